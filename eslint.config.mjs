@@ -1,0 +1,78 @@
+import next from 'eslint-config-next/core-web-vitals';
+import tseslint from 'typescript-eslint';
+
+/** The arrows of the house: which top folders of src/ a folder must not import, and why. */
+const arrows = {
+  core: { forbid: ['db', 'rooms', 'app', 'ui', 'work', 'cli', 'stand-ins'], why: 'core imports only core' },
+  db: { forbid: ['rooms', 'app', 'ui', 'work', 'cli'], why: 'the database knows only the core' },
+  ui: { forbid: ['db', 'rooms', 'app', 'work', 'cli'], why: 'shared looks know only the core' },
+  work: { forbid: ['app', 'ui', 'cli'], why: 'the queue knows the core, the database and the rooms it works for' },
+  rooms: { forbid: ['app', 'cli'], why: 'rooms are composed by app, not the other way round' },
+  cli: { forbid: ['db', 'rooms', 'app', 'ui', 'work'], why: 'the command line needs only the core' },
+};
+
+const arrowRules = Object.entries(arrows).map(([folder, { forbid, why }]) => ({
+  files: [`src/${folder}/**/*.{ts,tsx}`],
+  ignores: ['**/*.test.ts', '**/*.test.tsx'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: forbid.flatMap((name) => [`@/${name}`, `@/${name}/**`, `../${name}/**`, `../../${name}/**`]), message: why },
+          ...(folder === 'core'
+            ? [{ group: ['react', 'react-dom', 'next', 'next/**', 'node:*', 'drizzle-orm', 'pg', '@chakra-ui/**'], message: why }]
+            : []),
+        ],
+      },
+    ],
+  },
+}));
+
+const roomNames = ['orders', 'cloths', 'batches', 'table', 'house'];
+
+/** A room may use another room's queries, rules and types, never its components or actions. */
+const roomRules = roomNames.map((room) => ({
+  files: [`src/rooms/${room}/**/*.{ts,tsx}`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { group: ['@/app', '@/app/**', '@/cli/**'], message: arrows.rooms.why },
+          {
+            group: roomNames.filter((name) => name !== room).flatMap((name) => [`@/rooms/${name}/components/**`, `@/rooms/${name}/actions`]),
+            message: 'rooms do not import each other’s insides',
+          },
+        ],
+      },
+    ],
+  },
+}));
+
+const config = [
+  { ignores: ['.next/**', '.local/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'src/db/migrations/**'] },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-eval': 'error',
+      'no-implied-eval': 'error',
+      'no-new-func': 'error',
+    },
+  },
+  ...arrowRules,
+  ...roomRules,
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'performance'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
+      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'the core has no clock' }],
+    },
+  },
+];
+
+export default config;

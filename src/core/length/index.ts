@@ -1,0 +1,3 @@
+export * from './units';
+export * from './parse';
+export * from './print';
