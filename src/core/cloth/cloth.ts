@@ -1,0 +1,28 @@
+import type { Nm } from '../length';
+
+/** How a cloth lets pieces turn: any quarter turn, half turns only (two-way cloth), or none (nap, one-way print). */
+export type Turns = 'any' | 'half' | 'none';
+
+export const TURN_ANGLES: Record<Turns, readonly number[]> = { any: [0, 90, 180, 270], half: [0, 180], none: [0] };
+
+/** The pattern repeat: 0 across or along means no repeat in that direction; drop is the part of `along` (0 to under 1)
+ * by which each next repeat across is shifted along: 0 a straight match, 0.5 a half drop. */
+export interface Repeat {
+  across: Nm;
+  along: Nm;
+  drop: number;
+}
+
+/** A cloth as the lay and the costing need it. Lengths in nanometres, price in minor units for one `priceUnit`. */
+export interface Cloth {
+  name: string;
+  width: Nm;
+  selvage: [Nm, Nm];
+  repeat: Repeat | null;
+  turns: Turns;
+  price: { minor: number; currency: string; per: 'yd' | 'm' };
+  sellingStep: Nm;
+}
+
+/** The width between the selvages. */
+export const usableWidth = ({ width, selvage }: Pick<Cloth, 'width' | 'selvage'>): Nm => width - selvage[0] - selvage[1];

@@ -1,0 +1,2 @@
+export * from './cloth';
+export * from './lattice';

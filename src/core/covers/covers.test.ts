@@ -1,0 +1,281 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { inches, millimetres, NM } from '../length';
+import { evaluate, FormulaError, length, namesIn, number, parseFormula, sumOf, type Scope } from './formula';
+import { KINDS, kindById, openOptions, takeOff, type CoverInput, type TakeOff } from './index';
+
+const cover = (id: string, measures: Record<string, number>, rest: Partial<CoverInput> = {}): TakeOff => {
+  const result = takeOff(kindById(id)!, { measures, options: {}, units: 'in', ...rest });
+  if (!result.ok) throw new Error(JSON.stringify(result.faults));
+  return result.value;
+};
+const faultsOf = (id: string, measures: Record<string, number>, rest: Partial<CoverInput> = {}) => {
+  const result = takeOff(kindById(id)!, { measures, options: {}, units: 'in', ...rest });
+  return result.ok ? [] : result.faults;
+};
+const square = (side: number) => ({ width: inches(side), height: inches(side) });
+const sizes = (one: TakeOff) => Object.fromEntries(one.pieces.map((p) => [p.name, [p.qty, p.across / NM.in, p.along / NM.in]]));
+
+describe('A, the envelope cushion: check values are common practice, no source', () => {
+  test('20 x 20, s 1/2, hems 1/4+1/4, overlap 6: front 21 x 21, backs 21 x 14', () => {
+    const one = cover('envelope-cushion', square(20), { options: { seam: inches(0.5), hem: [inches(0.25), inches(0.25)], overlap: inches(6) } });
+    expect(sizes(one)).toEqual({ front: [1, 21, 21], 'back panel': [2, 21, 14] });
+    expect(one.pieces[1]!.sum).toEqual(['20 + 2 x 1/2 = 21', '(21 + 6) / 2 + 1/2 = 14']);
+    expect(one.warnings).toEqual([]);
+    expect(one.finished).toEqual(square(20));
+  });
+
+  test('backs of 14 under a 21 front overlap 6', () => {
+    const one = cover('envelope-cushion', square(20), { options: { backCut: inches(14), overlap: inches(6) } });
+    expect(one.warnings).toEqual([]);
+    expect(sizes(one)['back panel']).toEqual([2, 21, 14]);
+  });
+
+  test('snug 16 x 16: front 16 x 16, a 16 x 20 back halved, 1/2 single hems: overlap 3', () => {
+    const one = cover('envelope-cushion', square(16), { fit: 'snug', options: { hem: [inches(0.5)], overlap: inches(3) } });
+    expect(sizes(one)).toEqual({ front: [1, 16, 16], 'back panel': [2, 16, 10] });
+    expect(one.finished).toEqual(square(15));
+    expect(one.warnings).toEqual([]);
+  });
+
+  test('a back of 19 halved with 1/2+1/2 hems under a 17 front overlaps 0: caught', () => {
+    const one = cover('envelope-cushion', square(16), { options: { hem: [inches(0.5), inches(0.5)], backCut: inches(9.5) } });
+    expect(one.warnings).toEqual([
+      { code: 'overlap-none', field: 'overlap', level: 'stop', message: 'The back panels would overlap 0 in; 3 in is the least that stays shut.' },
+    ]);
+  });
+
+  test('a little overlap warns, a contradiction warns, more than the panel warns', () => {
+    const codes = (options: CoverInput['options']) => cover('envelope-cushion', square(16), { options }).warnings.map(({ code }) => code);
+    expect(codes({ overlap: inches(2) })).toEqual(['overlap-short']);
+    expect(codes({ overlap: inches(3) })).toEqual([]);
+    expect(codes({ overlap: inches(3), backCut: inches(12) })).toEqual(['overlap-disagrees']);
+    expect(codes({ overlap: inches(18) })).toEqual(['overlap-over-panel']);
+  });
+
+  test('the three fits on a 16 form, s 1/2: finished 16, 15 and 14', () => {
+    for (const [fit, finished, cut] of [['true', 16, 17], ['snug', 15, 16], ['overfull', 14, 15]] as const) {
+      const one = cover('envelope-cushion', square(16), { fit });
+      expect(one.pieces[0]!.across).toBe(inches(cut));
+      expect(one.finished.width).toBe(inches(finished));
+    }
+  });
+
+  test('measured as cut edges: nothing is added', () => {
+    const one = cover('envelope-cushion', square(17), { measuredAs: 'cut' });
+    expect(sizes(one).front).toEqual([1, 17, 17]);
+    expect(one.finished.width).toBe(inches(16));
+  });
+
+  test('sums in centimetres', () => {
+    const one = cover('envelope-cushion', { width: millimetres(400), height: millimetres(400) }, { units: 'mm', options: { seam: millimetres(10), hem: [millimetres(30)], overlap: millimetres(100) } });
+    expect(one.pieces[1]!.sum).toEqual(['40 + 2 x 1 = 42', '(42 + 10) / 2 + 3 = 29']);
+  });
+});
+
+describe('C, the zip cushion: check values are common practice, no source', () => {
+  const zip = (options: CoverInput['options'] = {}, side = 16) => cover('zip-cushion', square(side), { options }).notions[0];
+
+  test('usually snug: two pieces of the form’s size', () => {
+    expect(sizes(cover('zip-cushion', square(16)))).toEqual({ front: [1, 16, 16], back: [1, 16, 16] });
+  });
+
+  test('a 16 edge takes a 12 zip, and a 14 with closed ends of 1', () => {
+    expect(zip()).toMatchObject({ length: inches(12), note: 'coil; marks 2 in from each end of the seam' });
+    expect(zip({ closedEnds: inches(1) })!.length).toBe(inches(14));
+  });
+
+  test('marks at 2 1/2 leave 11 of opening: the next stock zip down is 10', () => {
+    expect(zip({ closedEnds: inches(2.5) })!.length).toBe(inches(10));
+  });
+
+  test('the zip is never longer than its opening and never a stock length shorter than it could be', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 8 * 16, max: 60 * 16 }), (sixteenths) => {
+        const side = sixteenths / 16;
+        const found = zip({}, side);
+        if (found) expect(found.length!).toBeLessThanOrEqual(inches(side - 4));
+      }),
+    );
+  });
+
+  test('no opening stops, metal that must fit warns, a tiny opening has no zip', () => {
+    const codes = (options: CoverInput['options'], side = 16) => cover('zip-cushion', square(side), { options }).warnings.map(({ code }) => code);
+    expect(codes({ closedEnds: inches(8) })).toContain('opening-none');
+    expect(codes({ zipTeeth: 'metal', closedEnds: inches(2.5) })).toEqual(['zip-metal']);
+    expect(codes({ zipTeeth: 'metal' })).toEqual([]);
+    expect(codes({}, 6)).toEqual(['zip-none']);
+  });
+});
+
+describe('G, the boxed cushion: check values are common practice, no source', () => {
+  const bed = { length: inches(20), width: inches(30), thickness: inches(4) };
+
+  test('20 x 30 foam, T 4, s 1/2: plates 21 x 31; boxing to 5 high; zip panel halves 3 high', () => {
+    expect(sizes(cover('boxed-cushion', bed))).toEqual({
+      top: [1, 21, 31],
+      bottom: [1, 21, 31],
+      'front boxing': [1, 21, 5],
+      'side boxing': [2, 31, 5],
+      'zip panel half': [2, 21, 3],
+    });
+  });
+
+  test('30 x 20 foam: the zip panel along the long edge is 31 x 6, two halves 31 x 3; the zip at least the long edge', () => {
+    const one = cover('boxed-cushion', { length: inches(30), width: inches(20), thickness: inches(4) });
+    expect(sizes(one)['zip panel half']).toEqual([2, 31, 3]);
+    expect(one.pieces.at(-1)!.sum).toEqual(['30 + 2 x 1/2 = 31', '(4 + 4 x 1/2) / 2 = 3']);
+    expect(one.notions[0]).toMatchObject({ name: 'zip', length: inches(30) });
+  });
+
+  test('piping round a 20 x 30 bed: run 100, cord 102, strip 106 x 1 1/2', () => {
+    const one = cover('boxed-cushion', bed, { options: { piping: 'top', cord: inches(0.25) } });
+    expect(one.strips).toEqual([
+      { name: 'piping', role: 'welt', qty: 1, width: inches(1.5), length: inches(106), grain: 'bias', loss: inches(1.5), least: inches(12), sum: ['2 x 1/2 + 2 x 1/4 = 1 1/2', '100 + 6 = 106'] },
+    ]);
+    expect(one.notions[1]).toMatchObject({ name: 'piping cord', qty: 1, length: inches(102) });
+  });
+
+  test('piping top and bottom is two strips; straight grain is cut across', () => {
+    const one = cover('boxed-cushion', bed, { options: { piping: 'both', grain: 'straight' } });
+    expect(one.strips[0]).toMatchObject({ qty: 2, grain: 'across' });
+    expect(one.notions.find(({ name }) => name === 'piping cord')!.qty).toBe(2);
+  });
+
+  test('boxing in one strip round front and sides', () => {
+    const one = cover('boxed-cushion', bed, { options: { boxing: 'wrap' } });
+    expect(one.pieces.map(({ name }) => name)).toEqual(['top', 'bottom', 'zip panel half']);
+    expect(one.strips[0]).toMatchObject({ name: 'boxing', length: inches(21 + 2 * 30), width: inches(5), loss: inches(1), grain: 'across' });
+  });
+
+  test('foam covers are cut at most 1/2 under', () => {
+    expect(sizes(cover('boxed-cushion', bed, { fit: 'snug' })).top).toEqual([1, 20.75, 30.75]);
+    expect(sizes(cover('boxed-cushion', bed, { fit: 'overfull' })).top).toEqual([1, 20.5, 30.5]);
+  });
+
+  test('measured as cut: the old cover’s sizes come back', () => {
+    const one = cover('boxed-cushion', { length: inches(21), width: inches(31), thickness: inches(5) }, { measuredAs: 'cut' });
+    expect(sizes(one)).toEqual(sizes(cover('boxed-cushion', bed)));
+    expect(one.finished).toEqual({ width: inches(20), height: inches(30), thickness: inches(4) });
+  });
+
+  test('slips: a cord thicker than the seam, a boxing too low', () => {
+    const codes = (thickness: number, options: CoverInput['options'] = {}) =>
+      cover('boxed-cushion', { ...bed, thickness: inches(thickness) }, { options }).warnings.map(({ code }) => code);
+    expect(codes(4, { piping: 'top', cord: inches(0.75) })).toEqual(['cord-wide']);
+    expect(codes(0.5)).toEqual(['boxing-low']);
+  });
+
+  test('the foam reminder defers to local fire-safety rules', () => {
+    expect(cover('boxed-cushion', bed).steps.some(({ caution }) => caution?.includes('local fire-safety rules'))).toBe(true);
+  });
+
+  test('cord and grain are asked for only with piping', () => {
+    const kind = kindById('boxed-cushion')!;
+    expect(openOptions(kind, {}).map(({ id }) => id)).toEqual(['seam', 'piping', 'boxing']);
+    expect(openOptions(kind, { piping: 'top' }).map(({ id }) => id)).toEqual(['seam', 'piping', 'cord', 'grain', 'boxing']);
+  });
+});
+
+describe('every kind', () => {
+  const measuresOf = (values: number[]) => (kind: (typeof KINDS)[number]) => Object.fromEntries(kind.measures.map(({ id }, i) => [id, values[i % values.length]!]));
+
+  test('a faced piece is never smaller than the finished size when cut true', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 16 * 6, max: 16 * 90 }), { minLength: 3, maxLength: 3 }), (sixteenths) => {
+        for (const kind of KINDS) {
+          const one = cover(kind.id, measuresOf(sixteenths.map((n) => (n * NM.in) / 16))(kind), { fit: 'true' });
+          const face = one.pieces[0]!;
+          expect(face.across).toBeGreaterThanOrEqual(one.finished.width);
+          expect(face.along).toBeGreaterThanOrEqual(one.finished.height);
+          expect(one.pieces.every(({ across, along }) => Number.isInteger(across) && Number.isInteger(along))).toBe(true);
+        }
+      }),
+    );
+  });
+
+  test('inch and metric entry give the same nanometres', () => {
+    for (const kind of KINDS) {
+      const measures = measuresOf([inches(20), inches(30), inches(4)])(kind);
+      const [a, b] = [cover(kind.id, measures, { units: 'in' }), cover(kind.id, measures, { units: 'mm' })];
+      expect(b.pieces.map(({ across, along }) => [across, along])).toEqual(a.pieces.map(({ across, along }) => [across, along]));
+    }
+  });
+
+  test('every formula uses only known names and every choice works', () => {
+    for (const kind of KINDS) {
+      const choices = kind.options.flatMap((o) => (o.type === 'choice' ? o.choices.map((choice) => ({ [o.id]: choice.id })) : []));
+      for (const options of [{}, ...choices, { piping: 'both', boxing: 'wrap', grain: 'straight' }]) {
+        const known = Object.fromEntries(Object.entries(options).filter(([id]) => kind.options.some((o) => o.id === id)));
+        const one = cover(kind.id, measuresOf([inches(20), inches(30), inches(4)])(kind), { options: known });
+        expect(one.pieces.length).toBeGreaterThan(0);
+        expect(one.steps.map(({ n }) => n)).toEqual(one.steps.map((_, i) => i + 1));
+      }
+    }
+  });
+
+  test('bad input is one sentence at its field', () => {
+    expect(faultsOf('envelope-cushion', { width: inches(20) })).toEqual([{ code: 'measure-missing', field: 'height', message: 'Height is needed.' }]);
+    expect(faultsOf('envelope-cushion', { width: 0, height: inches(2) })[0]).toMatchObject({ field: 'width', code: 'measure-zero' });
+    expect(faultsOf('envelope-cushion', { ...square(20), depth: 1 })[0]).toMatchObject({ field: 'depth', code: 'measure-unknown' });
+    expect(faultsOf('zip-cushion', square(20), { options: { zipTeeth: 'wood' } })[0]).toMatchObject({ field: 'zipTeeth', code: 'choice' });
+    expect(faultsOf('zip-cushion', square(20), { options: { closedEnds: -1 } })[0]).toMatchObject({ field: 'closedEnds' });
+    expect(faultsOf('zip-cushion', square(20), { options: { sparkle: 'yes' } })[0]).toMatchObject({ field: 'sparkle', code: 'option-unknown' });
+    expect(faultsOf('zip-cushion', square(0.75), { fit: 'overfull' })[0]!.message).toContain('can’t be cut');
+  });
+});
+
+describe('the formula language', () => {
+  const scope: Scope = { values: new Map([['W', length(inches(20))], ['s', length(inches(0.5))], ['n', number(3)]]), inline: new Map(), stockLengths: [] };
+  const run = (text: string) => evaluate(parseFormula(text), scope);
+  const code = (text: string) => {
+    try {
+      run(text);
+      return 'none';
+    } catch (error) {
+      return error instanceof FormulaError ? error.code : 'other';
+    }
+  };
+
+  test('works sums out with their kinds of value', () => {
+    expect(run('W + 2 * s')).toEqual(length(inches(21)));
+    expect(run('W / s')).toEqual(number(40));
+    expect(run('n > 2 && W >= inch(20) ? min(W, inch(3)) : W')).toEqual(length(inches(3)));
+    expect(run('-s + cm(1)')).toEqual(length(millimetres(10) - inches(0.5)));
+  });
+
+  test('prints sums with brackets only where they are needed', () => {
+    const print = (text: string) => sumOf(parseFormula(text), scope, { unit: 'in' });
+    expect(print('W + 2 * s')).toBe('20 + 2 x 1/2 = 21');
+    expect(print('(W + s) / 2')).toBe('(20 + 1/2) / 2 = 10 1/4');
+    expect(print('W - (s + s)')).toBe('20 - (1/2 + 1/2) = 19');
+    expect(print('W + -s')).toBe('20 - 1/2 = 19 1/2');
+    expect(print('W')).toBe('20');
+    expect(print('W + inch(0)')).toBe('20');
+  });
+
+  test.each([
+    ['W + 1', 'kind-of-value'],
+    ['W * W', 'kind-of-value'],
+    ['W > n', 'kind-of-value'],
+    ['W / 0', 'division-by-zero'],
+    ['depth + W', 'unknown-name'],
+    ['constructor', 'unknown-name'],
+    ['constructor(1)', 'unknown-function'],
+    ['toString(1)', 'unknown-function'],
+    ['W.constructor', 'not-allowed'],
+    ['this', 'not-allowed'],
+    ['[1][0]', 'not-allowed'],
+    ['(1)(2)', 'unknown-function'],
+    ['min(W, n)', 'kind-of-value'],
+    ['n % 2', 'not-allowed'],
+    ['W ? 1 : 2', 'kind-of-value'],
+    ['W +', 'syntax'],
+    ['1 2', 'not-allowed'],
+    ['x'.repeat(600), 'syntax'],
+  ])('refuses %s', (text, expected) => expect(code(text)).toBe(expected));
+
+  test('names what a formula uses', () => {
+    expect(namesIn(parseFormula('max(W, a + b) > c ? !d : -e'))).toEqual(['W', 'a', 'b', 'c', 'd', 'e']);
+  });
+});

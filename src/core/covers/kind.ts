@@ -1,0 +1,125 @@
+/** A cover kind is data: named measures, options, formulas, pieces, strips, notions, checks and steps. */
+export type Fit = 'true' | 'snug' | 'overfull';
+export const FITS: readonly Fit[] = ['true', 'snug', 'overfull'];
+
+export interface Measure {
+  id: string;
+  label: string;
+  /** Where the tape goes. */
+  hint: string;
+}
+
+interface OptionBase {
+  id: string;
+  label: string;
+  hint?: string;
+  /** A condition; the option is asked for only while it holds. */
+  when?: string;
+}
+
+export interface LengthOption extends OptionBase {
+  type: 'length';
+  /** A formula; without one the option may stay open (`name` is then 0 and `name`Given is no). */
+  default?: string;
+}
+
+/** A hem: one number folds once, two fold twice. In formulas its name is the cloth that it takes up. */
+export interface HemOption extends OptionBase {
+  type: 'hem';
+  default: string[];
+}
+
+export interface ChoiceOption extends OptionBase {
+  type: 'choice';
+  choices: { id: string; label: string }[];
+  default: string;
+}
+
+export type KindOption = LengthOption | HemOption | ChoiceOption;
+
+/** A named result. An inline one is shown in sums by its formula instead of its value. */
+export interface Result_ {
+  name: string;
+  is: string;
+  inline?: boolean;
+}
+
+/** How a part shares the pattern: its anchor less delta has the same phase on all parts of the set. */
+export interface PartMatch {
+  anchor: [string, string];
+  delta: [string, string];
+}
+
+export interface PartPiece {
+  name: string;
+  role: Role;
+  qty: number;
+  when?: string;
+  across: string;
+  along: string;
+  /** Seen parts are matched where the cloth has a pattern. */
+  match?: PartMatch;
+}
+
+export interface PartStrip {
+  name: string;
+  role: Role;
+  qty: string;
+  when?: string;
+  width: string;
+  length: string;
+  /** `straight` is cut across the cloth, the short way to a long strip; `bias` at 45 degrees. */
+  grain: string;
+  loss: string;
+  least: string;
+}
+
+export interface Notion {
+  name: string;
+  qty: string;
+  when?: string;
+  length?: string;
+  /** Text with {formulas} in braces. */
+  note: string;
+}
+
+export interface Check {
+  code: string;
+  field: string;
+  when: string;
+  message: string;
+  /** A cover that can't be made is stopped; anything else warns. */
+  level: 'warn' | 'stop';
+}
+
+export interface Step {
+  do: string;
+  when?: string;
+  caution?: string;
+}
+
+export type Role = 'face' | 'back' | 'boxing' | 'welt';
+
+export interface CoverKind {
+  id: string;
+  letter: string;
+  name: string;
+  version: number;
+  about: string;
+  drawing: 'envelope' | 'flat' | 'box';
+  measures: Measure[];
+  options: KindOption[];
+  defaultFit: Fit;
+  /** What each fit adds to a measured edge, both sides together. */
+  allowance: Record<Fit, string>;
+  results: Result_[];
+  /** The finished size, for the drawing and the inspection. */
+  finished: { width: string; height: string; thickness?: string };
+  pieces: PartPiece[];
+  strips: PartStrip[];
+  notions: Notion[];
+  checks: Check[];
+  steps: Step[];
+  /** The point of the first matched piece that lies on the motif when the pattern is centred. */
+  centre?: [string, string];
+}

@@ -1,0 +1,77 @@
+import type { CoverKind } from '../kind';
+import { CAUTION, cutStep, seam } from './shared';
+
+/** Handbook kind A: one front, two hemmed backs that overlap. Common practice, no source. */
+export const envelopeCushion: CoverKind = {
+  id: 'envelope-cushion',
+  letter: 'A',
+  name: 'Envelope cushion',
+  version: 1,
+  about: 'One front and two hemmed backs that overlap; no closure.',
+  drawing: 'envelope',
+  measures: [
+    { id: 'width', label: 'Width', hint: 'across the pad, side seam to side seam over the curve' },
+    { id: 'height', label: 'Height', hint: 'down the pad, top seam to bottom seam over the curve' },
+  ],
+  options: [
+    seam,
+    { id: 'hem', label: 'Back hems', type: 'hem', default: ['inch(1/4)', 'inch(1/4)'], hint: 'one turn, or two with a +' },
+    { id: 'overlap', label: 'Overlap', type: 'length', hint: 'how far the backs lie over each other; 6 in unless the back is given' },
+    { id: 'backCut', label: 'Back cut', type: 'length', hint: 'each back’s cut height, when you fix that instead of the overlap' },
+  ],
+  defaultFit: 'true',
+  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
+  results: [
+    { name: 'cutWidth', is: 'width + allowance' },
+    { name: 'cutHeight', is: 'height + allowance' },
+    { name: 'wanted', is: 'overlapGiven ? overlap : inch(6)', inline: true },
+    { name: 'back', is: 'backCutGiven ? backCut : (cutHeight + wanted) / 2 + hem' },
+    { name: 'lies', is: '2 * (back - hem) - cutHeight' },
+  ],
+  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
+  pieces: [
+    { name: 'front', role: 'face', qty: 1, across: 'cutWidth', along: 'cutHeight', match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] } },
+    { name: 'back panel', role: 'back', qty: 2, across: 'cutWidth', along: 'back' },
+  ],
+  strips: [],
+  notions: [],
+  centre: ['cutWidth / 2', 'cutHeight / 2'],
+  checks: [
+    {
+      code: 'overlap-none',
+      field: 'overlap',
+      level: 'stop',
+      when: 'lies <= inch(0)',
+      message: 'The back panels would overlap {lies}; {inch(3)} is the least that stays shut.',
+    },
+    {
+      code: 'overlap-short',
+      field: 'overlap',
+      level: 'warn',
+      when: 'lies > inch(0) && lies < inch(3)',
+      message: 'The back panels would overlap {lies}; {inch(3)} is the least that stays shut.',
+    },
+    {
+      code: 'overlap-over-panel',
+      field: 'overlap',
+      level: 'warn',
+      when: 'lies > back - hem',
+      message: 'An overlap of {lies} is more than a back panel covers ({back - hem} hemmed); make it less.',
+    },
+    {
+      code: 'overlap-disagrees',
+      field: 'overlap',
+      level: 'warn',
+      when: 'backCutGiven && overlapGiven && overlap != lies',
+      message: 'Backs cut at {backCut} overlap {lies}, not {overlap}; the back cut is used. Clear one of the two.',
+    },
+  ],
+  steps: [
+    cutStep,
+    { do: 'Hem one long edge of each back panel and top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
+    { do: 'Lay the front face up, the upper back face down on it, then the lower back; pin the four sides.' },
+    { do: 'Sew round all four sides at the seam allowance; backstitch where the hems cross.', caution: CAUTION.needle },
+    { do: 'Clip the corners, overlock or zigzag the edges that fray, turn with a blunt point and press.' },
+    { do: 'Check: size within 1/8 in, diagonals equal, the overlap stays shut over the pad.' },
+  ],
+};

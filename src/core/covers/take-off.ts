@@ -1,0 +1,266 @@
+import { inches, LONGEST, millimetres, printLength, STYLES, type Nm, type PrintStyle, type Units } from '../length';
+import { ok, type Fault, type Result } from '../result';
+import { evaluate, FormulaError, isTrue, length, parseFormula, printValue, sumOf, word, type Scope, type Value } from './formula';
+import type { CoverKind, Fit, KindOption, Role } from './kind';
+
+/** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
+export interface CoverInput {
+  measures: Record<string, Nm>;
+  options: Record<string, Nm | Nm[] | string>;
+  fit?: Fit;
+  /** `cut` when the sizes were read off an old cover's cut edges and already hold the allowances. */
+  measuredAs?: 'finished' | 'cut';
+  units: Units;
+}
+
+export interface MatchPoint {
+  anchor: [Nm, Nm];
+  delta: [Nm, Nm];
+}
+
+export interface CoverPiece {
+  name: string;
+  role: Role;
+  qty: number;
+  across: Nm;
+  along: Nm;
+  sum: [string, string];
+  match?: MatchPoint;
+}
+
+export interface CoverStrip {
+  name: string;
+  role: Role;
+  qty: number;
+  width: Nm;
+  length: Nm;
+  grain: 'bias' | 'across' | 'along';
+  loss: Nm;
+  least: Nm;
+  sum: [string, string];
+}
+
+export interface CoverNotion {
+  name: string;
+  qty: number;
+  length?: Nm;
+  note: string;
+}
+
+export interface CoverStep {
+  n: number;
+  do: string;
+  caution?: string;
+}
+
+export interface Warning {
+  code: string;
+  field: string;
+  message: string;
+  /** A cover with a `stop` can't be made as entered. */
+  level: 'warn' | 'stop';
+}
+
+/** What one cover takes: everything per cover, not multiplied by the order's quantity. */
+export interface TakeOff {
+  finished: { width: Nm; height: Nm; thickness?: Nm };
+  pieces: CoverPiece[];
+  strips: CoverStrip[];
+  notions: CoverNotion[];
+  steps: CoverStep[];
+  warnings: Warning[];
+  /** Which point of the set's first piece lies on the motif when the pattern is centred. */
+  centre: [Nm, Nm] | null;
+}
+
+/** Zip lengths in stock. Common practice, no source: the usual inch and centimetre ranges, from memory. */
+export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
+  in: [4, 5, 6, 7, 8, 9, 10, 12, 14, 16, 18, 20, 22, 24, 27, 30, 36, 42, 48, 54, 60, 72].map(inches),
+  mm: [100, 120, 150, 180, 200, 220, 250, 300, 350, 400, 450, 500, 550, 600, 700, 800, 900, 1000, 1200, 1500, 2000].map(millimetres),
+};
+
+const formulas = new Map<string, ReturnType<typeof parseFormula>>();
+
+/** Parsed formulas are kept: there are few of them and they are worked out on every key stroke. */
+function compiled(text: string) {
+  let formula = formulas.get(text);
+  if (!formula) formulas.set(text, (formula = parseFormula(text)));
+  return formula;
+}
+
+/**
+ * Works out what one cover of a kind takes. Faults name the measure or option they belong to; slips that can still be
+ * cut come back as warnings. Source of the rules: the kind's own data.
+ */
+export function takeOff(kind: CoverKind, input: CoverInput): Result<TakeOff> {
+  const faults = [...measureFaults(kind, input), ...optionFaults(kind, input)];
+  if (faults.length > 0) return { ok: false, faults };
+  try {
+    return workOut(kind, input);
+  } catch (error) {
+    if (!(error instanceof FormulaError)) throw error;
+    return { ok: false, faults: [{ code: error.code, field: '', message: `${kind.name}: ${error.message}` }] };
+  }
+}
+
+function measureFaults(kind: CoverKind, { measures, units }: CoverInput): Fault[] {
+  const faults: Fault[] = [];
+  for (const { id, label } of kind.measures) {
+    const value = measures[id];
+    if (value === undefined) faults.push({ code: 'measure-missing', field: id, message: `${label} is needed.` });
+    else if (!(value > 0)) faults.push({ code: 'measure-zero', field: id, message: `${label} must be more than zero.` });
+    else if (value > LONGEST) faults.push({ code: 'length-huge', field: id, message: `${label} of ${shown(value, units)} is longer than 1,000,000 inches.` });
+  }
+  const known = new Set(kind.measures.map(({ id }) => id));
+  for (const id of Object.keys(measures)) {
+    if (!known.has(id)) faults.push({ code: 'measure-unknown', field: id, message: `“${id}” is not a measure of ${kind.id}; it has ${[...known].join(', ')}.` });
+  }
+  return faults;
+}
+
+function optionFaults(kind: CoverKind, { options }: CoverInput): Fault[] {
+  return Object.entries(options).flatMap(([id, value]) => {
+    const option = kind.options.find((one) => one.id === id);
+    const fault = (code: string, message: string): Fault[] => [{ code, field: id, message }];
+    if (!option) return fault('option-unknown', `“${id}” is not an option of ${kind.id}; it has ${kind.options.map((one) => one.id).join(', ')}.`);
+    if (option.type === 'choice') {
+      const ids = option.choices.map((choice) => choice.id);
+      return ids.includes(String(value)) ? [] : fault('choice', `${option.label}: “${String(value)}” is not one of ${ids.join(', ')}.`);
+    }
+    const lengths = option.type === 'hem' && Array.isArray(value) ? value : [value];
+    const fine = lengths.length >= 1 && lengths.length <= 2 && lengths.every((one) => typeof one === 'number' && one >= 0 && one <= LONGEST);
+    return fine ? [] : fault('option-length', `${option.label} must be a length of zero or more.`);
+  });
+}
+
+const shown = (value: Nm, units: Units) => printLength(value, STYLES[units]);
+
+function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
+  const style = STYLES[input.units];
+  const scope = scopeOf(kind, input);
+  const say = (formula: string) => sumOf(compiled(formula), scope, style);
+  const holds = (when?: string) => when === undefined || isTrue(evaluate(compiled(when), scope));
+  const size = (formula: string) => quantity(formula, scope, 'length');
+  const count = (formula: string) => quantity(formula, scope, 'number');
+  const point = ([x, y]: [string, string]): [Nm, Nm] => [size(x), size(y)];
+
+  const sums = new Map<string, string>();
+  for (const { name, is, inline } of kind.results) {
+    if (inline) {
+      scope.inline.set(name, compiled(is));
+      continue;
+    }
+    sums.set(name, say(is));
+    scope.values.set(name, evaluate(compiled(is), scope));
+  }
+  // A size that is just a named result shows that result's sum.
+  const sum = (formula: string) => sums.get(formula) ?? say(formula);
+
+  const pieces = kind.pieces
+    .filter(({ when }) => holds(when))
+    .map(({ name, role, qty, across, along, match }): CoverPiece => ({
+      name,
+      role,
+      qty,
+      across: size(across),
+      along: size(along),
+      sum: [sum(across), sum(along)],
+      ...(match && { match: { anchor: point(match.anchor), delta: point(match.delta) } }),
+    }));
+  const strips = kind.strips
+    .filter(({ when }) => holds(when))
+    .map((strip): CoverStrip => ({
+      name: strip.name,
+      role: strip.role,
+      qty: count(strip.qty),
+      width: size(strip.width),
+      length: size(strip.length),
+      grain: evaluate(compiled(strip.grain), scope).value === 'bias' ? 'bias' : 'across',
+      loss: size(strip.loss),
+      least: size(strip.least),
+      sum: [sum(strip.width), sum(strip.length)],
+    }));
+
+  const small = [...pieces.map((one) => ({ ...one, sizes: [one.across, one.along] })), ...strips.map((one) => ({ ...one, sizes: [one.width, one.length] }))];
+  const faults = small
+    .filter(({ sizes }) => !sizes.every((one) => one > 0 && one <= LONGEST))
+    .map(({ name, sum: [a, b] }): Fault => ({
+      code: 'piece-impossible',
+      field: kind.measures[0]!.id,
+      message: `The ${name} can’t be cut: ${a} by ${b}.`,
+    }));
+  if (faults.length > 0) return { ok: false, faults };
+
+  const text = (template: string) => fill(template, scope, style);
+  const { width, height, thickness } = kind.finished;
+  return ok({
+    finished: { width: size(width), height: size(height), ...(thickness && { thickness: size(thickness) }) },
+    pieces,
+    strips,
+    notions: kind.notions
+      .filter(({ when }) => holds(when))
+      .map(({ name, qty, length: long, note }) => ({ name, qty: count(qty), ...(long && { length: size(long) }), note: text(note) })),
+    steps: kind.steps.filter(({ when }) => holds(when)).map((step, i) => ({ n: i + 1, do: step.do, ...(step.caution && { caution: step.caution }) })),
+    warnings: kind.checks.filter(({ when }) => holds(when)).map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
+    centre: kind.centre ? point(kind.centre) : null,
+  });
+}
+
+/** The names that a kind's formulas may use: its measures and options, `allowance` by fit, `asCut`, `…Given`. */
+function scopeOf(kind: CoverKind, input: CoverInput): Scope {
+  const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: ZIP_LENGTHS[input.units] };
+  for (const { id } of kind.measures) scope.values.set(id, length(input.measures[id]!));
+  const asCut = input.measuredAs === 'cut';
+  scope.values.set('asCut', { type: 'yes-no', value: asCut });
+  for (const option of kind.options) setOption(scope, option, input.options[option.id]);
+  scope.inline.set('allowance', compiled(asCut ? 'inch(0)' : kind.allowance[input.fit ?? kind.defaultFit]));
+  return scope;
+}
+
+function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string | undefined) {
+  const { values, inline } = scope;
+  if (option.type === 'choice') {
+    values.set(option.id, word(typeof given === 'string' ? given : option.default));
+    return;
+  }
+  if (option.type === 'hem') {
+    const turns = given === undefined ? option.default.map((one) => quantity(one, scope, 'length')) : ([given].flat() as Nm[]);
+    turns.forEach((turn, i) => values.set(`${option.id}Turn${i + 1}`, length(turn)));
+    // The hem is the sum of its turns; in a sum it stands as one number, as a workroom says "a half-inch hem".
+    values.set(option.id, length(turns.reduce((sum, turn) => sum + turn, 0)));
+    return;
+  }
+  const isGiven = typeof given === 'number';
+  values.set(`${option.id}Given`, { type: 'yes-no', value: isGiven });
+  if (isGiven) values.set(option.id, length(given));
+  else if (option.default) values.set(option.id, length(quantity(option.default, scope, 'length')));
+  else inline.set(option.id, compiled('inch(0)'));
+}
+
+function quantity(formula: string, scope: Scope, type: 'length' | 'number'): number {
+  const value: Value = evaluate(compiled(formula), scope);
+  if (value.type !== type) throw new FormulaError('kind-of-value', `“${formula}” should be a ${type} and is a ${value.type}.`);
+  return value.value as number;
+}
+
+/** Fills a text's {formulas} in: lengths with their unit, words as they are. */
+function fill(template: string, scope: Scope, style: PrintStyle): string {
+  return template.replace(/\{([^}]+)\}/g, (_, formula: string) => {
+    const value = evaluate(compiled(formula), scope);
+    return value.type === 'length' ? printLength(value.value, style) : printValue(value, style);
+  });
+}
+
+/** The options that are asked for, given what is chosen so far. */
+export function openOptions(kind: CoverKind, options: CoverInput['options']): KindOption[] {
+  const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: [] };
+  for (const option of kind.options) setOption(scope, option, options[option.id]);
+  return kind.options.filter(({ when }) => when === undefined || isTrue(evaluate(compiled(when), scope)));
+}
+
+/** The default of an option in nanometres (a hem has one a turn), or null when it has none. */
+export function defaultLengths(option: KindOption): Nm[] | null {
+  const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: [] };
+  if (option.type === 'length') return option.default ? [quantity(option.default, scope, 'length')] : null;
+  return option.type === 'hem' ? option.default.map((one) => quantity(one, scope, 'length')) : null;
+}
