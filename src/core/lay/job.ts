@@ -1,0 +1,320 @@
+import { TURN_ANGLES, latticeOf, type Lattice, type Turns } from '../cloth';
+import { fromUnits, type Nm, type Units } from '../length';
+import { ok, refuse, type Result } from '../result';
+import { isSimple, type Point } from './outline';
+
+/** A lay job in whole nanometres, read from the open format (docs/formats/lay-job.md). */
+export interface LayJob {
+  units: Units;
+  clothName: string;
+  lattice: Lattice | null;
+  stock: StockLength[];
+  gap: Nm;
+  /** True when every piece must come free by edge-to-edge straight cuts. */
+  straight: boolean;
+  pieces: LayPiece[];
+  strips: LayStrip[];
+  search: { seconds: number; seed: number };
+}
+
+/** One length of cloth. `length` is Infinity for the endless one; x runs from `left` to `right` where it is usable. */
+export interface StockLength {
+  id: string;
+  length: Nm;
+  left: Nm;
+  right: Nm;
+  motif: Point;
+  /** Boxes to leave out: x0, y0, x1, y1. */
+  flaws: [Nm, Nm, Nm, Nm][];
+  outline: Point[] | null;
+}
+
+export interface LayPiece {
+  id: string;
+  qty: number;
+  width: Nm;
+  height: Nm;
+  /** The outline in its own box at [0, 0], or null for a rectangle. */
+  outline: Point[] | null;
+  turns: readonly number[];
+  match: PieceMatch | null;
+}
+
+/** Where a piece must lie on the pattern: its anchor less `offset` on a fixed phase, or on the phase of its group. */
+export interface PieceMatch {
+  anchor: Point;
+  offset: Point;
+  group: string | null;
+}
+
+export type Grain = 'bias' | 'across' | 'along';
+
+export interface LayStrip {
+  id: string;
+  qty: number;
+  width: Nm;
+  length: Nm;
+  grain: Grain;
+  loss: Nm;
+  least: Nm;
+}
+
+export const JOB_FORMAT = 'jolly-bolt/lay-job';
+export const FORMAT_VERSION = 1;
+const LARGEST = 1e6;
+const MOST_COPIES = 10_000;
+const MOST_CORNERS = 2_000;
+const GRAINS: readonly Grain[] = ['bias', 'across', 'along'];
+
+class Refusal extends Error {
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
+/**
+ * Reads a parsed lay job. Refuses, with the field and its value named, whatever the format calls not well formed; a
+ * piece that fits on no stock is well formed.
+ */
+export function readJob(json: unknown): Result<LayJob> {
+  try {
+    return ok(readWhole(json));
+  } catch (error) {
+    if (error instanceof Refusal) return refuse('lay-job', error.field, `${error.field}: ${error.message}`);
+    throw error;
+  }
+}
+
+function readWhole(json: unknown): LayJob {
+  const job = object(json, 'job');
+  if (job.format !== JOB_FORMAT) no('format', job.format, `"${JOB_FORMAT}"`);
+  if (job.version !== FORMAT_VERSION) no('version', job.version, String(FORMAT_VERSION));
+  const units = oneOf(job.units, ['in', 'mm'] as const, 'units');
+  const read = new Reader(units);
+  const cloth = object(job.cloth, 'cloth');
+  const width = read.positive(cloth.width, 'cloth.width');
+  const selvage = read.selvage(cloth.selvage ?? [0, 0], width, 'cloth.selvage');
+  const turns = oneOf(cloth.turns, ['any', 'half', 'none'] as const, 'cloth.turns');
+  const lattice = readLattice(read, cloth.repeat);
+  const stock = readStock(read, job.stock, width, selvage);
+  const pieces = list(job.pieces ?? [], 'pieces').map((one, i) => readPiece(read, one, `pieces[${i}]`, turns, lattice));
+  const strips = list(job.strips ?? [], 'strips').map((one, i) => readStrip(read, one, `strips[${i}]`));
+  if (pieces.length + strips.length === 0) throw new Refusal('pieces', 'there is nothing to cut, neither a piece nor a strip');
+  uniqueIds(pieces, 'pieces');
+  uniqueIds(strips, 'strips');
+  const copies = [...pieces, ...strips].reduce((sum, { qty }) => sum + qty, 0);
+  if (copies > MOST_COPIES) throw new Refusal('qty', `${copies} copies in all are more than ${MOST_COPIES}`);
+  return {
+    units,
+    clothName: typeof cloth.name === 'string' ? cloth.name : '',
+    lattice,
+    stock,
+    gap: read.length(job.gap ?? 0, 'gap'),
+    straight: oneOf(job.cut ?? 'free', ['free', 'straight'] as const, 'cut') === 'straight',
+    pieces,
+    strips,
+    search: readSearch(job.search),
+  };
+}
+
+function readSearch(value: unknown): LayJob['search'] {
+  const { seconds = 5, seed = 1 } = value === undefined ? {} : object(value, 'search');
+  const time = number(seconds, 'search.seconds');
+  if (time < 0) no('search.seconds', seconds, 'zero or more');
+  if (!Number.isSafeInteger(seed)) no('search.seed', seed, 'a whole number');
+  return { seconds: time, seed: seed as number };
+}
+
+function readLattice(read: Reader, value: unknown): Lattice | null {
+  if (value === undefined) return null;
+  const repeat = object(value, 'cloth.repeat');
+  const drop = number(repeat.drop ?? 0, 'cloth.repeat.drop');
+  if (drop < 0 || drop >= 1) no('cloth.repeat.drop', repeat.drop, 'at least 0 and less than 1');
+  const across = read.length(repeat.across, 'cloth.repeat.across');
+  return latticeOf({ across, along: read.length(repeat.along, 'cloth.repeat.along'), drop });
+}
+
+function readStock(read: Reader, value: unknown, width: Nm, selvage: [Nm, Nm]): StockLength[] {
+  if (value === undefined) return [readLength(read, { id: 'roll' }, 'stock', width, selvage)];
+  const lengths = list(value, 'stock').map((one, i) => readLength(read, one, `stock[${i}]`, width, selvage));
+  if (lengths.length === 0) throw new Refusal('stock', '[] has no length of cloth');
+  uniqueIds(lengths, 'stock');
+  const endless = lengths.findIndex(({ length }) => length === Infinity);
+  if (endless >= 0 && endless < lengths.length - 1) throw new Refusal(`stock[${endless}].length`, 'only the last length may be endless');
+  return lengths;
+}
+
+function readLength(read: Reader, value: unknown, field: string, clothWidth: Nm, clothSelvage: [Nm, Nm]): StockLength {
+  const one = object(value, field);
+  const own = one.width !== undefined;
+  const width = own ? read.positive(one.width, `${field}.width`) : clothWidth;
+  const fallback = own ? ([0, 0] as [Nm, Nm]) : clothSelvage;
+  const selvage = one.selvage === undefined ? fallback : read.selvage(one.selvage, width, `${field}.selvage`);
+  return {
+    id: name(one.id, `${field}.id`),
+    length: one.length === undefined ? Infinity : read.positive(one.length, `${field}.length`),
+    left: selvage[0],
+    right: width - selvage[1],
+    motif: read.point(one.motif ?? [0, 0], `${field}.motif`),
+    flaws: list(one.flaws ?? [], `${field}.flaws`).map((flaw, i) => readFlaw(read, flaw, `${field}.flaws[${i}]`)),
+    outline: one.outline === undefined ? null : read.outline(one.outline, `${field}.outline`),
+  };
+}
+
+function readFlaw(read: Reader, value: unknown, field: string): [Nm, Nm, Nm, Nm] {
+  if (!Array.isArray(value) || value.length !== 4) no(field, value, '[x, y, width, length]');
+  const [x, y] = [read.any(value[0], field), read.any(value[1], field)];
+  return [x, y, x + read.positive(value[2], field), y + read.positive(value[3], field)];
+}
+
+function readPiece(read: Reader, value: unknown, field: string, clothTurns: Turns, lattice: Lattice | null): LayPiece {
+  const piece = object(value, field);
+  if ((piece.size === undefined) === (piece.outline === undefined)) throw new Refusal(field, 'exactly one of size and outline is needed');
+  const outline = piece.outline === undefined ? null : read.outline(piece.outline, `${field}.outline`);
+  const [width, height] = outline ? boxOf(outline, piece.outline, `${field}.outline`) : read.size(piece.size, `${field}.size`);
+  const ownTurns = oneOf(piece.turns ?? 'any', ['any', 'half', 'none'] as const, `${field}.turns`);
+  const match = lattice && piece.match !== undefined ? readMatch(read, piece.match, `${field}.match`, [width / 2, height / 2]) : null;
+  return {
+    id: name(piece.id, `${field}.id`),
+    qty: quantity(piece.qty ?? 1, `${field}.qty`),
+    width,
+    height,
+    outline,
+    turns: match ? [0] : TURN_ANGLES[clothTurns].filter((turn) => TURN_ANGLES[ownTurns].includes(turn)),
+    match,
+  };
+}
+
+function boxOf(outline: Point[], given: unknown, field: string): [Nm, Nm] {
+  const xs = outline.map(([x]) => x);
+  const ys = outline.map(([, y]) => y);
+  if (Math.min(...xs) !== 0 || Math.min(...ys) !== 0) no(field, given, 'an outline whose box starts at [0, 0]');
+  return [Math.max(...xs), Math.max(...ys)];
+}
+
+function readMatch(read: Reader, value: unknown, field: string, centre: Point): PieceMatch {
+  const match = object(value, field);
+  if ((match.at === undefined) === (match.group === undefined)) throw new Refusal(field, 'exactly one of at and group is needed');
+  const anchor = match.anchor === undefined ? centre : read.point(match.anchor, `${field}.anchor`);
+  if (match.at !== undefined) return { anchor, offset: read.point(match.at, `${field}.at`), group: null };
+  const offset = match.delta === undefined ? ([0, 0] as Point) : read.point(match.delta, `${field}.delta`);
+  return { anchor, offset, group: name(match.group, `${field}.group`) };
+}
+
+function readStrip(read: Reader, value: unknown, field: string): LayStrip {
+  const strip = object(value, field);
+  return {
+    id: name(strip.id, `${field}.id`),
+    qty: quantity(strip.qty ?? 1, `${field}.qty`),
+    width: read.positive(strip.width, `${field}.width`),
+    length: read.positive(strip.length, `${field}.length`),
+    grain: oneOf(strip.grain, GRAINS, `${field}.grain`),
+    loss: read.length(strip.loss ?? 0, `${field}.loss`),
+    least: read.length(strip.least ?? 0, `${field}.least`),
+  };
+}
+
+/** Reads numbers of the document's units into nanometres. */
+class Reader {
+  constructor(private readonly units: Units) {}
+
+  any(value: unknown, field: string): Nm {
+    return fromUnits(number(value, field), this.units);
+  }
+
+  length(value: unknown, field: string): Nm {
+    if (number(value, field) < 0) no(field, value, 'zero or more');
+    return this.any(value, field);
+  }
+
+  positive(value: unknown, field: string): Nm {
+    if (number(value, field) <= 0) no(field, value, 'more than zero');
+    // Anything above zero is a size; what is finer than a nanometre counts as one.
+    return Math.max(1, this.any(value, field));
+  }
+
+  point(value: unknown, field: string): Point {
+    const [x, y] = pair(value, field);
+    return [this.any(x, field), this.any(y, field)];
+  }
+
+  size(value: unknown, field: string): [Nm, Nm] {
+    const [x, y] = pair(value, field);
+    return [this.positive(x, `${field}[0]`), this.positive(y, `${field}[1]`)];
+  }
+
+  selvage(value: unknown, width: Nm, field: string): [Nm, Nm] {
+    const [left, right] = pair(value, field).map((side, i) => this.length(side, `${field}[${i}]`)) as [Nm, Nm];
+    if (left + right >= width) no(field, value, 'narrower together than the width');
+    return [left, right];
+  }
+
+  outline(value: unknown, field: string): Point[] {
+    const ring = list(value, field);
+    if (ring.length < 3) no(field, value, 'an outline of at least 3 corners');
+    if (ring.length > MOST_CORNERS) throw new Refusal(field, `${ring.length} corners are more than ${MOST_CORNERS}`);
+    const points = ring.map((corner, i) => this.point(corner, `${field}[${i}]`));
+    if (!isSimple(points)) no(field, value, 'a simple outline: it crosses or touches itself');
+    return points;
+  }
+}
+
+function no(field: string, value: unknown, wanted: string): never {
+  throw new Refusal(field, `${shown(value)} is not ${wanted}`);
+}
+
+function shown(value: unknown): string {
+  if (value === undefined) return 'nothing';
+  if (typeof value === 'object' && value !== null) {
+    const flat = Array.isArray(value) && value.length <= 8 && value.every((one) => typeof one !== 'object' || one === null);
+    if (!flat) return Array.isArray(value) ? 'this list' : 'this object';
+  }
+  const text = JSON.stringify(value) ?? String(value);
+  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+}
+
+function object(value: unknown, field: string): Record<string, unknown> {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) no(field, value, 'an object');
+  return value as Record<string, unknown>;
+}
+
+function list(value: unknown, field: string): unknown[] {
+  if (!Array.isArray(value)) no(field, value, 'a list');
+  return value as unknown[];
+}
+
+function number(value: unknown, field: string): number {
+  if (typeof value !== 'number' || !(Math.abs(value) <= LARGEST)) no(field, value, 'a number of at most 1000000');
+  return value as number;
+}
+
+function quantity(value: unknown, field: string): number {
+  if (!Number.isInteger(value) || (value as number) < 1) no(field, value, 'a whole number from 1');
+  return value as number;
+}
+
+function name(value: unknown, field: string): string {
+  if (typeof value !== 'string' || value === '') no(field, value, 'a name');
+  return value as string;
+}
+
+function oneOf<T extends string>(value: unknown, allowed: readonly T[], field: string): T {
+  if (!allowed.includes(value as T)) no(field, value, `one of ${allowed.join(', ')}`);
+  return value as T;
+}
+
+function pair(value: unknown, field: string): [unknown, unknown] {
+  if (!Array.isArray(value) || value.length !== 2) no(field, value, 'a pair of numbers');
+  return value as [unknown, unknown];
+}
+
+function uniqueIds(things: { id: string }[], field: string) {
+  const seen = new Set<string>();
+  for (const { id } of things) {
+    if (seen.has(id)) throw new Refusal(field, `the id ${JSON.stringify(id)} is there twice`);
+    seen.add(id);
+  }
+}

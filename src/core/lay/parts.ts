@@ -1,0 +1,104 @@
+import type { Nm } from '../length';
+import type { LayJob, LayStrip, PieceMatch } from './job';
+import { biasBlock, cutLengths, fewestCuts, longestBias, straightBlock, type StripBlock, type StripWant } from './strips';
+
+/** A rectangle to be placed: one copy of a piece, or a block of cloth that is cut up into strips. */
+export interface Part {
+  width: Nm;
+  height: Nm;
+  /** The turns worth trying: 0, and 90 when it may lie the other way. */
+  turns: readonly (0 | 90)[];
+  match: PieceMatch | null;
+  piece?: { id: string; copy: number };
+  block?: StripBlock;
+}
+
+/** The job's pieces as parts, copy by copy. A half turn of a rectangle is the same place, so it is not tried. */
+export function pieceParts(job: LayJob): Part[] {
+  return job.pieces.flatMap(({ id, qty, width, height, turns, match }) =>
+    Array.from({ length: qty }, (_, i): Part => ({
+      width,
+      height,
+      turns: width !== height && turns.includes(90) ? (turns.includes(0) ? [0, 90] : [90]) : [0],
+      match,
+      piece: { id, copy: i + 1 },
+    })),
+  );
+}
+
+/** One way of cutting some strips: the blocks to place. The search picks one way for each set of strips. */
+export type StripWay = StripBlock[];
+
+/** A set of strips that are cut together, with the ways to do it, best guess first. */
+export interface StripSet {
+  wants: StripWant[];
+  ways: StripWay[];
+}
+
+const MOST_WAYS = 12;
+
+/**
+ * The strips as sets with their ways: across the cloth in full rows or even parts, along it in one or more even parts,
+ * on the bias in blocks of the full width or a part of it, each strip in a block of its own or all in one. Strips that
+ * no cut can be long enough for come back as `impossible` with the reason.
+ */
+export function stripSets(job: LayJob, expectedLength: Nm): { sets: StripSet[][]; impossible: { want: StripWant; why: string }[] } {
+  const roll = job.stock.at(-1)!;
+  const across = roll.right - roll.left;
+  const impossible: { want: StripWant; why: string }[] = [];
+  const straight: StripSet[] = [];
+  const bias: StripWant[] = [];
+  for (const strip of job.strips) {
+    const most = strip.grain === 'across' ? across : strip.grain === 'along' ? roll.length : longestBias(across);
+    for (const want of wantsOf(strip)) {
+      const why = whyNot(want, most, across, strip.grain);
+      if (why) impossible.push({ want, why });
+      else if (strip.grain === 'bias') bias.push(want);
+      else straight.push({ wants: [want], ways: straightWays(want, most, expectedLength, strip.grain === 'across') });
+    }
+  }
+  if (bias.length === 0) return { sets: [straight], impossible };
+  // Wider first, so that one block has one change of width for each width.
+  const sorted = [...bias].sort((a, b) => b.width - a.width);
+  const together = { wants: sorted, ways: biasWays(sorted, across, job.gap) };
+  const apart = sorted.map((want) => ({ wants: [want], ways: biasWays([want], across, job.gap) }));
+  return { sets: bias.length === 1 ? [[...straight, together]] : [[...straight, together], [...straight, ...apart]], impossible };
+}
+
+const wantsOf = ({ id, qty, width, length, loss, least }: LayStrip): StripWant[] =>
+  Array.from({ length: qty }, (_, i) => ({ strip: id, copy: i + 1, width, length, loss, least }));
+
+function whyNot(want: StripWant, most: Nm, across: Nm, grain: LayStrip['grain']): string | null {
+  if (grain === 'along' && want.width > across) return 'the strip is wider than the usable cloth';
+  if (want.least > most) return 'its shortest cut is longer than any cut can be';
+  if (fewestCuts(want, most) === null || (grain === 'bias' && 2 * want.loss > most)) return 'each join would take all of a cut';
+  return null;
+}
+
+/** Even parts and full rows, from the fewest joins up; along the cloth also parts near the length the lay will have. */
+function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean): StripWay[] {
+  const fewest = fewestCuts(want, most) ?? 1;
+  const longest = Math.max(want.least, want.loss + 1);
+  const limit = Math.max(fewest, Math.floor(want.length / longest));
+  const counts = across
+    ? [fewest, fewest + 1, fewest + 2, fewest * 2]
+    : [1, 2, 3, 4, 6, 8, 12].flatMap((part) => [Math.ceil(want.length / Math.max(1, expected / part)), part]).sort((a, b) => a - b);
+  const ways: StripWay[] = [];
+  for (const n of new Set(counts.map((count) => Math.max(fewest, Math.min(limit, count))))) {
+    for (const even of across ? [false, true] : [true]) {
+      const lengths = cutLengths(want, n, most, even);
+      if (lengths && lengths.length === n && n <= 400) ways.push(lengths.map((length) => straightBlock(want, length, across)));
+    }
+  }
+  return ways.slice(0, MOST_WAYS);
+}
+
+/** Blocks of the full usable width and of parts of it: narrower ones waste less corner and fit beside panels. */
+function biasWays(wants: StripWant[], across: Nm, gap: Nm): StripWay[] {
+  return [1, 1 / 2, 1 / 3, 2 / 3, 1 / 4, 3 / 4]
+    .map((part) => biasBlock(Math.floor(across * part), wants, gap))
+    .filter((block) => block !== null)
+    .map((block) => [block]);
+}
+
+export const blockPart = (block: StripBlock): Part => ({ width: block.width, height: block.height, turns: [0], match: null, block });

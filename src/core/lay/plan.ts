@@ -1,0 +1,62 @@
+import { toUnits, type Nm, type Units } from '../length';
+import { FORMAT_VERSION } from './job';
+import type { Point } from './outline';
+
+export const PLAN_FORMAT = 'jolly-bolt/lay-plan';
+
+/** A lay plan in nanometres: where each copy lies. It is written in the job's units by `planToJson`. */
+export interface LayPlan {
+  lays: Lay[];
+  unplaced: Unplaced[];
+  used: Nm;
+  /** A proven lower bound of `used` for the copies that are placed. */
+  bound: Nm;
+}
+
+export interface Lay {
+  stock: string;
+  used: Nm;
+  placed: PlacedPiece[];
+  cuts: StripCut[];
+}
+
+export interface PlacedPiece {
+  piece: string;
+  copy: number;
+  x: Nm;
+  y: Nm;
+  turn: number;
+}
+
+/** One cut of a strip: a parallelogram with two long edges of `length`. */
+export interface StripCut {
+  strip: string;
+  copy: number;
+  length: Nm;
+  outline: [Point, Point, Point, Point];
+}
+
+export type Unplaced = ({ piece: string } | { strip: string }) & { copy: number; why: string };
+
+/** The plan as the open format has it, in the given units. */
+export function planToJson(plan: LayPlan, units: Units) {
+  const out = (length: Nm) => toUnits(length, units);
+  return {
+    format: PLAN_FORMAT,
+    version: FORMAT_VERSION,
+    units,
+    lays: plan.lays.map(({ stock, used, placed, cuts }) => ({
+      stock,
+      used: out(used),
+      placed: placed.map(({ piece, copy, x, y, turn }) => ({ piece, copy, x: out(x), y: out(y), turn })),
+      cuts: cuts.map(({ strip, copy, length, outline }) => ({
+        strip,
+        copy,
+        length: out(length),
+        outline: outline.map(([x, y]) => [out(x), out(y)]),
+      })),
+    })),
+    unplaced: plan.unplaced,
+    totals: { used: out(plan.used), bound: out(plan.bound) },
+  };
+}

@@ -1,0 +1,154 @@
+import { nextAcross, nextAlong, type Lattice } from '../cloth';
+import type { Nm } from '../length';
+
+/** How places are ranked: the lowest top edge, the lowest bottom edge, or the lowest bottom edge in the tightest width. */
+export type Rule = 'top' | 'bottom' | 'tight';
+
+/** A place that was found; lower scores are better, ties go to the smaller `tie`. */
+export interface Place {
+  x: Nm;
+  y: Nm;
+  score: number;
+  tie: number;
+}
+
+export const nowhere = (): Place => ({ x: 0, y: 0, score: Infinity, tie: Infinity });
+
+const START = 64;
+
+/**
+ * The free cloth of one length as the list of its maximal empty rectangles, which overlap each other. Taking a box
+ * splits every rectangle that it meets into the up to four that remain, and drops those that lie within another.
+ * So holes below and beside pieces that wait for their phase stay open for what comes later.
+ */
+export class FreeSpace {
+  private x0 = new Float64Array(START);
+  private y0 = new Float64Array(START);
+  private x1 = new Float64Array(START);
+  private y1 = new Float64Array(START);
+  private count = 0;
+
+  /** Free from (left, 0) to (right, top) nm; rectangles under leastWidth or leastHeight are not kept: nothing fits there. */
+  constructor(
+    private readonly left: Nm,
+    private readonly right: Nm,
+    private readonly top: Nm,
+    private readonly leastWidth: Nm,
+    private readonly leastHeight: Nm,
+  ) {
+    this.clear();
+  }
+
+  /** Makes the whole length free again. */
+  clear() {
+    this.count = 0;
+    this.add(this.left, 0, this.right, this.top);
+  }
+
+  private add(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
+    if (this.count === this.x0.length) this.grow();
+    const i = this.count++;
+    this.x0[i] = x0;
+    this.y0[i] = y0;
+    this.x1[i] = x1;
+    this.y1[i] = y1;
+  }
+
+  private grow() {
+    for (const key of ['x0', 'y0', 'x1', 'y1'] as const) {
+      const bigger = new Float64Array(this[key].length * 2);
+      bigger.set(this[key]);
+      this[key] = bigger;
+    }
+  }
+
+  /**
+   * Improves `best` with the best place for a box of w by h nm. With a phase, the box's lower left corner less the
+   * motif point must have it; every column of the pattern in reach is tried, since a drop may let a later one start lower.
+   */
+  find(w: Nm, h: Nm, rule: Rule, best: Place, phase: readonly [Nm, Nm] | null, lattice: Lattice | null, motif: readonly [Nm, Nm]) {
+    const { x0, y0, x1, y1, count } = this;
+    for (let i = 0; i < count; i++) {
+      const left = x0[i]!;
+      const bottom = y0[i]!;
+      const right = x1[i]!;
+      if (right - left < w || y1[i]! - bottom < h) continue;
+      const least = rule === 'top' ? bottom + h : bottom;
+      if (least > best.score) continue;
+      if (!phase || !lattice) {
+        this.offer(left, bottom, h, right - left - w, rule, best);
+        continue;
+      }
+      const [motifX, motifY] = motif;
+      for (let x = motifX + nextAcross(left - motifX, phase[0], lattice); x + w <= right; x += lattice.across) {
+        const y = motifY + nextAlong(x - motifX, bottom - motifY, phase, lattice);
+        if (y + h <= y1[i]!) this.offer(x, y, h, right - left - w, rule, best);
+        if (lattice.across === 0 || lattice.shift === 0) break;
+      }
+    }
+  }
+
+  private offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: Rule, best: Place) {
+    const score = rule === 'top' ? y + h : y;
+    const tie = rule === 'tight' ? slack : x;
+    if (score > best.score || (score === best.score && tie >= best.tie)) return;
+    best.x = x;
+    best.y = y;
+    best.score = score;
+    best.tie = tie;
+  }
+
+  /** Takes the box from (ax, ay) to (bx, by) nm out of the free cloth. */
+  take(ax: Nm, ay: Nm, bx: Nm, by: Nm) {
+    const old = this.count;
+    let kept = 0;
+    const met: number[] = [];
+    for (let i = 0; i < old; i++) {
+      const x0 = this.x0[i]!;
+      const y0 = this.y0[i]!;
+      const x1 = this.x1[i]!;
+      const y1 = this.y1[i]!;
+      if (ax >= x1 || bx <= x0 || ay >= y1 || by <= y0) {
+        this.x0[kept] = x0;
+        this.y0[kept] = y0;
+        this.x1[kept] = x1;
+        this.y1[kept] = y1;
+        kept++;
+      } else {
+        met.push(x0, y0, x1, y1);
+      }
+    }
+    this.count = kept;
+    for (let k = 0; k < met.length; k += 4) {
+      const x0 = met[k]!;
+      const y0 = met[k + 1]!;
+      const x1 = met[k + 2]!;
+      const y1 = met[k + 3]!;
+      if (ax > x0) this.keep(x0, y0, ax, y1);
+      if (bx < x1) this.keep(bx, y0, x1, y1);
+      if (ay > y0) this.keep(x0, y0, x1, ay);
+      if (by < y1) this.keep(x0, by, x1, y1);
+    }
+  }
+
+  /** Adds a rectangle unless it is too small or lies within another; drops the new ones that lie within it. */
+  private keep(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
+    if (x1 - x0 < this.leastWidth || y1 - y0 < this.leastHeight) return;
+    for (let i = 0; i < this.count; i++) {
+      if (this.x0[i]! <= x0 && this.y0[i]! <= y0 && this.x1[i]! >= x1 && this.y1[i]! >= y1) return;
+    }
+    let kept = 0;
+    for (let i = 0; i < this.count; i++) {
+      if (x0 <= this.x0[i]! && y0 <= this.y0[i]! && x1 >= this.x1[i]! && y1 >= this.y1[i]!) continue;
+      if (kept !== i) {
+        this.x0[kept] = this.x0[i]!;
+        this.y0[kept] = this.y0[i]!;
+        this.x1[kept] = this.x1[i]!;
+        this.y1[kept] = this.y1[i]!;
+      }
+      kept++;
+    }
+    this.count = kept;
+    this.add(x0, y0, x1, y1);
+  }
+}

@@ -1,0 +1,132 @@
+import type { Nm } from '../length';
+import type { Point } from './outline';
+
+const ROOT2 = Math.SQRT2;
+
+/** One strip copy that has to be cut: nanometres. */
+export interface StripWant {
+  strip: string;
+  copy: number;
+  width: Nm;
+  length: Nm;
+  loss: Nm;
+  least: Nm;
+}
+
+export interface BlockCut {
+  strip: string;
+  copy: number;
+  length: Nm;
+  outline: [Point, Point, Point, Point];
+}
+
+/** A rectangle of cloth that is cut up into strips; the cuts' corners are relative to its lower left corner. */
+export interface StripBlock {
+  width: Nm;
+  height: Nm;
+  cuts: BlockCut[];
+}
+
+/** No cut is worth a join that is shorter than twice what the join takes. */
+const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
+
+/**
+ * The lengths of n cuts that join to the wanted length: each join takes `loss` once, so they sum to
+ * length + (n - 1) * loss. `even` makes them alike, otherwise all but the last are as long as `most` allows and the
+ * last takes the rest (never under the least). Null when n cuts can't do it.
+ */
+export function cutLengths(want: StripWant, n: number, most: Nm, even: boolean): Nm[] | null {
+  const total = want.length + (n - 1) * want.loss;
+  const least = Math.max(1, want.least);
+  if (n * most < total) return null;
+  if (n === 1) return [Math.max(total, least)].filter((one) => one <= most);
+  if (even) {
+    const each = Math.ceil(total / n);
+    return each >= least ? Array.from({ length: n }, () => each) : null;
+  }
+  const rest = Math.max(total - (n - 1) * most, least);
+  const full = Math.ceil((total - rest) / (n - 1));
+  return full >= least && rest <= most ? [...Array.from({ length: n - 1 }, () => full), rest] : null;
+}
+
+/** The fewest cuts of at most `most` nm that join to the wanted length, or null when joins take all of a cut. */
+export function fewestCuts(want: StripWant, most: Nm): number | null {
+  if (want.length <= most) return 1;
+  if (most <= want.loss) return null;
+  return Math.ceil((want.length - want.loss) / (most - want.loss));
+}
+
+/** A straight cut as a block of its own: `across` runs along x, otherwise along y. */
+export function straightBlock({ strip, copy, width }: StripWant, length: Nm, across: boolean): StripBlock {
+  const [w, h] = across ? [length, width] : [width, length];
+  return { width: w, height: h, cuts: [{ strip, copy, length, outline: [[0, 0], [w, 0], [w, h], [0, h]] }] };
+}
+
+/** The longest 45-degree cut with upright ends in a cloth of usable width `width`: from edge to edge. */
+export const longestBias = (width: Nm): Nm => Math.floor(width * ROOT2);
+
+/**
+ * The shortest block of the given width from which parallel 45-degree cuts give all the wanted strips. Neighbours step
+ * width * sqrt(2) along the edge; cuts shorten in the two corner triangles and are used there down to the least length;
+ * what is left of a cut goes to the next strip of the same width. Null when the least length does not fit the width.
+ * Source: handbook, "Welt and piping" (a block of width b and length l); the geometry is elementary.
+ */
+export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm): StripBlock | null {
+  if (wants.some((want) => Math.ceil(leastCut(want) / ROOT2) > blockWidth)) return null;
+  let low = 0;
+  let high = blockWidth;
+  while (!fillBias(blockWidth, high, wants, gap)) {
+    low = high;
+    high *= 2;
+    if (high > 1e15) return null;
+  }
+  for (let i = 0; i < 60 && high - low > 1000; i++) {
+    const middle = Math.round((low + high) / 2);
+    if (fillBias(blockWidth, middle, wants, gap)) high = middle;
+    else low = middle;
+  }
+  const cuts = fillBias(blockWidth, high, wants, gap)!;
+  return { width: blockWidth, height: Math.max(...cuts.flatMap(({ outline }) => outline.map(([, y]) => y))), cuts };
+}
+
+/** The cuts of all the wanted strips in a block of b by l, band after band from the lower right corner, or null. */
+function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[] | null {
+  const cuts: BlockCut[] = [];
+  let offset = Math.ceil(leastCut(wants[0]!) / ROOT2) - b; // the band's lower edge is y = x + offset
+  let from = NaN; // where the band in hand is still free
+  let to = NaN;
+  let bandWidth = 0;
+  for (const want of wants) {
+    const rise = want.width * ROOT2;
+    const least = leastCut(want);
+    let missing = want.length + want.loss; // the first cut has no join to lose
+    if (bandWidth !== want.width) from = NaN;
+    while (missing > 0) {
+      if (!((to - from) * ROOT2 >= least)) {
+        if (!Number.isNaN(from)) offset += (bandWidth + gap) * ROOT2;
+        bandWidth = want.width;
+        from = Math.max(0, -offset);
+        to = Math.min(b, l - offset - rise);
+        if (offset > l) return null;
+        if ((to - from) * ROOT2 < least) {
+          from = 0;
+          to = 0;
+          continue;
+        }
+      }
+      const wanted = Math.max(Math.min(missing, (to - from) * ROOT2), least);
+      const end = Math.min(to, from + Math.ceil(wanted / ROOT2));
+      cuts.push(biasCut(want, from, end, offset, rise));
+      missing -= Math.floor((end - from) * ROOT2) - want.loss;
+      from = end + gap;
+    }
+  }
+  return cuts;
+}
+
+function biasCut({ strip, copy }: StripWant, from: Nm, to: Nm, offset: number, rise: number): BlockCut {
+  const [a, b] = [Math.round(from), Math.round(to)];
+  const [low, high] = [Math.round(from + offset), Math.round(from + offset + rise)];
+  const climb = b - a;
+  return { strip, copy, length: Math.round(climb * ROOT2), outline: [[a, low], [b, low + climb], [b, high + climb], [a, high]] };
+}
