@@ -1,0 +1,209 @@
+import type { Nm, Units } from '../length';
+import type { LayJob, StockLength } from './job';
+import type { LayPlan, PlacedPiece, StripCut } from './plan';
+import { doubleArea, type Point } from './outline';
+
+/** One thing that is wrong with a plan. */
+export interface PlanFault {
+  kind: 'overlap' | 'gap' | 'width' | 'length' | 'flaw' | 'turn' | 'phase' | 'strip' | 'copies' | 'used' | 'bound' | 'stock';
+  what: string;
+}
+
+/** Lengths are compared with this tolerance: 1e-4 in, or 2.54e-3 mm, as the format says. */
+const TOLERANCE: Record<Units, Nm> = { in: 2540, mm: 2540 };
+
+interface Item {
+  label: string;
+  ring: Point[];
+  box: [Nm, Nm, Nm, Nm];
+}
+
+/**
+ * Checks a plan against its job by the rules of the format, from its corners alone: it shares no geometry with the
+ * engine that made it. Returns every fault found; none means that the plan may be cut.
+ */
+export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
+  const faults: PlanFault[] = [];
+  const tolerance = TOLERANCE[job.units];
+  const fault = (kind: PlanFault['kind'], what: string) => faults.push({ kind, what });
+  const seen = new Map<string, number>();
+  const phases = new Map<string, { point: Point; label: string }>();
+  const stripTotals = new Map<string, { total: number; loss: Nm; length: Nm }>();
+  let lastStock = -1;
+
+  for (const lay of plan.lays) {
+    const index = job.stock.findIndex(({ id }) => id === lay.stock);
+    if (index <= lastStock) fault('stock', `${lay.stock} is not in the job, or out of its order`);
+    lastStock = Math.max(index, lastStock);
+    const stock = job.stock[index];
+    if (!stock) continue;
+    const items: Item[] = [];
+    for (const one of lay.placed) {
+      const item = pieceItem(job, one, fault);
+      if (!item) continue;
+      items.push(item);
+      seen.set(item.label, (seen.get(item.label) ?? 0) + 1);
+      checkPhase(job, stock, one, item.label, phases, tolerance, fault);
+    }
+    const cutCopies = new Set<string>();
+    for (const cut of lay.cuts) {
+      const strip = job.strips.find(({ id }) => id === cut.strip);
+      if (!strip) {
+        fault('strip', `${cut.strip} is not a strip of the job`);
+        continue;
+      }
+      checkCut(cut, strip, tolerance, fault);
+      items.push(toItem(`${cut.strip} ${cut.copy}`, cut.outline));
+      const key = `strip ${cut.strip} ${cut.copy}`;
+      const sum = stripTotals.get(key) ?? { total: strip.loss, loss: strip.loss, length: strip.length };
+      sum.total += cut.length - strip.loss;
+      stripTotals.set(key, sum);
+      cutCopies.add(key);
+    }
+    checkItems(job, stock, items, tolerance, fault);
+    const furthest = Math.max(0, ...items.map(({ box }) => box[3]));
+    if (Math.abs(furthest - lay.used) > tolerance) fault('used', `${lay.stock}: ${lay.used} nm is given, the furthest point is ${furthest} nm`);
+  }
+
+  for (const [key, { total, length }] of stripTotals) {
+    if (total < length - tolerance) fault('strip', `${key} joins to ${total} nm, not ${length} nm`);
+    seen.set(key, (seen.get(key) ?? 0) + 1);
+  }
+  for (const one of plan.unplaced) {
+    const key = 'piece' in one ? `${one.piece} ${one.copy}` : `strip ${one.strip} ${one.copy}`;
+    seen.set(key, (seen.get(key) ?? 0) + 1);
+    if (!one.why) fault('copies', `${key} is unplaced without a reason`);
+  }
+  const wanted = [
+    ...job.pieces.flatMap(({ id, qty }) => copiesOf(id, qty)),
+    ...job.strips.flatMap(({ id, qty }) => copiesOf(`strip ${id}`, qty)),
+  ];
+  for (const key of wanted) {
+    if (seen.get(key) !== 1) fault('copies', `${key} is there ${seen.get(key) ?? 0} times`);
+    seen.delete(key);
+  }
+  for (const key of seen.keys()) fault('copies', `${key} was not asked for`);
+  const sum = plan.lays.reduce((total, { used }) => total + used, 0);
+  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${sum} nm, not ${plan.used} nm`);
+  if (!(plan.bound <= plan.used + tolerance) || !(plan.bound >= 0)) fault('bound', `the bound of ${plan.bound} nm is not within the used ${plan.used} nm`);
+  return faults;
+}
+
+type Say = (kind: PlanFault['kind'], what: string) => void;
+
+const copiesOf = (id: string, qty: number) => Array.from({ length: qty }, (_, i) => `${id} ${i + 1}`);
+
+function toItem(label: string, corners: readonly Point[]): Item {
+  const ring = doubleArea(corners) < 0 ? [...corners].reverse() : [...corners];
+  const xs = ring.map(([x]) => x);
+  const ys = ring.map(([, y]) => y);
+  return { label, ring, box: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)] };
+}
+
+function pieceItem(job: LayJob, { piece, copy, x, y, turn }: PlacedPiece, fault: Say): Item | null {
+  const one = job.pieces.find(({ id }) => id === piece);
+  if (!one) {
+    fault('copies', `${piece} is not a piece of the job`);
+    return null;
+  }
+  if (!one.turns.includes(turn)) fault('turn', `${piece} ${copy} may not lie at turn ${turn}`);
+  const [w, h] = turn % 180 === 0 ? [one.width, one.height] : [one.height, one.width];
+  return toItem(`${piece} ${copy}`, [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]);
+}
+
+function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: Nm, fault: Say) {
+  for (const { label, ring, box } of items) {
+    if (box[0] < stock.left - tolerance || box[2] > stock.right + tolerance) fault('width', `${label} leaves the usable width of ${stock.id}`);
+    if (box[1] < -tolerance || box[3] > stock.length + tolerance) fault('length', `${label} leaves the length of ${stock.id}`);
+    for (const [x0, y0, x1, y1] of stock.flaws) {
+      const flaw: Point[] = [[x0, y0], [x1, y0], [x1, y1], [x0, y1]];
+      if (separation(ring, flaw) < -tolerance) fault('flaw', `${label} lies on a flaw of ${stock.id}`);
+    }
+  }
+  const sorted = [...items].sort((a, b) => a.box[1] - b.box[1]);
+  sorted.forEach((one, i) => {
+    for (let j = i + 1; j < sorted.length; j++) {
+      const other = sorted[j]!;
+      if (other.box[1] >= one.box[3] + job.gap) break;
+      if (other.box[0] >= one.box[2] + job.gap || one.box[0] >= other.box[2] + job.gap) continue;
+      const apart = separation(one.ring, other.ring);
+      if (apart < -tolerance) fault('overlap', `${one.label} and ${other.label} overlap`);
+      else if (job.gap > 0 && distance(one.ring, other.ring) < job.gap - tolerance) fault('gap', `${one.label} and ${other.label} are too close`);
+    }
+  });
+}
+
+/** Of two convex rings: the widest gap along any edge's normal, negative when they overlap (separating axes). */
+function separation(a: Point[], b: Point[]): number {
+  let widest = -Infinity;
+  for (const [one, other] of [[a, b], [b, a]] as const) {
+    one.forEach(([x0, y0], i) => {
+      const [x1, y1] = one[(i + 1) % one.length]!;
+      const [nx, ny] = [y1 - y0, x0 - x1];
+      const size = Math.hypot(nx, ny);
+      const least = Math.min(...other.map(([x, y]) => ((x - x0) * nx + (y - y0) * ny) / size));
+      widest = Math.max(widest, least);
+    });
+  }
+  return widest;
+}
+
+/** The distance of two convex rings that do not overlap: the nearest corner to an edge. */
+function distance(a: Point[], b: Point[]): number {
+  let nearest = Infinity;
+  for (const [one, other] of [[a, b], [b, a]] as const) {
+    for (const [px, py] of one) {
+      other.forEach(([x0, y0], i) => {
+        const [x1, y1] = other[(i + 1) % other.length]!;
+        const [dx, dy] = [x1 - x0, y1 - y0];
+        const t = Math.max(0, Math.min(1, ((px - x0) * dx + (py - y0) * dy) / (dx * dx + dy * dy)));
+        nearest = Math.min(nearest, Math.hypot(px - x0 - t * dx, py - y0 - t * dy));
+      });
+    }
+  }
+  return nearest;
+}
+
+function checkPhase(
+  job: LayJob,
+  stock: StockLength,
+  { piece, copy, x, y }: PlacedPiece,
+  label: string,
+  phases: Map<string, { point: Point; label: string }>,
+  tolerance: Nm,
+  fault: Say,
+) {
+  const match = job.pieces.find(({ id }) => id === piece)?.match;
+  const { lattice } = job;
+  if (!match || !lattice) return;
+  const point: Point = [x + match.anchor[0] - match.offset[0] - stock.motif[0], y + match.anchor[1] - match.offset[1] - stock.motif[1]];
+  const first = match.group === null ? { point: [0, 0] as Point, label: 'the pattern' } : (phases.get(match.group) ?? { point, label });
+  if (match.group !== null) phases.set(match.group, first);
+  const dx = point[0] - first.point[0];
+  const dy = point[1] - first.point[1];
+  const columns = lattice.across > 0 ? Math.round(dx / lattice.across) : 0;
+  const restX = lattice.across > 0 ? dx - columns * lattice.across : 0;
+  const dropped = dy - columns * lattice.shift;
+  const restY = lattice.along > 0 ? dropped - Math.round(dropped / lattice.along) * lattice.along : 0;
+  if (Math.abs(restX) > tolerance || Math.abs(restY) > tolerance) fault('phase', `${piece} ${copy} is off the phase of ${first.label}`);
+}
+
+const DIRECTIONS = { across: [0], along: [90], bias: [45, 135] } as const;
+
+function checkCut(cut: StripCut, strip: LayJob['strips'][number], tolerance: Nm, fault: Say) {
+  const [a, b, c, d] = cut.outline;
+  const label = `${cut.strip} ${cut.copy}`;
+  if (Math.abs(a[0] - b[0] + c[0] - d[0]) > 2 * tolerance || Math.abs(a[1] - b[1] + c[1] - d[1]) > 2 * tolerance) {
+    fault('strip', `${label}: a cut is not a parallelogram`);
+    return;
+  }
+  const fits = ([from, to, beside]: [Point, Point, Point]) => {
+    const [ex, ey] = [to[0] - from[0], to[1] - from[1]];
+    const long = Math.hypot(ex, ey);
+    const width = Math.abs(ex * (beside[1] - from[1]) - ey * (beside[0] - from[0])) / long;
+    const off = Math.min(...DIRECTIONS[strip.grain].map((angle) => Math.abs(ey * Math.cos((angle * Math.PI) / 180) - ex * Math.sin((angle * Math.PI) / 180))));
+    return off <= tolerance && Math.abs(width - strip.width) <= tolerance && Math.abs(long - cut.length) <= tolerance;
+  };
+  if (!fits([a, b, d]) && !fits([b, c, a])) fault('strip', `${label}: a cut has not the strip’s grain, width or length`);
+  if (cut.length < strip.least - tolerance) fault('strip', `${label}: a cut is shorter than the least`);
+}

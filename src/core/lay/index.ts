@@ -1,0 +1,7 @@
+export * from './job';
+export * from './plan';
+export * from './nest';
+export { findFaults, type PlanFault } from './check';
+export { handLength } from './hand';
+export { lowerBound } from './bounds';
+export { isSimple, type Point } from './outline';

@@ -1,0 +1,155 @@
+import type { Nm } from '../length';
+import { ok, refuse, type Result } from '../result';
+import { lowerBound } from './bounds';
+import { findFaults } from './check';
+import type { LayJob } from './job';
+import { pieceParts, stripSets, type Part } from './parts';
+import type { Lay, LayPlan, StripCut, Unplaced } from './plan';
+import { search, type Found } from './search';
+import type { StripWant } from './strips';
+
+/** How a nesting is run. Without `clock` it is bounded by `steps` alone and is deterministic for the job's seed. */
+export interface NestOptions {
+  /** Milliseconds of any steady clock; needed to search by time. */
+  clock?: () => number;
+  /** At most so many passes over the whole lay. */
+  steps?: number;
+  /** Seconds and seed in place of the job's. */
+  seconds?: number;
+  seed?: number;
+  /** Asked between passes: true ends the search with the best lay so far. */
+  isCancelled?: () => boolean;
+  onProgress?: (progress: NestProgress) => void;
+}
+
+export interface NestProgress {
+  /** 0 to 1. */
+  done: number;
+  used: Nm;
+  bound: Nm;
+}
+
+const STEPS_WITHOUT_CLOCK = 2_000;
+const PROGRESS_EVERY_MS = 100;
+
+/**
+ * Lays the job's pieces and strips on its cloth: the one door of the engine. Returns a plan that its own independent
+ * check has found valid, with a proven lower bound; refuses a job that asks for what the engine can't do yet, naming
+ * the field.
+ */
+export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
+  const missing = notYet(job);
+  if (missing) return refuse('lay-not-yet', missing.field, `${missing.field}: ${missing.what}`);
+
+  const { pieces, unplaced } = sortOut(job);
+  const fits = (id: string) => pieces.filter((part) => part.piece!.id === id).length;
+  const placeable = { pieces: new Map(job.pieces.map(({ id }) => [id, fits(id)])), strips: new Map(job.strips.map(({ id, qty }) => [id, qty])) };
+  const { sets, impossible } = stripSets(job, lowerBound(job, placeable));
+  for (const { want, why } of impossible) {
+    unplaced.push({ strip: want.strip, copy: want.copy, why });
+    placeable.strips.set(want.strip, placeable.strips.get(want.strip)! - 1);
+  }
+  const bound = lowerBound(job, placeable);
+
+  let best: Found | null = null;
+  if (pieces.length + sets.flat().length > 0) {
+    search(job, pieces, sets, { ...limitsOf(job, options, bound, () => best), onBetter: (found) => (best = found) });
+  }
+  const plan = toPlan(job, best, unplaced, (placed) => lowerBound(job, placed));
+  const faults = findFaults(job, plan);
+  if (faults.length > 0) throw new Error(`The lay engine made an invalid plan: ${faults[0]!.what}`);
+  return ok(plan);
+}
+
+function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Found | null) {
+  const { clock, isCancelled, onProgress } = options;
+  const seconds = options.seconds ?? job.search.seconds;
+  const steps = options.steps ?? (clock ? Infinity : STEPS_WITHOUT_CLOCK);
+  const start = clock?.() ?? 0;
+  let told = start;
+  return {
+    seed: options.seed ?? job.search.seed,
+    target: bound,
+    isOver: (passes: number) => {
+      if (passes >= steps || isCancelled?.()) return true;
+      if (!clock) return false;
+      const now = clock();
+      if (onProgress && now - told >= PROGRESS_EVERY_MS) {
+        told = now;
+        const used = best()?.placing.used.reduce((sum, one) => sum + one, 0) ?? 0;
+        onProgress({ done: Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps)), used, bound });
+      }
+      return now - start >= seconds * 1000;
+    },
+  };
+}
+
+/** What the format has and this engine does not do yet. */
+function notYet(job: LayJob): { field: string; what: string } | null {
+  if (job.straight) return { field: 'cut', what: '"straight" is not laid yet; only "free" is' };
+  const outlined = job.pieces.findIndex(({ outline }) => outline);
+  if (outlined >= 0) return { field: `pieces[${outlined}].outline`, what: 'pieces with an outline are not laid yet; only rectangles are' };
+  const odd = job.stock.findIndex(({ outline }) => outline);
+  if (odd >= 0) return { field: `stock[${odd}].outline`, what: 'stock of odd shape is not laid on yet' };
+  return null;
+}
+
+/** Splits the pieces into those that fit on an empty length and those that fit on none, with the reason. */
+function sortOut(job: LayJob): { pieces: Part[]; unplaced: Unplaced[] } {
+  const unplaced: Unplaced[] = [];
+  const pieces = pieceParts(job).filter(({ piece, width, height, turns }) => {
+    const ways = turns.map((turn) => (turn === 0 ? [width, height] : [height, width]) as [Nm, Nm]);
+    const wide = job.stock.filter(({ left, right }) => ways.some(([w]) => w <= right - left));
+    const fits = wide.some(({ left, right, length }) => ways.some(([w, h]) => w <= right - left && h <= length));
+    if (!fits) unplaced.push({ ...pieceName(piece!), why: wide.length === 0 ? 'no stock length is wide enough' : 'no stock length is long enough' });
+    return fits;
+  });
+  return { pieces, unplaced };
+}
+
+const pieceName = ({ id, copy }: { id: string; copy: number }) => ({ piece: id, copy });
+
+type Placed = { pieces: Map<string, number>; strips: Map<string, number> };
+
+function toPlan(job: LayJob, best: Found | null, unplaced: Unplaced[], bound: (placed: Placed) => Nm): LayPlan {
+  const lays: Lay[] = job.stock.map(({ id }) => ({ stock: id, used: 0, placed: [], cuts: [] }));
+  const failed: Unplaced[] = [...unplaced];
+  const short = new Set<string>();
+  best?.parts.forEach((part, i) => {
+    if (best.placing.stock[i]! >= 0) return;
+    if (part.piece) failed.push({ ...pieceName(part.piece), why: 'no stock length has room left for it' });
+    else for (const cut of part.block!.cuts) short.add(keyOf(cut));
+  });
+  best?.parts.forEach((part, i) => {
+    const lay = lays[best.placing.stock[i]!];
+    if (!lay) return;
+    const [x, y] = [best.placing.x[i]!, best.placing.y[i]!];
+    if (part.piece) {
+      lay.placed.push({ ...pieceName(part.piece), x, y, turn: best.placing.turned[i] ? 90 : 0 });
+      lay.used = Math.max(lay.used, y + (best.placing.turned[i] ? part.width : part.height));
+      return;
+    }
+    for (const cut of part.block!.cuts) {
+      // A strip of which a part found no room is not cut at all.
+      if (short.has(keyOf(cut))) continue;
+      const outline = cut.outline.map(([cx, cy]) => [x + cx, y + cy]) as StripCut['outline'];
+      lay.cuts.push({ ...cut, outline });
+      lay.used = Math.max(lay.used, ...outline.map(([, cy]) => cy));
+    }
+  });
+  for (const key of short) {
+    const [strip, copy] = JSON.parse(key) as [string, number];
+    failed.push({ strip, copy, why: 'no stock length has room left for all of its cuts' });
+  }
+  const cutStrips = new Set(lays.flatMap(({ cuts }) => cuts.map(keyOf)));
+  const placed: Placed = { pieces: new Map(), strips: new Map() };
+  for (const { piece } of lays.flatMap((lay) => lay.placed)) placed.pieces.set(piece, (placed.pieces.get(piece) ?? 0) + 1);
+  for (const key of cutStrips) {
+    const [strip] = JSON.parse(key) as [string, number];
+    placed.strips.set(strip, (placed.strips.get(strip) ?? 0) + 1);
+  }
+  const used = lays.reduce((sum, lay) => sum + lay.used, 0);
+  return { lays: lays.filter(({ placed: p, cuts }) => p.length + cuts.length > 0), unplaced: failed, used, bound: Math.min(bound(placed), used) };
+}
+
+const keyOf = ({ strip, copy }: Pick<StripWant, 'strip' | 'copy'>) => JSON.stringify([strip, copy]);

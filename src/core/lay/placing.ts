@@ -1,0 +1,145 @@
+import { phaseOf, type Lattice } from '../cloth';
+import type { Nm } from '../length';
+import type { LayJob, PieceMatch, StockLength } from './job';
+import type { Part } from './parts';
+import { FreeSpace, nowhere, type Rule } from './space';
+
+/** Where the parts lie after one pass: index of the stock length (-1: nowhere), lower left corner, quarter turned or not. */
+export interface Placing {
+  stock: Int32Array;
+  x: Float64Array;
+  y: Float64Array;
+  turned: Uint8Array;
+  /** How good it is; the search makes it small. */
+  cost: number;
+  /** The furthest point on each stock length. */
+  used: Float64Array;
+}
+
+type Phase = readonly [Nm, Nm];
+
+/**
+ * Places parts one after another in a given order, each at its best place by the rule: the first stock length that has
+ * room, there the lowest free place that holds the part's phase. The first member of a match group lies where it likes
+ * and so sets the phase for the rest.
+ */
+export class Placer {
+  private readonly spaces: FreeSpace[];
+  private readonly groupPhases: (Phase | null)[];
+  private readonly groups: Map<string, number>;
+  private readonly widest: Nm;
+  private readonly endless: number;
+
+  constructor(
+    private readonly job: LayJob,
+    private readonly parts: readonly Part[],
+  ) {
+    const { gap } = job;
+    const sides = parts.map(({ width, height, turns }) => [
+      Math.min(...turns.map((turn) => (turn === 0 ? width : height))) + gap,
+      Math.min(...turns.map((turn) => (turn === 0 ? height : width))) + gap,
+    ]);
+    const leastWidth = Math.min(...sides.map(([w]) => w!));
+    const leastHeight = Math.min(...sides.map(([, h]) => h!));
+    this.spaces = job.stock.map(({ left, right, length }) => new FreeSpace(left, right + gap, length + gap, leastWidth, leastHeight));
+    const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
+    this.groups = new Map(names.map((name, i) => [name, i]));
+    this.groupPhases = names.map(() => null);
+    this.widest = Math.max(...job.stock.map(({ left, right }) => right - left));
+    this.endless = job.stock.findIndex(({ length }) => length === Infinity);
+  }
+
+  /** One pass over `order` (indices of parts). Gives up with an infinite cost once the endless length passes `limit`. */
+  place(order: Int32Array, rule: Rule, limit: Nm): Placing {
+    const n = this.parts.length;
+    const { stock } = this.job;
+    this.clear();
+    const result: Placing = {
+      stock: new Int32Array(n).fill(-1),
+      x: new Float64Array(n),
+      y: new Float64Array(n),
+      turned: new Uint8Array(n),
+      cost: 0,
+      used: new Float64Array(stock.length),
+    };
+    let unplaced = 0;
+    let lifted = 0;
+    let total = 0;
+    for (const i of order) {
+      const part = this.parts[i]!;
+      const area = part.width * part.height;
+      if (!this.placeOne(part, i, rule, result)) {
+        unplaced += area;
+        continue;
+      }
+      const at = result.stock[i]!;
+      if (at === this.endless && result.used[at]! > limit) return { ...result, cost: Infinity };
+      lifted += area * result.used[at]!;
+      total += area;
+    }
+    const endlessUsed = this.endless >= 0 ? result.used[this.endless]! : 0;
+    const finiteUsed = result.used.reduce((sum, used) => sum + used, 0) - endlessUsed;
+    // What lies low keeps room above: a small part of the mean height steers between lays of the same length.
+    const drift = total > 0 ? lifted / total : 0;
+    result.cost = (unplaced / this.widest) * 1e4 + endlessUsed + drift * 1e-3 + finiteUsed * 1e-4;
+    return result;
+  }
+
+  private clear() {
+    this.groupPhases.fill(null);
+    this.spaces.forEach((space, k) => {
+      space.clear();
+      const { gap } = this.job;
+      // A box carries its gap above and to the right; a flaw may be touched, so it starts that much later.
+      for (const [x0, y0, x1, y1] of this.job.stock[k]!.flaws) {
+        space.take(x1 - x0 > gap ? x0 + gap : x0, y1 - y0 > gap ? y0 + gap : y0, x1, y1);
+      }
+    });
+  }
+
+  private placeOne(part: Part, i: number, rule: Rule, result: Placing): boolean {
+    const { gap, lattice, stock } = this.job;
+    const phase = this.cornerPhase(part);
+    for (let k = 0; k < stock.length; k++) {
+      const best = nowhere();
+      let turned = 0;
+      for (const turn of part.turns) {
+        const [w, h] = turn === 0 ? [part.width, part.height] : [part.height, part.width];
+        const before = best.score;
+        const tie = best.tie;
+        this.spaces[k]!.find(w + gap, h + gap, rule, best, phase, lattice, stock[k]!.motif);
+        if (best.score !== before || best.tie !== tie) turned = turn === 0 ? 0 : 1;
+      }
+      if (best.score === Infinity) continue;
+      const [w, h] = turned === 0 ? [part.width, part.height] : [part.height, part.width];
+      this.spaces[k]!.take(best.x, best.y, best.x + w + gap, best.y + h + gap);
+      result.stock[i] = k;
+      result.x[i] = best.x;
+      result.y[i] = best.y;
+      result.turned[i] = turned;
+      result.used[k] = Math.max(result.used[k]!, best.y + h);
+      this.learnPhase(part, stock[k]!, best.x, best.y);
+      return true;
+    }
+    return false;
+  }
+
+  /** The phase that the part's lower left corner must have relative to the motif point, or null when it is free. */
+  private cornerPhase({ match }: Part): Phase | null {
+    const { lattice } = this.job;
+    if (!match || !lattice) return null;
+    const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
+    if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
+    const phase = this.groupPhases[this.groups.get(match.group)!];
+    return phase ? phaseOf(phase[0] + shiftX, phase[1] + shiftY, lattice) : null;
+  }
+
+  private learnPhase({ match }: Part, { motif }: StockLength, x: Nm, y: Nm) {
+    if (!match?.group || !this.job.lattice) return;
+    const group = this.groups.get(match.group)!;
+    this.groupPhases[group] ??= phaseAt(match, motif, x, y, this.job.lattice);
+  }
+}
+
+const phaseAt = ({ anchor, offset }: PieceMatch, motif: readonly [Nm, Nm], x: Nm, y: Nm, lattice: Lattice): Phase =>
+  phaseOf(x + anchor[0] - offset[0] - motif[0], y + anchor[1] - offset[1] - motif[1], lattice);

@@ -1,0 +1,182 @@
+import type { Nm } from '../length';
+import type { LayJob } from './job';
+import { blockPart, type Part, type StripSet } from './parts';
+import { Placer, type Placing } from './placing';
+import { Random } from './random';
+import type { Rule } from './space';
+
+/** What the search works under; it stops when `isOver` says so. */
+export interface SearchLimits {
+  seed: number;
+  /** The bound (nm) of the endless length: a lay that reaches it can't be bettered. */
+  target: Nm;
+  /** Asked after every pass with the number of passes so far. */
+  isOver: (passes: number) => boolean;
+  /** Told of every better lay. */
+  onBetter: (found: Found) => void;
+}
+
+export interface Found {
+  parts: readonly Part[];
+  placing: Placing;
+}
+
+const RULES: readonly Rule[] = ['top', 'bottom', 'tight'];
+
+/** One lay in the search: the strip ways chosen, the order of the parts, the rule, and what that gives. */
+interface State {
+  setChoice: number;
+  ways: number[];
+  parts: readonly Part[];
+  placer: Placer;
+  order: Int32Array;
+  rule: Rule;
+  placing: Placing;
+}
+
+const LATE = 40;
+const PATIENCE = 400;
+
+/**
+ * Any-time search over orders: sorted orders first, under each rule; then the best ones are bettered by moving and
+ * swapping parts and by cutting strips another way, accepting what is no worse than the lay of a while ago
+ * (late-acceptance hill climbing, Burke and Bykov), with a fresh start from a shuffled order when that stalls.
+ * Deterministic for a seed as long as it is ended by the number of passes.
+ */
+export function search(job: LayJob, pieces: readonly Part[], sets: readonly StripSet[][], limits: SearchLimits): void {
+  const random = new Random(limits.seed);
+  let passes = 0;
+  let best: State | null = null;
+  const over = () => limits.isOver(passes) || (best !== null && best.placing.cost < Infinity && isAtTarget(best, job, limits.target));
+
+  const assemble = (setChoice: number, ways: number[]) => {
+    const blocks = (sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
+    const parts = [...pieces, ...blocks.map(blockPart)];
+    return { parts, placer: new Placer(job, parts) };
+  };
+  const run = (state: Omit<State, 'placing'>, limit: Nm): State => {
+    passes++;
+    return { ...state, placing: state.placer.place(state.order, state.rule, limit) };
+  };
+  const consider = (state: State) => {
+    if (best && state.placing.cost >= best.placing.cost) return;
+    best = state;
+    limits.onBetter({ parts: state.parts, placing: state.placing });
+  };
+
+  const starts: State[] = [];
+  for (let setChoice = 0; setChoice < Math.max(1, sets.length); setChoice++) {
+    const ways = (sets[setChoice] ?? []).map(() => 0);
+    const made = assemble(setChoice, ways);
+    for (const rule of RULES) {
+      for (const order of sortedOrders(made.parts)) {
+        const state = run({ setChoice, ways, ...made, order, rule }, Infinity);
+        starts.push(state);
+        consider(state);
+        if (over()) return;
+      }
+    }
+  }
+  starts.sort((a, b) => a.placing.cost - b.placing.cost);
+
+  for (let round = 0; ; round++) {
+    let now = starts[round % Math.min(starts.length, 4)]!;
+    if (round >= 4) {
+      const base: State = round % 2 === 0 ? best! : starts[random.below(starts.length)]!;
+      now = run({ ...base, order: perturbed(base.order, random, 3 + random.below(8)) }, Infinity);
+      consider(now);
+    }
+    const late = new Array<number>(LATE).fill(now.placing.cost);
+    for (let step = 0, stale = 0; stale < PATIENCE; step++) {
+      if (over()) return;
+      const next = run(neighbour(now, random, sets, assemble), now.placing.used.at(-1)! * 1.1 + 1);
+      const slot = step % LATE;
+      const better = next.placing.cost < now.placing.cost;
+      if (next.placing.cost <= now.placing.cost || next.placing.cost <= late[slot]!) now = next;
+      late[slot] = now.placing.cost;
+      stale = better ? 0 : stale + 1;
+      if (better) consider(now);
+    }
+  }
+}
+
+const isAtTarget = ({ placing }: State, job: LayJob, target: Nm) =>
+  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target;
+
+/** The orders that a cutter would try: by height, width, area, longer side, outline; matched parts first or not. */
+function sortedOrders(parts: readonly Part[]): Int32Array[] {
+  const keys: ((part: Part) => number)[] = [
+    ({ height }) => height,
+    ({ width }) => width,
+    ({ width, height }) => width * height,
+    ({ width, height }) => Math.max(width, height),
+    ({ width, height }) => width + height,
+  ];
+  const isMatched = parts.some(({ match }) => match);
+  return keys.flatMap((key) => {
+    const byKey = (a: number, b: number) => key(parts[b]!) - key(parts[a]!) || parts[b]!.width - parts[a]!.width || a - b;
+    const matchedFirst = (a: number, b: number) => Number(parts[b]!.match !== null) - Number(parts[a]!.match !== null) || byKey(a, b);
+    const indices = Array.from(parts, (_, i) => i);
+    const orders = [Int32Array.from([...indices].sort(byKey))];
+    if (isMatched) orders.push(Int32Array.from([...indices].sort(matchedFirst)));
+    return orders;
+  });
+}
+
+function perturbed(order: Int32Array, random: Random, times: number): Int32Array {
+  const copy = order.slice();
+  for (let i = 0; i < times; i++) swap(copy, random.below(copy.length), random.below(copy.length));
+  return copy;
+}
+
+function swap(order: Int32Array, a: number, b: number) {
+  const held = order[a]!;
+  order[a] = order[b]!;
+  order[b] = held;
+}
+
+type Assemble = (setChoice: number, ways: number[]) => { parts: readonly Part[]; placer: Placer };
+
+function neighbour(now: State, random: Random, sets: readonly StripSet[][], assemble: Assemble): Omit<State, 'placing'> {
+  const dice = random.next();
+  const { order } = now;
+  if (sets.length > 0 && sets[0]!.length > 0 && dice < 0.08) return recut(now, random, sets, assemble);
+  if (dice < 0.12) return { ...now, rule: RULES[random.below(RULES.length)]! };
+  const next = order.slice();
+  const a = random.below(order.length);
+  if (dice < 0.55) {
+    // A swap of two parts that are not alike.
+    let b = random.below(order.length);
+    for (let tries = 0; tries < 8 && isAlike(now.parts[order[a]!]!, now.parts[order[b]!]!); tries++) b = random.below(order.length);
+    swap(next, a, b);
+    return { ...now, order: next };
+  }
+  // A run of one to four parts moves elsewhere.
+  const count = Math.min(1 + random.below(4), order.length - a);
+  const run = order.subarray(a, a + count);
+  const rest = [...order.subarray(0, a), ...order.subarray(a + count)];
+  const to = dice < 0.75 ? Math.max(0, Math.min(rest.length, a + random.below(21) - 10)) : random.below(rest.length + 1);
+  rest.splice(to, 0, ...run);
+  next.set(rest);
+  return { ...now, order: next };
+}
+
+const isAlike = (a: Part, b: Part) => a.width === b.width && a.height === b.height && a.match === null && b.match === null;
+
+/** Cuts one set of strips another way; the blocks of the others keep their places in the order as far as they can. */
+function recut(now: State, random: Random, sets: readonly StripSet[][], assemble: Assemble): Omit<State, 'placing'> {
+  const setChoice = random.next() < 0.2 ? random.below(sets.length) : now.setChoice;
+  const sameSets = setChoice === now.setChoice;
+  const chosen = sets[setChoice]!;
+  const ways = sameSets ? [...now.ways] : chosen.map(() => 0);
+  const k = random.below(chosen.length);
+  ways[k] = random.below(chosen[k]!.ways.length);
+  const made = assemble(setChoice, ways);
+  const pieces = made.parts.findIndex(({ block }) => block);
+  const at = now.order.findIndex((i) => i >= pieces);
+  const order = [...now.order].filter((i) => i < pieces);
+  const blocks = made.parts.map((_, i) => i).slice(pieces);
+  if (random.next() < 0.5) order.splice(at < 0 ? order.length : at, 0, ...blocks);
+  else for (const block of blocks) order.splice(random.below(order.length + 1), 0, block);
+  return { ...now, setChoice, ways, ...made, order: Int32Array.from(order) };
+}
