@@ -19,9 +19,17 @@ const arrowRules = Object.entries(arrows).map(([folder, { forbid, why }]) => ({
       'error',
       {
         patterns: [
-          { group: forbid.flatMap((name) => [`@/${name}`, `@/${name}/**`, `../${name}/**`, `../../${name}/**`]), message: why },
+          {
+            group: forbid.flatMap((name) => [`@/${name}`, `@/${name}/**`, `../${name}/**`, `../../${name}/**`]),
+            message: why,
+          },
           ...(folder === 'core'
-            ? [{ group: ['react', 'react-dom', 'next', 'next/**', 'node:*', 'drizzle-orm', 'pg', '@chakra-ui/**'], message: why }]
+            ? [
+                {
+                  group: ['react', 'react-dom', 'next', 'next/**', 'node:*', 'drizzle-orm', 'pg', '@chakra-ui/**'],
+                  message: why,
+                },
+              ]
             : []),
         ],
       },
@@ -41,7 +49,9 @@ const roomRules = roomNames.map((room) => ({
         patterns: [
           { group: ['@/app', '@/app/**', '@/cli/**'], message: arrows.rooms.why },
           {
-            group: roomNames.filter((name) => name !== room).flatMap((name) => [`@/rooms/${name}/components/**`, `@/rooms/${name}/actions`]),
+            group: roomNames
+              .filter((name) => name !== room)
+              .flatMap((name) => [`@/rooms/${name}/components/**`, `@/rooms/${name}/actions`]),
             message: 'rooms do not import each other’s insides',
           },
         ],
@@ -69,8 +79,15 @@ const config = [
     ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'performance'],
-      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'the core has no clock' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random' },
+        { object: 'Date', property: 'now' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'the core has no clock' },
+      ],
     },
   },
 ];

@@ -9,15 +9,35 @@ export default defineConfig({
       { resolve: { alias }, test: { ...shared, name: 'unit', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] } },
       {
         resolve: { alias },
-        test: { ...shared, name: 'db', include: ['tests/db/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 },
+        test: {
+          ...shared,
+          name: 'db',
+          include: ['tests/db/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
       },
       {
         resolve: { alias },
-        test: { ...shared, name: 'browser', include: ['tests/browser/**/*.test.ts'], fileParallelism: false, testTimeout: 120_000, hookTimeout: 120_000 },
+        test: {
+          ...shared,
+          name: 'browser',
+          include: ['tests/browser/**/*.test.ts'],
+          fileParallelism: false,
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
+        },
       },
       {
         resolve: { alias },
-        test: { ...shared, name: 'commands', include: ['tests/commands/**/*.test.ts'], testTimeout: 60_000, hookTimeout: 60_000 },
+        test: {
+          ...shared,
+          name: 'commands',
+          include: ['tests/commands/**/*.test.ts'],
+          testTimeout: 60_000,
+          hookTimeout: 60_000,
+        },
       },
     ],
   },

@@ -25,4 +25,5 @@ export interface Cloth {
 }
 
 /** The width between the selvages. */
-export const usableWidth = ({ width, selvage }: Pick<Cloth, 'width' | 'selvage'>): Nm => width - selvage[0] - selvage[1];
+export const usableWidth = ({ width, selvage }: Pick<Cloth, 'width' | 'selvage'>): Nm =>
+  width - selvage[0] - selvage[1];

@@ -25,14 +25,25 @@ describe('the lattice', () => {
 
   test('points that differ by a lattice vector have the same phase, others have not', () => {
     fc.assert(
-      fc.property(lattices, fc.integer({ min: -9, max: 9 }), fc.integer({ min: -9, max: 9 }), fc.nat(1e10), fc.nat(1e10), (repeat, i, j, x, y) => {
-        const lattice = latticeOf(repeat);
-        if (!lattice) return;
-        const moved = phaseOf(x + i * lattice.across, y + i * lattice.shift * (lattice.across ? 1 : 0) + j * lattice.along, lattice);
-        expect(moved).toEqual(phaseOf(x, y, lattice));
-        if (lattice.along) expect(phaseOf(x, y + 1, lattice)).not.toEqual(phaseOf(x, y, lattice));
-        if (lattice.across) expect(phaseOf(x + 1, y, lattice)).not.toEqual(phaseOf(x, y, lattice));
-      }),
+      fc.property(
+        lattices,
+        fc.integer({ min: -9, max: 9 }),
+        fc.integer({ min: -9, max: 9 }),
+        fc.nat(1e10),
+        fc.nat(1e10),
+        (repeat, i, j, x, y) => {
+          const lattice = latticeOf(repeat);
+          if (!lattice) return;
+          const moved = phaseOf(
+            x + i * lattice.across,
+            y + i * lattice.shift * (lattice.across ? 1 : 0) + j * lattice.along,
+            lattice,
+          );
+          expect(moved).toEqual(phaseOf(x, y, lattice));
+          if (lattice.along) expect(phaseOf(x, y + 1, lattice)).not.toEqual(phaseOf(x, y, lattice));
+          if (lattice.across) expect(phaseOf(x + 1, y, lattice)).not.toEqual(phaseOf(x, y, lattice));
+        },
+      ),
     );
   });
 

@@ -36,7 +36,8 @@ export function phaseOf(x: Nm, y: Nm, lattice: Lattice): [Nm, Nm] {
 }
 
 /** The least x' >= x with x' congruent to `phase` modulo the repeat across (x itself when that direction is free). */
-export const nextAcross = (x: Nm, phase: Nm, { across }: Lattice): Nm => (across === 0 ? x : x + wrap(phase - x, across));
+export const nextAcross = (x: Nm, phase: Nm, { across }: Lattice): Nm =>
+  across === 0 ? x : x + wrap(phase - x, across);
 
 /**
  * The least y' >= y at which a point at `x` (already on its phase across) has the phase (phaseX, phaseY):

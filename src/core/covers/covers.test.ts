@@ -14,11 +14,14 @@ const faultsOf = (id: string, measures: Record<string, number>, rest: Partial<Co
   return result.ok ? [] : result.faults;
 };
 const square = (side: number) => ({ width: inches(side), height: inches(side) });
-const sizes = (one: TakeOff) => Object.fromEntries(one.pieces.map((p) => [p.name, [p.qty, p.across / NM.in, p.along / NM.in]]));
+const sizes = (one: TakeOff) =>
+  Object.fromEntries(one.pieces.map((p) => [p.name, [p.qty, p.across / NM.in, p.along / NM.in]]));
 
 describe('A, the envelope cushion: check values are common practice, no source', () => {
   test('20 x 20, s 1/2, hems 1/4+1/4, overlap 6: front 21 x 21, backs 21 x 14', () => {
-    const one = cover('envelope-cushion', square(20), { options: { seam: inches(0.5), hem: [inches(0.25), inches(0.25)], overlap: inches(6) } });
+    const one = cover('envelope-cushion', square(20), {
+      options: { seam: inches(0.5), hem: [inches(0.25), inches(0.25)], overlap: inches(6) },
+    });
     expect(sizes(one)).toEqual({ front: [1, 21, 21], 'back panel': [2, 21, 14] });
     expect(one.pieces[1]!.sum).toEqual(['20 + 2 x 1/2 = 21', '(21 + 6) / 2 + 1/2 = 14']);
     expect(one.warnings).toEqual([]);
@@ -32,21 +35,32 @@ describe('A, the envelope cushion: check values are common practice, no source',
   });
 
   test('snug 16 x 16: front 16 x 16, a 16 x 20 back halved, 1/2 single hems: overlap 3', () => {
-    const one = cover('envelope-cushion', square(16), { fit: 'snug', options: { hem: [inches(0.5)], overlap: inches(3) } });
+    const one = cover('envelope-cushion', square(16), {
+      fit: 'snug',
+      options: { hem: [inches(0.5)], overlap: inches(3) },
+    });
     expect(sizes(one)).toEqual({ front: [1, 16, 16], 'back panel': [2, 16, 10] });
     expect(one.finished).toEqual(square(15));
     expect(one.warnings).toEqual([]);
   });
 
   test('a back of 19 halved with 1/2+1/2 hems under a 17 front overlaps 0: caught', () => {
-    const one = cover('envelope-cushion', square(16), { options: { hem: [inches(0.5), inches(0.5)], backCut: inches(9.5) } });
+    const one = cover('envelope-cushion', square(16), {
+      options: { hem: [inches(0.5), inches(0.5)], backCut: inches(9.5) },
+    });
     expect(one.warnings).toEqual([
-      { code: 'overlap-none', field: 'overlap', level: 'stop', message: 'The back panels would overlap 0 in; 3 in is the least that stays shut.' },
+      {
+        code: 'overlap-short',
+        field: 'overlap',
+        level: 'stop',
+        message: 'The back panels would overlap 0 in; 3 in is the least that stays shut.',
+      },
     ]);
   });
 
   test('a little overlap warns, a contradiction warns, more than the panel warns', () => {
-    const codes = (options: CoverInput['options']) => cover('envelope-cushion', square(16), { options }).warnings.map(({ code }) => code);
+    const codes = (options: CoverInput['options']) =>
+      cover('envelope-cushion', square(16), { options }).warnings.map(({ code }) => code);
     expect(codes({ overlap: inches(2) })).toEqual(['overlap-short']);
     expect(codes({ overlap: inches(3) })).toEqual([]);
     expect(codes({ overlap: inches(3), backCut: inches(12) })).toEqual(['overlap-disagrees']);
@@ -54,7 +68,11 @@ describe('A, the envelope cushion: check values are common practice, no source',
   });
 
   test('the three fits on a 16 form, s 1/2: finished 16, 15 and 14', () => {
-    for (const [fit, finished, cut] of [['true', 16, 17], ['snug', 15, 16], ['overfull', 14, 15]] as const) {
+    for (const [fit, finished, cut] of [
+      ['true', 16, 17],
+      ['snug', 15, 16],
+      ['overfull', 14, 15],
+    ] as const) {
       const one = cover('envelope-cushion', square(16), { fit });
       expect(one.pieces[0]!.across).toBe(inches(cut));
       expect(one.finished.width).toBe(inches(finished));
@@ -68,13 +86,18 @@ describe('A, the envelope cushion: check values are common practice, no source',
   });
 
   test('sums in centimetres', () => {
-    const one = cover('envelope-cushion', { width: millimetres(400), height: millimetres(400) }, { units: 'mm', options: { seam: millimetres(10), hem: [millimetres(30)], overlap: millimetres(100) } });
+    const one = cover(
+      'envelope-cushion',
+      { width: millimetres(400), height: millimetres(400) },
+      { units: 'mm', options: { seam: millimetres(10), hem: [millimetres(30)], overlap: millimetres(100) } },
+    );
     expect(one.pieces[1]!.sum).toEqual(['40 + 2 x 1 = 42', '(42 + 10) / 2 + 3 = 29']);
   });
 });
 
 describe('C, the zip cushion: check values are common practice, no source', () => {
-  const zip = (options: CoverInput['options'] = {}, side = 16) => cover('zip-cushion', square(side), { options }).notions[0];
+  const zip = (options: CoverInput['options'] = {}, side = 16) =>
+    cover('zip-cushion', square(side), { options }).notions[0];
 
   test('usually snug: two pieces of the form’s size', () => {
     expect(sizes(cover('zip-cushion', square(16)))).toEqual({ front: [1, 16, 16], back: [1, 16, 16] });
@@ -100,7 +123,8 @@ describe('C, the zip cushion: check values are common practice, no source', () =
   });
 
   test('no opening stops, metal that must fit warns, a tiny opening has no zip', () => {
-    const codes = (options: CoverInput['options'], side = 16) => cover('zip-cushion', square(side), { options }).warnings.map(({ code }) => code);
+    const codes = (options: CoverInput['options'], side = 16) =>
+      cover('zip-cushion', square(side), { options }).warnings.map(({ code }) => code);
     expect(codes({ closedEnds: inches(8) })).toContain('opening-none');
     expect(codes({ zipTeeth: 'metal', closedEnds: inches(2.5) })).toEqual(['zip-metal']);
     expect(codes({ zipTeeth: 'metal' })).toEqual([]);
@@ -131,7 +155,17 @@ describe('G, the boxed cushion: check values are common practice, no source', ()
   test('piping round a 20 x 30 bed: run 100, cord 102, strip 106 x 1 1/2', () => {
     const one = cover('boxed-cushion', bed, { options: { piping: 'top', cord: inches(0.25) } });
     expect(one.strips).toEqual([
-      { name: 'piping', role: 'welt', qty: 1, width: inches(1.5), length: inches(106), grain: 'bias', loss: inches(1.5), least: inches(12), sum: ['2 x 1/2 + 2 x 1/4 = 1 1/2', '100 + 6 = 106'] },
+      {
+        name: 'piping',
+        role: 'welt',
+        qty: 1,
+        width: inches(1.5),
+        length: inches(106),
+        grain: 'bias',
+        loss: inches(1.5),
+        least: inches(12),
+        sum: ['2 x 1/2 + 2 x 1/4 = 1 1/2', '100 + 6 = 106'],
+      },
     ]);
     expect(one.notions[1]).toMatchObject({ name: 'piping cord', qty: 1, length: inches(102) });
   });
@@ -145,7 +179,13 @@ describe('G, the boxed cushion: check values are common practice, no source', ()
   test('boxing in one strip round front and sides', () => {
     const one = cover('boxed-cushion', bed, { options: { boxing: 'wrap' } });
     expect(one.pieces.map(({ name }) => name)).toEqual(['top', 'bottom', 'zip panel half']);
-    expect(one.strips[0]).toMatchObject({ name: 'boxing', length: inches(21 + 2 * 30), width: inches(5), loss: inches(1), grain: 'across' });
+    expect(one.strips[0]).toMatchObject({
+      name: 'boxing',
+      length: inches(21 + 2 * 30),
+      width: inches(5),
+      loss: inches(1),
+      grain: 'across',
+    });
   });
 
   test('foam covers are cut at most 1/2 under', () => {
@@ -154,7 +194,11 @@ describe('G, the boxed cushion: check values are common practice, no source', ()
   });
 
   test('measured as cut: the old cover’s sizes come back', () => {
-    const one = cover('boxed-cushion', { length: inches(21), width: inches(31), thickness: inches(5) }, { measuredAs: 'cut' });
+    const one = cover(
+      'boxed-cushion',
+      { length: inches(21), width: inches(31), thickness: inches(5) },
+      { measuredAs: 'cut' },
+    );
     expect(sizes(one)).toEqual(sizes(cover('boxed-cushion', bed)));
     expect(one.finished).toEqual({ width: inches(20), height: inches(30), thickness: inches(4) });
   });
@@ -167,18 +211,27 @@ describe('G, the boxed cushion: check values are common practice, no source', ()
   });
 
   test('the foam reminder defers to local fire-safety rules', () => {
-    expect(cover('boxed-cushion', bed).steps.some(({ caution }) => caution?.includes('local fire-safety rules'))).toBe(true);
+    expect(cover('boxed-cushion', bed).steps.some(({ caution }) => caution?.includes('local fire-safety rules'))).toBe(
+      true,
+    );
   });
 
   test('cord and grain are asked for only with piping', () => {
     const kind = kindById('boxed-cushion')!;
     expect(openOptions(kind, {}).map(({ id }) => id)).toEqual(['seam', 'piping', 'boxing']);
-    expect(openOptions(kind, { piping: 'top' }).map(({ id }) => id)).toEqual(['seam', 'piping', 'cord', 'grain', 'boxing']);
+    expect(openOptions(kind, { piping: 'top' }).map(({ id }) => id)).toEqual([
+      'seam',
+      'piping',
+      'cord',
+      'grain',
+      'boxing',
+    ]);
   });
 });
 
 describe('every kind', () => {
-  const measuresOf = (values: number[]) => (kind: (typeof KINDS)[number]) => Object.fromEntries(kind.measures.map(({ id }, i) => [id, values[i % values.length]!]));
+  const measuresOf = (values: number[]) => (kind: (typeof KINDS)[number]) =>
+    Object.fromEntries(kind.measures.map(({ id }, i) => [id, values[i % values.length]!]));
 
   test('a faced piece is never smaller than the finished size when cut true', () => {
     fc.assert(
@@ -188,7 +241,9 @@ describe('every kind', () => {
           const face = one.pieces[0]!;
           expect(face.across).toBeGreaterThanOrEqual(one.finished.width);
           expect(face.along).toBeGreaterThanOrEqual(one.finished.height);
-          expect(one.pieces.every(({ across, along }) => Number.isInteger(across) && Number.isInteger(along))).toBe(true);
+          expect(one.pieces.every(({ across, along }) => Number.isInteger(across) && Number.isInteger(along))).toBe(
+            true,
+          );
         }
       }),
     );
@@ -198,15 +253,21 @@ describe('every kind', () => {
     for (const kind of KINDS) {
       const measures = measuresOf([inches(20), inches(30), inches(4)])(kind);
       const [a, b] = [cover(kind.id, measures, { units: 'in' }), cover(kind.id, measures, { units: 'mm' })];
-      expect(b.pieces.map(({ across, along }) => [across, along])).toEqual(a.pieces.map(({ across, along }) => [across, along]));
+      expect(b.pieces.map(({ across, along }) => [across, along])).toEqual(
+        a.pieces.map(({ across, along }) => [across, along]),
+      );
     }
   });
 
   test('every formula uses only known names and every choice works', () => {
     for (const kind of KINDS) {
-      const choices = kind.options.flatMap((o) => (o.type === 'choice' ? o.choices.map((choice) => ({ [o.id]: choice.id })) : []));
+      const choices = kind.options.flatMap((o) =>
+        o.type === 'choice' ? o.choices.map((choice) => ({ [o.id]: choice.id })) : [],
+      );
       for (const options of [{}, ...choices, { piping: 'both', boxing: 'wrap', grain: 'straight' }]) {
-        const known = Object.fromEntries(Object.entries(options).filter(([id]) => kind.options.some((o) => o.id === id)));
+        const known = Object.fromEntries(
+          Object.entries(options).filter(([id]) => kind.options.some((o) => o.id === id)),
+        );
         const one = cover(kind.id, measuresOf([inches(20), inches(30), inches(4)])(kind), { options: known });
         expect(one.pieces.length).toBeGreaterThan(0);
         expect(one.steps.map(({ n }) => n)).toEqual(one.steps.map((_, i) => i + 1));
@@ -215,18 +276,42 @@ describe('every kind', () => {
   });
 
   test('bad input is one sentence at its field', () => {
-    expect(faultsOf('envelope-cushion', { width: inches(20) })).toEqual([{ code: 'measure-missing', field: 'height', message: 'Height is needed.' }]);
-    expect(faultsOf('envelope-cushion', { width: 0, height: inches(2) })[0]).toMatchObject({ field: 'width', code: 'measure-zero' });
-    expect(faultsOf('envelope-cushion', { ...square(20), depth: 1 })[0]).toMatchObject({ field: 'depth', code: 'measure-unknown' });
-    expect(faultsOf('zip-cushion', square(20), { options: { zipTeeth: 'wood' } })[0]).toMatchObject({ field: 'zipTeeth', code: 'choice' });
-    expect(faultsOf('zip-cushion', square(20), { options: { closedEnds: -1 } })[0]).toMatchObject({ field: 'closedEnds' });
-    expect(faultsOf('zip-cushion', square(20), { options: { sparkle: 'yes' } })[0]).toMatchObject({ field: 'sparkle', code: 'option-unknown' });
+    expect(faultsOf('envelope-cushion', { width: inches(20) })).toEqual([
+      { code: 'measure-missing', field: 'height', message: 'Height is needed.' },
+    ]);
+    expect(faultsOf('envelope-cushion', { width: 0, height: inches(2) })[0]).toMatchObject({
+      field: 'width',
+      code: 'measure-zero',
+    });
+    expect(faultsOf('envelope-cushion', { ...square(20), depth: 1 })[0]).toMatchObject({
+      field: 'depth',
+      code: 'measure-unknown',
+    });
+    expect(faultsOf('zip-cushion', square(20), { options: { zipTeeth: 'wood' } })[0]).toMatchObject({
+      field: 'zipTeeth',
+      code: 'choice',
+    });
+    expect(faultsOf('zip-cushion', square(20), { options: { closedEnds: -1 } })[0]).toMatchObject({
+      field: 'closedEnds',
+    });
+    expect(faultsOf('zip-cushion', square(20), { options: { sparkle: 'yes' } })[0]).toMatchObject({
+      field: 'sparkle',
+      code: 'option-unknown',
+    });
     expect(faultsOf('zip-cushion', square(0.75), { fit: 'overfull' })[0]!.message).toContain('can’t be cut');
   });
 });
 
 describe('the formula language', () => {
-  const scope: Scope = { values: new Map([['W', length(inches(20))], ['s', length(inches(0.5))], ['n', number(3)]]), inline: new Map(), stockLengths: [] };
+  const scope: Scope = {
+    values: new Map([
+      ['W', length(inches(20))],
+      ['s', length(inches(0.5))],
+      ['n', number(3)],
+    ]),
+    inline: new Map(),
+    stockLengths: [],
+  };
   const run = (text: string) => evaluate(parseFormula(text), scope);
   const code = (text: string) => {
     try {

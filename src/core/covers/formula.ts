@@ -21,7 +21,8 @@ export interface Scope {
 
 export class FormulaError extends Error {
   constructor(
-    readonly code: 'syntax' | 'unknown-name' | 'unknown-function' | 'kind-of-value' | 'division-by-zero' | 'not-allowed',
+    readonly code:
+      'syntax' | 'unknown-name' | 'unknown-function' | 'kind-of-value' | 'division-by-zero' | 'not-allowed',
     message: string,
   ) {
     super(message);
@@ -37,7 +38,8 @@ const LONGEST_FORMULA = 500;
 
 /** Parses a formula. Throws a FormulaError (syntax) that says where. */
 export function parseFormula(text: string): jsep.Expression {
-  if (text.length > LONGEST_FORMULA) throw new FormulaError('syntax', `A formula has at most ${LONGEST_FORMULA} characters.`);
+  if (text.length > LONGEST_FORMULA)
+    throw new FormulaError('syntax', `A formula has at most ${LONGEST_FORMULA} characters.`);
   try {
     return jsep(text);
   } catch (error) {
@@ -112,7 +114,10 @@ function binary(node: jsep.BinaryExpression, scope: Scope): Value {
   switch (operator) {
     case '*':
       if (left.type === 'length' && right.type === 'length') throw mixed(operator, left, right);
-      return { type: left.type === 'length' || right.type === 'length' ? 'length' : 'number', value: whole(left, right, a * b) };
+      return {
+        type: left.type === 'length' || right.type === 'length' ? 'length' : 'number',
+        value: whole(left, right, a * b),
+      };
     case '/':
       if (right.type === 'length' && left.type === 'number') throw mixed(operator, left, right);
       if (b === 0) throw new FormulaError('division-by-zero', 'The formula divides by zero.');
@@ -146,15 +151,24 @@ const mixed = (operator: string, left: Value, right: Value) =>
 
 type Function_ = (args: Quantity[], scope: Scope) => Value;
 
-const unitFunction = (unit: 'in' | 'mm' | 'cm'): Function_ => ([value]) => {
-  if (value!.type !== 'number') throw new FormulaError('kind-of-value', 'A unit is given to a plain number.');
-  return length(Math.round(value!.value * NM[unit]));
-};
+const unitFunction =
+  (unit: 'in' | 'mm' | 'cm'): Function_ =>
+  ([value]) => {
+    if (value!.type !== 'number') throw new FormulaError('kind-of-value', 'A unit is given to a plain number.');
+    return length(Math.round(value!.value * NM[unit]));
+  };
 
-const pick = (choose: (...values: number[]) => number): Function_ => (args) => {
-  if (args.some(({ type }) => type !== args[0]!.type)) throw mixed(',', args[0]!, args.find(({ type }) => type !== args[0]!.type)!);
-  return { type: args[0]!.type, value: choose(...args.map(({ value }) => value)) };
-};
+const pick =
+  (choose: (...values: number[]) => number): Function_ =>
+  (args) => {
+    if (args.some(({ type }) => type !== args[0]!.type))
+      throw mixed(
+        ',',
+        args[0]!,
+        args.find(({ type }) => type !== args[0]!.type)!,
+      );
+    return { type: args[0]!.type, value: choose(...args.map(({ value }) => value)) };
+  };
 
 /** inch(1/2), mm(5), cm(3); min, max; stockDown(x), stockUp(x): the next stock length of a zip down or up from x
  * (0 when there is none so short, x itself when there is none so long). */
@@ -174,7 +188,10 @@ const FUNCTIONS: Record<string, Function_> = {
 function call({ callee, arguments: args }: jsep.CallExpression, scope: Scope): Value {
   const name = callee.type === 'Identifier' ? (callee as jsep.Identifier).name : '';
   if (!Object.hasOwn(FUNCTIONS, name)) {
-    throw new FormulaError('unknown-function', `“${name || 'this'}” is not a function; there are ${Object.keys(FUNCTIONS).join(', ')}.`);
+    throw new FormulaError(
+      'unknown-function',
+      `“${name || 'this'}” is not a function; there are ${Object.keys(FUNCTIONS).join(', ')}.`,
+    );
   }
   const values = args.map((arg) => evaluate(arg, scope));
   if (values.length === 0 || !values.every(isQuantity)) {
@@ -183,7 +200,20 @@ function call({ callee, arguments: args }: jsep.CallExpression, scope: Scope): V
   return FUNCTIONS[name]!(values, scope);
 }
 
-const STRENGTH: Record<string, number> = { '||': 1, '&&': 2, '==': 3, '!=': 3, '<': 3, '<=': 3, '>': 3, '>=': 3, '+': 4, '-': 4, '*': 5, '/': 5 };
+const STRENGTH: Record<string, number> = {
+  '||': 1,
+  '&&': 2,
+  '==': 3,
+  '!=': 3,
+  '<': 3,
+  '<=': 3,
+  '>': 3,
+  '>=': 3,
+  '+': 4,
+  '-': 4,
+  '*': 5,
+  '/': 5,
+};
 const SIGN: Record<string, string> = { '*': 'x' };
 
 /** The printed form of a value: lengths in the style's unit without its name, numbers plainly. */
@@ -238,7 +268,10 @@ function showBinary(node: jsep.BinaryExpression, scope: Scope, style: PrintStyle
     return { text: `${around(left, strength)} - ${right.text.slice(1)}`, strength };
   }
   const rightLeast = node.operator === '-' || node.operator === '/' ? strength + 1 : strength;
-  return { text: `${around(left, strength)} ${SIGN[node.operator] ?? node.operator} ${around(right, rightLeast)}`, strength };
+  return {
+    text: `${around(left, strength)} ${SIGN[node.operator] ?? node.operator} ${around(right, rightLeast)}`,
+    strength,
+  };
 }
 
 function isZero(node: jsep.Expression, scope: Scope): boolean {
@@ -252,7 +285,8 @@ export function namesIn(node: jsep.Expression): string[] {
   const visit = (one: jsep.Expression) => {
     if (one.type === 'Identifier') names.push((one as jsep.Identifier).name);
     if (one.type === 'UnaryExpression') visit((one as jsep.UnaryExpression).argument);
-    if (one.type === 'BinaryExpression') [(one as jsep.BinaryExpression).left, (one as jsep.BinaryExpression).right].forEach(visit);
+    if (one.type === 'BinaryExpression')
+      [(one as jsep.BinaryExpression).left, (one as jsep.BinaryExpression).right].forEach(visit);
     if (one.type === 'ConditionalExpression') {
       const { test, consequent, alternate } = one as jsep.ConditionalExpression;
       [test, consequent, alternate].forEach(visit);

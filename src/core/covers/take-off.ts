@@ -1,6 +1,17 @@
 import { inches, LONGEST, millimetres, printLength, STYLES, type Nm, type PrintStyle, type Units } from '../length';
 import { ok, type Fault, type Result } from '../result';
-import { evaluate, FormulaError, isTrue, length, parseFormula, printValue, sumOf, word, type Scope, type Value } from './formula';
+import {
+  evaluate,
+  FormulaError,
+  isTrue,
+  length,
+  parseFormula,
+  printValue,
+  sumOf,
+  word,
+  type Scope,
+  type Value,
+} from './formula';
 import type { CoverKind, Fit, KindOption, Role } from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
@@ -76,7 +87,9 @@ export interface TakeOff {
 /** Zip lengths in stock. Common practice, no source: the usual inch and centimetre ranges, from memory. */
 export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
   in: [4, 5, 6, 7, 8, 9, 10, 12, 14, 16, 18, 20, 22, 24, 27, 30, 36, 42, 48, 54, 60, 72].map(inches),
-  mm: [100, 120, 150, 180, 200, 220, 250, 300, 350, 400, 450, 500, 550, 600, 700, 800, 900, 1000, 1200, 1500, 2000].map(millimetres),
+  mm: [100, 120, 150, 180, 200, 220, 250, 300, 350, 400, 450, 500, 550, 600, 700, 800, 900, 1000, 1200, 1500, 2000].map(
+    millimetres,
+  ),
 };
 
 const formulas = new Map<string, ReturnType<typeof parseFormula>>();
@@ -108,12 +121,23 @@ function measureFaults(kind: CoverKind, { measures, units }: CoverInput): Fault[
   for (const { id, label } of kind.measures) {
     const value = measures[id];
     if (value === undefined) faults.push({ code: 'measure-missing', field: id, message: `${label} is needed.` });
-    else if (!(value > 0)) faults.push({ code: 'measure-zero', field: id, message: `${label} must be more than zero.` });
-    else if (value > LONGEST) faults.push({ code: 'length-huge', field: id, message: `${label} of ${shown(value, units)} is longer than 1,000,000 inches.` });
+    else if (!(value > 0))
+      faults.push({ code: 'measure-zero', field: id, message: `${label} must be more than zero.` });
+    else if (value > LONGEST)
+      faults.push({
+        code: 'length-huge',
+        field: id,
+        message: `${label} of ${shown(value, units)} is longer than 1,000,000 inches.`,
+      });
   }
   const known = new Set(kind.measures.map(({ id }) => id));
   for (const id of Object.keys(measures)) {
-    if (!known.has(id)) faults.push({ code: 'measure-unknown', field: id, message: `“${id}” is not a measure of ${kind.id}; it has ${[...known].join(', ')}.` });
+    if (!known.has(id))
+      faults.push({
+        code: 'measure-unknown',
+        field: id,
+        message: `“${id}” is not a measure of ${kind.id}; it has ${[...known].join(', ')}.`,
+      });
   }
   return faults;
 }
@@ -122,13 +146,22 @@ function optionFaults(kind: CoverKind, { options }: CoverInput): Fault[] {
   return Object.entries(options).flatMap(([id, value]) => {
     const option = kind.options.find((one) => one.id === id);
     const fault = (code: string, message: string): Fault[] => [{ code, field: id, message }];
-    if (!option) return fault('option-unknown', `“${id}” is not an option of ${kind.id}; it has ${kind.options.map((one) => one.id).join(', ')}.`);
+    if (!option)
+      return fault(
+        'option-unknown',
+        `“${id}” is not an option of ${kind.id}; it has ${kind.options.map((one) => one.id).join(', ')}.`,
+      );
     if (option.type === 'choice') {
       const ids = option.choices.map((choice) => choice.id);
-      return ids.includes(String(value)) ? [] : fault('choice', `${option.label}: “${String(value)}” is not one of ${ids.join(', ')}.`);
+      return ids.includes(String(value))
+        ? []
+        : fault('choice', `${option.label}: “${String(value)}” is not one of ${ids.join(', ')}.`);
     }
     const lengths = option.type === 'hem' && Array.isArray(value) ? value : [value];
-    const fine = lengths.length >= 1 && lengths.length <= 2 && lengths.every((one) => typeof one === 'number' && one >= 0 && one <= LONGEST);
+    const fine =
+      lengths.length >= 1 &&
+      lengths.length <= 2 &&
+      lengths.every((one) => typeof one === 'number' && one >= 0 && one <= LONGEST);
     return fine ? [] : fault('option-length', `${option.label} must be a length of zero or more.`);
   });
 }
@@ -181,7 +214,10 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
       sum: [sum(strip.width), sum(strip.length)],
     }));
 
-  const small = [...pieces.map((one) => ({ ...one, sizes: [one.across, one.along] })), ...strips.map((one) => ({ ...one, sizes: [one.width, one.length] }))];
+  const small = [
+    ...pieces.map((one) => ({ ...one, sizes: [one.across, one.along] })),
+    ...strips.map((one) => ({ ...one, sizes: [one.width, one.length] })),
+  ];
   const faults = small
     .filter(({ sizes }) => !sizes.every((one) => one > 0 && one <= LONGEST))
     .map(({ name, sum: [a, b] }): Fault => ({
@@ -199,9 +235,18 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     strips,
     notions: kind.notions
       .filter(({ when }) => holds(when))
-      .map(({ name, qty, length: long, note }) => ({ name, qty: count(qty), ...(long && { length: size(long) }), note: text(note) })),
-    steps: kind.steps.filter(({ when }) => holds(when)).map((step, i) => ({ n: i + 1, do: step.do, ...(step.caution && { caution: step.caution }) })),
-    warnings: kind.checks.filter(({ when }) => holds(when)).map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
+      .map(({ name, qty, length: long, note }) => ({
+        name,
+        qty: count(qty),
+        ...(long && { length: size(long) }),
+        note: text(note),
+      })),
+    steps: kind.steps
+      .filter(({ when }) => holds(when))
+      .map((step, i) => ({ n: i + 1, do: step.do, ...(step.caution && { caution: step.caution }) })),
+    warnings: kind.checks
+      .filter(({ when }) => holds(when))
+      .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
     centre: kind.centre ? point(kind.centre) : null,
   });
 }
@@ -224,7 +269,8 @@ function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string |
     return;
   }
   if (option.type === 'hem') {
-    const turns = given === undefined ? option.default.map((one) => quantity(one, scope, 'length')) : ([given].flat() as Nm[]);
+    const turns =
+      given === undefined ? option.default.map((one) => quantity(one, scope, 'length')) : ([given].flat() as Nm[]);
     turns.forEach((turn, i) => values.set(`${option.id}Turn${i + 1}`, length(turn)));
     // The hem is the sum of its turns; in a sum it stands as one number, as a workroom says "a half-inch hem".
     values.set(option.id, length(turns.reduce((sum, turn) => sum + turn, 0)));
@@ -239,7 +285,8 @@ function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string |
 
 function quantity(formula: string, scope: Scope, type: 'length' | 'number'): number {
   const value: Value = evaluate(compiled(formula), scope);
-  if (value.type !== type) throw new FormulaError('kind-of-value', `“${formula}” should be a ${type} and is a ${value.type}.`);
+  if (value.type !== type)
+    throw new FormulaError('kind-of-value', `“${formula}” should be a ${type} and is a ${value.type}.`);
   return value.value as number;
 }
 

@@ -1,1 +1,2 @@
 export * from './lay-json';
+export * from './order-json';

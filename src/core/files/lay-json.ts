@@ -8,7 +8,8 @@ const DEEPEST = 64;
 /** Parses JSON text of an open format; refuses what is too large, too deeply nested or not JSON in one line. */
 export function parseJson(text: string): Result<unknown> {
   if (text.length > MOST_BYTES) return refuse('json-large', 'file', `the file has more than ${MOST_BYTES / 1e6} MB`);
-  if (depthOf(text) > DEEPEST) return refuse('json-deep', 'file', `the file is nested more than ${DEEPEST} levels deep`);
+  if (depthOf(text) > DEEPEST)
+    return refuse('json-deep', 'file', `the file is nested more than ${DEEPEST} levels deep`);
   try {
     return { ok: true, value: JSON.parse(text) };
   } catch (error) {

@@ -39,14 +39,24 @@ export function lowerBound(job: LayJob, placed: { pieces: Map<string, number>; s
 
   const gaps = job.stock.length * gap;
   const byArea = all.reduce((sum, { area, qty }) => sum + area * qty, 0) / (width + gap) - gaps;
-  const tallest = Math.max(...loads.filter(({ qty }) => qty > 0).map(({ ways }) => Math.min(...ways.filter(([w]) => w <= width).map(([, h]) => h))), 0);
+  const tallest = Math.max(
+    ...loads
+      .filter(({ qty }) => qty > 0)
+      .map(({ ways }) => Math.min(...ways.filter(([w]) => w <= width).map(([, h]) => h))),
+    0,
+  );
   const byWidths = job.stock.length > 1 ? 0 : dualFeasible(all, width, gap);
   // Sums of rounded terms: stay on the safe side by one part in 10^12.
   return Math.max(0, Math.floor(Math.max(byArea, tallest, byWidths) * (1 - 1e-12)));
 }
 
 function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
-  return turns.some((turn) => turn % 180 === 90) && w !== h ? [[w, h], [h, w]] : [[w, h]];
+  return turns.some((turn) => turn % 180 === 90) && w !== h
+    ? [
+        [w, h],
+        [h, w],
+      ]
+    : [[w, h]];
 }
 
 const MOST_THRESHOLDS = 60;
@@ -56,7 +66,11 @@ function dualFeasible(loads: Load[], usable: Nm, gap: Nm): Nm {
   const width = usable + gap;
   const shaped = loads.filter(({ ways }) => ways.length > 0);
   const bound = (f: (x: number) => number) =>
-    shaped.reduce((sum, { ways, qty }) => sum + qty * Math.min(...ways.map(([w, h]) => (w > usable ? Infinity : (f(w + gap) / width) * (h + gap)))), 0) - gap;
+    shaped.reduce(
+      (sum, { ways, qty }) =>
+        sum + qty * Math.min(...ways.map(([w, h]) => (w > usable ? Infinity : (f(w + gap) / width) * (h + gap)))),
+      0,
+    ) - gap;
   const thresholds = [...new Set(shaped.flatMap(({ ways }) => ways.flatMap(([w]) => [w + gap, width - w - gap])))]
     .filter((e) => e > 0 && e <= width / 2)
     .sort((a, b) => a - b);
@@ -64,12 +78,21 @@ function dualFeasible(loads: Load[], usable: Nm, gap: Nm): Nm {
   let best = 0;
   for (let i = 0; i < thresholds.length; i += stride) {
     const e = thresholds[i]!;
-    best = Math.max(best, bound((x) => (x > width - e ? width : x < e ? 0 : x)));
+    best = Math.max(
+      best,
+      bound((x) => (x > width - e ? width : x < e ? 0 : x)),
+    );
   }
   // Widths over half the cloth can't lie side by side.
-  best = Math.max(best, bound((x) => (x > width / 2 ? width : x === width / 2 ? width / 2 : 0)));
+  best = Math.max(
+    best,
+    bound((x) => (x > width / 2 ? width : x === width / 2 ? width / 2 : 0)),
+  );
   for (let k = 1; k <= 12; k++) {
-    best = Math.max(best, bound((x) => (((k + 1) * x) % width === 0 ? x : (Math.floor(((k + 1) * x) / width) * width) / k)));
+    best = Math.max(
+      best,
+      bound((x) => (((k + 1) * x) % width === 0 ? x : (Math.floor(((k + 1) * x) / width) * width) / k)),
+    );
   }
   return best;
 }

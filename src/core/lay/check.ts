@@ -5,7 +5,19 @@ import { doubleArea, type Point } from './outline';
 
 /** One thing that is wrong with a plan. */
 export interface PlanFault {
-  kind: 'overlap' | 'gap' | 'width' | 'length' | 'flaw' | 'turn' | 'phase' | 'strip' | 'copies' | 'used' | 'bound' | 'stock';
+  kind:
+    | 'overlap'
+    | 'gap'
+    | 'width'
+    | 'length'
+    | 'flaw'
+    | 'turn'
+    | 'phase'
+    | 'strip'
+    | 'copies'
+    | 'used'
+    | 'bound'
+    | 'stock';
   what: string;
 }
 
@@ -62,7 +74,8 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     }
     checkItems(job, stock, items, tolerance, fault);
     const furthest = Math.max(0, ...items.map(({ box }) => box[3]));
-    if (Math.abs(furthest - lay.used) > tolerance) fault('used', `${lay.stock}: ${lay.used} nm is given, the furthest point is ${furthest} nm`);
+    if (Math.abs(furthest - lay.used) > tolerance)
+      fault('used', `${lay.stock}: ${lay.used} nm is given, the furthest point is ${furthest} nm`);
   }
 
   for (const [key, { total, length }] of stripTotals) {
@@ -85,7 +98,8 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   for (const key of seen.keys()) fault('copies', `${key} was not asked for`);
   const sum = plan.lays.reduce((total, { used }) => total + used, 0);
   if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${sum} nm, not ${plan.used} nm`);
-  if (!(plan.bound <= plan.used + tolerance) || !(plan.bound >= 0)) fault('bound', `the bound of ${plan.bound} nm is not within the used ${plan.used} nm`);
+  if (!(plan.bound <= plan.used + tolerance) || !(plan.bound >= 0))
+    fault('bound', `the bound of ${plan.bound} nm is not within the used ${plan.used} nm`);
   return faults;
 }
 
@@ -108,15 +122,27 @@ function pieceItem(job: LayJob, { piece, copy, x, y, turn }: PlacedPiece, fault:
   }
   if (!one.turns.includes(turn)) fault('turn', `${piece} ${copy} may not lie at turn ${turn}`);
   const [w, h] = turn % 180 === 0 ? [one.width, one.height] : [one.height, one.width];
-  return toItem(`${piece} ${copy}`, [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]);
+  return toItem(`${piece} ${copy}`, [
+    [x, y],
+    [x + w, y],
+    [x + w, y + h],
+    [x, y + h],
+  ]);
 }
 
 function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: Nm, fault: Say) {
   for (const { label, ring, box } of items) {
-    if (box[0] < stock.left - tolerance || box[2] > stock.right + tolerance) fault('width', `${label} leaves the usable width of ${stock.id}`);
-    if (box[1] < -tolerance || box[3] > stock.length + tolerance) fault('length', `${label} leaves the length of ${stock.id}`);
+    if (box[0] < stock.left - tolerance || box[2] > stock.right + tolerance)
+      fault('width', `${label} leaves the usable width of ${stock.id}`);
+    if (box[1] < -tolerance || box[3] > stock.length + tolerance)
+      fault('length', `${label} leaves the length of ${stock.id}`);
     for (const [x0, y0, x1, y1] of stock.flaws) {
-      const flaw: Point[] = [[x0, y0], [x1, y0], [x1, y1], [x0, y1]];
+      const flaw: Point[] = [
+        [x0, y0],
+        [x1, y0],
+        [x1, y1],
+        [x0, y1],
+      ];
       if (separation(ring, flaw) < -tolerance) fault('flaw', `${label} lies on a flaw of ${stock.id}`);
     }
   }
@@ -128,7 +154,8 @@ function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: N
       if (other.box[0] >= one.box[2] + job.gap || one.box[0] >= other.box[2] + job.gap) continue;
       const apart = separation(one.ring, other.ring);
       if (apart < -tolerance) fault('overlap', `${one.label} and ${other.label} overlap`);
-      else if (job.gap > 0 && distance(one.ring, other.ring) < job.gap - tolerance) fault('gap', `${one.label} and ${other.label} are too close`);
+      else if (job.gap > 0 && distance(one.ring, other.ring) < job.gap - tolerance)
+        fault('gap', `${one.label} and ${other.label} are too close`);
     }
   });
 }
@@ -136,7 +163,10 @@ function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: N
 /** Of two convex rings: the widest gap along any edge's normal, negative when they overlap (separating axes). */
 function separation(a: Point[], b: Point[]): number {
   let widest = -Infinity;
-  for (const [one, other] of [[a, b], [b, a]] as const) {
+  for (const [one, other] of [
+    [a, b],
+    [b, a],
+  ] as const) {
     one.forEach(([x0, y0], i) => {
       const [x1, y1] = one[(i + 1) % one.length]!;
       const [nx, ny] = [y1 - y0, x0 - x1];
@@ -151,7 +181,10 @@ function separation(a: Point[], b: Point[]): number {
 /** The distance of two convex rings that do not overlap: the nearest corner to an edge. */
 function distance(a: Point[], b: Point[]): number {
   let nearest = Infinity;
-  for (const [one, other] of [[a, b], [b, a]] as const) {
+  for (const [one, other] of [
+    [a, b],
+    [b, a],
+  ] as const) {
     for (const [px, py] of one) {
       other.forEach(([x0, y0], i) => {
         const [x1, y1] = other[(i + 1) % other.length]!;
@@ -176,8 +209,14 @@ function checkPhase(
   const match = job.pieces.find(({ id }) => id === piece)?.match;
   const { lattice } = job;
   if (!match || !lattice) return;
-  const point: Point = [x + match.anchor[0] - match.offset[0] - stock.motif[0], y + match.anchor[1] - match.offset[1] - stock.motif[1]];
-  const first = match.group === null ? { point: [0, 0] as Point, label: 'the pattern' } : (phases.get(match.group) ?? { point, label });
+  const point: Point = [
+    x + match.anchor[0] - match.offset[0] - stock.motif[0],
+    y + match.anchor[1] - match.offset[1] - stock.motif[1],
+  ];
+  const first =
+    match.group === null
+      ? { point: [0, 0] as Point, label: 'the pattern' }
+      : (phases.get(match.group) ?? { point, label });
   if (match.group !== null) phases.set(match.group, first);
   const dx = point[0] - first.point[0];
   const dy = point[1] - first.point[1];
@@ -185,7 +224,8 @@ function checkPhase(
   const restX = lattice.across > 0 ? dx - columns * lattice.across : 0;
   const dropped = dy - columns * lattice.shift;
   const restY = lattice.along > 0 ? dropped - Math.round(dropped / lattice.along) * lattice.along : 0;
-  if (Math.abs(restX) > tolerance || Math.abs(restY) > tolerance) fault('phase', `${piece} ${copy} is off the phase of ${first.label}`);
+  if (Math.abs(restX) > tolerance || Math.abs(restY) > tolerance)
+    fault('phase', `${piece} ${copy} is off the phase of ${first.label}`);
 }
 
 const DIRECTIONS = { across: [0], along: [90], bias: [45, 135] } as const;
@@ -201,9 +241,14 @@ function checkCut(cut: StripCut, strip: LayJob['strips'][number], tolerance: Nm,
     const [ex, ey] = [to[0] - from[0], to[1] - from[1]];
     const long = Math.hypot(ex, ey);
     const width = Math.abs(ex * (beside[1] - from[1]) - ey * (beside[0] - from[0])) / long;
-    const off = Math.min(...DIRECTIONS[strip.grain].map((angle) => Math.abs(ey * Math.cos((angle * Math.PI) / 180) - ex * Math.sin((angle * Math.PI) / 180))));
+    const off = Math.min(
+      ...DIRECTIONS[strip.grain].map((angle) =>
+        Math.abs(ey * Math.cos((angle * Math.PI) / 180) - ex * Math.sin((angle * Math.PI) / 180)),
+      ),
+    );
     return off <= tolerance && Math.abs(width - strip.width) <= tolerance && Math.abs(long - cut.length) <= tolerance;
   };
-  if (!fits([a, b, d]) && !fits([b, c, a])) fault('strip', `${label}: a cut has not the strip’s grain, width or length`);
+  if (!fits([a, b, d]) && !fits([b, c, a]))
+    fault('strip', `${label}: a cut has not the strip’s grain, width or length`);
   if (cut.length < strip.least - tolerance) fault('strip', `${label}: a cut is shorter than the least`);
 }

@@ -1,29 +1,62 @@
+import { nextAcross, nextAlong, phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 import type { LayJob, LayPiece } from './job';
 import { fewestCuts, longestBias } from './strips';
 
 /**
- * The length (nm) that the job takes laid by hand: shelf after shelf of equal pieces across the full usable width,
- * each matched piece rounded up to whole repeats, strips cut in full widths or lengths, bias from a block of the full
- * width. Strips are taken before panels leave anything. Source: handbook, "Lay out": common practice, no source.
- * What does not fit the cloth is left out.
+ * The length (nm) that the job takes laid by hand on an endless cloth: shelf after shelf of equal pieces across the full
+ * usable width, a matched piece always a whole number of repeats after its neighbour and the one before it, strips cut
+ * in full widths or lengths, bias from a block of the full width. Nothing lies in what a shelf leaves.
+ * Source: handbook, "Lay out": common practice, no source. What does not fit the cloth is left out.
  */
 export function handLength(job: LayJob): Nm {
   const roll = job.stock.at(-1)!;
   const usable = roll.right - roll.left;
-  const pieces = job.pieces.reduce((sum, piece) => sum + shelves(job, piece, usable), 0);
-  return pieces + job.strips.reduce((sum, strip) => sum + stripLength(job, strip, usable), 0);
+  const phases = new Map<string, readonly [Nm, Nm]>();
+  let y = 0;
+  for (const piece of job.pieces) y = shelvesEnd(job, piece, roll.left, roll.right, y, phases);
+  const strips = job.strips.reduce((sum, strip) => sum + stripLength(job, strip, usable), 0);
+  return strips > 0 ? y + strips : Math.max(0, y - job.gap);
 }
 
-function shelves({ lattice, gap }: LayJob, { width, height, qty, turns, match }: LayPiece, usable: Nm): Nm {
-  const lies = turns.includes(0) && width <= usable ? [width, height] : turns.includes(90) && height <= usable ? [height, width] : null;
-  if (!lies) return 0;
-  const [w, h] = match && lattice ? [roundUp(lies[0]!, lattice.across), roundUp(lies[1]!, lattice.along)] : lies;
-  const perShelf = Math.max(1, Math.floor((usable + gap) / (w! + gap)));
-  return Math.ceil(qty / perShelf) * (h! + gap);
+/** Where the shelves of one piece end (its gap included) when they start at y. */
+function shelvesEnd(
+  job: LayJob,
+  piece: LayPiece,
+  left: Nm,
+  right: Nm,
+  start: Nm,
+  phases: Map<string, readonly [Nm, Nm]>,
+): Nm {
+  const { lattice, gap } = job;
+  const upright = piece.turns.includes(0) && piece.width <= right - left;
+  if (!upright && !(piece.turns.includes(90) && piece.height <= right - left)) return start;
+  const [w, h] = upright ? [piece.width, piece.height] : [piece.height, piece.width];
+  const phase = lattice && cornerPhase(piece, lattice, left, start, phases);
+  const firstX = phase ? nextAcross(left, phase[0], lattice!) : left;
+  if (firstX + w > right) return start;
+  let y = start;
+  for (let waiting = piece.qty; waiting > 0;) {
+    let end = y;
+    for (let x = firstX; waiting > 0 && x + w <= right; waiting--) {
+      const at = phase ? nextAlong(x, y, phase, lattice!) : y;
+      end = Math.max(end, at + h + gap);
+      x = phase ? nextAcross(x + w + gap, phase[0], lattice!) : x + w + gap;
+    }
+    y = end;
+  }
+  return y;
 }
 
-const roundUp = (size: Nm, repeat: Nm) => (repeat > 0 ? Math.ceil(size / repeat) * repeat : size);
+/** The phase of the piece's lower left corner; a group takes it from where its first member starts. */
+function cornerPhase({ match }: LayPiece, lattice: Lattice, x: Nm, y: Nm, phases: Map<string, readonly [Nm, Nm]>) {
+  if (!match) return null;
+  const [dx, dy] = [match.anchor[0] - match.offset[0], match.anchor[1] - match.offset[1]];
+  if (match.group === null) return phaseOf(-dx, -dy, lattice);
+  const phase = phases.get(match.group) ?? phaseOf(x + dx, y + dy, lattice);
+  phases.set(match.group, phase);
+  return phaseOf(phase[0] - dx, phase[1] - dy, lattice);
+}
 
 function stripLength({ gap }: LayJob, strip: LayJob['strips'][number], usable: Nm): Nm {
   const want = { ...strip, strip: strip.id, copy: 1 };
@@ -34,5 +67,6 @@ function stripLength({ gap }: LayJob, strip: LayJob['strips'][number], usable: N
   }
   const abreast = Math.max(1, Math.floor((usable + gap) / (strip.width + gap)));
   const cuts = Math.max(1, Math.min(abreast, Math.floor(strip.length / Math.max(strip.least, strip.loss + 1))));
-  return Math.ceil((strip.length + (cuts - 1) * strip.loss) / cuts) * Math.ceil((cuts * strip.qty) / abreast);
+  const each = Math.ceil((strip.length + (cuts - 1) * strip.loss) / cuts);
+  return (each + gap) * Math.ceil((cuts * strip.qty) / abreast);
 }

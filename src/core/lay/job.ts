@@ -102,7 +102,8 @@ function readWhole(json: unknown): LayJob {
   const stock = readStock(read, job.stock, width, selvage);
   const pieces = list(job.pieces ?? [], 'pieces').map((one, i) => readPiece(read, one, `pieces[${i}]`, turns, lattice));
   const strips = list(job.strips ?? [], 'strips').map((one, i) => readStrip(read, one, `strips[${i}]`));
-  if (pieces.length + strips.length === 0) throw new Refusal('pieces', 'there is nothing to cut, neither a piece nor a strip');
+  if (pieces.length + strips.length === 0)
+    throw new Refusal('pieces', 'there is nothing to cut, neither a piece nor a strip');
   uniqueIds(pieces, 'pieces');
   uniqueIds(strips, 'strips');
   const copies = [...pieces, ...strips].reduce((sum, { qty }) => sum + qty, 0);
@@ -143,7 +144,8 @@ function readStock(read: Reader, value: unknown, width: Nm, selvage: [Nm, Nm]): 
   if (lengths.length === 0) throw new Refusal('stock', '[] has no length of cloth');
   uniqueIds(lengths, 'stock');
   const endless = lengths.findIndex(({ length }) => length === Infinity);
-  if (endless >= 0 && endless < lengths.length - 1) throw new Refusal(`stock[${endless}].length`, 'only the last length may be endless');
+  if (endless >= 0 && endless < lengths.length - 1)
+    throw new Refusal(`stock[${endless}].length`, 'only the last length may be endless');
   return lengths;
 }
 
@@ -172,11 +174,17 @@ function readFlaw(read: Reader, value: unknown, field: string): [Nm, Nm, Nm, Nm]
 
 function readPiece(read: Reader, value: unknown, field: string, clothTurns: Turns, lattice: Lattice | null): LayPiece {
   const piece = object(value, field);
-  if ((piece.size === undefined) === (piece.outline === undefined)) throw new Refusal(field, 'exactly one of size and outline is needed');
+  if ((piece.size === undefined) === (piece.outline === undefined))
+    throw new Refusal(field, 'exactly one of size and outline is needed');
   const outline = piece.outline === undefined ? null : read.outline(piece.outline, `${field}.outline`);
-  const [width, height] = outline ? boxOf(outline, piece.outline, `${field}.outline`) : read.size(piece.size, `${field}.size`);
+  const [width, height] = outline
+    ? boxOf(outline, piece.outline, `${field}.outline`)
+    : read.size(piece.size, `${field}.size`);
   const ownTurns = oneOf(piece.turns ?? 'any', ['any', 'half', 'none'] as const, `${field}.turns`);
-  const match = lattice && piece.match !== undefined ? readMatch(read, piece.match, `${field}.match`, [width / 2, height / 2]) : null;
+  const match =
+    lattice && piece.match !== undefined
+      ? readMatch(read, piece.match, `${field}.match`, [width / 2, height / 2])
+      : null;
   return {
     id: name(piece.id, `${field}.id`),
     qty: quantity(piece.qty ?? 1, `${field}.qty`),
@@ -197,7 +205,8 @@ function boxOf(outline: Point[], given: unknown, field: string): [Nm, Nm] {
 
 function readMatch(read: Reader, value: unknown, field: string, centre: Point): PieceMatch {
   const match = object(value, field);
-  if ((match.at === undefined) === (match.group === undefined)) throw new Refusal(field, 'exactly one of at and group is needed');
+  if ((match.at === undefined) === (match.group === undefined))
+    throw new Refusal(field, 'exactly one of at and group is needed');
   const anchor = match.anchor === undefined ? centre : read.point(match.anchor, `${field}.anchor`);
   if (match.at !== undefined) return { anchor, offset: read.point(match.at, `${field}.at`), group: null };
   const offset = match.delta === undefined ? ([0, 0] as Point) : read.point(match.delta, `${field}.delta`);
@@ -269,7 +278,8 @@ function no(field: string, value: unknown, wanted: string): never {
 function shown(value: unknown): string {
   if (value === undefined) return 'nothing';
   if (typeof value === 'object' && value !== null) {
-    const flat = Array.isArray(value) && value.length <= 8 && value.every((one) => typeof one !== 'object' || one === null);
+    const flat =
+      Array.isArray(value) && value.length <= 8 && value.every((one) => typeof one !== 'object' || one === null);
     if (!flat) return Array.isArray(value) ? 'this list' : 'this object';
   }
   const text = JSON.stringify(value) ?? String(value);

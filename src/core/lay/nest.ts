@@ -43,7 +43,10 @@ export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
 
   const { pieces, unplaced } = sortOut(job);
   const fits = (id: string) => pieces.filter((part) => part.piece!.id === id).length;
-  const placeable = { pieces: new Map(job.pieces.map(({ id }) => [id, fits(id)])), strips: new Map(job.strips.map(({ id, qty }) => [id, qty])) };
+  const placeable = {
+    pieces: new Map(job.pieces.map(({ id }) => [id, fits(id)])),
+    strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
+  };
   const { sets, impossible } = stripSets(job, lowerBound(job, placeable));
   for (const { want, why } of impossible) {
     unplaced.push({ strip: want.strip, copy: want.copy, why });
@@ -88,7 +91,11 @@ function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Foun
 function notYet(job: LayJob): { field: string; what: string } | null {
   if (job.straight) return { field: 'cut', what: '"straight" is not laid yet; only "free" is' };
   const outlined = job.pieces.findIndex(({ outline }) => outline);
-  if (outlined >= 0) return { field: `pieces[${outlined}].outline`, what: 'pieces with an outline are not laid yet; only rectangles are' };
+  if (outlined >= 0)
+    return {
+      field: `pieces[${outlined}].outline`,
+      what: 'pieces with an outline are not laid yet; only rectangles are',
+    };
   const odd = job.stock.findIndex(({ outline }) => outline);
   if (odd >= 0) return { field: `stock[${odd}].outline`, what: 'stock of odd shape is not laid on yet' };
   return null;
@@ -101,7 +108,11 @@ function sortOut(job: LayJob): { pieces: Part[]; unplaced: Unplaced[] } {
     const ways = turns.map((turn) => (turn === 0 ? [width, height] : [height, width]) as [Nm, Nm]);
     const wide = job.stock.filter(({ left, right }) => ways.some(([w]) => w <= right - left));
     const fits = wide.some(({ left, right, length }) => ways.some(([w, h]) => w <= right - left && h <= length));
-    if (!fits) unplaced.push({ ...pieceName(piece!), why: wide.length === 0 ? 'no stock length is wide enough' : 'no stock length is long enough' });
+    if (!fits)
+      unplaced.push({
+        ...pieceName(piece!),
+        why: wide.length === 0 ? 'no stock length is wide enough' : 'no stock length is long enough',
+      });
     return fits;
   });
   return { pieces, unplaced };
@@ -143,13 +154,19 @@ function toPlan(job: LayJob, best: Found | null, unplaced: Unplaced[], bound: (p
   }
   const cutStrips = new Set(lays.flatMap(({ cuts }) => cuts.map(keyOf)));
   const placed: Placed = { pieces: new Map(), strips: new Map() };
-  for (const { piece } of lays.flatMap((lay) => lay.placed)) placed.pieces.set(piece, (placed.pieces.get(piece) ?? 0) + 1);
+  for (const { piece } of lays.flatMap((lay) => lay.placed))
+    placed.pieces.set(piece, (placed.pieces.get(piece) ?? 0) + 1);
   for (const key of cutStrips) {
     const [strip] = JSON.parse(key) as [string, number];
     placed.strips.set(strip, (placed.strips.get(strip) ?? 0) + 1);
   }
   const used = lays.reduce((sum, lay) => sum + lay.used, 0);
-  return { lays: lays.filter(({ placed: p, cuts }) => p.length + cuts.length > 0), unplaced: failed, used, bound: Math.min(bound(placed), used) };
+  return {
+    lays: lays.filter(({ placed: p, cuts }) => p.length + cuts.length > 0),
+    unplaced: failed,
+    used,
+    bound: Math.min(bound(placed), used),
+  };
 }
 
 const keyOf = ({ strip, copy }: Pick<StripWant, 'strip' | 'copy'>) => JSON.stringify([strip, copy]);

@@ -1,6 +1,14 @@
 import type { Nm } from '../length';
 import type { LayJob, LayStrip, PieceMatch } from './job';
-import { biasBlock, cutLengths, fewestCuts, longestBias, straightBlock, type StripBlock, type StripWant } from './strips';
+import {
+  biasBlock,
+  cutLengths,
+  fewestCuts,
+  longestBias,
+  straightBlock,
+  type StripBlock,
+  type StripWant,
+} from './strips';
 
 /** A rectangle to be placed: one copy of a piece, or a block of cloth that is cut up into strips. */
 export interface Part {
@@ -42,7 +50,10 @@ const MOST_WAYS = 12;
  * on the bias in blocks of the full width or a part of it, each strip in a block of its own or all in one. Strips that
  * no cut can be long enough for come back as `impossible` with the reason.
  */
-export function stripSets(job: LayJob, expectedLength: Nm): { sets: StripSet[][]; impossible: { want: StripWant; why: string }[] } {
+export function stripSets(
+  job: LayJob,
+  expectedLength: Nm,
+): { sets: StripSet[][]; impossible: { want: StripWant; why: string }[] } {
   const roll = job.stock.at(-1)!;
   const across = roll.right - roll.left;
   const impossible: { want: StripWant; why: string }[] = [];
@@ -62,7 +73,16 @@ export function stripSets(job: LayJob, expectedLength: Nm): { sets: StripSet[][]
   const sorted = [...bias].sort((a, b) => b.width - a.width);
   const together = { wants: sorted, ways: biasWays(sorted, across, job.gap) };
   const apart = sorted.map((want) => ({ wants: [want], ways: biasWays([want], across, job.gap) }));
-  return { sets: bias.length === 1 ? [[...straight, together]] : [[...straight, together], [...straight, ...apart]], impossible };
+  return {
+    sets:
+      bias.length === 1
+        ? [[...straight, together]]
+        : [
+            [...straight, together],
+            [...straight, ...apart],
+          ],
+    impossible,
+  };
 }
 
 const wantsOf = ({ id, qty, width, length, loss, least }: LayStrip): StripWant[] =>
@@ -71,7 +91,8 @@ const wantsOf = ({ id, qty, width, length, loss, least }: LayStrip): StripWant[]
 function whyNot(want: StripWant, most: Nm, across: Nm, grain: LayStrip['grain']): string | null {
   if (grain === 'along' && want.width > across) return 'the strip is wider than the usable cloth';
   if (want.least > most) return 'its shortest cut is longer than any cut can be';
-  if (fewestCuts(want, most) === null || (grain === 'bias' && 2 * want.loss > most)) return 'each join would take all of a cut';
+  if (fewestCuts(want, most) === null || (grain === 'bias' && 2 * want.loss > most))
+    return 'each join would take all of a cut';
   return null;
 }
 
@@ -82,12 +103,15 @@ function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean):
   const limit = Math.max(fewest, Math.floor(want.length / longest));
   const counts = across
     ? [fewest, fewest + 1, fewest + 2, fewest * 2]
-    : [1, 2, 3, 4, 6, 8, 12].flatMap((part) => [Math.ceil(want.length / Math.max(1, expected / part)), part]).sort((a, b) => a - b);
+    : [1, 2, 3, 4, 6, 8, 12]
+        .flatMap((part) => [Math.ceil(want.length / Math.max(1, expected / part)), part])
+        .sort((a, b) => a - b);
   const ways: StripWay[] = [];
   for (const n of new Set(counts.map((count) => Math.max(fewest, Math.min(limit, count))))) {
     for (const even of across ? [false, true] : [true]) {
       const lengths = cutLengths(want, n, most, even);
-      if (lengths && lengths.length === n && n <= 400) ways.push(lengths.map((length) => straightBlock(want, length, across)));
+      if (lengths && lengths.length === n && n <= 400)
+        ways.push(lengths.map((length) => straightBlock(want, length, across)));
     }
   }
   return ways.slice(0, MOST_WAYS);
@@ -101,4 +125,10 @@ function biasWays(wants: StripWant[], across: Nm, gap: Nm): StripWay[] {
     .map((block) => [block]);
 }
 
-export const blockPart = (block: StripBlock): Part => ({ width: block.width, height: block.height, turns: [0], match: null, block });
+export const blockPart = (block: StripBlock): Part => ({
+  width: block.width,
+  height: block.height,
+  turns: [0],
+  match: null,
+  block,
+});

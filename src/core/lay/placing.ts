@@ -16,17 +16,18 @@ export interface Placing {
   used: Float64Array;
 }
 
-type Phase = readonly [Nm, Nm];
+export type Phase = readonly [Nm, Nm];
 
 /**
  * Places parts one after another in a given order, each at its best place by the rule: the first stock length that has
- * room, there the lowest free place that holds the part's phase. The first member of a match group lies where it likes
- * and so sets the phase for the rest.
+ * room, there the lowest free place that holds the part's phase. A match group's phase is the one it is given, or the
+ * one that its first member gets by lying where it likes.
  */
 export class Placer {
   private readonly spaces: FreeSpace[];
   private readonly groupPhases: (Phase | null)[];
-  private readonly groups: Map<string, number>;
+  /** The match groups by name, each with its number. */
+  readonly groups: Map<string, number>;
   private readonly widest: Nm;
   private readonly endless: number;
 
@@ -41,7 +42,9 @@ export class Placer {
     ]);
     const leastWidth = Math.min(...sides.map(([w]) => w!));
     const leastHeight = Math.min(...sides.map(([, h]) => h!));
-    this.spaces = job.stock.map(({ left, right, length }) => new FreeSpace(left, right + gap, length + gap, leastWidth, leastHeight));
+    this.spaces = job.stock.map(
+      ({ left, right, length }) => new FreeSpace(left, right + gap, length + gap, leastWidth, leastHeight),
+    );
     const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, i) => [name, i]));
     this.groupPhases = names.map(() => null);
@@ -49,11 +52,14 @@ export class Placer {
     this.endless = job.stock.findIndex(({ length }) => length === Infinity);
   }
 
-  /** One pass over `order` (indices of parts). Gives up with an infinite cost once the endless length passes `limit`. */
-  place(order: Int32Array, rule: Rule, limit: Nm): Placing {
+  /**
+   * One pass over `order` (indices of parts) with the given phases of the groups, null to leave one open.
+   * Gives up with an infinite cost once the endless length passes `limit`.
+   */
+  place(order: Int32Array, rule: Rule, limit: Nm, phases: readonly (Phase | null)[] = []): Placing {
     const n = this.parts.length;
     const { stock } = this.job;
-    this.clear();
+    this.clear(phases);
     const result: Placing = {
       stock: new Int32Array(n).fill(-1),
       x: new Float64Array(n),
@@ -85,8 +91,8 @@ export class Placer {
     return result;
   }
 
-  private clear() {
-    this.groupPhases.fill(null);
+  private clear(phases: readonly (Phase | null)[]) {
+    for (let g = 0; g < this.groupPhases.length; g++) this.groupPhases[g] = phases[g] ?? null;
     this.spaces.forEach((space, k) => {
       space.clear();
       const { gap } = this.job;
@@ -141,5 +147,11 @@ export class Placer {
   }
 }
 
-const phaseAt = ({ anchor, offset }: PieceMatch, motif: readonly [Nm, Nm], x: Nm, y: Nm, lattice: Lattice): Phase =>
-  phaseOf(x + anchor[0] - offset[0] - motif[0], y + anchor[1] - offset[1] - motif[1], lattice);
+/** The phase of its group that a part sets by lying with its lower left corner at (x, y). */
+export const phaseAt = (
+  { anchor, offset }: PieceMatch,
+  motif: readonly [Nm, Nm],
+  x: Nm,
+  y: Nm,
+  lattice: Lattice,
+): Phase => phaseOf(x + anchor[0] - offset[0] - motif[0], y + anchor[1] - offset[1] - motif[1], lattice);

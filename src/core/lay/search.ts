@@ -1,7 +1,7 @@
 import type { Nm } from '../length';
 import type { LayJob } from './job';
 import { blockPart, type Part, type StripSet } from './parts';
-import { Placer, type Placing } from './placing';
+import { phaseAt, Placer, type Phase, type Placing } from './placing';
 import { Random } from './random';
 import type { Rule } from './space';
 
@@ -31,6 +31,8 @@ interface State {
   placer: Placer;
   order: Int32Array;
   rule: Rule;
+  /** The phases given to match groups; null leaves one to its first member. */
+  phases: readonly (Phase | null)[];
   placing: Placing;
 }
 
@@ -47,7 +49,8 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
   const random = new Random(limits.seed);
   let passes = 0;
   let best: State | null = null;
-  const over = () => limits.isOver(passes) || (best !== null && best.placing.cost < Infinity && isAtTarget(best, job, limits.target));
+  const over = () =>
+    limits.isOver(passes) || (best !== null && best.placing.cost < Infinity && isAtTarget(best, job, limits.target));
 
   const assemble = (setChoice: number, ways: number[]) => {
     const blocks = (sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
@@ -56,7 +59,7 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
   };
   const run = (state: Omit<State, 'placing'>, limit: Nm): State => {
     passes++;
-    return { ...state, placing: state.placer.place(state.order, state.rule, limit) };
+    return { ...state, placing: state.placer.place(state.order, state.rule, limit, state.phases) };
   };
   const consider = (state: State) => {
     if (best && state.placing.cost >= best.placing.cost) return;
@@ -70,7 +73,7 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
     const made = assemble(setChoice, ways);
     for (const rule of RULES) {
       for (const order of sortedOrders(made.parts)) {
-        const state = run({ setChoice, ways, ...made, order, rule }, Infinity);
+        const state = run({ setChoice, ways, ...made, order, rule, phases: [] }, Infinity);
         starts.push(state);
         consider(state);
         if (over()) return;
@@ -89,7 +92,7 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
     const late = new Array<number>(LATE).fill(now.placing.cost);
     for (let step = 0, stale = 0; stale < PATIENCE; step++) {
       if (over()) return;
-      const next = run(neighbour(now, random, sets, assemble), now.placing.used.at(-1)! * 1.1 + 1);
+      const next = run(neighbour(job, now, random, sets, assemble), now.placing.used.at(-1)! * 1.1 + 1);
       const slot = step % LATE;
       const better = next.placing.cost < now.placing.cost;
       if (next.placing.cost <= now.placing.cost || next.placing.cost <= late[slot]!) now = next;
@@ -114,8 +117,10 @@ function sortedOrders(parts: readonly Part[]): Int32Array[] {
   ];
   const isMatched = parts.some(({ match }) => match);
   return keys.flatMap((key) => {
-    const byKey = (a: number, b: number) => key(parts[b]!) - key(parts[a]!) || parts[b]!.width - parts[a]!.width || a - b;
-    const matchedFirst = (a: number, b: number) => Number(parts[b]!.match !== null) - Number(parts[a]!.match !== null) || byKey(a, b);
+    const byKey = (a: number, b: number) =>
+      key(parts[b]!) - key(parts[a]!) || parts[b]!.width - parts[a]!.width || a - b;
+    const matchedFirst = (a: number, b: number) =>
+      Number(parts[b]!.match !== null) - Number(parts[a]!.match !== null) || byKey(a, b);
     const indices = Array.from(parts, (_, i) => i);
     const orders = [Int32Array.from([...indices].sort(byKey))];
     if (isMatched) orders.push(Int32Array.from([...indices].sort(matchedFirst)));
@@ -137,17 +142,25 @@ function swap(order: Int32Array, a: number, b: number) {
 
 type Assemble = (setChoice: number, ways: number[]) => { parts: readonly Part[]; placer: Placer };
 
-function neighbour(now: State, random: Random, sets: readonly StripSet[][], assemble: Assemble): Omit<State, 'placing'> {
+function neighbour(
+  job: LayJob,
+  now: State,
+  random: Random,
+  sets: readonly StripSet[][],
+  assemble: Assemble,
+): Omit<State, 'placing'> {
   const dice = random.next();
   const { order } = now;
   if (sets.length > 0 && sets[0]!.length > 0 && dice < 0.08) return recut(now, random, sets, assemble);
+  if (now.placer.groups.size > 0 && dice > 0.85) return rephase(job, now, random);
   if (dice < 0.12) return { ...now, rule: RULES[random.below(RULES.length)]! };
   const next = order.slice();
   const a = random.below(order.length);
   if (dice < 0.55) {
     // A swap of two parts that are not alike.
     let b = random.below(order.length);
-    for (let tries = 0; tries < 8 && isAlike(now.parts[order[a]!]!, now.parts[order[b]!]!); tries++) b = random.below(order.length);
+    for (let tries = 0; tries < 8 && isAlike(now.parts[order[a]!]!, now.parts[order[b]!]!); tries++)
+      b = random.below(order.length);
     swap(next, a, b);
     return { ...now, order: next };
   }
@@ -155,13 +168,49 @@ function neighbour(now: State, random: Random, sets: readonly StripSet[][], asse
   const count = Math.min(1 + random.below(4), order.length - a);
   const run = order.subarray(a, a + count);
   const rest = [...order.subarray(0, a), ...order.subarray(a + count)];
-  const to = dice < 0.75 ? Math.max(0, Math.min(rest.length, a + random.below(21) - 10)) : random.below(rest.length + 1);
+  const to =
+    dice < 0.75 ? Math.max(0, Math.min(rest.length, a + random.below(21) - 10)) : random.below(rest.length + 1);
   rest.splice(to, 0, ...run);
   next.set(rest);
   return { ...now, order: next };
 }
 
-const isAlike = (a: Part, b: Part) => a.width === b.width && a.height === b.height && a.match === null && b.match === null;
+const isAlike = (a: Part, b: Part) =>
+  a.width === b.width && a.height === b.height && a.match === null && b.match === null;
+
+/**
+ * Gives a match group another phase: the one with which a member would touch another part, side to side and end to
+ * end, or none, so that its first member chooses again.
+ */
+function rephase(job: LayJob, now: State, random: Random): Omit<State, 'placing'> {
+  const { parts, placing, placer } = now;
+  const phases = Array.from({ length: placer.groups.size }, (_, g) => now.phases[g] ?? null);
+  const members = parts.map((_, i) => i).filter((i) => parts[i]!.match?.group);
+  const i = members[random.below(members.length)]!;
+  const part = parts[i]!;
+  const group = placer.groups.get(part.match!.group!)!;
+  if (phases[group] && random.next() < 0.2) {
+    phases[group] = null;
+    return { ...now, phases };
+  }
+  const other = () => random.below(parts.length);
+  const [a, b] = [other(), other()];
+  const k = Math.max(0, placing.stock[a]!);
+  const { left, right, motif } = job.stock[k]!;
+  const wide = (p: number) => (placing.turned[p] ? parts[p]!.height : parts[p]!.width) + job.gap;
+  const high = (p: number) => (placing.turned[p] ? parts[p]!.width : parts[p]!.height) + job.gap;
+  const xs = [
+    left,
+    right - part.width,
+    placing.x[a]! + wide(a),
+    placing.x[a]! - part.width - job.gap,
+    placing.x[a]!,
+    placing.x[i]!,
+  ];
+  const ys = [0, placing.y[b]! + high(b), placing.y[b]! - part.height - job.gap, placing.y[b]!, placing.y[i]!];
+  phases[group] = phaseAt(part.match!, motif, xs[random.below(xs.length)]!, ys[random.below(ys.length)]!, job.lattice!);
+  return { ...now, phases };
+}
 
 /** Cuts one set of strips another way; the blocks of the others keep their places in the order as far as they can. */
 function recut(now: State, random: Random, sets: readonly StripSet[][], assemble: Assemble): Omit<State, 'placing'> {

@@ -66,7 +66,15 @@ export class FreeSpace {
    * Improves `best` with the best place for a box of w by h nm. With a phase, the box's lower left corner less the
    * motif point must have it; every column of the pattern in reach is tried, since a drop may let a later one start lower.
    */
-  find(w: Nm, h: Nm, rule: Rule, best: Place, phase: readonly [Nm, Nm] | null, lattice: Lattice | null, motif: readonly [Nm, Nm]) {
+  find(
+    w: Nm,
+    h: Nm,
+    rule: Rule,
+    best: Place,
+    phase: readonly [Nm, Nm] | null,
+    lattice: Lattice | null,
+    motif: readonly [Nm, Nm],
+  ) {
     const { x0, y0, x1, y1, count } = this;
     for (let i = 0; i < count; i++) {
       const left = x0[i]!;

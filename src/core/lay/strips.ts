@@ -59,7 +59,23 @@ export function fewestCuts(want: StripWant, most: Nm): number | null {
 /** A straight cut as a block of its own: `across` runs along x, otherwise along y. */
 export function straightBlock({ strip, copy, width }: StripWant, length: Nm, across: boolean): StripBlock {
   const [w, h] = across ? [length, width] : [width, length];
-  return { width: w, height: h, cuts: [{ strip, copy, length, outline: [[0, 0], [w, 0], [w, h], [0, h]] }] };
+  return {
+    width: w,
+    height: h,
+    cuts: [
+      {
+        strip,
+        copy,
+        length,
+        outline: [
+          [0, 0],
+          [w, 0],
+          [w, h],
+          [0, h],
+        ],
+      },
+    ],
+  };
 }
 
 /** The longest 45-degree cut with upright ends in a cloth of usable width `width`: from edge to edge. */
@@ -93,26 +109,21 @@ export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm):
 function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[] | null {
   const cuts: BlockCut[] = [];
   let offset = Math.ceil(leastCut(wants[0]!) / ROOT2) - b; // the band's lower edge is y = x + offset
-  let from = NaN; // where the band in hand is still free
-  let to = NaN;
-  let bandWidth = 0;
+  let bandWidth = 0; // of the band in hand; 0 before the first
+  let from = 0; // where the band is still free
+  let to = 0;
   for (const want of wants) {
     const rise = want.width * ROOT2;
     const least = leastCut(want);
     let missing = want.length + want.loss; // the first cut has no join to lose
-    if (bandWidth !== want.width) from = NaN;
     while (missing > 0) {
-      if (!((to - from) * ROOT2 >= least)) {
-        if (!Number.isNaN(from)) offset += (bandWidth + gap) * ROOT2;
+      if (bandWidth !== want.width || (to - from) * ROOT2 < least) {
+        if (bandWidth > 0) offset += (bandWidth + gap) * ROOT2;
+        if (offset > l) return null;
         bandWidth = want.width;
         from = Math.max(0, -offset);
         to = Math.min(b, l - offset - rise);
-        if (offset > l) return null;
-        if ((to - from) * ROOT2 < least) {
-          from = 0;
-          to = 0;
-          continue;
-        }
+        continue;
       }
       const wanted = Math.max(Math.min(missing, (to - from) * ROOT2), least);
       const end = Math.min(to, from + Math.ceil(wanted / ROOT2));
@@ -128,5 +139,15 @@ function biasCut({ strip, copy }: StripWant, from: Nm, to: Nm, offset: number, r
   const [a, b] = [Math.round(from), Math.round(to)];
   const [low, high] = [Math.round(from + offset), Math.round(from + offset + rise)];
   const climb = b - a;
-  return { strip, copy, length: Math.round(climb * ROOT2), outline: [[a, low], [b, low + climb], [b, high + climb], [a, high]] };
+  return {
+    strip,
+    copy,
+    length: Math.round(climb * ROOT2),
+    outline: [
+      [a, low],
+      [b, low + climb],
+      [b, high + climb],
+      [a, high],
+    ],
+  };
 }

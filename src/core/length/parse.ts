@@ -39,7 +39,8 @@ export function parseLength(text: string, unit: LengthUnit, field = ''): Result<
   if (given === '') return refuse('length-missing', field, 'A length is needed here.');
   const shown = given.length > 40 ? `${given.slice(0, 37)}...` : given;
   if (given.length > 60) return nonsense(`“${shown}” is too long to be a length`);
-  if (/^[-−–]/.test(given)) return refuse('length-negative', field, `“${shown}” is negative; a length is zero or more.`);
+  if (/^[-−–]/.test(given))
+    return refuse('length-negative', field, `“${shown}” is negative; a length is zero or more.`);
 
   const plain = given
     .replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign]}`)
@@ -60,11 +61,14 @@ export function parseLength(text: string, unit: LengthUnit, field = ''): Result<
     if (decimal && /,\d{3}$/.test(decimal)) {
       return nonsense(`“${shown}” could mean a thousand or a decimal; write it without the comma`);
     }
-    if (under === '0' || bareUnder === '0' || /^0+$/.test(under ?? bareUnder ?? '1')) return nonsense(`“${shown}” divides by zero`);
+    if (under === '0' || bareUnder === '0' || /^0+$/.test(under ?? bareUnder ?? '1'))
+      return nonsense(`“${shown}” divides by zero`);
     const own = word === undefined ? (terms === 0 ? unit : last && NEXT_SMALLER[last]) : UNIT_WORDS[word];
     if (word !== undefined && !own) return nonsense(`“${word}” in “${shown}” is not a unit of length`);
-    if (!own || (terms > 0 && (last === undefined || NM[own] >= NM[last]))) return nonsense(`“${shown}” is not one length`);
-    if (terms > 0 && word === undefined && plain.slice(at).trim() !== '') return nonsense(`“${shown}” is not one length`);
+    if (!own || (terms > 0 && (last === undefined || NM[own] >= NM[last])))
+      return nonsense(`“${shown}” is not one length`);
+    if (terms > 0 && word === undefined && plain.slice(at).trim() !== '')
+      return nonsense(`“${shown}” is not one length`);
     const value = whole
       ? plus({ over: BigInt(whole), under: 1n }, { over: BigInt(over!), under: BigInt(under!) })
       : bareOver
@@ -75,11 +79,15 @@ export function parseLength(text: string, unit: LengthUnit, field = ''): Result<
     last = word === undefined && terms === 0 ? undefined : own;
   }
 
-  if (total.over > total.under * BigInt(LONGEST)) return refuse('length-huge', field, `“${shown}” is longer than 1,000,000 inches.`);
+  if (total.over > total.under * BigInt(LONGEST))
+    return refuse('length-huge', field, `“${shown}” is longer than 1,000,000 inches.`);
   return ok(Number((2n * total.over + total.under) / (2n * total.under)));
 }
 
-const plus = (a: Rational, b: Rational): Rational => ({ over: a.over * b.under + b.over * a.under, under: a.under * b.under });
+const plus = (a: Rational, b: Rational): Rational => ({
+  over: a.over * b.under + b.over * a.under,
+  under: a.under * b.under,
+});
 
 function fromDecimal(text: string): Rational {
   const [whole = '', decimals = ''] = text.split('.');

@@ -53,7 +53,8 @@ function fractionText(steps: number, denominator: number): string {
 const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
 
 /** The length with its unit: `13 5/8 in`, `33.5 cm`, `2.4 m`. */
-export const printLength = (length: Nm, style: PrintStyle): string => `${printNumber(length, style).text} ${style.unit}`;
+export const printLength = (length: Nm, style: PrintStyle): string =>
+  `${printNumber(length, style).text} ${style.unit}`;
 
 /** Feet and inches, `2' 6 1/2"`; under a foot just the inches. */
 export function printFeet(length: Nm, denominator = 16): string {
@@ -68,7 +69,12 @@ export function printYards(length: Nm, denominator = 16): string {
   });
 }
 
-function printCompound(length: Nm, denominator: number, unit: 'ft' | 'yd', join: (big: number, rest: string) => string): string {
+function printCompound(
+  length: Nm,
+  denominator: number,
+  unit: 'ft' | 'yd',
+  join: (big: number, rest: string) => string,
+): string {
   const step = NM.in / denominator;
   const rounded = Math.round(length / step) * step;
   const big = Math.floor(rounded / NM[unit]);

@@ -53,7 +53,14 @@ export const boxedCushion: CoverKind = {
   ],
   finished: { width: 'cutLength - 2 * seam', height: 'cutWidth - 2 * seam', thickness: 'boxingHeight - 2 * seam' },
   pieces: [
-    { name: 'top', role: 'face', qty: 1, across: 'cutLength', along: 'cutWidth', match: { anchor: ['seam', 'seam'], delta: ['inch(0)', 'inch(0)'] } },
+    {
+      name: 'top',
+      role: 'face',
+      qty: 1,
+      across: 'cutLength',
+      along: 'cutWidth',
+      match: { anchor: ['seam', 'seam'], delta: ['inch(0)', 'inch(0)'] },
+    },
     { name: 'bottom', role: 'back', qty: 1, across: 'cutLength', along: 'cutWidth' },
     {
       name: 'front boxing',
@@ -65,7 +72,14 @@ export const boxedCushion: CoverKind = {
       // The boxing hangs from the top's front seam line: the two seam lines share the pattern.
       match: { anchor: ['seam', 'boxingHeight - seam'], delta: ['inch(0)', 'inch(0)'] },
     },
-    { name: 'side boxing', role: 'boxing', qty: 2, when: "boxing == 'corners'", across: 'cutWidth', along: 'boxingHeight' },
+    {
+      name: 'side boxing',
+      role: 'boxing',
+      qty: 2,
+      when: "boxing == 'corners'",
+      across: 'cutWidth',
+      along: 'boxingHeight',
+    },
     { name: 'zip panel half', role: 'boxing', qty: 2, across: 'cutLength', along: 'panelHalf' },
   ],
   strips: [
@@ -106,15 +120,39 @@ export const boxedCushion: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Join the piping strips at 45 degrees, never at a corner; wrap the cord and sew it in with the piping foot.', when: "piping != 'none'", caution: CAUTION.needle },
-    { do: 'Sew the piping round the top along the seam line; clip its allowance at the corners.', when: "piping == 'top'" },
-    { do: 'Sew the piping round top and bottom along the seam line; clip its allowance at the corners.', when: "piping == 'both'" },
-    { do: 'Press the long edge of each zip panel half under, lay both along the zip and top-stitch.', caution: CAUTION.iron },
-    { do: 'Sew front and side boxing together at the corners, then close the ring with the zip panel.', when: "boxing == 'corners'" },
-    { do: 'Join the boxing strip if it has joins, then close the ring with the zip panel; mark the corners.', when: "boxing == 'wrap'" },
-    { do: 'Sew the boxing to the top, corners clipped to the stitch; the stripe meets along the front seam line.', caution: CAUTION.needle },
+    {
+      do: 'Join the piping strips at 45 degrees, never at a corner; wrap the cord and sew it in with the piping foot.',
+      when: "piping != 'none'",
+      caution: CAUTION.needle,
+    },
+    {
+      do: 'Sew the piping round the top along the seam line; clip its allowance at the corners.',
+      when: "piping == 'top'",
+    },
+    {
+      do: 'Sew the piping round top and bottom along the seam line; clip its allowance at the corners.',
+      when: "piping == 'both'",
+    },
+    {
+      do: 'Press the long edge of each zip panel half under, lay both along the zip and top-stitch.',
+      caution: CAUTION.iron,
+    },
+    {
+      do: 'Sew front and side boxing together at the corners, then close the ring with the zip panel.',
+      when: "boxing == 'corners'",
+    },
+    {
+      do: 'Join the boxing strip if it has joins, then close the ring with the zip panel; mark the corners.',
+      when: "boxing == 'wrap'",
+    },
+    {
+      do: 'Sew the boxing to the top, corners clipped to the stitch; the stripe meets along the front seam line.',
+      caution: CAUTION.needle,
+    },
     { do: 'Open the zip half way, then sew the boxing to the bottom.' },
     { do: 'Turn, press the seams, fill with the foam.', caution: CAUTION.foam },
-    { do: 'Check: size within 1/8 in, corners full, stripe meets within 1/8 in, no pull at the piping’s corners, the zip runs.' },
+    {
+      do: 'Check: size within 1/8 in, corners full, stripe meets within 1/8 in, no pull at the piping’s corners, the zip runs.',
+    },
   ],
 };

@@ -15,9 +15,25 @@ export const envelopeCushion: CoverKind = {
   ],
   options: [
     seam,
-    { id: 'hem', label: 'Back hems', type: 'hem', default: ['inch(1/4)', 'inch(1/4)'], hint: 'one turn, or two with a +' },
-    { id: 'overlap', label: 'Overlap', type: 'length', hint: 'how far the backs lie over each other; 6 in unless the back is given' },
-    { id: 'backCut', label: 'Back cut', type: 'length', hint: 'each back’s cut height, when you fix that instead of the overlap' },
+    {
+      id: 'hem',
+      label: 'Back hems',
+      type: 'hem',
+      default: ['inch(1/4)', 'inch(1/4)'],
+      hint: 'one turn, or two with a +',
+    },
+    {
+      id: 'overlap',
+      label: 'Overlap',
+      type: 'length',
+      hint: 'how far the backs lie over each other; 6 in unless the back is given',
+    },
+    {
+      id: 'backCut',
+      label: 'Back cut',
+      type: 'length',
+      hint: 'each back’s cut height, when you fix that instead of the overlap',
+    },
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
@@ -30,7 +46,14 @@ export const envelopeCushion: CoverKind = {
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
-    { name: 'front', role: 'face', qty: 1, across: 'cutWidth', along: 'cutHeight', match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] } },
+    {
+      name: 'front',
+      role: 'face',
+      qty: 1,
+      across: 'cutWidth',
+      along: 'cutHeight',
+      match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] },
+    },
     { name: 'back panel', role: 'back', qty: 2, across: 'cutWidth', along: 'back' },
   ],
   strips: [],
@@ -38,7 +61,7 @@ export const envelopeCushion: CoverKind = {
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   checks: [
     {
-      code: 'overlap-none',
+      code: 'overlap-short',
       field: 'overlap',
       level: 'stop',
       when: 'lies <= inch(0)',

@@ -2,7 +2,13 @@ import type { KindOption, Notion, PartStrip, Step } from '../kind';
 
 // What several kinds share. Sizes are common practice of the trade, without a published source.
 
-export const seam: KindOption = { id: 'seam', label: 'Seam allowance', type: 'length', default: 'inch(1/2)', hint: 'per side; 1/2 in is usual in home furnishing' };
+export const seam: KindOption = {
+  id: 'seam',
+  label: 'Seam allowance',
+  type: 'length',
+  default: 'inch(1/2)',
+  hint: 'per side; 1/2 in is usual in home furnishing',
+};
 
 export const CAUTION = {
   cutter: 'Close the rotary cutter whenever you put it down, and keep your fingers behind the ruler’s edge.',
@@ -12,7 +18,10 @@ export const CAUTION = {
   knife: 'Foam saw or electric knife: clamp the foam, cut away from yourself, and unplug to change blades.',
 } as const;
 
-export const cutStep: Step = { do: 'Press the cloth, square its end against the selvage and cut the parts; put a label on each.', caution: CAUTION.cutter };
+export const cutStep: Step = {
+  do: 'Press the cloth, square its end against the selvage and cut the parts; put a label on each.',
+  caution: CAUTION.cutter,
+};
 
 /** The piping of one run of edge: strip = run + 6 in, wide enough for two seam allowances and twice the cord. */
 export const piping = (qty: string, when: string): PartStrip => ({

@@ -15,7 +15,13 @@ export const zipCushion: CoverKind = {
   ],
   options: [
     seam,
-    { id: 'closedEnds', label: 'Closed ends', type: 'length', default: 'inch(2)', hint: 'the seam sewn shut at each end of the zip; 2 to 2 1/2 in' },
+    {
+      id: 'closedEnds',
+      label: 'Closed ends',
+      type: 'length',
+      default: 'inch(2)',
+      hint: 'the seam sewn shut at each end of the zip; 2 to 2 1/2 in',
+    },
     {
       id: 'zipTeeth',
       label: 'Zip teeth',
@@ -38,12 +44,32 @@ export const zipCushion: CoverKind = {
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
-    { name: 'front', role: 'face', qty: 1, across: 'cutWidth', along: 'cutHeight', match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] } },
-    { name: 'back', role: 'back', qty: 1, across: 'cutWidth', along: 'cutHeight', match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] } },
+    {
+      name: 'front',
+      role: 'face',
+      qty: 1,
+      across: 'cutWidth',
+      along: 'cutHeight',
+      match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] },
+    },
+    {
+      name: 'back',
+      role: 'back',
+      qty: 1,
+      across: 'cutWidth',
+      along: 'cutHeight',
+      match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] },
+    },
   ],
   strips: [],
   notions: [
-    { name: 'zip', qty: '1', when: 'zip > inch(0)', length: 'zip', note: '{zipTeeth}; marks {(width - zip) / 2} from each end of the seam' },
+    {
+      name: 'zip',
+      qty: '1',
+      when: 'zip > inch(0)',
+      length: 'zip',
+      note: '{zipTeeth}; marks {(width - zip) / 2} from each end of the seam',
+    },
   ],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   checks: [
@@ -66,7 +92,8 @@ export const zipCushion: CoverKind = {
       field: 'zipTeeth',
       level: 'warn',
       when: "zipTeeth == 'metal' && zip > inch(0) && zip < opening",
-      message: 'A metal zip can’t be shortened and must fit exactly: the {zip} zip leaves closed ends of {(width - zip) / 2}.',
+      message:
+        'A metal zip can’t be shortened and must fit exactly: the {zip} zip leaves closed ends of {(width - zip) / 2}.',
     },
     {
       code: 'closed-ends',
@@ -79,8 +106,14 @@ export const zipCushion: CoverKind = {
   steps: [
     cutStep,
     { do: 'Overlock or zigzag the bottom edges if the cloth frays; mark the zip’s ends on the bottom seam.' },
-    { do: 'Sew the bottom seam from each side to the zip marks, and baste the rest with the longest stitch.', caution: CAUTION.needle },
-    { do: 'Press the seam open, centre the zip under it face down, and sew with the zip foot; take the basting out.', caution: CAUTION.iron },
+    {
+      do: 'Sew the bottom seam from each side to the zip marks, and baste the rest with the longest stitch.',
+      caution: CAUTION.needle,
+    },
+    {
+      do: 'Press the seam open, centre the zip under it face down, and sew with the zip foot; take the basting out.',
+      caution: CAUTION.iron,
+    },
     { do: 'Open the zip half way. Right sides together, sew the three other sides at the seam allowance.' },
     { do: 'Clip the corners, turn with a blunt point, press and fill.' },
     { do: 'Check: size within 1/8 in, the motif or stripe meets within 1/8 in, the zip runs.' },

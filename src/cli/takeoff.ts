@@ -1,0 +1,24 @@
+import { parseArgs } from 'node:util';
+import { cutListToJson, parseOrder, takeOffOrder } from '@/core/files';
+import { readText, Refusal, runCommand } from './command';
+
+const USAGE = 'usage: takeoff ORDER.json [--out CUTLIST.json]';
+
+// The take-off on the command line (docs/formats/order.md): exit 0 with a cut list, 2 with one line on what is wrong.
+runCommand((args) => {
+  const { values, positionals } = parse(args);
+  if (positionals.length !== 1) throw new Refusal(USAGE);
+  const order = parseOrder(readText(positionals[0]!));
+  if (!order.ok) throw new Refusal(order.faults[0]!.message);
+  const list = takeOffOrder(order.value);
+  if (!list.ok) throw new Refusal(list.faults[0]!.message);
+  return { text: `${JSON.stringify(cutListToJson(list.value, order.value.units), null, 1)}\n`, out: values.out };
+});
+
+function parse(args: string[]) {
+  try {
+    return parseArgs({ args, allowPositionals: true, options: { out: { type: 'string' } } });
+  } catch (error) {
+    throw new Refusal(`${(error as Error).message.split('. ')[0]}; ${USAGE}`);
+  }
+}

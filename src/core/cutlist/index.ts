@@ -1,0 +1,2 @@
+export * from './cut-list';
+export * from './lay-job';

@@ -1,0 +1,413 @@
+import fc from 'fast-check';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { describe, expect, test } from 'vitest';
+import { inches, NM } from '../length';
+import { findFaults, handLength, lowerBound, nest, planToJson, readJob, type LayJob, type LayPlan } from './index';
+import { biasBlock, cutLengths, fewestCuts, type StripWant } from './strips';
+
+const jobOf = (rest: object): LayJob => {
+  const job = readJob({
+    format: 'jolly-bolt/lay-job',
+    version: 1,
+    units: 'in',
+    cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'half' },
+    ...rest,
+  });
+  if (!job.ok) throw new Error(job.faults[0]!.message);
+  return job.value;
+};
+const lay = (job: LayJob, steps = 60): LayPlan => {
+  const plan = nest(job, { steps });
+  if (!plan.ok) throw new Error(plan.faults[0]!.message);
+  return plan.value;
+};
+const usedInches = (rest: object, steps?: number) => lay(jobOf(rest), steps).used / NM.in;
+
+describe('small lays whose best length is plain', () => {
+  test('two cushions side by side', () => {
+    expect(usedInches({ pieces: [{ id: 'a', size: [26.5, 10], qty: 4 }] })).toBe(20);
+  });
+
+  test('a gap keeps pieces apart but not from the edges', () => {
+    expect(usedInches({ gap: 0.5, pieces: [{ id: 'a', size: [26.25, 10], qty: 4 }] })).toBe(20.5);
+    expect(usedInches({ gap: 0.5, pieces: [{ id: 'a', size: [26.5, 10], qty: 2 }] })).toBe(20.5);
+  });
+
+  test('a nap keeps a long piece long; a cloth that turns lets it lie across', () => {
+    const pieces = [{ id: 'a', size: [10, 50], qty: 1 }];
+    expect(usedInches({ pieces })).toBe(50);
+    expect(usedInches({ pieces, cloth: { name: 't', width: 54, turns: 'any' } })).toBe(10);
+    expect(
+      usedInches({ pieces: [{ ...pieces[0], turns: 'half' }], cloth: { name: 't', width: 54, turns: 'any' } }),
+    ).toBe(50);
+  });
+
+  test('matched fronts step by whole repeats, and what is not matched fills the steps', () => {
+    const cloth = { name: 't', width: 20, turns: 'none', repeat: { across: 0, along: 12, drop: 0 } };
+    const fronts = { id: 'front', size: [20, 10], qty: 3, match: { group: 'g' } };
+    expect(usedInches({ cloth, pieces: [fronts] })).toBe(34);
+    expect(usedInches({ cloth, pieces: [fronts, { id: 'fill', size: [20, 2], qty: 2 }] })).toBe(34);
+  });
+
+  test('a fixed match puts the anchor on the motif, half drop included', () => {
+    const job = jobOf({
+      cloth: { name: 't', width: 30, turns: 'none', repeat: { across: 10, along: 8, drop: 0.5 } },
+      pieces: [{ id: 'a', size: [6, 6], qty: 3, match: { at: [0, 0] } }],
+    });
+    const plan = lay(job);
+    for (const { x, y } of plan.lays[0]!.placed) {
+      const column = Math.round((x + inches(3)) / inches(10));
+      expect((x + inches(3)) % inches(10)).toBe(0);
+      expect((y + inches(3) - column * inches(4)) % inches(8)).toBe(0);
+    }
+    // Columns at 10 and 20: the first motif that holds a 6 in piece lies 4 and 8 up, the third piece a repeat above.
+    expect(plan.used / NM.in).toBe(15);
+  });
+
+  test('remnants are filled before the bolt, flaws are left out', () => {
+    const plan = lay(jobOf({
+      stock: [{ id: 'rem', length: 20, width: 30, flaws: [[10, 0, 1, 1]] }, { id: 'bolt' }],
+      pieces: [{ id: 'a', size: [10, 20], qty: 3 }],
+    })); // prettier-ignore
+    expect(plan.lays.map(({ stock, placed, used }) => [stock, placed.length, used / NM.in])).toEqual([
+      ['rem', 2, 20],
+      ['bolt', 1, 20],
+    ]);
+  });
+
+  test('what fits nowhere is unplaced with the reason', () => {
+    const wide = lay(
+      jobOf({
+        pieces: [
+          { id: 'a', size: [60, 20] },
+          { id: 'b', size: [10, 10] },
+        ],
+      }),
+    );
+    expect(wide.unplaced).toEqual([{ piece: 'a', copy: 1, why: 'no stock length is wide enough' }]);
+    expect(wide.used).toBe(inches(10));
+    const short = lay(
+      jobOf({
+        stock: [{ id: 'rem', length: 15 }],
+        pieces: [
+          { id: 'a', size: [50, 10], qty: 2 },
+          { id: 'b', size: [5, 20] },
+        ],
+      }),
+    );
+    expect(short.unplaced).toHaveLength(2);
+    expect(short.unplaced.map(({ why }) => why).sort()).toEqual([
+      'no stock length has room left for it',
+      'no stock length is long enough',
+    ]);
+    const strip = lay(jobOf({ strips: [{ id: 's', width: 2, length: 300, grain: 'bias', least: 90 }], pieces: [] }));
+    expect(strip.unplaced).toEqual([{ strip: 's', copy: 1, why: 'its shortest cut is longer than any cut can be' }]);
+    expect(strip.bound).toBe(0);
+  });
+
+  test('the same seed gives the same plan, and one piece or a thousand alike make no trouble', () => {
+    const job = jobOf({
+      pieces: [
+        { id: 'a', size: [7, 9], qty: 30 },
+        { id: 'b', size: [11, 4], qty: 20 },
+      ],
+    });
+    expect(lay(job, 300)).toEqual(lay(job, 300));
+    expect(lay(jobOf({ pieces: [{ id: 'a', size: [5.3, 1], qty: 1000 }] }), 5).used).toBe(inches(100));
+  });
+
+  test('cancelling keeps the best lay so far', () => {
+    let asked = 0;
+    const plan = nest(jobOf({ pieces: [{ id: 'a', size: [7, 9], qty: 30 }] }), {
+      isCancelled: () => ++asked > 3,
+      steps: 1e6,
+    });
+    expect(plan.ok && plan.value.lays[0]!.placed.length).toBe(30);
+  });
+
+  test('refuses what it can’t do yet, naming the field', () => {
+    const refused = (rest: object) => {
+      const plan = nest(jobOf(rest), { steps: 1 });
+      return plan.ok ? 'laid' : plan.faults[0]!.field;
+    };
+    const pieces = [{ id: 'a', size: [5, 5] }];
+    expect(refused({ pieces, cut: 'straight' })).toBe('cut');
+    expect(
+      refused({
+        pieces: [
+          ...pieces,
+          {
+            id: 'b',
+            outline: [
+              [0, 0],
+              [5, 0],
+              [0, 5],
+            ],
+          },
+        ],
+      }),
+    ).toBe('pieces[1].outline');
+    expect(
+      refused({
+        pieces,
+        stock: [
+          {
+            id: 's',
+            length: 20,
+            outline: [
+              [0, 0],
+              [50, 0],
+              [0, 20],
+            ],
+          },
+        ],
+      }),
+    ).toBe('stock[0].outline');
+  });
+});
+
+describe('strips', () => {
+  const want = (rest: Partial<StripWant> = {}): StripWant => ({
+    strip: 's',
+    copy: 1,
+    width: inches(1.5),
+    length: inches(106),
+    loss: inches(1.5),
+    least: inches(12),
+    ...rest,
+  });
+
+  test('two strips across a 54 in cloth with a 45-degree join give 106 1/2, but 104 1/2 without selvages (common practice, no source)', () => {
+    expect(fewestCuts(want({ length: inches(106.5) }), inches(54))).toBe(2);
+    expect(fewestCuts(want({ length: inches(106.5) + 1 }), inches(54))).toBe(3);
+    expect(fewestCuts(want({ length: inches(104.5) }), inches(53))).toBe(2);
+    expect(fewestCuts(want({ length: inches(106) }), inches(53))).toBe(3);
+  });
+
+  test('cuts join to the length they should', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 20, max: 900 }), fc.integer({ min: 1, max: 20 }), fc.boolean(), (long, n, even) => {
+        const one = want({ length: inches(long) });
+        const cuts = cutLengths(one, n, inches(53), even);
+        if (!cuts || cuts.length === 0) return;
+        expect(cuts.reduce((a, b) => a + b, 0) - (n - 1) * one.loss).toBeGreaterThanOrEqual(one.length);
+        expect(cuts.every((cut) => cut >= one.least && cut <= inches(53))).toBe(true);
+      }),
+    );
+  });
+
+  test('a bias block yields no more than its area, and not much less', () => {
+    // Source of the rule: quilting handbooks, length = side² / width for a continuous tube; a block with joins stays under it.
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 60 }),
+        fc.integer({ min: 150, max: 900 }),
+        fc.constantFrom(1.25, 1.5, 2),
+        (side, long, width) => {
+          const one = want({ width: inches(width), loss: inches(width), length: inches(long) });
+          const block = biasBlock(inches(side), [one], 0)!;
+          const yieldArea = one.width * one.length;
+          const area = block.width * block.height;
+          expect(area).toBeGreaterThan(yieldArea);
+          // The two corner triangles under the least length and the slanted joins: at most a cut's width on each side.
+          expect(area).toBeLessThan(yieldArea * 1.35 + inches(side) * inches(30));
+        },
+      ),
+    );
+  });
+
+  test('strips join to their lengths in the lay, whatever the grain', () => {
+    for (const grain of ['across', 'along', 'bias']) {
+      const job = jobOf({
+        pieces: [{ id: 'a', size: [20, 20], qty: 2 }],
+        strips: [{ id: 's', width: 1.5, length: 230, grain, loss: 1.5, least: 12, qty: 2 }],
+      });
+      const plan = lay(job, 200);
+      const total = (copy: number) => {
+        const cuts = plan.lays.flatMap(({ cuts: all }) => all).filter((cut) => cut.copy === copy);
+        return cuts.reduce((sum, cut) => sum + cut.length, 0) - (cuts.length - 1) * inches(1.5);
+      };
+      expect(total(1)).toBeGreaterThanOrEqual(inches(230) - 2540);
+      expect(total(2)).toBeGreaterThanOrEqual(inches(230) - 2540);
+      expect(plan.unplaced).toEqual([]);
+    }
+  });
+});
+
+const size = fc.integer({ min: 8, max: 200 }).map((eighths) => eighths / 8);
+const pieceArb = fc.record({
+  size: fc.tuple(size, size),
+  qty: fc.integer({ min: 1, max: 4 }),
+  match: fc.constantFrom('none', 'at', 'group'),
+});
+const jobArb = fc
+  .record({
+    pieces: fc.array(pieceArb, { minLength: 1, maxLength: 8 }),
+    turns: fc.constantFrom('any', 'half', 'none'),
+    gap: fc.constantFrom(0, 0.25),
+    repeat: fc.constantFrom(
+      undefined,
+      { across: 9, along: 7, drop: 0.5 },
+      { across: 6, along: 0, drop: 0 },
+      { across: 0, along: 11, drop: 0 },
+      { across: 13.5, along: 12.5, drop: 0 },
+    ),
+    strips: fc.array(
+      fc.record({
+        width: fc.constantFrom(1, 1.5, 2.25),
+        length: fc.integer({ min: 10, max: 300 }),
+        grain: fc.constantFrom('bias', 'across', 'along'),
+        loss: fc.constantFrom(0, 1.5),
+        least: fc.constantFrom(0, 12),
+      }),
+      { maxLength: 2 },
+    ),
+    stock: fc.constantFrom(undefined, [
+      { id: 'rem', length: 40, width: 31, motif: [2, 3], flaws: [[5, 5, 3, 2]] },
+      { id: 'bolt' },
+    ]),
+  })
+  .map(({ pieces, turns, gap, repeat, strips, stock }) => ({
+    cloth: { name: 'random', width: 45, selvage: [0.5, 0.5], turns, repeat },
+    gap,
+    stock,
+    pieces: pieces.map(({ size: [w, h], qty, match }, i) => ({
+      id: `p${i}`,
+      size: [w, h],
+      qty,
+      ...(match === 'at' && { match: { at: [1, 2] } }),
+      ...(match === 'group' && { match: { group: 'g', delta: [i, 0] } }),
+    })),
+    strips: strips.map((strip, i) => ({ id: `s${i}`, ...strip })),
+  }));
+
+describe('random jobs', () => {
+  test('every plan is valid and not below its bound', () => {
+    fc.assert(
+      fc.property(jobArb, (json) => {
+        const job = jobOf(json);
+        const plan = lay(job, 25);
+        expect(findFaults(job, plan)).toEqual([]);
+        expect(plan.bound).toBeLessThanOrEqual(plan.used);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('never longer than laid by hand, shelf by shelf', () => {
+    fc.assert(
+      fc.property(jobArb, (json) => {
+        const job = jobOf({ ...json, stock: undefined });
+        expect(lay(job, 200).used).toBeLessThanOrEqual(handLength(job) + 2540);
+      }),
+      // A heuristic's promise: checked on a fixed sample.
+      { numRuns: 40, seed: 11 },
+    );
+  });
+});
+
+describe('the bound', () => {
+  const boundOf = (rest: object) => {
+    const job = jobOf(rest);
+    return (
+      lowerBound(job, {
+        pieces: new Map(job.pieces.map(({ id, qty }) => [id, qty])),
+        strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
+      }) / NM.in
+    );
+  };
+
+  test('area, tallest, and what can’t lie side by side', () => {
+    expect(boundOf({ pieces: [{ id: 'a', size: [26.5, 10], qty: 4 }] })).toBeCloseTo(20, 6);
+    expect(boundOf({ pieces: [{ id: 'a', size: [2, 70] }] })).toBeCloseTo(70, 6);
+    expect(boundOf({ pieces: [{ id: 'a', size: [27, 10], qty: 3 }] })).toBeCloseTo(30, 6);
+    // Widths of 27 and 26 can pair, two of 27 can't.
+    expect(
+      boundOf({
+        pieces: [
+          { id: 'a', size: [27, 10], qty: 2 },
+          { id: 'b', size: [26, 10], qty: 1 },
+        ],
+      }),
+    ).toBeCloseTo(20, 6);
+  });
+
+  test('three widths of 20 in a 53 cloth: two abreast at most', () => {
+    expect(boundOf({ pieces: [{ id: 'a', size: [20, 9], qty: 6 }] })).toBeCloseTo(27, 6);
+  });
+
+  test('counts strips by their area', () => {
+    expect(
+      boundOf({ pieces: [], strips: [{ id: 's', width: 1.06, length: 500, grain: 'bias', loss: 1 }] }),
+    ).toBeCloseTo(10, 6);
+  });
+});
+
+describe('the plan’s own check finds what is wrong', () => {
+  const job = jobOf({
+    pieces: [{ id: 'a', size: [10, 10], qty: 2 }],
+    strips: [{ id: 's', width: 2, length: 20, grain: 'across' }],
+    stock: [{ id: 'roll', flaws: [[40, 40, 2, 2]] }],
+  });
+  const good = lay(job);
+  const broken = (change: (plan: LayPlan) => void) => {
+    const plan = structuredClone(good);
+    change(plan);
+    return [...new Set(findFaults(job, plan).map(({ kind }) => kind))];
+  };
+  const first = (plan: LayPlan) => plan.lays[0]!.placed[0]!;
+
+  test('nothing on a good plan', () => expect(findFaults(job, good)).toEqual([]));
+
+  test.each<[string, string, (plan: LayPlan) => void]>([
+    ['overlap', 'a piece on its twin', (p) => Object.assign(p.lays[0]!.placed[1]!, { x: first(p).x, y: first(p).y })],
+    ['width', 'over the selvage', (p) => { first(p).x = -10_000; }],
+    ['length', 'before the cut end', (p) => { first(p).y -= 10_000; }],
+    ['flaw', 'on a flaw', (p) => { Object.assign(first(p), { x: inches(35), y: inches(35) }); }],
+    ['turn', 'a quarter turn', (p) => { first(p).turn = 90; }],
+    ['copies', 'a copy left out', (p) => { p.lays[0]!.placed.pop(); }],
+    ['copies', 'a copy unplaced without a reason', (p) => { const { piece, copy } = p.lays[0]!.placed.pop()!; p.unplaced.push({ piece, copy, why: '' }); }],
+    ['strip', 'a strip too short', (p) => { p.lays[0]!.cuts[0]!.length /= 2; }],
+    ['used', 'used told too short', (p) => { p.lays[0]!.used -= 10_000; }],
+    ['bound', 'a bound above used', (p) => { p.bound = p.used + 10_000; }],
+    ['stock', 'an unknown stock', (p) => { p.lays[0]!.stock = 'x'; }],
+  ])('%s: %s', (kind, _, change) => expect(broken(change)).toContain(kind)); // prettier-ignore
+
+  test('a phase that is off, a gap that is too small', () => {
+    const matched = jobOf({
+      gap: 1,
+      cloth: { name: 't', width: 54, turns: 'none', repeat: { across: 5, along: 5 } },
+      pieces: [{ id: 'a', size: [4, 4], qty: 2, match: { group: 'g' } }],
+    });
+    const plan = lay(matched);
+    plan.lays[0]!.placed[1]!.x -= inches(0.5);
+    expect(findFaults(matched, plan).map(({ kind }) => kind)).toContain('phase');
+    const close = jobOf({ gap: 1, pieces: [{ id: 'a', size: [4, 4], qty: 2 }] });
+    const tight = lay(close);
+    tight.lays[0]!.placed[1]!.x -= inches(0.5);
+    expect(findFaults(close, tight).map(({ kind }) => kind)).toEqual(['gap']);
+  });
+});
+
+const BENCH = new URL('../../../../shared/bench/', import.meta.url);
+
+describe.runIf(existsSync(BENCH))('the development jobs, judged from outside', async () => {
+  const { checkPlan } = await import(/* @vite-ignore */ new URL('check-plan.mjs', BENCH).href);
+  const files = readdirSync(new URL('dev/', BENCH)).filter((file) =>
+    /^(published|perfect|workroom|stock|shapes)/.test(file),
+  );
+
+  test.each(files)('%s', (file) => {
+    const json = JSON.parse(readFileSync(new URL(`dev/${file}`, BENCH), 'utf8'));
+    const job = readJob(json);
+    if (!job.ok) throw new Error(job.faults[0]!.message);
+    const plan = nest(job.value, { steps: 4 });
+    if (!plan.ok) {
+      expect(plan.faults[0]!.code).toBe('lay-not-yet');
+      return;
+    }
+    const verdict = checkPlan(json, planToJson(plan.value, job.value.units));
+    expect(verdict.faults ?? []).toEqual([]);
+    expect(verdict.unplaced).toBe(0);
+  });
+});
