@@ -1,2 +1,3 @@
 export * from './cut-list';
 export * from './lay-job';
+export * from './mark';

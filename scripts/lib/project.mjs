@@ -1,0 +1,138 @@
+// The project folder: where things are, what is installed, what has to be built again.
+import { spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, openSync, closeSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { say, sentenceFor, Stop } from './say.mjs';
+
+export const ROOT = fileURLToPath(new URL('../..', import.meta.url)).replace(/\/$/, '');
+export const LOCAL = join(ROOT, '.local');
+
+const LEAST_NODE = [20, 9];
+
+export function checkNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major > LEAST_NODE[0] || (major === LEAST_NODE[0] && minor >= LEAST_NODE[1])) return;
+  throw new Stop(
+    `Jolly Bolt needs Node ${LEAST_NODE.join('.')} or newer, and this is ${process.versions.node}: install Node 20 and run this again.`,
+  );
+}
+
+/** Makes the project's own data folder and tries it out, so that a full or read-only disk is said at once. */
+export function checkFolder(folder = LOCAL) {
+  try {
+    mkdirSync(folder, { recursive: true });
+    const probe = join(folder, `.probe-${process.pid}`);
+    writeFileSync(probe, 'x'.repeat(65536));
+    rmSync(probe);
+  } catch (error) {
+    throw new Stop(sentenceFor(error, folder) ?? `The folder ${folder} can't be used: ${error.message}`);
+  }
+}
+
+/** Runs a program to its end; resolves with its exit status. Output goes where `stdio` says. */
+export function run(command, args, options = {}) {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });
+    child.on('error', reject);
+    child.on('exit', (code, signal) => resolve(code ?? (signal ? 1 : 0)));
+  });
+}
+
+/** Runs a program quietly; its output goes to a log file that is named when it fails. */
+export async function runQuietly(command, args, { log, what, ...options }) {
+  mkdirSync(LOCAL, { recursive: true });
+  const file = join(LOCAL, `${log}.log`);
+  const out = openSync(file, 'w');
+  try {
+    const code = await run(command, args, { stdio: ['ignore', out, out], ...options });
+    if (code === 0) return;
+    const tail = readFileSync(file, 'utf8').trim().split('\n').slice(-12).join('\n');
+    throw new Stop(`${what} failed (the whole output is in ${file}):\n${tail}`);
+  } finally {
+    closeSync(out);
+  }
+}
+
+const hashOf = (text) => createHash('sha256').update(text).digest('hex');
+
+function filesBelow(folder) {
+  return readdirSync(folder, { withFileTypes: true })
+    .sort((a, b) => (a.name < b.name ? -1 : 1))
+    .flatMap((entry) => (entry.isDirectory() ? filesBelow(join(folder, entry.name)) : [join(folder, entry.name)]));
+}
+
+/** A fingerprint of everything that the build depends on. */
+export function sourceHash() {
+  const hash = createHash('sha256');
+  const files = [
+    ...filesBelow(join(ROOT, 'src')),
+    ...['package-lock.json', 'next.config.ts', 'tsconfig.json'].map((file) => join(ROOT, file)),
+  ];
+  for (const file of files) {
+    if (/\.test\.tsx?$/.test(file)) continue;
+    hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+const readStamp = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
+
+/** Installs the packages of the lock file when they are missing or another lock file's. */
+export async function ensurePackages(tell = say) {
+  const lock = hashOf(readFileSync(join(ROOT, 'package-lock.json')));
+  const stamp = join(ROOT, 'node_modules', '.jolly-bolt-lock');
+  if (readStamp(stamp) === lock) return;
+  tell('Installing packages (about a minute, only when they change) …');
+  await runQuietly('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], {
+    log: 'npm-ci',
+    what: 'Installing the packages',
+  });
+  writeFileSync(stamp, lock);
+}
+
+/** Bundles the plain Node programs (commands, worker, set-up) into dist/ when the source has changed. */
+export async function ensureBundles() {
+  const hash = sourceHash();
+  const stamp = join(ROOT, 'dist', '.stamp');
+  if (readStamp(stamp) === hash) return;
+  const { build } = await import('esbuild');
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: {
+      nest: 'src/cli/nest.ts',
+      takeoff: 'src/cli/takeoff.ts',
+      bench: 'src/cli/bench.ts',
+      'lay-worker': 'src/work/lay-worker.ts',
+      'set-up': 'src/work/set-up.ts',
+    },
+    outdir: 'dist',
+    outExtension: { '.js': '.mjs' },
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    alias: { '@': './src' },
+    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina'],
+    logLevel: 'error',
+  });
+  writeFileSync(stamp, hash);
+}
+
+/** Builds the application when the source has changed since the last build. */
+export async function ensureBuild() {
+  await ensureBundles();
+  const hash = sourceHash();
+  const stamp = join(ROOT, '.next', 'jolly-bolt-build');
+  if (readStamp(stamp) === hash) return;
+  say('Building the application (under a minute, only when it has changed) …');
+  await runQuietly(process.execPath, [nextBin(), 'build'], {
+    log: 'build',
+    what: 'Building the application',
+    env: { ...process.env, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  writeFileSync(stamp, hash);
+}
+
+export const nextBin = () => join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');

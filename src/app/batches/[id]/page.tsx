@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { readId } from '@/app/params';
+import { BatchPage } from '@/rooms/batches/components/batch-page';
+import { getBatch } from '@/rooms/batches/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Batch' };
+
+export default async function OneBatchPage({ params }: { params: Promise<{ id: string }> }) {
+  const view = await getBatch(readId((await params).id));
+  if (!view) notFound();
+  return <BatchPage view={view} today={new Date().toISOString()} />;
+}

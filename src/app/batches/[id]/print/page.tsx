@@ -1,0 +1,17 @@
+import { format } from 'date-fns';
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { readId } from '@/app/params';
+import { getBatch } from '@/rooms/batches/queries';
+import { PrintSheet } from '@/rooms/table/components/print-sheet';
+import { getLays } from '@/rooms/table/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Sheets' };
+
+export default async function PrintPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = readId((await params).id);
+  const [view, lays] = await Promise.all([getBatch(id), getLays(id)]);
+  if (!view || lays.length === 0) notFound();
+  return <PrintSheet batch={{ id, name: view.batch.name }} lays={lays} printedOn={format(new Date(), 'd MMMM yyyy')} />;
+}

@@ -1,0 +1,24 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { readId } from '@/app/params';
+import { getBatch } from '@/rooms/batches/queries';
+import { TablePage } from '@/rooms/table/components/table-page';
+import { getLay } from '@/rooms/table/queries';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Table' };
+
+export default async function LayTablePage({ params }: { params: Promise<{ id: string; lay: string }> }) {
+  const { id, lay: layId } = await params;
+  const [lay, view] = await Promise.all([getLay(readId(id), readId(layId)), getBatch(readId(id))]);
+  if (!lay || !view) notFound();
+  return (
+    <TablePage
+      lay={lay}
+      batchName={view.batch.name}
+      others={view.lays
+        .filter((other) => other.id !== lay.id)
+        .map(({ id: other, clothName }) => ({ id: other, clothName }))}
+    />
+  );
+}

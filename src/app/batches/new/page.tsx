@@ -1,0 +1,38 @@
+import { Button } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { NewBatch } from '@/rooms/batches/components/new-batch';
+import { batchLines } from '@/rooms/batches/queries';
+import { EmptyState } from '@/ui/page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'New batch' };
+
+export default async function NewBatchPage() {
+  const { lines, cloths } = await batchLines(null);
+  if (lines.length === 0) {
+    return (
+      <EmptyState
+        title="No line is waiting"
+        action={
+          <Button asChild>
+            <Link href="/orders/new">New order</Link>
+          </Button>
+        }
+      >
+        Every order line is in a batch already. Write down another order, or take lines out of a batch that is not
+        approved.
+      </EmptyState>
+    );
+  }
+  const now = new Date();
+  return (
+    <NewBatch
+      lines={lines}
+      cloths={cloths}
+      today={now.toISOString()}
+      proposedName={`Cut of ${format(now, 'd MMMM')}`}
+    />
+  );
+}

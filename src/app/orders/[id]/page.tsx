@@ -1,0 +1,27 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { readId } from '@/app/params';
+import { OrderFormView } from '@/rooms/orders/components/order-form';
+import { clothChoices, customerNames, getOrder } from '@/rooms/orders/queries';
+
+export const dynamic = 'force-dynamic';
+
+export async function generateMetadata({ params }: { params: Promise<{ id: string }> }): Promise<Metadata> {
+  const order = await getOrder(readId((await params).id));
+  return { title: order ? `Order ${order.no}` : 'Order' };
+}
+
+export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = readId((await params).id);
+  const [order, customers, cloths] = await Promise.all([getOrder(id), customerNames(), clothChoices()]);
+  if (!order || order.isDeleted) notFound();
+  return (
+    <OrderFormView
+      key={`${id} ${order.version}`}
+      edited={order}
+      initial={order.form}
+      customers={customers}
+      cloths={cloths}
+    />
+  );
+}

@@ -1,0 +1,70 @@
+import { describe, expect, test } from 'vitest';
+import type { Cloth } from '../cloth';
+import { cutList, type OrderLine } from '../cutlist';
+import { nest } from '../lay';
+import { inches } from '../length';
+import { clothTasks, readOwnJob, settle } from './index';
+
+const cloth = (name: string): Cloth => ({
+  name,
+  width: inches(54),
+  selvage: [inches(0.5), inches(0.5)],
+  repeat: null,
+  turns: 'half',
+  price: { minor: 1800, currency: 'GBP', per: 'yd' },
+  sellingStep: inches(9),
+});
+const order = (orderNo: string, rest: Partial<OrderLine>) => {
+  const line: OrderLine = {
+    id: '1',
+    kind: 'zip-cushion',
+    qty: 2,
+    measures: { width: inches(17), height: inches(17) },
+    options: {},
+    cloth: { face: 'a' },
+    ...rest,
+  };
+  const list = cutList([line], 'in');
+  if (!list.ok) throw new Error('refused');
+  return { orderNo, cutList: list.value };
+};
+const orders = [order('1', {}), order('2', { qty: 1 }), order('3', { cloth: { face: 'b' } })];
+const cloths = ['a', 'b', 'c'].map((key) => ({ key, cloth: cloth(key), units: 'in' as const }));
+const layOf = (job: Parameters<typeof readOwnJob>[0]) => {
+  const plan = nest(readOwnJob(job), { steps: 30 });
+  if (!plan.ok) throw new Error('refused');
+  return plan.value;
+};
+
+describe('a batch', () => {
+  const tasks = clothTasks(orders, cloths);
+
+  test('has one task a cloth that is used, with each order by itself', () => {
+    expect(tasks.map(({ key, orders: of }) => [key, of.map(({ orderNo }) => orderNo)])).toEqual([
+      ['a', ['1', '2']],
+      ['b', ['3']],
+    ]);
+  });
+
+  test('costs and shares: six 17 in squares lie three abreast, bought in quarter yards', () => {
+    const [task] = tasks;
+    const figures = settle(
+      task!,
+      layOf(task!.whole),
+      task!.orders.map(({ job }) => layOf(job).used),
+    );
+    // Together two rows of three: 34 in; alone 34 in (four squares) and 17 in (two).
+    expect(figures).toMatchObject({ used: inches(34), bought: inches(36), cost: 1800 });
+    expect(figures.shares.map(({ alone, aloneCost }) => [alone / inches(1), aloneCost])).toEqual([
+      [34, 1800],
+      [17, 900],
+    ]);
+    expect(figures.shares.map(({ byLength, byArea }) => [byLength, byArea])).toEqual([
+      [1200, 1200],
+      [600, 600],
+    ]);
+    expect(figures.waste).toBeCloseTo(1 - (6 * 17 * 17) / (53 * 34), 9);
+    expect(figures.hand).toBe(inches(68)); // fronts and backs in shelves of their own: 17 + 17, then 17 + 17
+    expect(figures.shares.reduce((sum, { used }) => sum + used, 0)).toBeCloseTo(inches(34), -1);
+  });
+});

@@ -1,0 +1,116 @@
+import type { Cloth } from '../cloth';
+import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '../cost';
+import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
+import { NM, type Nm, type Units } from '../length';
+import { handLength, readJob, type LayJob, type LayPlan } from '../lay';
+
+/** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
+export interface BatchCloth {
+  key: string;
+  cloth: Cloth;
+  units: Units;
+}
+
+/** What has to be laid on one cloth: everything together, and each order by itself for its share. */
+export interface ClothTask extends BatchCloth {
+  whole: ClothJob;
+  orders: { orderNo: string; job: ClothJob }[];
+}
+
+/** The lay jobs of a batch, one a cloth that is used, in the order of `cloths`. */
+export function clothTasks(orders: readonly BatchOrder[], cloths: readonly BatchCloth[]): ClothTask[] {
+  return cloths.flatMap((cloth) => {
+    const jobOf = (some: readonly BatchOrder[]) => layJobFor(some, cloth.key, cloth.cloth, cloth.units);
+    const whole = jobOf(orders);
+    if (!whole) return [];
+    const each = orders.flatMap((order) => {
+      const job = jobOf([order]);
+      return job ? [{ orderNo: order.orderNo, job }] : [];
+    });
+    return [{ ...cloth, whole, orders: each }];
+  });
+}
+
+/** The figures of a lay: lengths in nm, costs in minor units of the cloth's currency. */
+export interface LayFigures {
+  used: Nm;
+  bound: Nm;
+  bought: Nm;
+  cost: number;
+  waste: number;
+  /** The same orders one by one by hand. */
+  hand: Nm;
+  handCost: number;
+  shares: OrderShare[];
+}
+
+export interface OrderShare {
+  orderNo: string;
+  alone: Nm;
+  aloneCost: number;
+  hand: Nm;
+  handCost: number;
+  areaMm2: number;
+  /** The order's part of the used length. */
+  used: Nm;
+  byLength: number;
+  byArea: number;
+}
+
+/** The lay job of a task's document; it was written by this code, so it is well formed. */
+export function readOwnJob({ json }: ClothJob): LayJob {
+  const job = readJob(json);
+  if (!job.ok) throw new Error(`An own lay job is not well formed: ${job.faults[0]!.message}`);
+  return job.value;
+}
+
+/**
+ * The costs of a lay and every order's share of it. `alone` gives the length each order took laid by itself, in the
+ * order of the task's orders. Shares by length sum to the cost, and nobody pays more than alone (see `sharesByLength`).
+ */
+export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, alone: readonly Nm[]): LayFigures {
+  const { cloth } = task;
+  const priced = (length: Nm) => costOf(boughtLength(length, cloth.sellingStep), cloth);
+  const needs = task.orders.map(({ job }, i) => {
+    const hand = handLength(readOwnJob(job));
+    return { aloneLength: alone[i]!, aloneCost: priced(alone[i]!), area: areaOf(job), hand, handCost: priced(hand) };
+  });
+  const bought = boughtLength(plan.used, cloth.sellingStep);
+  const cost = costOf(bought, cloth);
+  const byLength = sharesByLength(cost, needs);
+  const byArea = sharesByArea(cost, needs);
+  const together = needs.reduce((sum, { aloneLength }) => sum + aloneLength, 0);
+  return {
+    used: plan.used,
+    bound: plan.bound,
+    bought,
+    cost,
+    waste: wasteShare(
+      plan.used,
+      needs.reduce((sum, { area }) => sum + area, 0),
+      cloth,
+    ),
+    hand: needs.reduce((sum, { hand }) => sum + hand, 0),
+    handCost: needs.reduce((sum, { handCost }) => sum + handCost, 0),
+    shares: needs.map(({ aloneLength, aloneCost, area, hand, handCost }, i) => ({
+      orderNo: task.orders[i]!.orderNo,
+      alone: aloneLength,
+      aloneCost,
+      hand,
+      handCost,
+      areaMm2: area / NM.mm ** 2,
+      used: together > 0 ? Math.round((plan.used * aloneLength) / together) : 0,
+      byLength: byLength[i]!,
+      byArea: byArea[i]!,
+    })),
+  };
+}
+
+/** The area (nm²) of all pieces and strips of a job. */
+function areaOf(job: ClothJob): number {
+  const { pieces, strips } = readOwnJob(job);
+  return (
+    pieces.reduce((sum, { width, height, qty }) => sum + width * height * qty, 0) +
+    strips.reduce((sum, { width, length, qty }) => sum + width * length * qty, 0)
+  );
+}

@@ -1,0 +1,380 @@
+import { addDays, format } from 'date-fns';
+import { kindById } from '@/core/covers';
+import { markOf } from '@/core/cutlist';
+import { parseLength, type Nm, type Units } from '@/core/length';
+import { schema, type Transaction } from '.';
+
+// The demo workroom: it fits out a canal-boat hire yard, a small puppet theatre, a tram museum and their neighbours.
+// Everything here is made up.
+
+const read = (text: string, units: Units): Nm => {
+  const length = parseLength(text, units === 'in' ? 'in' : 'cm');
+  if (!length.ok) throw new Error(length.faults[0]!.message);
+  return length.value;
+};
+
+const CUSTOMERS = [
+  ['Kettle Lock Boat Hire', 'Bosun’s office, by the winding hole'],
+  ['Paper Moon Puppet Theatre', 'stage door, afternoons'],
+  ['Overhead Wire Tram Museum', 'the depot, ask for the saloon shop'],
+  ['Weir Cottage Rooms', ''],
+  ['The Lantern Tearoom', 'closed on Tuesdays'],
+  ['Wharf End Chandlery', ''],
+  ['Old Depot Reading Room', ''],
+  ['Number Nine Narrowboat', 'moored at the third bridge'],
+] as const;
+
+type ClothSeed = [name: string, units: Units, width: string, selvage: string, across: string, along: string, drop: number, turns: 'any' | 'half' | 'none',
+  pattern: (typeof schema.cloths.$inferInsert)['pattern'], ground: string, figure: string, priceMinor: number, step: string, notes: string]; // prettier-ignore
+
+const CLOTHS: ClothSeed[] = [
+  [
+    'Towpath ticking',
+    'in',
+    '56',
+    '1/2',
+    '2 1/4',
+    '0',
+    0,
+    'half',
+    'stripe',
+    '#efe7d2',
+    '#2f5d73',
+    1450,
+    '1/4 yd',
+    'Cotton twill; press hot, frays a little',
+  ],
+  [
+    'Lock-keeper drill',
+    'in',
+    '58',
+    '1/2',
+    '0',
+    '0',
+    0,
+    'any',
+    'plain',
+    '#31525b',
+    '#31525b',
+    980,
+    '1/4 yd',
+    'Plain heavy cotton',
+  ],
+  [
+    'Heron reed',
+    'in',
+    '55',
+    '5/8',
+    '10',
+    '14',
+    0.5,
+    'none',
+    'leaf',
+    '#dfe6d6',
+    '#3f6b4f',
+    2680,
+    '1/2 yd',
+    'Half drop; the herons stand upright, so one way only',
+  ],
+  [
+    'Winding wheel',
+    'in',
+    '55',
+    '1/2',
+    '9 1/2',
+    '9 1/2',
+    0,
+    'half',
+    'wheel',
+    '#f3ead6',
+    '#a8452f',
+    2240,
+    '1/4 yd',
+    'Linen mix; straight match',
+  ],
+  [
+    'Footlight velvet',
+    'mm',
+    '140',
+    '1',
+    '0',
+    '0',
+    0,
+    'none',
+    'plain',
+    '#6e1f2e',
+    '#6e1f2e',
+    3350,
+    '10 cm',
+    'Nap: all pieces one way; steam, never press',
+  ],
+  [
+    'Proscenium diamond',
+    'mm',
+    '142',
+    '1.2',
+    '16',
+    '22',
+    0.5,
+    'half',
+    'diamond',
+    '#2b2a4a',
+    '#d8b45a',
+    2890,
+    '10 cm',
+    'Jacquard, half drop',
+  ],
+  [
+    'Saloon moquette',
+    'mm',
+    '130',
+    '0.8',
+    '12',
+    '12',
+    0,
+    'half',
+    'check',
+    '#24403a',
+    '#c98b3a',
+    4120,
+    '10 cm',
+    'Wool pile for tram seats; heavy needle',
+  ],
+  [
+    'Upper-deck vinyl',
+    'mm',
+    '137',
+    '0.5',
+    '0',
+    '0',
+    0,
+    'any',
+    'plain',
+    '#7a2d24',
+    '#7a2d24',
+    1690,
+    '10 cm',
+    'Does not give; no hem, longer stitch',
+  ],
+  [
+    'Bilge canvas',
+    'in',
+    '60',
+    '3/8',
+    '0',
+    '0',
+    0,
+    'any',
+    'plain',
+    '#c9b68e',
+    '#c9b68e',
+    1120,
+    '1/8 yd',
+    'Waxed cotton; cold iron',
+  ],
+  [
+    'Sluice stripe',
+    'mm',
+    '150',
+    '1',
+    '18',
+    '0',
+    0,
+    'half',
+    'stripe',
+    '#e9e4da',
+    '#7b5a3c',
+    1980,
+    '10 cm',
+    'Broad stripe; match across only',
+  ],
+  [
+    'Marionette leaf',
+    'in',
+    '53',
+    '1/2',
+    '12',
+    '15',
+    1 / 3,
+    'none',
+    'leaf',
+    '#f1dfc4',
+    '#8a3b55',
+    3140,
+    '1/4 yd',
+    'Third drop; mind the stems',
+  ],
+  [
+    'Depot lining',
+    'in',
+    '46',
+    '1/4',
+    '0',
+    '0',
+    0,
+    'any',
+    'plain',
+    '#d8d3c6',
+    '#d8d3c6',
+    460,
+    '1/4 yd',
+    'For backs that nobody sees',
+  ],
+];
+
+interface LineSeed {
+  kind: string;
+  qty: number;
+  typed: Record<string, string>;
+  choices?: Record<string, string>;
+  fit?: 'true' | 'snug' | 'overfull';
+  matching?: 'none' | 'alike' | 'centred';
+  cloth: Record<string, string>;
+}
+
+interface OrderSeed {
+  customer: number;
+  due: number;
+  units: Units;
+  notes?: string;
+  batch?: number;
+  lines: LineSeed[];
+}
+
+const envelope = (
+  qty: number,
+  width: string,
+  height: string,
+  cloth: Record<string, string>,
+  rest: Partial<LineSeed> = {},
+): LineSeed => ({ kind: 'envelope-cushion', qty, cloth, ...rest, typed: { width, height, ...rest.typed } });
+const zipped = (
+  qty: number,
+  width: string,
+  height: string,
+  cloth: Record<string, string>,
+  rest: Partial<LineSeed> = {},
+): LineSeed => ({ kind: 'zip-cushion', qty, cloth, ...rest, typed: { width, height, ...rest.typed } });
+const boxed = (
+  qty: number,
+  length: string,
+  width: string,
+  thickness: string,
+  cloth: Record<string, string>,
+  rest: Partial<LineSeed> = {},
+): LineSeed => ({ kind: 'boxed-cushion', qty, cloth, ...rest, typed: { length, width, thickness, ...rest.typed } });
+
+const ORDERS: OrderSeed[] = [
+  { customer: 0, due: -16, units: 'in', batch: 0, notes: 'Saloon of the “Curlew”', lines: [boxed(4, '46', '21 1/2', '3', { face: 'Towpath ticking', welt: 'Lock-keeper drill' }, { choices: { piping: 'both' }, matching: 'alike' }), zipped(6, '17', '17', { face: 'Lock-keeper drill' })] },
+  { customer: 3, due: -12, units: 'in', batch: 0, lines: [envelope(5, '19', '19', { face: 'Towpath ticking' }, { matching: 'alike' })] },
+  { customer: 7, due: -10, units: 'in', batch: 0, lines: [boxed(2, '34 1/2', '19', '2 1/2', { face: 'Lock-keeper drill' }, { choices: { piping: 'top' } })] },
+  { customer: 2, due: 3, units: 'mm', batch: 1, notes: 'Lower saloon, car 14', lines: [boxed(6, '88', '43', '7', { face: 'Saloon moquette', welt: 'Upper-deck vinyl' }, { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' })] },
+  { customer: 6, due: 5, units: 'mm', batch: 1, lines: [zipped(4, '48', '33', { face: 'Saloon moquette' }, { matching: 'centred' }), zipped(4, '42', '42', { face: 'Upper-deck vinyl' }, { fit: 'true' })] },
+  { customer: 2, due: 6, units: 'mm', batch: 1, notes: 'Conductor’s perch', lines: [boxed(1, '36', '31', '6', { face: 'Upper-deck vinyl' }, { choices: { boxing: 'wrap' } })] },
+  { customer: 1, due: 8, units: 'in', batch: 2, notes: 'Front two rows', lines: [zipped(8, '15 1/2', '15 1/2', { face: 'Heron reed' }, { matching: 'centred' }), boxed(2, '41', '14', '2', { face: 'Heron reed', welt: 'Bilge canvas' }, { choices: { piping: 'top' }, matching: 'alike' })] },
+  { customer: 4, due: 9, units: 'in', batch: 2, lines: [envelope(6, '18', '18', { face: 'Winding wheel' }, { matching: 'centred' }), envelope(2, '22', '14', { face: 'Heron reed' }, { matching: 'alike' })] },
+  { customer: 0, due: 11, units: 'in', batch: 2, notes: 'Cratch board seats', lines: [boxed(3, '28 3/4', '22', '3 1/2', { face: 'Bilge canvas' }), zipped(5, '18 1/2', '12 1/2', { face: 'Winding wheel' }, { matching: 'alike' })] },
+  { customer: 5, due: 12, units: 'in', batch: 3, lines: [boxed(2, '52', '18 1/2', '4 1/2', { face: 'Bilge canvas' }, { choices: { piping: 'both', grain: 'straight' } })] },
+  { customer: 7, due: 13, units: 'in', batch: 3, lines: [envelope(4, '17 1/2', '17 1/2', { face: 'Marionette leaf', back: 'Depot lining' }, { matching: 'centred' })] },
+  { customer: 1, due: 2, units: 'mm', lines: [zipped(12, '38', '38', { face: 'Footlight velvet' }), boxed(3, '105', '40', '8', { face: 'Footlight velvet', welt: 'Proscenium diamond' }, { choices: { piping: 'both' } })], notes: 'Box seats before the new play' },
+  { customer: 1, due: 4, units: 'mm', lines: [envelope(6, '44', '44', { face: 'Proscenium diamond' }, { matching: 'centred', typed: { hem: '3', overlap: '12' } })] },
+  { customer: 0, due: 7, units: 'in', notes: 'Day boat, both benches', lines: [boxed(2, '62 1/2', '20 1/2', '3', { face: 'Towpath ticking', welt: 'Lock-keeper drill' }, { choices: { piping: 'top' }, matching: 'alike' })] },
+  { customer: 3, due: 10, units: 'in', lines: [envelope(3, '23', '23', { face: 'Winding wheel' }, { matching: 'centred' }), zipped(3, '17', '17', { face: 'Lock-keeper drill' })] },
+  { customer: 4, due: 14, units: 'in', lines: [envelope(10, '15', '15', { face: 'Towpath ticking' }, { matching: 'alike' })] },
+  { customer: 2, due: 15, units: 'mm', notes: 'Upper deck, slatted seats', lines: [boxed(8, '92', '39', '5', { face: 'Upper-deck vinyl' })] },
+  { customer: 6, due: 17, units: 'mm', lines: [zipped(6, '46', '46', { face: 'Sluice stripe' }, { matching: 'alike' })] },
+  { customer: 5, due: 18, units: 'in', lines: [boxed(4, '17 1/2', '17', '2', { face: 'Bilge canvas' })] },
+  { customer: 7, due: 20, units: 'in', notes: 'Same as last spring', lines: [zipped(2, '25', '15', { face: 'Marionette leaf' }, { matching: 'alike' }), boxed(1, '73', '24 1/2', '4', { face: 'Lock-keeper drill' }, { choices: { piping: 'both' } })] },
+  { customer: 3, due: 22, units: 'mm', lines: [envelope(4, '52', '52', { face: 'Sluice stripe' }, { matching: 'centred' })] },
+  { customer: 0, due: 24, units: 'in', lines: [zipped(9, '16 3/4', '16 3/4', { face: 'Heron reed' }, { matching: 'alike' })] },
+  { customer: 1, due: 27, units: 'mm', notes: 'Bench in the foyer', lines: [boxed(1, '128', '44', '9', { face: 'Proscenium diamond', welt: 'Footlight velvet' }, { choices: { piping: 'both' }, matching: 'centred' })] },
+  { customer: 4, due: 30, units: 'in', lines: [boxed(6, '15 1/4', '14 3/4', '1 1/2', { face: 'Towpath ticking' }, { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' })] },
+  { customer: 2, due: 33, units: 'mm', lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })] },
+]; // prettier-ignore
+
+/** The batches in the order of `OrderSeed.batch`, and how far each has come once its lays are made. */
+export const DEMO_BATCHES = [
+  { name: 'The “Curlew” refit', end: 'cut' },
+  { name: 'Car 14', end: 'approved' },
+  { name: 'Theatre and tearoom', end: 'laid' },
+  { name: 'Quiet Friday', end: 'draft' },
+] as const;
+
+const FIRST_NO = 201;
+
+/** Writes the demo workroom into an empty database; returns the ids of its batches, still without lays. */
+export async function insertDemo(tx: Transaction, today: Date): Promise<number[]> {
+  const customers = await tx
+    .insert(schema.customers)
+    .values(CUSTOMERS.map(([name, contact]) => ({ name, contact })))
+    .returning({ id: schema.customers.id });
+  const cloths = await tx
+    .insert(schema.cloths)
+    .values(
+      CLOTHS.map(([name, units, width, selvage, across, along, dropPart, turns, pattern, groundColour, figureColour, priceMinor, step, notes]) => ({
+        name, units, widthNm: read(width, units), selvageLeftNm: read(selvage, units), selvageRightNm: read(selvage, units),
+        repeatAcrossNm: read(across, units), repeatAlongNm: read(along, units), dropPart, turns, pattern, groundColour, figureColour,
+        priceMinor, currency: 'GBP', pricePer: units === 'in' ? ('yd' as const) : ('m' as const), sellingStepNm: read(step, units), notes,
+      })), // prettier-ignore
+    )
+    .returning({ id: schema.cloths.id, name: schema.cloths.name });
+  const clothId = (name: string) => cloths.find((cloth) => cloth.name === name)!.id;
+  const batches = await tx
+    .insert(schema.batches)
+    .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 1 })))
+    .returning({ id: schema.batches.id });
+
+  for (const [i, seed] of ORDERS.entries()) {
+    const no = FIRST_NO + i;
+    const [order] = await tx
+      .insert(schema.orders)
+      .values({
+        no,
+        mark: markOf(no),
+        customerId: customers[seed.customer]!.id,
+        due: format(addDays(today, seed.due), 'yyyy-MM-dd'),
+        units: seed.units,
+        notes: seed.notes ?? '',
+      })
+      .returning({ id: schema.orders.id });
+    for (const [k, line] of seed.lines.entries()) {
+      const kind = kindById(line.kind)!;
+      const [row] = await tx
+        .insert(schema.orderLines)
+        .values({
+          orderId: order!.id,
+          position: k + 1,
+          kind: line.kind,
+          kindVersion: kind.version,
+          qty: line.qty,
+          fit: line.fit ?? kind.defaultFit,
+          matching: line.matching ?? 'none',
+          batchId: seed.batch === undefined ? null : batches[seed.batch]!.id,
+        })
+        .returning({ id: schema.orderLines.id });
+      await tx.insert(schema.lineValues).values([
+        ...Object.entries(line.typed).map(([name, typed]) => ({
+          lineId: row!.id,
+          name,
+          isMeasure: kind.measures.some(({ id }) => id === name),
+          valueNm: read(typed, seed.units),
+          typed,
+        })),
+        ...Object.entries(line.choices ?? {}).map(([name, choice]) => ({
+          lineId: row!.id,
+          name,
+          isMeasure: false,
+          choice,
+        })),
+      ]);
+      await tx.insert(schema.lineCloths).values(
+        Object.entries(line.cloth).map(([role, name]) => ({
+          lineId: row!.id,
+          role: role as 'face',
+          clothId: clothId(name),
+        })),
+      );
+    }
+  }
+  return batches.map(({ id }) => id);
+}

@@ -1,0 +1,2 @@
+export * from './connection';
+export * as schema from './schema';

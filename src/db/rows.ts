@@ -1,0 +1,54 @@
+import type { InferSelectModel } from 'drizzle-orm';
+import type { Cloth } from '@/core/cloth';
+import type { OrderLine } from '@/core/cutlist';
+import type { schema } from '.';
+
+// From rows of the database to the values of the core.
+
+export type ClothRow = InferSelectModel<typeof schema.cloths>;
+export type OrderRow = InferSelectModel<typeof schema.orders>;
+export type LineRow = InferSelectModel<typeof schema.orderLines>;
+export type ValueRow = InferSelectModel<typeof schema.lineValues>;
+export type LineClothRow = InferSelectModel<typeof schema.lineCloths>;
+export type BatchRow = InferSelectModel<typeof schema.batches>;
+export type LayRow = InferSelectModel<typeof schema.lays>;
+export type ShareRow = InferSelectModel<typeof schema.layShares>;
+
+export const toCloth = (row: ClothRow): Cloth => ({
+  name: row.name,
+  width: row.widthNm,
+  selvage: [row.selvageLeftNm, row.selvageRightNm],
+  repeat:
+    row.repeatAcrossNm || row.repeatAlongNm
+      ? { across: row.repeatAcrossNm, along: row.repeatAlongNm, drop: row.dropPart }
+      : null,
+  turns: row.turns,
+  price: { minor: row.priceMinor, currency: row.currency, per: row.pricePer },
+  sellingStep: row.sellingStepNm,
+});
+
+/** A line for the core; cloths are named by their id. Its own id is its place on the order, from 1. */
+export function toOrderLine(line: LineRow, values: readonly ValueRow[], cloths: readonly LineClothRow[]): OrderLine {
+  const measures: OrderLine['measures'] = {};
+  const options: OrderLine['options'] = {};
+  for (const { name, isMeasure, valueNm, choice } of [...values].sort((a, b) => a.part - b.part)) {
+    if (isMeasure) measures[name] = valueNm!;
+    else if (choice !== null) options[name] = choice;
+    else {
+      const before = options[name];
+      options[name] =
+        before === undefined ? valueNm! : [before, valueNm!].flat().filter((one) => typeof one === 'number');
+    }
+  }
+  return {
+    id: String(line.position),
+    kind: line.kind,
+    qty: line.qty,
+    fit: line.fit,
+    measuredAs: line.measuredAs,
+    matching: line.matching,
+    measures,
+    options,
+    cloth: Object.fromEntries(cloths.map(({ role, clothId }) => [role, String(clothId)])),
+  };
+}

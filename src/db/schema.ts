@@ -1,0 +1,276 @@
+import { sql } from 'drizzle-orm';
+import {
+  bigint,
+  boolean,
+  check,
+  date,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  real,
+  smallint,
+  text,
+  timestamp,
+  unique,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
+
+// Lengths are bigint nanometres (column names end in _nm), money is whole minor units (…_minor) with its currency.
+// `version` counts the saves of a record: an edit that was made on an older one is refused.
+
+const nm = (name: string) => bigint(name, { mode: 'number' });
+const id = () => integer('id').primaryKey().generatedAlwaysAsIdentity();
+const version = () => integer('version').notNull().default(1);
+const createdAt = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
+const updatedAt = () => timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
+
+export const settings = pgTable('settings', { key: text('key').primaryKey(), value: jsonb('value').notNull() });
+
+export const customers = pgTable(
+  'customers',
+  { id: id(), name: text('name').notNull(), contact: text('contact').notNull().default(''), createdAt: createdAt() },
+  (t) => [
+    uniqueIndex('customers_name').on(sql`lower(${t.name})`),
+    check('customers_named', sql`length(trim(${t.name})) > 0`),
+  ],
+);
+
+export const cloths = pgTable(
+  'cloths',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    units: text('units', { enum: ['in', 'mm'] }).notNull(),
+    widthNm: nm('width_nm').notNull(),
+    selvageLeftNm: nm('selvage_left_nm').notNull().default(0),
+    selvageRightNm: nm('selvage_right_nm').notNull().default(0),
+    repeatAcrossNm: nm('repeat_across_nm').notNull().default(0),
+    repeatAlongNm: nm('repeat_along_nm').notNull().default(0),
+    dropPart: doublePrecision('drop_part').notNull().default(0),
+    turns: text('turns', { enum: ['any', 'half', 'none'] }).notNull(),
+    pattern: text('pattern', { enum: ['plain', 'stripe', 'band', 'leaf', 'diamond', 'wheel', 'check'] })
+      .notNull()
+      .default('plain'),
+    groundColour: text('ground_colour').notNull(),
+    figureColour: text('figure_colour').notNull(),
+    priceMinor: bigint('price_minor', { mode: 'number' }).notNull(),
+    currency: text('currency').notNull(),
+    pricePer: text('price_per', { enum: ['yd', 'm'] }).notNull(),
+    sellingStepNm: nm('selling_step_nm').notNull(),
+    notes: text('notes').notNull().default(''),
+    version: version(),
+    createdAt: createdAt(),
+    updatedAt: updatedAt(),
+  },
+  (t) => [
+    uniqueIndex('cloths_name').on(sql`lower(${t.name})`),
+    check('cloths_named', sql`length(trim(${t.name})) > 0`),
+    check(
+      'cloths_width',
+      sql`${t.widthNm} > 0 AND ${t.selvageLeftNm} >= 0 AND ${t.selvageRightNm} >= 0 AND ${t.selvageLeftNm} + ${t.selvageRightNm} < ${t.widthNm}`,
+    ),
+    check(
+      'cloths_repeat',
+      sql`${t.repeatAcrossNm} >= 0 AND ${t.repeatAlongNm} >= 0 AND ${t.dropPart} >= 0 AND ${t.dropPart} < 1`,
+    ),
+    check('cloths_price', sql`${t.priceMinor} >= 0 AND ${t.currency} ~ '^[A-Z]{3}$' AND ${t.sellingStepNm} > 0`),
+    check('cloths_colours', sql`${t.groundColour} ~ '^#[0-9a-f]{6}$' AND ${t.figureColour} ~ '^#[0-9a-f]{6}$'`),
+    check(
+      'cloths_words',
+      sql`${t.units} IN ('in', 'mm') AND ${t.turns} IN ('any', 'half', 'none') AND ${t.pricePer} IN ('yd', 'm')`,
+    ),
+  ],
+);
+
+export const orders = pgTable(
+  'orders',
+  {
+    id: id(),
+    no: integer('no').notNull().unique(),
+    /** One of the marks that an order keeps everywhere: a colour and a sign. */
+    mark: smallint('mark').notNull(),
+    customerId: integer('customer_id')
+      .notNull()
+      .references(() => customers.id),
+    due: date('due', { mode: 'string' }).notNull(),
+    units: text('units', { enum: ['in', 'mm'] }).notNull(),
+    notes: text('notes').notNull().default(''),
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
+    version: version(),
+    createdAt: createdAt(),
+    updatedAt: updatedAt(),
+  },
+  (t) => [
+    index('orders_customer').on(t.customerId),
+    index('orders_due').on(t.due),
+    check('orders_units', sql`${t.units} IN ('in', 'mm')`),
+    check('orders_no', sql`${t.no} > 0 AND ${t.mark} >= 0`),
+  ],
+);
+
+export const batches = pgTable(
+  'batches',
+  {
+    id: id(),
+    name: text('name').notNull(),
+    status: text('status', { enum: ['draft', 'queued', 'laying', 'laid', 'failed', 'approved', 'cut'] })
+      .notNull()
+      .default('draft'),
+    seconds: integer('seconds').notNull().default(5),
+    seed: integer('seed').notNull().default(1),
+    /** 0 to 1 while the lays are made. */
+    progress: real('progress').notNull().default(0),
+    progressNote: text('progress_note').notNull().default(''),
+    cancelRequested: boolean('cancel_requested').notNull().default(false),
+    /** Counts the requests to make the lays, so that the result of an older one is not taken for the newest. */
+    run: integer('run').notNull().default(0),
+    error: text('error').notNull().default(''),
+    version: version(),
+    createdAt: createdAt(),
+    updatedAt: updatedAt(),
+    approvedAt: timestamp('approved_at', { withTimezone: true }),
+  },
+  (t) => [
+    check('batches_named', sql`length(trim(${t.name})) > 0`),
+    check('batches_status', sql`${t.status} IN ('draft', 'queued', 'laying', 'laid', 'failed', 'approved', 'cut')`),
+    check('batches_progress', sql`${t.progress} BETWEEN 0 AND 1 AND ${t.seconds} BETWEEN 1 AND 600`),
+  ],
+);
+
+export const orderLines = pgTable(
+  'order_lines',
+  {
+    id: id(),
+    orderId: integer('order_id')
+      .notNull()
+      .references(() => orders.id, { onDelete: 'cascade' }),
+    position: smallint('position').notNull(),
+    kind: text('kind').notNull(),
+    kindVersion: integer('kind_version').notNull(),
+    qty: integer('qty').notNull(),
+    fit: text('fit', { enum: ['true', 'snug', 'overfull'] }).notNull(),
+    measuredAs: text('measured_as', { enum: ['finished', 'cut'] })
+      .notNull()
+      .default('finished'),
+    matching: text('matching', { enum: ['none', 'alike', 'centred'] })
+      .notNull()
+      .default('none'),
+    batchId: integer('batch_id').references(() => batches.id, { onDelete: 'set null' }),
+  },
+  (t) => [
+    unique('order_lines_position').on(t.orderId, t.position),
+    index('order_lines_batch').on(t.batchId),
+    check('order_lines_qty', sql`${t.qty} BETWEEN 1 AND 10000`),
+    check(
+      'order_lines_words',
+      sql`${t.fit} IN ('true', 'snug', 'overfull') AND ${t.measuredAs} IN ('finished', 'cut') AND ${t.matching} IN ('none', 'alike', 'centred')`,
+    ),
+  ],
+);
+
+/** The measures and options of a line: a length as a number and as it was typed, or a choice. A hem has one or two parts. */
+export const lineValues = pgTable(
+  'line_values',
+  {
+    lineId: integer('line_id')
+      .notNull()
+      .references(() => orderLines.id, { onDelete: 'cascade' }),
+    name: text('name').notNull(),
+    part: smallint('part').notNull().default(0),
+    isMeasure: boolean('is_measure').notNull(),
+    valueNm: nm('value_nm'),
+    typed: text('typed').notNull().default(''),
+    choice: text('choice'),
+  },
+  (t) => [
+    primaryKey({ columns: [t.lineId, t.name, t.part] }),
+    check('line_values_one', sql`(${t.valueNm} IS NULL) <> (${t.choice} IS NULL)`),
+    check(
+      'line_values_length',
+      sql`${t.valueNm} IS NULL OR ${t.valueNm} > 0 OR (NOT ${t.isMeasure} AND ${t.valueNm} >= 0)`,
+    ),
+  ],
+);
+
+export const lineCloths = pgTable(
+  'line_cloths',
+  {
+    lineId: integer('line_id')
+      .notNull()
+      .references(() => orderLines.id, { onDelete: 'cascade' }),
+    role: text('role', { enum: ['face', 'back', 'boxing', 'welt'] }).notNull(),
+    clothId: integer('cloth_id')
+      .notNull()
+      .references(() => cloths.id),
+  },
+  (t) => [
+    primaryKey({ columns: [t.lineId, t.role] }),
+    index('line_cloths_cloth').on(t.clothId),
+    check('line_cloths_role', sql`${t.role} IN ('face', 'back', 'boxing', 'welt')`),
+  ],
+);
+
+/** The lay of one cloth of a batch, with the job, the cloth and the figures that it was made from. */
+export const lays = pgTable(
+  'lays',
+  {
+    id: id(),
+    batchId: integer('batch_id')
+      .notNull()
+      .references(() => batches.id, { onDelete: 'cascade' }),
+    clothId: integer('cloth_id')
+      .notNull()
+      .references(() => cloths.id),
+    units: text('units', { enum: ['in', 'mm'] }).notNull(),
+    cloth: jsonb('cloth').notNull(),
+    job: jsonb('job').notNull(),
+    parts: jsonb('parts').notNull(),
+    plan: jsonb('plan').notNull(),
+    usedNm: nm('used_nm').notNull(),
+    boundNm: nm('bound_nm').notNull(),
+    boughtNm: nm('bought_nm').notNull(),
+    handNm: nm('hand_nm').notNull(),
+    handCostMinor: bigint('hand_cost_minor', { mode: 'number' }).notNull(),
+    costMinor: bigint('cost_minor', { mode: 'number' }).notNull(),
+    currency: text('currency').notNull(),
+    wastePart: doublePrecision('waste_part').notNull(),
+    createdAt: createdAt(),
+  },
+  (t) => [
+    unique('lays_batch_cloth').on(t.batchId, t.clothId),
+    check(
+      'lays_lengths',
+      sql`${t.usedNm} >= 0 AND ${t.boundNm} >= 0 AND ${t.boundNm} <= ${t.usedNm} AND ${t.boughtNm} >= ${t.usedNm}`,
+    ),
+    check('lays_cost', sql`${t.costMinor} >= 0 AND ${t.handCostMinor} >= 0`),
+  ],
+);
+
+/** What one order has of a lay: what it would have taken alone, by hand, and its share of the cost two ways. */
+export const layShares = pgTable(
+  'lay_shares',
+  {
+    layId: integer('lay_id')
+      .notNull()
+      .references(() => lays.id, { onDelete: 'cascade' }),
+    orderId: integer('order_id')
+      .notNull()
+      .references(() => orders.id),
+    aloneNm: nm('alone_nm').notNull(),
+    aloneCostMinor: bigint('alone_cost_minor', { mode: 'number' }).notNull(),
+    handNm: nm('hand_nm').notNull(),
+    handCostMinor: bigint('hand_cost_minor', { mode: 'number' }).notNull(),
+    areaMm2: doublePrecision('area_mm2').notNull(),
+    usedNm: nm('used_nm').notNull(),
+    shareByLengthMinor: bigint('share_by_length_minor', { mode: 'number' }).notNull(),
+    shareByAreaMinor: bigint('share_by_area_minor', { mode: 'number' }).notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.layId, t.orderId] }),
+    index('lay_shares_order').on(t.orderId),
+    check('lay_shares_amounts', sql`${t.shareByLengthMinor} >= 0 AND ${t.shareByAreaMinor} >= 0 AND ${t.aloneNm} >= 0`),
+  ],
+);

@@ -1,0 +1,6 @@
+/** Runs once when the server starts: this process begins to work the lay queue. */
+export async function register() {
+  if (process.env.NEXT_RUNTIME !== 'nodejs' || !process.env.DATABASE_URL) return;
+  const { startWorking } = await import('./work/queue');
+  await startWorking();
+}

@@ -1,0 +1,45 @@
+import type { Fault } from '@/core/result';
+
+/** What a server action answers: what came of it, or the faults for the form to show; `stale` when somebody else saved first. */
+export type Answer<T = unknown> =
+  { ok: true; value: T } | { ok: false; faults: Fault[]; stale?: { version: number; savedAt: string } };
+
+export const done = <T>(value: T): Answer<T> => ({ ok: true, value });
+
+export const failed = (field: string, message: string, code = 'refused'): Answer<never> => ({
+  ok: false,
+  faults: [{ code, field, message }],
+});
+
+/** The answer to an edit that was made on an older version of a record. */
+export const staleAnswer = (what: string, version: number, savedAt: Date): Answer<never> => ({
+  ok: false,
+  stale: { version, savedAt: savedAt.toISOString() },
+  faults: [
+    {
+      code: 'stale',
+      field: '',
+      message: `Somebody else saved this ${what} while you were editing it. What you typed is still here.`,
+    },
+  ],
+});
+
+/** Runs an action's body; a lost connection or an unforeseen error becomes one sentence instead of a crash. */
+export async function answering<T>(body: () => Promise<Answer<T>>): Promise<Answer<T>> {
+  try {
+    return await body();
+  } catch (error) {
+    console.error(error);
+    return failed(
+      '',
+      'It could not be saved just now: the database did not answer as expected. What you typed is still here; try again.',
+      'unavailable',
+    );
+  }
+}
+
+/** The name of the database constraint that an error broke, if it broke one. */
+export function brokenConstraint(error: unknown): string | null {
+  const cause = (error as { cause?: { constraint?: string } }).cause;
+  return cause?.constraint ?? null;
+}

@@ -1,0 +1,159 @@
+'use client';
+
+import { Box, Checkbox, Flex, HStack, IconButton, Text } from '@chakra-ui/react';
+import { X } from 'lucide-react';
+import Link from 'next/link';
+import { ClothSwatch } from '@/ui/cloth-pattern';
+import { Fractions } from '@/ui/fraction';
+import { OrderMark } from '@/ui/order-mark';
+import { dueDistance, dueText } from '@/ui/words';
+import type { BatchCloth, BatchLine } from '../queries';
+
+interface Props {
+  lines: BatchLine[];
+  cloths: BatchCloth[];
+  today: string;
+  /** With these, lines are chosen by ticking. */
+  chosen?: ReadonlySet<number>;
+  onChoose?: (ids: number[], isChosen: boolean) => void;
+  /** With this, a line can be taken out. */
+  onRemove?: ((id: number) => void) | undefined;
+}
+
+/** Order lines grouped by the cloth of their faces; further cloths of a line are named on it. */
+export function LineList({ lines, cloths, today, chosen, onChoose, onRemove }: Props) {
+  const groups = cloths
+    .map((cloth) => ({ cloth, own: lines.filter(({ clothIds }) => clothIds[0] === cloth.id) }))
+    .filter(({ own }) => own.length > 0);
+  const day = new Date(today);
+  return (
+    <Flex direction="column" gap="5">
+      {groups.map(({ cloth, own }) => (
+        <Box
+          key={cloth.id}
+          as="section"
+          aria-label={cloth.name}
+          bg="bg.panel"
+          borderWidth="1px"
+          borderColor="border"
+          borderRadius="sm"
+        >
+          <Flex align="center" gap="4" px="4" py="3" bg="bg.subtle" borderBottomWidth="1px" borderColor="border.muted">
+            <ClothSwatch id={`lines-${cloth.id}`} look={cloth.look} size={44} />
+            <Text fontFamily="heading" fontWeight="700" fontSize="lg" flex="1">
+              {cloth.name}
+            </Text>
+            <Text color="fg.muted">{own.reduce((sum, { qty }) => sum + qty, 0)} covers</Text>
+            {onChoose && (
+              <Tick
+                label={`All on ${cloth.name}`}
+                isOn={own.every(({ id }) => chosen!.has(id))}
+                isPart={own.some(({ id }) => chosen!.has(id))}
+                onChange={(isOn) =>
+                  onChoose(
+                    own.map(({ id }) => id),
+                    isOn,
+                  )
+                }
+              />
+            )}
+          </Flex>
+          {own.map((line) => {
+            const { text, isLate } = dueDistance(line.due, day);
+            return (
+              <Flex
+                key={line.id}
+                align="center"
+                gap="4"
+                px="4"
+                minH="12"
+                borderTopWidth="1px"
+                borderColor="border.muted"
+                _first={{ borderTopWidth: '0' }}
+                bg={chosen?.has(line.id) ? 'bottle.subtle' : undefined}
+              >
+                {onChoose && (
+                  <Tick
+                    label={`Order ${line.orderNo}, ${line.qty} ${line.kind}`}
+                    isOn={chosen!.has(line.id)}
+                    onChange={(isOn) => onChoose([line.id], isOn)}
+                  />
+                )}
+                <Link href={`/orders/${line.orderId}`}>
+                  <HStack gap="2" w="84px">
+                    <OrderMark mark={line.mark} />
+                    <Text fontWeight="700" fontSize="lg">
+                      {line.orderNo}
+                    </Text>
+                  </HStack>
+                </Link>
+                <Text w="190px" truncate>
+                  {line.customer}
+                </Text>
+                <Text fontWeight="700" fontSize="lg" w="9" textAlign="right">
+                  {line.qty}
+                </Text>
+                <Box flex="1" minW="0">
+                  <Text truncate>{line.kind}</Text>
+                </Box>
+                <Text fontWeight="600" whiteSpace="nowrap" w="190px">
+                  <Fractions>{line.sizes}</Fractions>
+                </Text>
+                <Text fontSize="sm" color="fg.muted" w="170px" display={{ base: 'none', xl: 'block' }} truncate>
+                  {line.clothIds.length > 1
+                    ? `with ${cloths
+                        .filter(({ id }) => line.clothIds.slice(1).includes(id))
+                        .map(({ name }) => name)
+                        .join(', ')}`
+                    : ''}
+                </Text>
+                <Box w="110px" textAlign="right" whiteSpace="nowrap">
+                  <Text fontSize="sm">{dueText(line.due, day)}</Text>
+                  <Text fontSize="sm" color={isLate ? 'fg.error' : 'fg.muted'} fontWeight={isLate ? '700' : '400'}>
+                    {text}
+                  </Text>
+                </Box>
+                {onRemove && (
+                  <IconButton
+                    variant="ghost"
+                    size="sm"
+                    aria-label={`Take order ${line.orderNo}’s ${line.kind} out of the batch`}
+                    onClick={() => onRemove(line.id)}
+                  >
+                    <X size={18} />
+                  </IconButton>
+                )}
+              </Flex>
+            );
+          })}
+        </Box>
+      ))}
+    </Flex>
+  );
+}
+
+function Tick({
+  label,
+  isOn,
+  isPart = false,
+  onChange,
+}: {
+  label: string;
+  isOn: boolean;
+  isPart?: boolean;
+  onChange: (isOn: boolean) => void;
+}) {
+  return (
+    <Checkbox.Root
+      size="lg"
+      colorPalette="bottle"
+      checked={isOn ? true : isPart ? 'indeterminate' : false}
+      onCheckedChange={({ checked }) => onChange(checked === true)}
+      p="2"
+      m="-2"
+    >
+      <Checkbox.HiddenInput aria-label={label} />
+      <Checkbox.Control borderRadius="sm" borderWidth="2px" />
+    </Checkbox.Root>
+  );
+}

@@ -1,0 +1,92 @@
+'use client';
+
+import { Button, Field, Flex, HStack, Input, Stack, Text } from '@chakra-ui/react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { Notice, PageHead } from '@/ui/page';
+import { createBatch } from '../actions';
+import type { BatchCloth, BatchLine } from '../queries';
+import { LineList } from './line-list';
+
+/** Choosing the waiting lines of a new batch. */
+export function NewBatch({
+  lines,
+  cloths,
+  today,
+  proposedName,
+}: {
+  lines: BatchLine[];
+  cloths: BatchCloth[];
+  today: string;
+  proposedName: string;
+}) {
+  const router = useRouter();
+  const [name, setName] = useState(proposedName);
+  const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
+  const [error, setError] = useState('');
+  const [isBusy, start] = useTransition();
+  const choose = (ids: number[], isChosen: boolean) => {
+    const next = new Set(chosen);
+    for (const id of ids) if (isChosen) next.add(id); else next.delete(id); // prettier-ignore
+    setChosen(next);
+  };
+  const create = () =>
+    start(async () => {
+      const answer = await createBatch({ name, lineIds: [...chosen] });
+      if (answer.ok) return router.push(`/batches/${answer.value.id}`);
+      setError(answer.faults[0]!.message);
+      router.refresh();
+    });
+  const covers = lines.filter(({ id }) => chosen.has(id)).reduce((sum, { qty }) => sum + qty, 0);
+  return (
+    <>
+      <PageHead title="New batch" about="Tick the waiting lines to cut together; each cloth gets one lay.">
+        <Button asChild variant="ghost">
+          <Link href="/batches">Back to batches</Link>
+        </Button>
+      </PageHead>
+      <Stack gap="5" pb="24">
+        {error && <Notice level="stop">{error}</Notice>}
+        <LineList lines={lines} cloths={cloths} today={today} chosen={chosen} onChoose={choose} />
+      </Stack>
+      <Flex
+        position="sticky"
+        bottom="0"
+        bg="bg.panel"
+        borderTopWidth="3px"
+        borderColor="tape"
+        px="5"
+        py="3"
+        gap="5"
+        align="center"
+        mx={{ base: '-4', lg: '-8' }}
+        mb="-6"
+        boxShadow="0 -4px 12px rgba(0,0,0,.08)"
+      >
+        <Field.Root maxW="340px">
+          <Input aria-label="Name of the batch" value={name} onChange={(event) => setName(event.target.value)} />
+        </Field.Root>
+        <Text flex="1" fontSize="lg">
+          <b>{chosen.size}</b> {chosen.size === 1 ? 'line' : 'lines'}, <b>{covers}</b> covers
+        </Text>
+        <HStack>
+          <Button
+            variant="ghost"
+            onClick={() =>
+              choose(
+                lines.map(({ id }) => id),
+                true,
+              )
+            }
+          >
+            Tick all
+          </Button>
+          <Button onClick={create} loading={isBusy} disabled={chosen.size === 0}>
+            Make the batch
+          </Button>
+        </HStack>
+      </Flex>
+    </>
+  );
+}

@@ -1,0 +1,276 @@
+'use client';
+
+import { Box, Button, Field, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition, type ReactNode } from 'react';
+import { useController, useForm, useWatch, type Control } from 'react-hook-form';
+import { printLength, STYLES } from '@/core/length';
+import type { Fault } from '@/core/result';
+import { ClothSwatch, type ClothLook } from '@/ui/cloth-pattern';
+import { Fractions } from '@/ui/fraction';
+import { LengthField } from '@/ui/length-field';
+import { Notice, PageHead, Panel } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import { deleteCloth, saveCloth } from '../actions';
+import { PATTERN_LABELS, readClothForm, TURN_LABELS, type ClothForm } from '../form';
+
+export function ClothFormView({
+  edited,
+  initial,
+}: {
+  edited: { id: number; version: number } | null;
+  initial: ClothForm;
+}) {
+  const router = useRouter();
+  const { control, register, handleSubmit, getValues, reset, formState } = useForm<ClothForm>({
+    defaultValues: initial,
+  });
+  const form = useWatch({ control }) as ClothForm;
+  const [isBusy, start] = useTransition();
+  const [faults, setFaults] = useState<Fault[]>([]);
+  const [version, setVersion] = useState(edited?.version ?? 0);
+  const [stale, setStale] = useState<number | null>(null);
+  const live = readClothForm(form);
+  const errorAt = (name: keyof ClothForm) => {
+    const saved = faults.find(({ field }) => field === name)?.message;
+    const typing = live.faults.find(
+      ({ field, code }) => field === name && code.startsWith('length') && code !== 'length-missing',
+    )?.message;
+    return typing ?? saved;
+  };
+  const length = (
+    name: 'width' | 'selvageLeft' | 'selvageRight' | 'repeatAcross' | 'repeatAlong' | 'sellingStep',
+    label: string,
+    hint: string,
+  ) => <FormLength control={control} name={name} label={label} hint={hint} units={form.units} error={errorAt(name)} />;
+
+  const save = (values: ClothForm, onVersion: number) =>
+    start(async () => {
+      const answer = await saveCloth(values, edited && { id: edited.id, version: onVersion });
+      if (!answer.ok) {
+        setFaults(answer.faults);
+        setStale(answer.stale?.version ?? null);
+        return;
+      }
+      setFaults([]);
+      setStale(null);
+      setVersion(answer.value.version);
+      reset(values);
+      toaster.create({ title: `${values.name.trim()} is saved.`, type: 'success' });
+      if (!edited) router.push('/cloth');
+    });
+  const remove = () =>
+    start(async () => {
+      const answer = await deleteCloth(edited!.id);
+      if (!answer.ok) return setFaults(answer.faults);
+      toaster.create({ title: `${answer.value.name} is deleted.` });
+      router.push('/cloth');
+    });
+
+  return (
+    <form onSubmit={handleSubmit((values) => save(values, version))} noValidate>
+      <PageHead title={edited ? initial.name : 'New cloth'}>
+        <Button asChild variant="ghost">
+          <Link href="/cloth">Back to cloth</Link>
+        </Button>
+        {edited && (
+          <Button variant="ghost" onClick={remove} disabled={isBusy}>
+            Delete
+          </Button>
+        )}
+        <Button type="submit" loading={isBusy} loadingText="Saving" disabled={edited !== null && !formState.isDirty}>
+          {edited && !formState.isDirty ? 'Saved' : 'Save cloth'}
+        </Button>
+      </PageHead>
+      <Stack gap="5">
+        {faults
+          .filter(({ field }) => field === '')
+          .map(({ code, message }) => (
+            <Notice key={code} level="stop">
+              <Text>{message}</Text>
+              {stale !== null && (
+                <HStack mt="3" gap="3">
+                  <Button size="sm" onClick={() => window.location.reload()}>
+                    Show theirs, drop mine
+                  </Button>
+                  <Button size="sm" variant="outline" onClick={() => save(getValues(), stale)}>
+                    Save mine over theirs
+                  </Button>
+                </HStack>
+              )}
+            </Notice>
+          ))}
+        <Grid templateColumns={{ base: '1fr', lg: '1fr 360px' }} gap="5" alignItems="start">
+          <Stack gap="5">
+            <Panel title="What it is">
+              <Grid templateColumns="2fr 1fr 1fr" gap="4">
+                <Labelled label="Name" error={errorAt('name')}>
+                  <Input {...register('name')} autoComplete="off" />
+                </Labelled>
+                <Labelled label="Measured in">
+                  <Select control={control} name="units" choices={{ in: 'inches', mm: 'centimetres' }} />
+                </Labelled>
+                {length('width', 'Width', 'edge to edge')}
+                <Labelled label="Notes" error={errorAt('notes')}>
+                  <Textarea
+                    {...register('notes')}
+                    rows={1}
+                    autoresize
+                    minH="11"
+                    bg="bg.panel"
+                    placeholder="Fibre, weight, how to press it"
+                  />
+                </Labelled>
+                {length('selvageLeft', 'Left selvage', 'to trim')}
+                {length('selvageRight', 'Right selvage', 'to trim')}
+              </Grid>
+            </Panel>
+            <Panel title="Pattern">
+              <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+                {length('repeatAcross', 'Repeat across', 'empty: none')}
+                {length('repeatAlong', 'Repeat along', 'empty: none')}
+                <Labelled label="Drop" error={errorAt('drop')} hint="0 straight match, 1/2 half drop">
+                  <Input {...register('drop')} fontSize="lg" fontWeight="600" autoComplete="off" />
+                </Labelled>
+                <Labelled label="Pieces may turn">
+                  <Select control={control} name="turns" choices={TURN_LABELS} />
+                </Labelled>
+                <Labelled label="Drawn as">
+                  <Select control={control} name="pattern" choices={PATTERN_LABELS} />
+                </Labelled>
+                <HStack gap="4" align="flex-start">
+                  <Labelled label="Ground" error={errorAt('groundColour')}>
+                    <Input type="color" {...register('groundColour')} p="1" />
+                  </Labelled>
+                  <Labelled label="Figure" error={errorAt('figureColour')}>
+                    <Input type="color" {...register('figureColour')} p="1" />
+                  </Labelled>
+                </HStack>
+              </Grid>
+            </Panel>
+            <Panel title="Buying">
+              <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+                <Labelled label="Price" error={errorAt('price')}>
+                  <Input
+                    {...register('price')}
+                    inputMode="decimal"
+                    placeholder="24.50"
+                    fontSize="lg"
+                    fontWeight="600"
+                    autoComplete="off"
+                  />
+                </Labelled>
+                <Labelled label="Currency" error={errorAt('currency')}>
+                  <Select
+                    control={control}
+                    name="currency"
+                    choices={{ GBP: 'GBP', EUR: 'EUR', USD: 'USD', CAD: 'CAD', AUD: 'AUD' }}
+                  />
+                </Labelled>
+                <Labelled label="For one">
+                  <Select control={control} name="pricePer" choices={{ yd: 'yard', m: 'metre' }} />
+                </Labelled>
+                {length('sellingStep', 'Sold in steps of', 'like 1/4 yd or 10 cm')}
+              </Grid>
+            </Panel>
+          </Stack>
+          <Panel title="How it lies">
+            <ClothPicture form={form} values={live.values} />
+          </Panel>
+        </Grid>
+      </Stack>
+    </form>
+  );
+}
+
+function ClothPicture({ form, values }: { form: ClothForm; values: ReturnType<typeof readClothForm>['values'] }) {
+  const look: ClothLook = {
+    pattern: form.pattern,
+    ground: values.groundColour,
+    figure: values.figureColour,
+    repeatAcross: values.repeatAcrossNm,
+    repeatAlong: values.repeatAlongNm,
+    drop: values.dropPart,
+  };
+  const style = STYLES[form.units];
+  const usable = values.widthNm - values.selvageLeftNm - values.selvageRightNm;
+  return (
+    <Stack gap="3">
+      <Box css={{ '& svg': { width: '100%', height: 'auto' } }}>
+        <ClothSwatch id="cloth-form" look={look} size={320} />
+      </Box>
+      {usable > 0 && (
+        <Text>
+          <Fractions>{`${printLength(usable, style)} to cut from between the selvages`}</Fractions>
+        </Text>
+      )}
+      {values.repeatAcrossNm > 0 && usable > 0 && (
+        <Text color="fg.muted">
+          {Math.floor(usable / values.repeatAcrossNm)} whole repeats across
+          {values.dropPart > 0 ? ', each next one shifted along by the drop' : ''}
+        </Text>
+      )}
+    </Stack>
+  );
+}
+
+function Labelled({
+  label,
+  error,
+  hint,
+  children,
+}: {
+  label: string;
+  error?: string | undefined;
+  hint?: string;
+  children: ReactNode;
+}) {
+  return (
+    <Field.Root invalid={error !== undefined}>
+      <Field.Label fontWeight="600">{label}</Field.Label>
+      {children}
+      {error ? <Field.ErrorText>{error}</Field.ErrorText> : hint && <Field.HelperText>{hint}</Field.HelperText>}
+    </Field.Root>
+  );
+}
+
+function FormLength({
+  control,
+  name,
+  ...rest
+}: {
+  control: Control<ClothForm>;
+  name: keyof ClothForm;
+  label: string;
+  hint: string;
+  units: 'in' | 'mm';
+  error: string | undefined;
+}) {
+  const { field } = useController({ control, name });
+  return <LengthField {...rest} {...(rest.error === undefined ? {} : { error: rest.error })} {...field} />;
+}
+
+function Select({
+  control,
+  name,
+  choices,
+}: {
+  control: Control<ClothForm>;
+  name: keyof ClothForm;
+  choices: Record<string, string>;
+}) {
+  const { field } = useController({ control, name });
+  return (
+    <NativeSelect.Root>
+      <NativeSelect.Field {...field}>
+        {Object.entries(choices).map(([id, label]) => (
+          <option key={id} value={id}>
+            {label}
+          </option>
+        ))}
+      </NativeSelect.Field>
+      <NativeSelect.Indicator />
+    </NativeSelect.Root>
+  );
+}

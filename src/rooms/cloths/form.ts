@@ -1,0 +1,172 @@
+import type { Turns } from '@/core/cloth';
+import { parseLength, type Nm, type Units } from '@/core/length';
+import type { Fault } from '@/core/result';
+import type { ClothLook } from '@/ui/cloth-pattern';
+
+/** A cloth as it is typed: lengths and money stay texts. */
+export interface ClothForm {
+  name: string;
+  units: Units;
+  width: string;
+  selvageLeft: string;
+  selvageRight: string;
+  repeatAcross: string;
+  repeatAlong: string;
+  /** The drop as a fraction of the repeat along: `0`, `1/2`, `1/3`, `0.25`. */
+  drop: string;
+  turns: Turns;
+  pattern: ClothLook['pattern'];
+  groundColour: string;
+  figureColour: string;
+  price: string;
+  currency: string;
+  pricePer: 'yd' | 'm';
+  sellingStep: string;
+  notes: string;
+}
+
+export const EMPTY_CLOTH: ClothForm = {
+  name: '',
+  units: 'in',
+  width: '54',
+  selvageLeft: '1/2',
+  selvageRight: '1/2',
+  repeatAcross: '',
+  repeatAlong: '',
+  drop: '0',
+  turns: 'half',
+  pattern: 'plain',
+  groundColour: '#d9cdb4',
+  figureColour: '#55707a',
+  price: '',
+  currency: 'GBP',
+  pricePer: 'yd',
+  sellingStep: '1/4 yd',
+  notes: '',
+};
+
+export const TURN_LABELS: Record<Turns, string> = {
+  any: 'any way: plain cloth, quarter turns too',
+  half: 'up or down: no quarter turns',
+  none: 'one way only: nap, or a print that reads upright',
+};
+
+export const PATTERN_LABELS: Record<ClothLook['pattern'], string> = {
+  plain: 'plain',
+  stripe: 'stripes along',
+  band: 'bands across',
+  leaf: 'leaves',
+  diamond: 'diamonds',
+  wheel: 'wheels',
+  check: 'checks',
+};
+
+/** The cloth's columns as the database keeps them. */
+export interface ClothValues {
+  name: string;
+  units: Units;
+  widthNm: Nm;
+  selvageLeftNm: Nm;
+  selvageRightNm: Nm;
+  repeatAcrossNm: Nm;
+  repeatAlongNm: Nm;
+  dropPart: number;
+  turns: Turns;
+  pattern: ClothLook['pattern'];
+  groundColour: string;
+  figureColour: string;
+  priceMinor: number;
+  currency: string;
+  pricePer: 'yd' | 'm';
+  sellingStepNm: Nm;
+  notes: string;
+}
+
+const MOST_PRICE = 100_000_000;
+
+/** Reads a typed cloth; each fault names its field. An empty selvage or repeat is none. */
+export function readClothForm(form: ClothForm): { values: ClothValues; faults: Fault[] } {
+  const faults: Fault[] = [];
+  const fault = (field: string, message: string, code = 'refused') => faults.push({ code, field, message });
+  const length = (field: keyof ClothForm, isOpen: boolean): Nm => {
+    const text = form[field].trim();
+    if (text === '' && isOpen) return 0;
+    const read = parseLength(text, form.units === 'in' ? 'in' : 'cm', field);
+    if (read.ok) return read.value;
+    faults.push(...read.faults);
+    return 0;
+  };
+  const widthNm = length('width', false);
+  const selvageLeftNm = length('selvageLeft', true);
+  const selvageRightNm = length('selvageRight', true);
+  const repeatAcrossNm = length('repeatAcross', true);
+  const repeatAlongNm = length('repeatAlong', true);
+  const sellingStepNm = length('sellingStep', false);
+  const isFine = (field: string) => !faults.some((one) => one.field === field);
+  if (isFine('width') && widthNm === 0) fault('width', 'A cloth’s width is more than zero.');
+  else if (selvageLeftNm + selvageRightNm >= widthNm && isFine('width'))
+    fault('selvageLeft', 'The selvages leave no width to cut from.');
+  if (isFine('sellingStep') && sellingStepNm === 0)
+    fault('sellingStep', 'The selling step is more than zero: the shortest length that the shop adds.');
+  const dropPart = readDrop(form.drop);
+  if (dropPart === null)
+    fault(
+      'drop',
+      `“${form.drop}” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.`,
+    );
+  else if (dropPart > 0 && !(repeatAcrossNm && repeatAlongNm))
+    fault('drop', 'A drop needs a repeat both across and along.');
+  if (form.name.trim() === '') fault('name', 'Give the cloth a name.');
+  else if (form.name.trim().length > 120) fault('name', 'A name has at most 120 letters.');
+  const priceMinor = readPrice(form.price);
+  if (priceMinor === null)
+    fault(
+      'price',
+      form.price.trim() === ''
+        ? 'A price is needed here; 0 is one.'
+        : `“${form.price}” is not a price; write it like 24.50.`,
+    );
+  if (!/^[A-Z]{3}$/.test(form.currency)) fault('currency', 'A currency has three letters, like GBP.');
+  for (const field of ['groundColour', 'figureColour'] as const)
+    if (!/^#[0-9a-f]{6}$/i.test(form[field])) fault(field, 'Choose a colour.');
+  return {
+    faults,
+    values: {
+      name: form.name.trim(),
+      units: form.units,
+      widthNm,
+      selvageLeftNm,
+      selvageRightNm,
+      repeatAcrossNm,
+      repeatAlongNm,
+      dropPart: dropPart ?? 0,
+      turns: form.turns,
+      pattern: form.pattern,
+      groundColour: form.groundColour.toLowerCase(),
+      figureColour: form.figureColour.toLowerCase(),
+      priceMinor: priceMinor ?? 0,
+      currency: form.currency,
+      pricePer: form.pricePer,
+      sellingStepNm,
+      notes: form.notes,
+    },
+  };
+}
+
+/** `1/2`, `0.25`, `half`; at least 0 and less than 1, or null. */
+function readDrop(text: string): number | null {
+  const given = text.trim().toLowerCase();
+  if (given === '' || given === 'none') return 0;
+  if (given === 'half') return 0.5;
+  const fraction = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(given);
+  const value = fraction ? Number(fraction[1]) / Number(fraction[2]) : /^\d*\.?\d+$/.test(given) ? Number(given) : NaN;
+  return value >= 0 && value < 1 ? value : null;
+}
+
+/** A price with up to two decimals as minor units, or null. */
+function readPrice(text: string): number | null {
+  const found = /^(\d{1,7})(?:[.,](\d{1,2}))?$/.exec(text.trim());
+  if (!found) return null;
+  const minor = Number(found[1]) * 100 + Number((found[2] ?? '').padEnd(2, '0') || 0);
+  return minor <= MOST_PRICE ? minor : null;
+}

@@ -1,0 +1,62 @@
+import 'server-only';
+import { eq, sql } from 'drizzle-orm';
+import { printLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { database, schema } from '@/db';
+import type { ClothRow } from '@/db/rows';
+import type { ClothForm } from './form';
+
+/** All cloths with the number of order lines that are cut from them. */
+export async function listCloths(): Promise<(ClothRow & { uses: number })[]> {
+  const uses = sql<number>`(SELECT count(*)::int FROM line_cloths WHERE line_cloths.cloth_id = "cloths"."id")`;
+  const rows = await database().select({ cloth: schema.cloths, uses }).from(schema.cloths).orderBy(schema.cloths.name);
+  return rows.map(({ cloth, uses: count }) => ({ ...cloth, uses: count }));
+}
+
+export async function getCloth(id: number): Promise<{ id: number; version: number; form: ClothForm } | null> {
+  const [row] = await database().select().from(schema.cloths).where(eq(schema.cloths.id, id));
+  return row ? { id, version: row.version, form: toForm(row) } : null;
+}
+
+function toForm(row: ClothRow): ClothForm {
+  const text = (length: Nm) => (length === 0 ? '' : written(length, row.units));
+  return {
+    name: row.name,
+    units: row.units,
+    width: text(row.widthNm),
+    selvageLeft: text(row.selvageLeftNm),
+    selvageRight: text(row.selvageRightNm),
+    repeatAcross: text(row.repeatAcrossNm),
+    repeatAlong: text(row.repeatAlongNm),
+    drop: dropText(row.dropPart),
+    turns: row.turns,
+    pattern: row.pattern,
+    groundColour: row.groundColour,
+    figureColour: row.figureColour,
+    price: (row.priceMinor / 100).toFixed(2),
+    currency: row.currency,
+    pricePer: row.pricePer,
+    sellingStep: stepText(row.sellingStepNm, row.units),
+    notes: row.notes,
+  };
+}
+
+/** A length so that reading it gives it back: in the cloth's own fractions, or exactly in millimetres. */
+function written(length: Nm, units: Units): string {
+  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  return own.exact ? own.text : `${length / 1_000_000} mm`;
+}
+
+export const dropText = (part: number): string => {
+  if (part === 0) return '0';
+  for (let under = 2; under <= 12; under++) {
+    const over = Math.round(part * under);
+    if (Math.abs(over / under - part) < 1e-9) return `${over}/${under}`;
+  }
+  return String(part);
+};
+
+const stepText = (length: Nm, units: Units): string => {
+  const yards = printNumber(length, { unit: 'yd', denominator: 8 });
+  if (units === 'in' && yards.exact) return `${yards.text} yd`;
+  return units === 'mm' ? printLength(length, STYLES.mm) : written(length, units);
+};

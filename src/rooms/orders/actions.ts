@@ -1,0 +1,257 @@
+'use server';
+
+import { and, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
+import { revalidatePath } from 'next/cache';
+import { kindById } from '@/core/covers';
+import { cutList, markOf } from '@/core/cutlist';
+import type { Fault } from '@/core/result';
+import { database, schema, type Transaction } from '@/db';
+import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
+import { reopenBatches } from '@/rooms/batches/reopen';
+import { readLineForm, toFormField, type LineForm, type OrderForm, type TypedLength } from './form';
+import { readOrderForm } from './rules';
+
+const FIRST_NO = 201;
+/** Serialises the giving of order numbers. */
+const NUMBER_LOCK = 4201;
+
+interface ReadyLine {
+  form: LineForm;
+  lengths: TypedLength[];
+}
+
+/** Saves a new order, or an edit of the version that the person saw. All in one transaction. */
+export async function saveOrder(
+  input: unknown,
+  edited: { id: number; version: number } | null,
+): Promise<Answer<{ id: number; version: number }>> {
+  return answering(async () => {
+    const read = readOrderForm(input);
+    if ('faults' in read) return { ok: false, faults: read.faults };
+    const checked = await checkLines(read.value);
+    if ('faults' in checked) return { ok: false, faults: checked.faults };
+    const answer = await database().transaction((tx) =>
+      edited ? update(tx, edited, read.value, checked.lines) : insert(tx, read.value, checked.lines),
+    );
+    if (answer.ok) revalidatePath('/', 'layout');
+    return answer;
+  });
+}
+
+/** Reads what was typed on every line and takes it off once, so that nothing is saved that can't be cut. */
+async function checkLines(form: OrderForm): Promise<{ lines: ReadyLine[] } | { faults: Fault[] }> {
+  const faults: Fault[] = [];
+  const lines = form.lines.map((line, i): ReadyLine => {
+    const read = readLineForm(line, form.units, '1');
+    const list = read.faults.length === 0 ? cutList([read.line], form.units) : null;
+    const found = list && !list.ok ? list.faults.map((fault) => toFormField(fault, kindById(line.kind))) : read.faults;
+    const stops = list?.ok
+      ? list.value.warnings
+          .filter(({ level }) => level === 'stop')
+          .map((warning) => ({ ...warning, field: `typed.${warning.field}` }))
+      : [];
+    if (!line.frozenBy)
+      faults.push(
+        ...[...found, ...stops].map(({ code, field, message }) => ({ code, message, field: `lines.${i}.${field}` })),
+      );
+    return { form: line, lengths: read.lengths };
+  });
+  const ids = [...new Set(form.lines.flatMap(({ cloth }) => Object.values(cloth).filter(Boolean).map(Number)))];
+  const known = ids.length
+    ? await database().select({ id: schema.cloths.id }).from(schema.cloths).where(inArray(schema.cloths.id, ids))
+    : [];
+  form.lines.forEach(({ cloth }, i) => {
+    for (const [role, id] of Object.entries(cloth)) {
+      if (id && !known.some((one) => one.id === Number(id)))
+        faults.push({
+          code: 'cloth-unknown',
+          field: `lines.${i}.cloth.${role}`,
+          message: 'This cloth is no longer kept; choose another.',
+        });
+    }
+  });
+  return faults.length > 0 ? { faults } : { lines };
+}
+
+async function insert(
+  tx: Transaction,
+  form: OrderForm,
+  lines: ReadyLine[],
+): Promise<Answer<{ id: number; version: number }>> {
+  await tx.execute(sql`SELECT pg_advisory_xact_lock(${NUMBER_LOCK})`);
+  const [last] = await tx.select({ no: max(schema.orders.no) }).from(schema.orders);
+  const no = Math.max(FIRST_NO - 1, last?.no ?? 0) + 1;
+  const [order] = await tx
+    .insert(schema.orders)
+    .values({
+      no,
+      mark: markOf(no),
+      customerId: await customerId(tx, form.customer),
+      due: form.due.slice(0, 10),
+      units: form.units,
+      notes: form.notes,
+    })
+    .returning({ id: schema.orders.id, version: schema.orders.version });
+  for (const [i, line] of lines.entries()) await insertLine(tx, order!.id, i + 1, line);
+  return done(order!);
+}
+
+async function update(
+  tx: Transaction,
+  { id, version }: { id: number; version: number },
+  form: OrderForm,
+  lines: ReadyLine[],
+): Promise<Answer<{ id: number; version: number }>> {
+  const [stored] = await tx.select().from(schema.orders).where(eq(schema.orders.id, id)).for('update');
+  if (!stored || stored.deletedAt)
+    return failed(
+      '',
+      'This order has been deleted meanwhile. What you typed is still here; copy it into a new order.',
+      'gone',
+    );
+  if (stored.version !== version) return staleAnswer('order', stored.version, stored.updatedAt);
+  const before = await tx
+    .select({ line: schema.orderLines, status: schema.batches.status })
+    .from(schema.orderLines)
+    .leftJoin(schema.batches, eq(schema.batches.id, schema.orderLines.batchId))
+    .where(eq(schema.orderLines.orderId, id));
+  const isFrozen = (status: string | null) => status === 'approved' || status === 'cut';
+  const kept = new Set(lines.map(({ form: line }) => line.id));
+  const removed = before.filter(({ line }) => !kept.has(line.id));
+  if (removed.some(({ status }) => isFrozen(status)))
+    return failed('', 'A line that is in an approved batch can’t be removed.', 'frozen');
+  if (removed.length > 0)
+    await tx.delete(schema.orderLines).where(
+      inArray(
+        schema.orderLines.id,
+        removed.map(({ line }) => line.id),
+      ),
+    );
+
+  let position = Math.max(0, ...before.map(({ line }) => line.position));
+  for (const ready of lines) {
+    const old = before.find(({ line }) => line.id === ready.form.id);
+    if (!old) await insertLine(tx, id, ++position, ready);
+    else if (!isFrozen(old.status)) await updateLine(tx, old.line.id, ready);
+  }
+  await reopenBatches(tx, [...new Set(before.flatMap(({ line }) => line.batchId ?? []))]);
+  const [saved] = await tx
+    .update(schema.orders)
+    .set({
+      customerId: await customerId(tx, form.customer),
+      due: form.due.slice(0, 10),
+      units: form.units,
+      notes: form.notes,
+      version: version + 1,
+      updatedAt: new Date(),
+    })
+    .where(eq(schema.orders.id, id))
+    .returning({ id: schema.orders.id, version: schema.orders.version });
+  return done(saved!);
+}
+
+/** The customer of that name, whatever its capitals; made when it is new. */
+async function customerId(tx: Transaction, name: string): Promise<number> {
+  const named = sql`lower(${schema.customers.name}) = lower(${name})`;
+  await tx.insert(schema.customers).values({ name }).onConflictDoNothing();
+  const [customer] = await tx.select({ id: schema.customers.id }).from(schema.customers).where(named);
+  return customer!.id;
+}
+
+const columnsOf = ({ form }: ReadyLine) => ({
+  kind: form.kind,
+  kindVersion: kindById(form.kind)!.version,
+  qty: Number(form.qty),
+  fit: form.fit,
+  measuredAs: form.measuredAs,
+  matching: form.matching,
+});
+
+async function insertLine(tx: Transaction, orderId: number, position: number, line: ReadyLine) {
+  const [row] = await tx
+    .insert(schema.orderLines)
+    .values({ orderId, position, ...columnsOf(line) })
+    .returning({ id: schema.orderLines.id });
+  await insertValues(tx, row!.id, line);
+}
+
+async function updateLine(tx: Transaction, lineId: number, line: ReadyLine) {
+  await tx.update(schema.orderLines).set(columnsOf(line)).where(eq(schema.orderLines.id, lineId));
+  await tx.delete(schema.lineValues).where(eq(schema.lineValues.lineId, lineId));
+  await tx.delete(schema.lineCloths).where(eq(schema.lineCloths.lineId, lineId));
+  await insertValues(tx, lineId, line);
+}
+
+async function insertValues(tx: Transaction, lineId: number, { form, lengths }: ReadyLine) {
+  const choices = Object.entries(form.choices).filter(
+    ([name, choice]) => choice && kindById(form.kind)!.options.some(({ id, type }) => id === name && type === 'choice'),
+  );
+  const values = [
+    ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({ lineId, name, part, isMeasure, valueNm: nm, typed })),
+    ...choices.map(([name, choice]) => ({ lineId, name, part: 0, isMeasure: false, choice })),
+  ];
+  if (values.length > 0) await tx.insert(schema.lineValues).values(values);
+  const cloths = Object.entries(form.cloth).filter(([, id]) => id);
+  if (cloths.length > 0)
+    await tx
+      .insert(schema.lineCloths)
+      .values(cloths.map(([role, id]) => ({ lineId, role: role as 'face', clothId: Number(id) })));
+}
+
+const COPY_DUE_DAYS = 14;
+
+/** Copies an order with all its lines as a new, waiting one, due in two weeks. */
+export async function copyOrder(id: number): Promise<Answer<{ id: number }>> {
+  return answering(async () => {
+    const { getOrder } = await import('./queries');
+    const source = await getOrder(id);
+    if (!source || source.isDeleted) return failed('', 'This order is no longer there.', 'gone');
+    const due = new Date(Date.now() + COPY_DUE_DAYS * 86_400_000).toISOString().slice(0, 10);
+    const lines = source.form.lines.map(({ frozenBy: _, ...line }) => ({ ...line, id: null }));
+    return saveOrder({ ...source.form, due, lines }, null);
+  });
+}
+
+/** Deletes an order so that it can be brought back; its lines leave batches that are not approved yet. */
+export async function deleteOrder(id: number): Promise<Answer<{ no: number }>> {
+  return answering(async () => {
+    const answer = await database().transaction(async (tx): Promise<Answer<{ no: number }>> => {
+      const lines = await tx
+        .select({ batchId: schema.orderLines.batchId, status: schema.batches.status, name: schema.batches.name })
+        .from(schema.orderLines)
+        .innerJoin(schema.batches, eq(schema.batches.id, schema.orderLines.batchId))
+        .where(eq(schema.orderLines.orderId, id));
+      const approved = lines.find(({ status }) => status === 'approved' || status === 'cut');
+      if (approved)
+        return failed(
+          '',
+          `This order is part of the approved batch “${approved.name}” and is kept for the record.`,
+          'frozen',
+        );
+      await reopenBatches(tx, [...new Set(lines.map(({ batchId }) => batchId!))]);
+      await tx.update(schema.orderLines).set({ batchId: null }).where(eq(schema.orderLines.orderId, id));
+      const [order] = await tx
+        .update(schema.orders)
+        .set({ deletedAt: new Date(), version: sql`${schema.orders.version} + 1` })
+        .where(and(eq(schema.orders.id, id), isNull(schema.orders.deletedAt)))
+        .returning({ no: schema.orders.no });
+      return order ? done(order) : failed('', 'This order is no longer there.', 'gone');
+    });
+    if (answer.ok) revalidatePath('/', 'layout');
+    return answer;
+  });
+}
+
+/** Brings a deleted order back, as a waiting one. */
+export async function restoreOrder(id: number): Promise<Answer<{ no: number }>> {
+  return answering(async () => {
+    const [order] = await database()
+      .update(schema.orders)
+      .set({ deletedAt: null, version: sql`${schema.orders.version} + 1` })
+      .where(and(eq(schema.orders.id, id), isNotNull(schema.orders.deletedAt)))
+      .returning({ no: schema.orders.no });
+    if (!order) return failed('', 'This order is no longer there.', 'gone');
+    revalidatePath('/', 'layout');
+    return done(order);
+  });
+}

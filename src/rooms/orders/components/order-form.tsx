@@ -1,0 +1,222 @@
+'use client';
+
+import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
+import { Plus } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState, useTransition } from 'react';
+import { useFieldArray, useForm, useWatch } from 'react-hook-form';
+import { KINDS } from '@/core/covers';
+import type { Fault } from '@/core/result';
+import type { Answer } from '@/rooms/answer';
+import { OrderMark } from '@/ui/order-mark';
+import { Notice, PageHead, Panel } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import { saveOrder } from '../actions';
+import { emptyLine, type OrderForm } from '../form';
+import type { ClothChoice } from '../queries';
+import { LineCard } from './line-card';
+
+interface Props {
+  /** The stored order, or null for a new one. */
+  edited: { id: number; no: number; mark: number; version: number; batches: { id: number; name: string }[] } | null;
+  initial: OrderForm;
+  customers: string[];
+  cloths: ClothChoice[];
+}
+
+export function OrderFormView({ edited, initial, customers, cloths }: Props) {
+  const router = useRouter();
+  const { control, register, handleSubmit, getValues, setValue, formState, reset } = useForm<OrderForm>({
+    defaultValues: initial,
+  });
+  const { fields, append, remove } = useFieldArray({ control, name: 'lines', keyName: 'key' });
+  const [isSaving, start] = useTransition();
+  const [version, setVersion] = useState(edited?.version ?? 0);
+  const [faults, setFaults] = useState<Fault[]>([]);
+  const [stale, setStale] = useState<{ version: number; savedAt: string } | null>(null);
+  const [isTried, setTried] = useState(false);
+  const units = useWatch({ control, name: 'units' });
+  useWarningOnLeave(formState.isDirty && !isSaving);
+
+  const save = (form: OrderForm, onVersion: number) =>
+    start(async () => {
+      setTried(true);
+      const answer: Answer<{ id: number; version: number }> = await saveOrder(
+        form,
+        edited && { id: edited.id, version: onVersion },
+      ).catch(() => ({
+        ok: false,
+        faults: [
+          {
+            code: 'offline',
+            field: '',
+            message: 'The workroom’s computer did not answer. What you typed is still here; try again.',
+          },
+        ],
+      }));
+      if (!answer.ok) {
+        setFaults(answer.faults);
+        setStale(answer.stale ?? null);
+        return;
+      }
+      reset(form);
+      setFaults([]);
+      setStale(null);
+      setTried(false);
+      setVersion(answer.value.version);
+      toaster.create({ title: edited ? `Order ${edited.no} is saved.` : 'The order is saved.', type: 'success' });
+      if (edited) router.refresh();
+      else router.push('/orders');
+    });
+
+  const general = faults.filter(({ field }) => field === '' || field === 'lines');
+  const fieldError = (name: string) => faults.find(({ field }) => field === name)?.message;
+  const lineFaults = (index: number) =>
+    faults.flatMap((fault) =>
+      fault.field.startsWith(`lines.${index}.`) ? [{ ...fault, field: fault.field.split('.').slice(2).join('.') }] : [],
+    );
+  const isTyped = formState.isDirty || !edited;
+
+  return (
+    <form onSubmit={handleSubmit((form) => save(form, version))} noValidate aria-busy={isSaving}>
+      <PageHead
+        title={
+          edited ? (
+            <HStack gap="3">
+              <OrderMark mark={edited.mark} size={30} /> Order {edited.no}
+            </HStack>
+          ) : (
+            'New order'
+          )
+        }
+        about={
+          edited?.batches.length
+            ? edited.batches.map(({ id, name }) => (
+                <Badge key={id} asChild mr="2" px="2" py="1" fontSize="sm">
+                  <Link href={`/batches/${id}`}>in {name}</Link>
+                </Badge>
+              ))
+            : undefined
+        }
+      >
+        <Button asChild variant="ghost">
+          <Link href="/orders">Back to orders</Link>
+        </Button>
+        <Button type="submit" loading={isSaving} loadingText="Saving" disabled={!isTyped}>
+          {isTyped ? 'Save order' : 'Saved'}
+        </Button>
+      </PageHead>
+      <Stack gap="5">
+        {stale ? (
+          <Notice level="stop">
+            <Stack gap="3">
+              <Text>
+                Somebody else saved this order at{' '}
+                {new Date(stale.savedAt).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })} while you
+                were editing it. What you typed is still here.
+              </Text>
+              <HStack gap="3" wrap="wrap">
+                <Button size="sm" onClick={() => window.location.reload()}>
+                  Show theirs, drop mine
+                </Button>
+                <Button size="sm" variant="outline" onClick={() => save(getValues(), stale.version)}>
+                  Save mine over theirs
+                </Button>
+                <Button size="sm" variant="ghost" asChild>
+                  <Link href={`/orders/${edited!.id}`} target="_blank">
+                    Look at theirs beside
+                  </Link>
+                </Button>
+              </HStack>
+            </Stack>
+          </Notice>
+        ) : (
+          general.map(({ code, message }) => (
+            <Notice key={code} level="stop">
+              {message}
+            </Notice>
+          ))
+        )}
+        <Panel>
+          <Grid templateColumns={{ base: '1fr 1fr', lg: '2fr 1fr 1fr 2.4fr' }} gap="5">
+            <Field.Root invalid={fieldError('customer') !== undefined}>
+              <Field.Label fontWeight="600">Customer</Field.Label>
+              <Input {...register('customer')} list="customers" autoComplete="off" placeholder="Who it is for" />
+              <datalist id="customers">
+                {customers.map((name) => (
+                  <option key={name} value={name} />
+                ))}
+              </datalist>
+              <Field.ErrorText>{fieldError('customer')}</Field.ErrorText>
+            </Field.Root>
+            <Field.Root invalid={fieldError('due') !== undefined}>
+              <Field.Label fontWeight="600">Due</Field.Label>
+              <Input type="date" {...register('due')} />
+              <Field.ErrorText>{fieldError('due')}</Field.ErrorText>
+            </Field.Root>
+            <Field.Root>
+              <Field.Label fontWeight="600">Measured in</Field.Label>
+              <NativeSelect.Root>
+                <NativeSelect.Field
+                  value={units}
+                  onChange={(event) => setValue('units', event.target.value as 'in' | 'mm', { shouldDirty: true })}
+                >
+                  <option value="in">inches</option>
+                  <option value="mm">centimetres</option>
+                </NativeSelect.Field>
+                <NativeSelect.Indicator />
+              </NativeSelect.Root>
+            </Field.Root>
+            <Field.Root invalid={fieldError('notes') !== undefined}>
+              <Field.Label fontWeight="600">Notes</Field.Label>
+              <Textarea
+                {...register('notes')}
+                rows={1}
+                autoresize
+                minH="11"
+                placeholder="Anything the cutting table should know"
+                bg="bg.panel"
+              />
+              <Field.ErrorText>{fieldError('notes')}</Field.ErrorText>
+            </Field.Root>
+          </Grid>
+        </Panel>
+        {fields.map(({ key }, index) => (
+          <LineCard
+            key={key}
+            control={control}
+            index={index}
+            units={units}
+            cloths={cloths}
+            saved={lineFaults(index)}
+            isTried={isTried}
+            onRemove={fields.length > 1 ? () => remove(index) : undefined}
+          />
+        ))}
+        <Flex gap="3" align="center" wrap="wrap">
+          <Text fontWeight="600">Add a line:</Text>
+          {KINDS.map((kind) => (
+            <Button
+              key={kind.id}
+              variant="outline"
+              onClick={() => append({ ...emptyLine(kind), cloth: getValues().lines.at(-1)?.cloth ?? {} })}
+            >
+              <Plus size={18} /> {kind.name}
+            </Button>
+          ))}
+        </Flex>
+      </Stack>
+    </form>
+  );
+}
+
+/** The browser asks before a page with unsaved entries is closed. */
+function useWarningOnLeave(isNeeded: boolean) {
+  useEffect(() => {
+    if (!isNeeded) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [isNeeded]);
+}

@@ -1,0 +1,170 @@
+import { kindById, openOptions, type CoverKind, type Fit, type KindOption, type Role } from '@/core/covers';
+import type { Matching, OrderLine } from '@/core/cutlist';
+import { parseLength, type Nm, type Units } from '@/core/length';
+import type { Fault } from '@/core/result';
+
+/** One line as it is typed: lengths stay the texts that people wrote. */
+export interface LineForm {
+  /** The line's id in the database, or null for a new one. */
+  id: number | null;
+  kind: string;
+  qty: string;
+  fit: Fit;
+  measuredAs: 'finished' | 'cut';
+  matching: Matching;
+  /** Measures and length options by name; a hem is written turn by turn with a plus: `1/4 + 1/4`. */
+  typed: Record<string, string>;
+  choices: Record<string, string>;
+  /** Ids of cloths by role; empty falls back to face. */
+  cloth: Partial<Record<Role, string>>;
+  /** The batch that has already been approved with this line: it can't be changed any more. */
+  frozenBy?: string;
+}
+
+export interface OrderForm {
+  customer: string;
+  due: string;
+  units: Units;
+  notes: string;
+  lines: LineForm[];
+}
+
+/** A length as it was typed, for keeping beside its value. */
+export interface TypedLength {
+  name: string;
+  part: number;
+  isMeasure: boolean;
+  nm: Nm;
+  typed: string;
+}
+
+/** Where an order is, told from the batches that its lines are in. */
+export const ORDER_STATUSES = ['waiting', 'batched', 'approved', 'cut'] as const;
+export type OrderStatus = (typeof ORDER_STATUSES)[number];
+export const STATUS_LABELS: Record<OrderStatus, string> = {
+  waiting: 'Waiting',
+  batched: 'In a batch',
+  approved: 'Approved',
+  cut: 'Cut',
+};
+
+export const ROLE_LABELS: Record<Role, string> = { face: 'Face', back: 'Back', boxing: 'Boxing', welt: 'Piping' };
+export const FIT_LABELS: Record<Fit, string> = { true: 'True size', snug: 'Snug', overfull: 'Overfull' };
+export const MATCHING_LABELS: Record<Matching, string> = {
+  none: 'Not matched',
+  alike: 'All alike',
+  centred: 'Motif centred',
+};
+
+/** A new line of a kind, with the kind's usual fit. */
+export const emptyLine = (kind: CoverKind): LineForm => ({
+  id: null,
+  kind: kind.id,
+  qty: '1',
+  fit: kind.defaultFit,
+  measuredAs: 'finished',
+  matching: 'none',
+  typed: {},
+  choices: {},
+  cloth: {},
+});
+
+/** The roles for which a kind may take a cloth of its own, as it is set up now. */
+export function rolesOf(kind: CoverKind, choices: Record<string, string>): Role[] {
+  const open = new Set(openOptions(kind, choices).map(({ id }) => id));
+  const hasWelt =
+    kind.strips.some(({ role }) => role === 'welt') &&
+    (!kind.options.some(({ id }) => id === 'cord') || open.has('cord'));
+  const roles = new Set<Role>(['face', ...kind.pieces.map(({ role }) => role)]);
+  if (hasWelt) roles.add('welt');
+  return [...roles];
+}
+
+/**
+ * Reads a typed line. Faults name the form's fields (`typed.width`, `qty`, `cloth.face`); the line is complete enough
+ * to be taken off only when there are none.
+ */
+export function readLineForm(
+  form: LineForm,
+  units: Units,
+  id: string,
+): { line: OrderLine; lengths: TypedLength[]; faults: Fault[] } {
+  const faults: Fault[] = [];
+  const lengths: TypedLength[] = [];
+  const line: OrderLine = {
+    id,
+    kind: form.kind,
+    qty: readQty(form.qty, faults),
+    measures: {},
+    options: {},
+    fit: form.fit,
+    measuredAs: form.measuredAs,
+    matching: form.matching,
+    cloth: {},
+  };
+  const kind = kindById(form.kind);
+  if (!kind)
+    return {
+      line,
+      lengths,
+      faults: [{ code: 'kind-unknown', field: 'kind', message: 'Choose what kind of cover it is.' }],
+    };
+
+  const read = (name: string, part: number, text: string, isMeasure: boolean): Nm | null => {
+    const length = parseLength(text, units === 'in' ? 'in' : 'cm', `typed.${name}`);
+    if (length.ok) lengths.push({ name, part, isMeasure, nm: length.value, typed: text.trim() });
+    else faults.push(...length.faults);
+    return length.ok ? length.value : null;
+  };
+  for (const { id: name, label } of kind.measures) {
+    const text = form.typed[name]?.trim() ?? '';
+    if (text === '') {
+      faults.push({ code: 'measure-missing', field: `typed.${name}`, message: `${label} is needed.` });
+      continue;
+    }
+    const value = read(name, 0, text, true);
+    if (value !== null) line.measures[name] = value;
+  }
+  for (const option of openOptions(kind, form.choices)) readOption(option, form, line, read);
+  for (const role of rolesOf(kind, form.choices)) if (form.cloth[role]) line.cloth[role] = form.cloth[role];
+  if (!line.cloth.face) faults.push({ code: 'cloth-missing', field: 'cloth.face', message: 'Choose the cloth.' });
+  return { line, lengths, faults };
+}
+
+function readQty(text: string, faults: Fault[]): number {
+  const qty = Number(text);
+  if (/^\d+$/.test(text.trim()) && qty >= 1 && qty <= 10_000) return qty;
+  faults.push({
+    code: 'quantity',
+    field: 'qty',
+    message: `“${text}” is not a number of covers; write a whole number from 1 to 10,000.`,
+  });
+  return 1;
+}
+
+function readOption(
+  option: KindOption,
+  form: LineForm,
+  line: OrderLine,
+  read: (name: string, part: number, text: string, isMeasure: boolean) => Nm | null,
+) {
+  if (option.type === 'choice') {
+    if (form.choices[option.id]) line.options[option.id] = form.choices[option.id]!;
+    return;
+  }
+  const text = form.typed[option.id]?.trim() ?? '';
+  if (text === '') return;
+  const turns = option.type === 'hem' ? text.split('+') : [text];
+  const values = turns.map((turn, part) => read(option.id, part, turn, false)).filter((value) => value !== null);
+  if (values.length === turns.length) line.options[option.id] = option.type === 'hem' ? values : values[0]!;
+}
+
+/** A fault of the cut list (`1.measures.width`) as the form's field (`typed.width`). */
+export function toFormField(fault: Fault, kind: CoverKind | undefined): Fault {
+  const [, group, name] = fault.field.split('.');
+  if (group === 'measures' || group === 'options') {
+    const isChoice = kind?.options.some(({ id, type }) => id === name && type === 'choice');
+    return { ...fault, field: isChoice ? `choices.${name}` : `typed.${name}` };
+  }
+  return { ...fault, field: group ?? fault.field };
+}

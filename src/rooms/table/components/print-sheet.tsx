@@ -1,0 +1,207 @@
+'use client';
+
+import { Box, Button, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
+import { Fragment } from 'react';
+import { printMoney } from '@/core/cost';
+import { NM, printNumber, STYLES } from '@/core/length';
+import { Fractions } from '@/ui/fraction';
+import { markPath } from '@/ui/order-mark';
+import { longLength, percent } from '@/ui/words';
+import type { LayView, LayViewItem } from '../lay-view';
+import { LayPicture } from './lay-picture';
+
+const CAUTION =
+  'Rotary cutter: close it when you put it down, fingers behind the ruler’s edge. Hot knife and adhesives: ventilate; natural fibres burn. Foam, filling and cover cloth fall under local fire-safety rules: follow your local code and qualified practice. Nothing on this sheet certifies compliance.';
+
+const SHEET_PX = 1000;
+
+/** The cut list and lay of every cloth of a batch for the printer: black on white, orders told apart by their signs. */
+export function PrintSheet({
+  batch,
+  lays,
+  printedOn,
+}: {
+  batch: { id: number; name: string };
+  lays: LayView[];
+  printedOn: string;
+}) {
+  return (
+    <Box>
+      <Flex className="no-print" gap="3" mb="5" align="center">
+        <Button asChild variant="ghost">
+          <Link href={`/batches/${batch.id}`}>Back to the batch</Link>
+        </Button>
+        <Button onClick={() => window.print()}>
+          <Printer size={18} /> Print these sheets
+        </Button>
+        <Text color="fg.muted">One sheet a cloth, A4 upright; the browser can save it as a PDF too.</Text>
+      </Flex>
+      <Stack gap="8">
+        {lays.map((lay, i) => (
+          <Sheet key={lay.id} lay={lay} batchName={batch.name} printedOn={printedOn} isFirst={i === 0} />
+        ))}
+      </Stack>
+    </Box>
+  );
+}
+
+function Sheet({
+  lay,
+  batchName,
+  printedOn,
+  isFirst,
+}: {
+  lay: LayView;
+  batchName: string;
+  printedOn: string;
+  isFirst: boolean;
+}) {
+  const length = lay.boughtNm / NM.mm;
+  const pxPerMm = SHEET_PX / (length + 20);
+  const [top, bottom] = [42 / pxPerMm, 30 / pxPerMm];
+  return (
+    <Box
+      bg="#fff"
+      color="#000"
+      p={{ base: '6', _print: '0' }}
+      maxW="210mm"
+      mx="auto"
+      borderWidth={{ base: '1px', _print: '0' }}
+      borderColor="#999"
+      css={{ breakBefore: isFirst ? 'auto' : 'page' }}
+    >
+      <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" mb="3" gap="4">
+        <Heading as="h1" fontSize="2xl">
+          {lay.clothName}
+        </Heading>
+        <Text>
+          {batchName}, {printedOn}
+        </Text>
+      </Flex>
+      <Grid templateColumns="repeat(4, 1fr)" gap="4" mb="3">
+        {[
+          ['Used', longLength(lay.usedNm, lay.units)],
+          ['To buy', `${longLength(lay.boughtNm, lay.units)}`],
+          ['Cost', printMoney(lay.costMinor, lay.currency)],
+          ['Waste', percent(lay.wastePart)],
+        ].map(([label, value]) => (
+          <Box key={label}>
+            <Text fontSize="xs">{label}</Text>
+            <Text fontWeight="800" fontSize="lg">
+              <Fractions>{value!}</Fractions>
+            </Text>
+          </Box>
+        ))}
+      </Grid>
+      <svg
+        viewBox={`-8 ${-top} ${length + 16} ${lay.widthMm + top + bottom}`}
+        width="100%"
+        role="img"
+        aria-label={`Lay of ${lay.clothName}`}
+        style={{ maxHeight: '120mm' }}
+      >
+        <LayPicture lay={lay} pxPerMm={pxPerMm} isPrint />
+      </svg>
+      <CutListTable lay={lay} />
+      <Text fontSize="xs" mt="4" borderTopWidth="1px" borderColor="#000" pt="2">
+        {CAUTION}
+      </Text>
+    </Box>
+  );
+}
+
+/** What is cut for each order, with the sum behind each size and a box to tick. */
+function CutListTable({ lay }: { lay: LayView }) {
+  const size = (length: number) => printNumber(length, STYLES[lay.units]).text;
+  return (
+    <Box
+      as="table"
+      w="full"
+      mt="4"
+      css={{
+        borderCollapse: 'collapse',
+        fontSize: '13px',
+        '& th, & td': {
+          padding: '3px 8px 3px 0',
+          textAlign: 'left',
+          borderBottom: '1px solid #bbb',
+          verticalAlign: 'top',
+        },
+        '& tr': { breakInside: 'avoid' },
+      }}
+    >
+      <thead>
+        <tr>
+          <th>Cut</th>
+          <th>Piece</th>
+          <th>Across × along, {STYLES[lay.units].unit}</th>
+          <th>How the size came about</th>
+          <th>Done</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lay.orders.map((order) => (
+          <Fragment key={order.no}>
+            <tr>
+              <td colSpan={5}>
+                <HStack gap="2" pt="2">
+                  <svg width="16" height="16" viewBox="0 0 20 20" aria-hidden>
+                    <path d={markPath(order.mark)} fillRule="evenodd" />
+                  </svg>
+                  <b>Order {order.no}</b>
+                  <span>
+                    {order.customer}; {printMoney(order.byLengthMinor, lay.currency)} of the cloth
+                  </span>
+                </HStack>
+              </td>
+            </tr>
+            {rowsOf(lay.items.filter(({ orderNo }) => orderNo === order.no)).map(({ item, qty, cuts }) => (
+              <tr key={`${item.line} ${item.name}`}>
+                <td>
+                  <b>{qty}</b>
+                </td>
+                <td>{item.name}</td>
+                <td>
+                  <b>
+                    <Fractions>
+                      {item.isStrip
+                        ? `${size(item.sizeNm[0])} wide`
+                        : `${size(item.sizeNm[0])} × ${size(item.sizeNm[1])}`}
+                    </Fractions>
+                  </b>
+                </td>
+                <td>
+                  <Fractions>
+                    {`${item.sum[0] === item.sum[1] ? item.sum[0] : item.sum.join('; ')}${item.isStrip ? `; joined from ${cuts} cuts` : ''}`.replaceAll(
+                      ' x ',
+                      ' × ',
+                    )}
+                  </Fractions>
+                </td>
+                <td>
+                  <Box as="span" display="inline-block" w="4" h="4" borderWidth="1.5px" borderColor="#000" />
+                </td>
+              </tr>
+            ))}
+          </Fragment>
+        ))}
+      </tbody>
+    </Box>
+  );
+}
+
+/** Items of one order gathered by line and name; strips are counted by copies and by cuts. */
+function rowsOf(items: LayViewItem[]): { item: LayViewItem; qty: number; cuts: number }[] {
+  const groups = new Map<string, LayViewItem[]>();
+  for (const item of items) {
+    const key = `${item.line} ${item.name}`;
+    groups.set(key, [...(groups.get(key) ?? []), item]);
+  }
+  return [...groups.values()].map((group) => ({
+    item: group[0]!,
+    qty: new Set(group.map(({ copy }) => copy)).size,
+    cuts: group.length,
+  }));
+}

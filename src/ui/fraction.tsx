@@ -1,0 +1,29 @@
+import { Box } from '@chakra-ui/react';
+import { Fragment } from 'react';
+
+/** Text in which every fraction is set as one: `13 5/8` with a raised 5, a bar and a lowered 8. */
+export function Fractions({ children }: { children: string }) {
+  const parts = children.split(/(\d+\/\d+)/);
+  return (
+    <>
+      {parts.map((part, i) => {
+        const fraction = /^(\d+)\/(\d+)$/.exec(part);
+        if (!fraction)
+          return <Fragment key={i}>{i < parts.length - 1 ? part.replace(/(\d) $/, '$1\u2009') : part}</Fragment>;
+        return (
+          <Box as="span" key={i} whiteSpace="nowrap">
+            <Box as="span" fontSize="0.68em" position="relative" top="-0.42em">
+              {fraction[1]}
+            </Box>
+            <Box as="span" mx="-0.06em">
+              ⁄
+            </Box>
+            <Box as="span" fontSize="0.68em" position="relative" top="0.12em">
+              {fraction[2]}
+            </Box>
+          </Box>
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,129 @@
+'use client';
+
+import { Box, Flex, HStack, IconButton, Text } from '@chakra-ui/react';
+import { Moon, Sun } from 'lucide-react';
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useTheme } from 'next-themes';
+import type { ReactNode } from 'react';
+
+const ROOMS = [
+  { href: '/orders', label: 'Orders' },
+  { href: '/cloth', label: 'Cloth' },
+  { href: '/batches', label: 'Batches' },
+];
+
+/** The frame of every page: name, rooms, and a tape measure along the edge. */
+export function Shell({ children }: { children: ReactNode }) {
+  return (
+    <Flex direction="column" minH="100vh">
+      <Header />
+      <Box as="main" id="main" flex="1" px={{ base: '4', lg: '8' }} py="6" maxW="1600px" w="full" mx="auto">
+        {children}
+      </Box>
+    </Flex>
+  );
+}
+
+function Header() {
+  const path = usePathname();
+  return (
+    <Box as="header" className="no-print" bg="bg.panel">
+      <Flex align="center" px={{ base: '4', lg: '8' }} h="16" gap="8" maxW="1600px" mx="auto">
+        <Link href="/orders" aria-label="Jolly Bolt, to the orders">
+          <HStack gap="3">
+            <BoltSign />
+            <Text fontFamily="heading" fontWeight="800" fontSize="xl" whiteSpace="nowrap">
+              Jolly Bolt
+            </Text>
+          </HStack>
+        </Link>
+        <HStack as="nav" gap="1" flex="1" aria-label="Rooms">
+          {ROOMS.map(({ href, label }) => {
+            const isHere = path.startsWith(href);
+            return (
+              <Box
+                key={href}
+                asChild
+                px="4"
+                h="16"
+                display="flex"
+                alignItems="center"
+                fontSize="lg"
+                fontWeight={isHere ? '700' : '500'}
+                color={isHere ? 'fg' : 'fg.muted'}
+                boxShadow={isHere ? 'inset 0 -5px 0 var(--jb-colors-tape, #f4c21f)' : 'none'}
+                _hover={{ color: 'fg' }}
+              >
+                <Link href={href} aria-current={isHere ? 'page' : undefined}>
+                  {label}
+                </Link>
+              </Box>
+            );
+          })}
+        </HStack>
+        <LightSwitch />
+      </Flex>
+      <Tape />
+    </Box>
+  );
+}
+
+/** A bolt of cloth seen from its end, with its free end hanging down. */
+function BoltSign() {
+  return (
+    <svg width="34" height="34" viewBox="0 0 34 34" aria-hidden>
+      <path d="M3 15a11 11 0 0 1 22 0v16h-5V15" fill="#0f5c4a" />
+      <circle cx="14" cy="15" r="11" fill="#1f7d62" />
+      <path
+        d="M14 8a7 7 0 1 1-7 7 5.5 5.5 0 0 1 5.5-5.5A4.500 4.500 0 0 1 17 14a3 3 0 0 1-3 3"
+        fill="none"
+        stroke="#f4c21f"
+        strokeWidth="2"
+        strokeLinecap="round"
+      />
+      <path d="M20 27h5M20 23h5" stroke="#f4c21f" strokeWidth="1.500" />
+    </svg>
+  );
+}
+
+/** A strip of tape measure with eighths. */
+function Tape() {
+  return (
+    <Box h="10px" bg="tape" aria-hidden>
+      <svg width="100%" height="10">
+        <defs>
+          <pattern id="shell-tape" width="80" height="10" patternUnits="userSpaceOnUse">
+            {Array.from({ length: 8 }, (_, i) => (
+              <line
+                key={i}
+                x1={i * 10 + 0.5}
+                x2={i * 10 + 0.5}
+                y1={10}
+                y2={i === 0 ? 0 : i === 4 ? 4 : 7}
+                stroke="#14241f"
+                strokeWidth="1"
+              />
+            ))}
+          </pattern>
+        </defs>
+        <rect width="100%" height="10" fill="url(#shell-tape)" />
+      </svg>
+    </Box>
+  );
+}
+
+function LightSwitch() {
+  const { resolvedTheme, setTheme } = useTheme();
+  const next = resolvedTheme === 'dark' ? 'light' : 'dark';
+  return (
+    <IconButton variant="ghost" aria-label="Switch between light and dark" onClick={() => setTheme(next)}>
+      <Box asChild display="inline" _dark={{ display: 'none' }}>
+        <Moon />
+      </Box>
+      <Box asChild display="none" _dark={{ display: 'inline' }}>
+        <Sun />
+      </Box>
+    </IconButton>
+  );
+}

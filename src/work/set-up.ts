@@ -1,0 +1,54 @@
+import { eq, sql } from 'drizzle-orm';
+import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { parseArgs } from 'node:util';
+import { connect, schema, type Database } from '@/db';
+import { DEMO_BATCHES, insertDemo } from '@/db/demo';
+import { layBatch } from './lay-batch';
+import { closePool } from './pool';
+
+// Brings the database up to date and, once, loads the demo workroom: node dist/set-up.mjs [--empty | --reset].
+
+const SET_UP_LOCK = 4200;
+
+async function main() {
+  const { values } = parseArgs({
+    options: { empty: { type: 'boolean', default: false }, reset: { type: 'boolean', default: false } },
+  });
+  const { db, close } = connect();
+  try {
+    await db.execute(sql`SELECT pg_advisory_lock(${SET_UP_LOCK})`);
+    await migrate(db, { migrationsFolder: 'src/db/migrations' });
+    const [known] = await db.select().from(schema.settings).where(eq(schema.settings.key, 'workroom'));
+    if (values.reset || (!known && !values.empty)) await loadDemo(db);
+    else if (!known) await db.insert(schema.settings).values({ key: 'workroom', value: { demo: false } });
+  } finally {
+    await closePool();
+    await close();
+  }
+}
+
+/** Empties the database and loads the demo in one transaction, then makes the lays of its batches. */
+async function loadDemo(db: Database) {
+  console.log('Loading the demo workroom …');
+  const ids = await db.transaction(async (tx) => {
+    await tx.execute(sql`TRUNCATE settings, customers, cloths, orders, batches RESTART IDENTITY CASCADE`);
+    await tx.insert(schema.settings).values({ key: 'workroom', value: { demo: true } });
+    return insertDemo(tx, new Date());
+  });
+  for (const [i, { end }] of DEMO_BATCHES.entries()) {
+    if (end === 'draft') continue;
+    const [batch] = await db
+      .update(schema.batches)
+      .set({ status: 'queued', run: 1 })
+      .where(eq(schema.batches.id, ids[i]!))
+      .returning();
+    await layBatch(db, batch!.id, batch!.run);
+    if (end !== 'laid')
+      await db
+        .update(schema.batches)
+        .set({ status: end, approvedAt: new Date() })
+        .where(eq(schema.batches.id, batch!.id));
+  }
+}
+
+await main();
