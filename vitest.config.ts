@@ -1,5 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
+const nothing = new URL('./tests/support/nothing.ts', import.meta.url).pathname;
 const alias = { '@': new URL('./src', import.meta.url).pathname };
 const shared = { environment: 'node', pool: 'forks' } as const;
 
@@ -8,7 +9,7 @@ export default defineConfig({
     projects: [
       { resolve: { alias }, test: { ...shared, name: 'unit', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] } },
       {
-        resolve: { alias },
+        resolve: { alias: { ...alias, 'server-only': nothing, 'next/cache': nothing } },
         test: {
           ...shared,
           name: 'db',

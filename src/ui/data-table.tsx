@@ -44,6 +44,7 @@ export function DataTable<T extends RowData>({ label, data, columns }: Props<T>)
                 return (
                   <Table.ColumnHeader
                     key={header.id}
+                    py="1.5"
                     fontWeight="700"
                     color="fg"
                     whiteSpace="nowrap"
@@ -55,7 +56,7 @@ export function DataTable<T extends RowData>({ label, data, columns }: Props<T>)
                         display="inline-flex"
                         alignItems="center"
                         gap="1"
-                        minH="10"
+                        minH="8"
                         fontWeight="700"
                         onClick={header.column.getToggleSortingHandler()}
                       >

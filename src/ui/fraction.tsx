@@ -27,3 +27,14 @@ export function Fractions({ children }: { children: string }) {
     </>
   );
 }
+
+const RAISED = '⁰¹²³⁴⁵⁶⁷⁸⁹';
+const LOWERED = '₀₁₂₃₄₅₆₇₈₉';
+const set = (digits: string, glyphs: string) => [...digits].map((digit) => glyphs[Number(digit)]).join('');
+
+/** The same in characters alone, for text inside a drawing. */
+export const withFraction = (text: string): string =>
+  text.replace(
+    / ?(\d+)\/(\d+)/g,
+    (_, over: string, under: string) => `\u2009${set(over, RAISED)}⁄${set(under, LOWERED)}`,
+  );

@@ -93,7 +93,7 @@ export function Figure({ label, children, note }: { label: string; children: Rea
       <Text fontSize="sm" color="fg.muted">
         {label}
       </Text>
-      <Text fontSize="2xl" fontWeight="700" lineHeight="1.2">
+      <Text fontSize="xl" fontWeight="700" lineHeight="1.3" whiteSpace="nowrap">
         {children}
       </Text>
       {note && (

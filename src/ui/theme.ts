@@ -103,6 +103,13 @@ const config = defineConfig({
         },
       },
     },
+    slotRecipes: {
+      nativeSelect: {
+        slots: ['root', 'field', 'indicator'],
+        base: { field: { borderRadius: 'sm', bg: 'bg.panel' } },
+        variants: { size: { md: { field: { h: '11', textStyle: 'md' } } } },
+      },
+    },
     recipes: {
       button: {
         base: { fontWeight: '600', borderRadius: 'sm', colorPalette: 'bottle' as never },

@@ -25,7 +25,7 @@ const status = sql<OrderStatus>`CASE
 
 const MOST_ROWS = 500;
 
-/** Orders by due date, the soonest first; `search` looks at the number, the customer, the notes and the kinds. */
+/** Orders by due date, the soonest first and what is cut last; `search` looks at the number, the customer, the notes and the kinds. */
 export async function listOrders({
   search = '',
   only,
@@ -66,13 +66,17 @@ export async function listOrders({
     .where(and(...conditions))
     .groupBy(schema.orders.id, schema.customers.name)
     .having(only ? sql`${status} = ${only}` : sql`true`)
-    .orderBy(schema.orders.due, schema.orders.no)
+    .orderBy(sql`${status} = 'cut'`, schema.orders.due, schema.orders.no)
     .limit(MOST_ROWS);
   return rows.map(({ parts, ...row }) => ({
     ...row,
-    what: parts.map(({ kind, qty }) => `${qty} ${(kindById(kind)?.name ?? kind).toLowerCase()}`).join(', '),
+    what: parts.map(({ kind, qty }) => counted(qty, kindById(kind)?.name ?? kind)).join(', '),
   }));
 }
+
+/** `4 boxed cushions with a zip panel`: the count, and the kind's noun in the plural. */
+const counted = (qty: number, name: string) =>
+  `${qty} ${qty === 1 ? name.toLowerCase() : name.toLowerCase().replace(/^((?:\S+ )?cushion)/, '$1s')}`;
 
 export interface StoredOrder {
   id: number;

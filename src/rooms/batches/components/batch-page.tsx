@@ -225,7 +225,7 @@ function LayCard({ lay, batchId }: { lay: LaySummary; batchId: number }) {
             To the table
           </Text>
         </Flex>
-        <Grid templateColumns="repeat(4, 1fr)" gap="4" p="4">
+        <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
           <Figure label="Used" note={`${((100 * lay.usedNm) / lay.boundNm - 100).toFixed(1)} % over the bound`}>
             <Fractions>{longLength(lay.usedNm, units)}</Fractions>
           </Figure>
@@ -241,9 +241,7 @@ function LayCard({ lay, batchId }: { lay: LaySummary; batchId: number }) {
                 : 'no cost saved'
             }
           >
-            <HStack gap="1">
-              <Fractions>{savedNm > 0 ? longLength(savedNm, units) : 'none'}</Fractions>
-            </HStack>
+            <Fractions>{savedNm > 0 ? longLength(savedNm, units) : 'none'}</Fractions>
           </Figure>
         </Grid>
       </Link>

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import type { CoverKind, TakeOff } from '@/core/covers';
 import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { ClothPattern, type ClothLook } from '@/ui/cloth-pattern';
+import { withFraction } from '@/ui/fraction';
 
 interface Props {
   kind: CoverKind;
@@ -25,10 +26,12 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
   const high = kind.drawing === 'box' ? height * 0.5 + (thickness ?? 0) : height;
   const scale = Math.min((WIDTH - 2 * MARGIN) / wide, (HEIGHT - 2 * MARGIN) / high);
   const paint = look ? `url(#${id}-cloth)` : 'var(--cover-plain)';
-  const text = (length: Nm) => printNumber(length, STYLES[units]).text;
+  const text = (length: Nm) => withFraction(printNumber(length, STYLES[units]).text);
+  // The picture is as high as its cover and the dimension lines need.
+  const tall = high * scale + 2 * MARGIN;
   const body = {
     x: (WIDTH - wide * scale) / 2,
-    y: (HEIGHT - high * scale) / 2,
+    y: MARGIN,
     w: width * scale,
     h: height * scale,
     t: (thickness ?? 0) * scale,
@@ -41,7 +44,7 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
       }}
     >
       <svg
-        viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+        viewBox={`0 0 ${WIDTH} ${tall}`}
         width="100%"
         role="img"
         aria-label={`${kind.name}, finished ${text(width)} by ${text(height)}${thickness ? ` by ${text(thickness)}` : ''}`}

@@ -3,6 +3,7 @@
 import { memo } from 'react';
 import { NM, printNumber, STYLES, type Units } from '@/core/length';
 import { ClothPattern } from '@/ui/cloth-pattern';
+import { withFraction } from '@/ui/fraction';
 import { markColour, markPath } from '@/ui/order-mark';
 import type { LayView, LayViewItem } from '../lay-view';
 
@@ -94,7 +95,7 @@ export const LayPicture = memo(function LayPicture({
 });
 
 const text = (length: number, units: Units) =>
-  printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', '');
+  withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));
 
 interface ItemProps {
   item: LayViewItem;
@@ -183,9 +184,9 @@ function PieceLabel({
 }) {
   const rows = [`${no}`, name, size];
   const longest = Math.max(name.length, size.length);
-  const lines = high >= 58 && wide >= longest * 6.6 + 12 ? rows : high >= 22 && wide >= 58 ? rows.slice(0, 1) : [];
+  const lines = high >= 58 && wide >= longest * 7.6 + 12 ? rows : high >= 22 && wide >= 58 ? rows.slice(0, 1) : [];
   // A low, long piece says it all on one line.
-  const oneLine = lines.length === 1 && wide >= (longest + name.length) * 7 + 80 ? `${no} ${name} ${size}` : null;
+  const oneLine = lines.length === 1 && wide >= (longest + name.length) * 7.6 + 80 ? `${no} ${name} ${size}` : null;
   const sign = Math.min(16, high - 4, wide - 4);
   if (sign < 6) return null;
   return (

@@ -1,0 +1,509 @@
+import { eq, sql } from 'drizzle-orm';
+import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { connect, schema, type Database } from '@/db';
+import { DEMO_BATCHES, insertDemo } from '@/db/demo';
+import type { Answer } from '@/rooms/answer';
+import {
+  approveBatch,
+  createBatch,
+  deleteBatch,
+  makeLays,
+  markCut,
+  removeLine,
+  stopLays,
+} from '@/rooms/batches/actions';
+import { batchLines, getBatch, listBatches } from '@/rooms/batches/queries';
+import { deleteCloth, saveCloth } from '@/rooms/cloths/actions';
+import { EMPTY_CLOTH } from '@/rooms/cloths/form';
+import { getCloth, listCloths } from '@/rooms/cloths/queries';
+import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/rooms/orders/actions';
+import { getOrder, listOrders } from '@/rooms/orders/queries';
+import { getLays } from '@/rooms/table/queries';
+import { inches, NM } from '@/core/length';
+import { findFaults, readJob } from '@/core/lay';
+import { layBatch } from '@/work/lay-batch';
+import { closePool } from '@/work/pool';
+import { lineForm, orderForm } from '../support/forms';
+
+let db: Database;
+let close: () => Promise<void>;
+let cloth: number;
+
+const value = <T>(answer: Answer<T>): T => {
+  if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
+  return answer.value;
+};
+const faultsOf = (answer: Answer) => (answer.ok ? [] : answer.faults);
+
+beforeAll(async () => {
+  ({ db, close } = connect());
+  await migrate(db, { migrationsFolder: 'src/db/migrations' });
+});
+
+afterAll(async () => {
+  await closePool();
+  await close();
+});
+
+beforeEach(async () => {
+  await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches RESTART IDENTITY CASCADE`);
+  cloth = value(
+    await saveCloth(
+      {
+        ...EMPTY_CLOTH,
+        name: 'Test reed',
+        repeatAcross: '9',
+        repeatAlong: '8',
+        drop: '1/2',
+        price: '18',
+        turns: 'none',
+      },
+      null,
+    ),
+  ).id;
+});
+
+const newOrder = async (lines = [lineForm(cloth)], rest = {}) =>
+  value(await saveOrder(orderForm(lines, rest), null)).id;
+const linesOf = async (orderId: number) => (await getOrder(orderId))!.form.lines.map(({ id }) => id!);
+
+describe('orders', () => {
+  test('keep lengths in nanometres and as they were typed, hems turn by turn', async () => {
+    const id = await newOrder([lineForm(cloth, { typed: { width: `1' 6 1/2`, height: '47 cm', hem: '1/4 + 1 cm' } })]);
+    const values = await db.select().from(schema.lineValues).orderBy(schema.lineValues.name, schema.lineValues.part);
+    expect(values.map(({ name, part, valueNm, typed }) => [name, part, valueNm, typed])).toEqual([
+      ['height', 0, 470 * NM.mm, '47 cm'],
+      ['hem', 0, inches(0.25), '1/4'],
+      ['hem', 1, 10 * NM.mm, '1 cm'],
+      ['width', 0, inches(18.5), `1' 6 1/2`],
+    ]);
+    const order = await getOrder(id);
+    expect(order!.form.lines[0]!.typed).toEqual({ width: `1' 6 1/2`, height: '47 cm', hem: '1/4 + 1 cm' });
+    expect(order!.form.customer).toBe('Mill Race Players');
+  });
+
+  test('give every order its own number and customers are known whatever their capitals', async () => {
+    const ids = await Promise.all(
+      ['Mill Race Players', 'MILL RACE players', 'Other'].map((customer) => newOrder([lineForm(cloth)], { customer })),
+    );
+    const orders = await Promise.all(ids.map((id) => getOrder(id)));
+    expect(new Set(orders.map((order) => order!.no)).size).toBe(3);
+    expect(await db.select().from(schema.customers)).toHaveLength(2);
+  });
+
+  test('an edit on an older version is refused with a way on, and can then be saved over it', async () => {
+    const id = await newOrder();
+    const seen = (await getOrder(id))!;
+    value(await saveOrder({ ...seen.form, notes: 'theirs' }, { id, version: seen.version }));
+    const mine = { ...seen.form, notes: 'mine' };
+    const refused = await saveOrder(mine, { id, version: seen.version });
+    expect(refused).toMatchObject({ ok: false, stale: { version: seen.version + 1 }, faults: [{ code: 'stale' }] });
+    expect((await getOrder(id))!.form.notes).toBe('theirs');
+    if (!refused.ok) value(await saveOrder(mine, { id, version: refused.stale!.version }));
+    expect((await getOrder(id))!.form.notes).toBe('mine');
+  });
+
+  test('of two saves at the same moment exactly one goes through', async () => {
+    const id = await newOrder();
+    const { form, version } = (await getOrder(id))!;
+    const answers = await Promise.all(
+      ['a', 'b', 'c', 'd'].map((notes) => saveOrder({ ...form, notes }, { id, version })),
+    );
+    expect(answers.filter(({ ok }) => ok)).toHaveLength(1);
+    expect(answers.filter((answer) => !answer.ok && answer.stale)).toHaveLength(3);
+  });
+
+  test.each([
+    ['customer', { customer: '  ' }, 'Say who the order is for.'],
+    ['due', { due: 'soon' }, 'Choose the day when it is due.'],
+    ['lines', { lines: [] }, 'An order needs at least one line.'],
+  ])('a bad %s is one sentence at the field and nothing is written', async (field, rest, message) => {
+    const answer = await saveOrder(orderForm([lineForm(cloth)], rest), null);
+    expect(faultsOf(answer)).toEqual([expect.objectContaining({ field, message })]);
+    expect(await db.select().from(schema.orders)).toEqual([]);
+    expect(await db.select().from(schema.customers)).toEqual([]);
+  });
+
+  test.each([
+    ['lines.0.typed.width', { typed: { width: '12 elbows', height: '4' } }, 'not a unit of length'],
+    ['lines.0.typed.height', { typed: { width: '12' } }, 'Height is needed.'],
+    ['lines.0.typed.width', { typed: { width: '0', height: '4' } }, 'more than zero'],
+    ['lines.0.typed.overlap', { typed: { width: '12', height: '12', overlap: '0' } }, 'would overlap 0 in'],
+    ['lines.0.qty', { qty: '2.5' }, 'whole number'],
+    ['lines.0.qty', { qty: '' }, 'whole number'],
+    ['lines.0.cloth.face', { cloth: {} }, 'Choose the cloth.'],
+    ['lines.0.cloth.face', { cloth: { face: '9999' } }, 'no longer kept'],
+    ['lines.0.kind', { kind: 'hat' }, 'kind of cover'],
+  ])('a slip at %s is told there', async (field, rest, message) => {
+    const answer = await saveOrder(orderForm([lineForm(cloth, rest as object)]), null);
+    expect(faultsOf(answer)).toContainEqual(
+      expect.objectContaining({ field, message: expect.stringContaining(message) }),
+    );
+    expect(await db.select().from(schema.orders)).toEqual([]);
+  });
+
+  test('what no form would send is refused, not crashed on', async () => {
+    for (const input of [
+      null,
+      1,
+      'x',
+      [],
+      {},
+      { lines: 'x' },
+      { ...orderForm([lineForm(cloth)]), lines: [{ evil: true }] },
+      orderForm([lineForm(cloth, { typed: { width: 'x'.repeat(5000), height: '1' } })]),
+    ]) {
+      expect((await saveOrder(input, null)).ok).toBe(false);
+    }
+  });
+
+  test('copy, delete and undo', async () => {
+    const id = await newOrder([lineForm(cloth), lineForm(cloth, { qty: '2' })]);
+    const copy = value(await copyOrder(id)).id;
+    expect((await getOrder(copy))!.form.lines.map(({ qty }) => qty)).toEqual(['3', '2']);
+    value(await deleteOrder(id));
+    expect((await listOrders({})).map((order) => order.id)).toEqual([copy]);
+    expect((await batchLines(null)).lines).toHaveLength(2);
+    expect((await deleteOrder(id)).ok).toBe(false);
+    value(await restoreOrder(id));
+    expect(await listOrders({})).toHaveLength(2);
+  });
+
+  test('are found by number, customer, notes and kind; a percent sign is only a sign', async () => {
+    await newOrder([lineForm(cloth)], { customer: 'Quay House', notes: 'window seat 100% wool' });
+    await newOrder([lineForm(cloth, { kind: 'zip-cushion', fit: 'snug' })], { customer: 'Mill Race Players' });
+    const find = async (search: string) => (await listOrders({ search })).map(({ customer }) => customer);
+    expect(await find('quay')).toEqual(['Quay House']);
+    expect(await find('zip')).toEqual(['Mill Race Players']);
+    expect(await find('window wool')).toEqual(['Quay House']);
+    expect(await find('100%')).toEqual(['Quay House']);
+    expect(await find('%')).toEqual(['Quay House']);
+    expect(await find('202')).toEqual(['Mill Race Players']);
+    expect(await find(`'; DROP TABLE orders; --`)).toEqual([]);
+  });
+});
+
+describe('cloth', () => {
+  test('comes back as it was typed, in its own fractions', async () => {
+    const id = value(
+      await saveCloth(
+        {
+          ...EMPTY_CLOTH,
+          name: 'Fine stripe',
+          width: '53 7/8',
+          repeatAcross: '2 1/4',
+          price: '12.5',
+          sellingStep: '1/8 yd',
+        },
+        null,
+      ),
+    ).id;
+    expect((await getCloth(id))!.form).toMatchObject({
+      width: '53 7/8',
+      selvageLeft: '1/2',
+      repeatAcross: '2 1/4',
+      repeatAlong: '',
+      price: '12.50',
+      sellingStep: '1/8 yd',
+      drop: '0',
+    });
+    const metric = value(
+      await saveCloth(
+        {
+          ...EMPTY_CLOTH,
+          name: 'Metric',
+          units: 'mm',
+          width: '1 m 42',
+          selvageLeft: '8 mm',
+          selvageRight: '',
+          price: '9',
+          pricePer: 'm',
+          sellingStep: '10 cm',
+          repeatAcross: '16',
+          repeatAlong: '22',
+          drop: '0.25',
+        },
+        null,
+      ),
+    ).id;
+    expect((await getCloth(metric))!.form).toMatchObject({
+      width: '142',
+      selvageLeft: '0.8',
+      selvageRight: '',
+      drop: '1/4',
+      sellingStep: '10 cm',
+    });
+  });
+
+  test.each([
+    ['name', { name: ' ' }],
+    ['name', { name: 'TEST REED' }],
+    ['width', { width: '0' }],
+    ['width', { width: 'wide' }],
+    ['selvageLeft', { width: '1', selvageLeft: '1' }],
+    ['drop', { drop: '1' }],
+    ['drop', { drop: '1/2' }],
+    ['price', { price: '-3' }],
+    ['price', { price: '' }],
+    ['sellingStep', { sellingStep: '0' }],
+    ['currency', { currency: 'gb' }],
+    ['groundColour', { groundColour: 'red' }],
+  ])('a bad %s is refused at its field', async (field, rest) => {
+    const answer = await saveCloth({ ...EMPTY_CLOTH, name: 'Another', price: '1', ...rest }, null);
+    expect(faultsOf(answer)).toContainEqual(expect.objectContaining({ field }));
+    expect(await listCloths()).toHaveLength(1);
+  });
+
+  test('is kept while orders are cut from it', async () => {
+    await newOrder();
+    expect(faultsOf(await deleteCloth(cloth))[0]!.message).toContain('Orders are cut from this cloth');
+    const other = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Unused', price: '1' }, null)).id;
+    value(await deleteCloth(other));
+    expect(await listCloths()).toHaveLength(1);
+  });
+
+  test('a stale edit is refused', async () => {
+    const seen = (await getCloth(cloth))!;
+    value(await saveCloth({ ...seen.form, notes: 'x' }, { id: cloth, version: seen.version }));
+    expect(await saveCloth(seen.form, { id: cloth, version: seen.version })).toMatchObject({
+      ok: false,
+      stale: { version: seen.version + 1 },
+    });
+  });
+});
+
+describe('the database holds its own rules', () => {
+  const refuses = async (query: ReturnType<typeof sql>, constraint: string) => {
+    const error = await db.execute(query).then(
+      () => null,
+      (reason) => reason as { cause: { constraint: string } },
+    );
+    expect(error?.cause.constraint).toBe(constraint);
+  };
+
+  test('lengths, money, words and references', async () => {
+    const id = await newOrder();
+    const [line] = await linesOf(id);
+    await refuses(sql`UPDATE cloths SET width_nm = 0`, 'cloths_width');
+    await refuses(sql`UPDATE cloths SET drop_part = 1`, 'cloths_repeat');
+    await refuses(sql`UPDATE cloths SET price_minor = -1`, 'cloths_price');
+    await refuses(sql`UPDATE order_lines SET qty = 0`, 'order_lines_qty');
+    await refuses(sql`UPDATE line_values SET value_nm = 0 WHERE name = 'width'`, 'line_values_length');
+    await refuses(sql`UPDATE line_values SET choice = 'x'`, 'line_values_one');
+    await refuses(
+      sql`INSERT INTO line_cloths (line_id, role, cloth_id) VALUES (${line}, 'hat', ${cloth})`,
+      'line_cloths_role',
+    );
+    await refuses(
+      sql`INSERT INTO line_cloths (line_id, role, cloth_id) VALUES (${line}, 'welt', 9999)`,
+      'line_cloths_cloth_id_cloths_id_fk',
+    );
+    await refuses(sql`DELETE FROM customers`, 'orders_customer_id_customers_id_fk');
+    await refuses(sql`INSERT INTO batches (name, status) VALUES ('x', 'lost')`, 'batches_status');
+  });
+});
+
+describe('batches', () => {
+  const lay = async (id: number, seconds = 1) => {
+    const [batch] = await db
+      .update(schema.batches)
+      .set({ status: 'queued', seconds, run: sql`run + 1` })
+      .where(eq(schema.batches.id, id))
+      .returning();
+    await layBatch(db, id, batch!.run);
+  };
+  const batchOf = async (...orders: number[]) =>
+    value(await createBatch({ name: 'Test batch', lineIds: (await Promise.all(orders.map(linesOf))).flat() })).id;
+
+  test('take waiting lines whole or not at all', async () => {
+    const [a, b] = [await newOrder(), await newOrder()];
+    await batchOf(a);
+    const again = await createBatch({ name: 'Second', lineIds: [...(await linesOf(a)), ...(await linesOf(b))] });
+    expect(faultsOf(again)[0]).toMatchObject({ field: 'lineIds', code: 'taken' });
+    expect((await batchLines(null)).lines).toHaveLength(1);
+    expect(await listBatches()).toHaveLength(1);
+    expect(faultsOf(await createBatch({ name: '', lineIds: [1] }))[0]!.field).toBe('name');
+    expect(faultsOf(await createBatch({ name: 'x', lineIds: [] }))[0]!.field).toBe('lineIds');
+  });
+
+  test('get a valid lay with the pattern matched, costed and shared to the cent', async () => {
+    const plain = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain', price: '7.77', turns: 'any' }, null)).id;
+    const first = await newOrder([
+      lineForm(cloth, { matching: 'alike' }),
+      lineForm(plain, {
+        kind: 'boxed-cushion',
+        fit: 'true',
+        typed: { length: '23', width: '19', thickness: '2 1/2' },
+        choices: { piping: 'both' },
+        cloth: { face: String(plain), welt: String(cloth) },
+      }),
+    ]);
+    const second = await newOrder([lineForm(cloth, { matching: 'centred', qty: '2' })]);
+    const id = await batchOf(first, second);
+    await lay(id);
+    const { batch, lays } = (await getBatch(id))!;
+    expect(batch.status).toBe('laid');
+    expect(lays.map(({ clothName }) => clothName)).toEqual(['Plain', 'Test reed']);
+    for (const view of await getLays(id)) {
+      const stored = (await db.select().from(schema.lays).where(eq(schema.lays.id, view.id)))[0]!;
+      const job = readJob(stored.job);
+      if (!job.ok) throw new Error(job.faults[0]!.message);
+      const mmToNm = (plan: unknown) =>
+        plan as {
+          lays: {
+            stock: string;
+            used: number;
+            placed: { piece: string; copy: number; x: number; y: number; turn: number }[];
+            cuts: { strip: string; copy: number; length: number; outline: [number, number][] }[];
+          }[];
+          totals: { used: number; bound: number };
+        };
+      const plan = mmToNm(stored.plan);
+      const nm = (x: number) => Math.round(x * NM.in);
+      const faults = findFaults(job.value, {
+        used: nm(plan.totals.used),
+        bound: nm(plan.totals.bound),
+        unplaced: [],
+        lays: plan.lays.map((one) => ({
+          stock: one.stock,
+          used: nm(one.used),
+          placed: one.placed.map((p) => ({ ...p, x: nm(p.x), y: nm(p.y) })),
+          cuts: one.cuts.map((c) => ({
+            ...c,
+            length: nm(c.length),
+            outline: c.outline.map(([x, y]) => [nm(x), nm(y)]) as never,
+          })),
+        })),
+      });
+      expect(faults).toEqual([]);
+      expect(view.orders.reduce((sum, { byLengthMinor }) => sum + byLengthMinor, 0)).toBe(view.costMinor);
+      expect(view.orders.reduce((sum, { byAreaMinor }) => sum + byAreaMinor, 0)).toBe(view.costMinor);
+      expect(view.boughtNm % inches(9)).toBe(0);
+      expect(view.boughtNm).toBeGreaterThanOrEqual(view.usedNm);
+      expect(view.handNm).toBeGreaterThanOrEqual(view.usedNm);
+    }
+  });
+
+  test('approving freezes: orders, lines and lays stay as they were made', async () => {
+    const order = await newOrder();
+    const id = await batchOf(order);
+    expect(faultsOf(await approveBatch(id, 1))[0]!.code).toBe('not-laid');
+    await lay(id);
+    const { batch } = (await getBatch(id))!;
+    expect(await approveBatch(id, batch.version - 1)).toMatchObject({ ok: false, stale: {} });
+    value(await approveBatch(id, batch.version));
+    const before = await getLays(id);
+    const seen = (await getOrder(order))!;
+    expect(seen.form.lines[0]!.frozenBy).toBe('Test batch');
+    const changed = {
+      ...seen.form,
+      notes: 'new note',
+      lines: [{ ...seen.form.lines[0]!, qty: '99' }, lineForm(cloth)],
+    };
+    value(await saveOrder(changed, { id: order, version: seen.version }));
+    const after = (await getOrder(order))!.form;
+    expect(after.notes).toBe('new note');
+    expect(after.lines.map(({ qty }) => qty)).toEqual(['3', '3']);
+    const stored = (await getCloth(cloth))!;
+    value(await saveCloth({ ...stored.form, price: '99', width: '40' }, { id: cloth, version: stored.version }));
+    expect(await getLays(id)).toEqual(before);
+    expect(faultsOf(await deleteOrder(order))[0]!.code).toBe('frozen');
+    expect(faultsOf(await removeLine(id, (await linesOf(order))[0]!))[0]!.code).toBe('frozen');
+    expect(faultsOf(await deleteBatch(id))[0]!.code).toBe('frozen');
+    expect(
+      faultsOf(await saveOrder({ ...after, lines: [after.lines[1]!] }, { id: order, version: seen.version + 1 }))[0]!
+        .code,
+    ).toBe('frozen');
+    value(await markCut(id));
+    expect(faultsOf(await markCut(id))[0]!.code).toBe('not-approved');
+    expect((await listOrders({ only: 'waiting' })).map((row) => row.id)).toEqual([order]);
+  });
+
+  test('a changed order opens its batch again and drops the lays', async () => {
+    const order = await newOrder();
+    const id = await batchOf(order);
+    await lay(id);
+    const seen = (await getOrder(order))!;
+    value(await saveOrder({ ...seen.form, notes: 'bigger' }, { id: order, version: seen.version }));
+    const { batch, lays, lines } = (await getBatch(id))!;
+    expect([batch.status, lays.length, lines.length]).toEqual(['draft', 0, 1]);
+  });
+
+  test('a result that comes after a change is not taken', async () => {
+    const order = await newOrder();
+    const id = await batchOf(order);
+    const [batch] = await db
+      .update(schema.batches)
+      .set({ status: 'queued', seconds: 2, run: 1 })
+      .where(eq(schema.batches.id, id))
+      .returning();
+    const running = layBatch(db, id, batch!.run);
+    await new Promise((resolve) => setTimeout(resolve, 700));
+    const seen = (await getOrder(order))!;
+    value(await saveOrder({ ...seen.form, notes: 'changed meanwhile' }, { id: order, version: seen.version }));
+    await running;
+    const view = (await getBatch(id))!;
+    expect([view.batch.status, view.lays.length]).toEqual(['draft', 0]);
+  });
+
+  test('stopping keeps the best lay so far, soon', async () => {
+    const id = await batchOf(await newOrder([lineForm(cloth, { qty: '20', matching: 'alike' })]));
+    await db.update(schema.batches).set({ status: 'queued', seconds: 60, run: 1 }).where(eq(schema.batches.id, id));
+    const start = Date.now();
+    const running = layBatch(db, id, 1);
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    value(await stopLays(id));
+    await running;
+    expect(Date.now() - start).toBeLessThan(20_000);
+    const { batch, lays } = (await getBatch(id))!;
+    expect([batch.status, batch.cancelRequested, lays.length, lays[0]!.unplaced]).toEqual(['laid', false, 1, 0]);
+  });
+
+  test('a cover that can’t be cut from its cloth is unplaced with the reason, and can’t be approved', async () => {
+    const id = await batchOf(await newOrder([lineForm(cloth, { typed: { width: '70', height: '12' } })]));
+    await lay(id);
+    const { batch, lays } = (await getBatch(id))!;
+    expect(lays[0]!.unplaced).toBe(9);
+    expect((await getLays(id))[0]!.unplaced[0]!.why).toBe('no stock length is wide enough');
+    expect(faultsOf(await approveBatch(id, batch.version))[0]!.code).toBe('unplaced');
+  });
+
+  test('an empty batch fails in words; a removed line waits again', async () => {
+    const order = await newOrder();
+    const id = await batchOf(order);
+    value(await removeLine(id, (await linesOf(order))[0]!));
+    await lay(id);
+    expect((await getBatch(id))!.batch).toMatchObject({
+      status: 'failed',
+      error: expect.stringContaining('nothing to cut'),
+    });
+    expect((await batchLines(null)).lines).toHaveLength(1);
+    value(await deleteBatch(id));
+    expect(await getBatch(id)).toBeNull();
+  });
+
+  test('nonsense seconds and batches that are not there are refused', async () => {
+    expect(faultsOf(await makeLays(1, 0))[0]!.field).toBe('seconds');
+    expect(faultsOf(await makeLays(1, 1e9))[0]!.field).toBe('seconds');
+    expect(faultsOf(await makeLays(4711, 5))[0]!.code).toBe('busy');
+    expect(faultsOf(await approveBatch(4711, 1))[0]!.code).toBe('gone');
+  });
+});
+
+describe('the demo workroom', () => {
+  test('loads whole into an empty database', async () => {
+    await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches RESTART IDENTITY CASCADE`);
+    const ids = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
+    expect(ids).toHaveLength(DEMO_BATCHES.length);
+    expect(await listCloths()).toHaveLength(12);
+    const orders = await listOrders({});
+    expect(orders).toHaveLength(25);
+    expect(new Set(orders.map(({ customer }) => customer)).size).toBe(8);
+    for (const { id } of orders) {
+      const order = (await getOrder(id))!;
+      // Every demo order is one that the form would save as it stands.
+      value(await saveOrder(order.form, { id, version: order.version }));
+    }
+  });
+});
