@@ -29,10 +29,10 @@ await runMain(async () => {
   await step('lint', () => program('eslint', '.'));
   await step('types', () => program('tsc', '--noEmit'));
   const counts = { passed: 0, failed: 0 };
-  const project = async (name, env = {}) => {
+  const project = async (name, env = {}, ...more) => {
     const report = join(LOCAL, `tests-${name}.json`);
     rmSync(report, { force: true });
-    const args = ['run', '--project', name, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`];
+    const args = ['run', '--project', name, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...more];
     const code = await run(bin('vitest'), args, { env: { ...process.env, ...env } });
     try {
       const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'));
@@ -54,7 +54,7 @@ await runMain(async () => {
     }
   });
   await step('command tests', () => project('commands'));
-  await step('browser journeys', () => project('browser'));
+  await step('browser journeys', () => project('browser', {}, '--bail=1'));
 
   say('');
   for (const { name, passed, seconds } of results)

@@ -8,7 +8,9 @@ interface Load {
   /** The ways it may lie: [width, height] nm. */
   ways: [Nm, Nm][];
   /** nm², at most width * height (an outline has less, a strip's joins more are left out). */
-  area: number;
+  area: bigint;
+  /** True for what need not lie on whole nanometres: bias and outlines. */
+  isBent: boolean;
 }
 
 /**
@@ -26,29 +28,46 @@ export function lowerBound(job: LayJob, placed: { pieces: Map<string, number>; s
   const loads: Load[] = job.pieces.map(({ id, width: w, height: h, turns, outline }) => ({
     qty: placed.pieces.get(id) ?? 0,
     ways: waysOf(w, h, turns),
-    area: outline ? Math.abs(doubleArea(outline)) / 2 : (w + gap) * (h + gap),
+    // An outline's area is a rounded number: a little is left off.
+    area: outline
+      ? BigInt(Math.floor((Math.abs(doubleArea(outline)) / 2) * (1 - 1e-12)))
+      : BigInt(w + gap) * BigInt(h + gap),
+    isBent: outline !== null,
   }));
   const stripLoads: Load[] = job.strips.map(({ id, width: w, length, grain }) => ({
     qty: placed.strips.get(id) ?? 0,
     // A strip along the cloth takes its width over at least its length; the others may be cut to any length.
     ways: grain === 'along' ? [[w, length]] : [],
-    area: w * length,
+    area: BigInt(w) * BigInt(length),
+    isBent: grain === 'bias',
   }));
   const all = [...loads, ...stripLoads].filter(({ qty }) => qty > 0);
   if (all.length === 0) return 0;
 
-  const gaps = job.stock.length * gap;
-  const byArea = all.reduce((sum, { area, qty }) => sum + area * qty, 0) / (width + gap) - gaps;
+  const rounded = all.some(({ isBent }) => isBent);
+  const byArea =
+    quotient(
+      sum(all, ({ area, qty }) => area * BigInt(qty)),
+      BigInt(width + gap),
+      rounded,
+    ) -
+    job.stock.length * gap;
   const tallest = Math.max(
+    0,
     ...loads
       .filter(({ qty }) => qty > 0)
       .map(({ ways }) => Math.min(...ways.filter(([w]) => w <= width).map(([, h]) => h))),
-    0,
   );
   const byWidths = job.stock.length > 1 ? 0 : dualFeasible(all, width, gap);
-  // Sums of rounded terms: stay on the safe side by one part in 10^12.
-  return Math.max(0, Math.floor(Math.max(byArea, tallest, byWidths) * (1 - 1e-12)));
+  return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths);
 }
+
+/** over / under in whole nanometres: rounded up where everything lies on whole nanometres, down where it may not. */
+const quotient = (over: bigint, under: bigint, isRoundedDown: boolean): Nm =>
+  Number((isRoundedDown ? over : over + under - 1n) / under);
+
+const sum = <T>(things: readonly T[], value: (thing: T) => bigint): bigint =>
+  things.reduce((total, thing) => total + value(thing), 0n);
 
 function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
   return turns.some((turn) => turn % 180 === 90) && w !== h
@@ -60,17 +79,22 @@ function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
 }
 
 const MOST_THRESHOLDS = 60;
+const MOST_PARTS = 12;
 
-/** The best bound from the families f(x) = (x > W - e ? W : x < e ? 0 : x) and u_k (rounding to k parts). */
+/**
+ * The best bound from the families f(x) = (x > W - e ? W : x < e ? 0 : x) and u_k (rounding to k parts), in exact
+ * whole numbers: a mapped width is given as a multiple of 1/k.
+ */
 function dualFeasible(loads: Load[], usable: Nm, gap: Nm): Nm {
   const width = usable + gap;
   const shaped = loads.filter(({ ways }) => ways.length > 0);
-  const bound = (f: (x: number) => number) =>
-    shaped.reduce(
-      (sum, { ways, qty }) =>
-        sum + qty * Math.min(...ways.map(([w, h]) => (w > usable ? Infinity : (f(w + gap) / width) * (h + gap)))),
-      0,
-    ) - gap;
+  const bound = (k: number, f: (x: number) => number) => {
+    const total = sum(shaped, ({ ways, qty }) => {
+      const fitting = ways.filter(([w]) => w <= usable).map(([w, h]) => BigInt(f(w + gap)) * BigInt(h + gap));
+      return fitting.reduce((least, one) => (one < least ? one : least), fitting[0] ?? 0n) * BigInt(qty);
+    });
+    return quotient(total, BigInt(width) * BigInt(k), false) - gap;
+  };
   const thresholds = [...new Set(shaped.flatMap(({ ways }) => ways.flatMap(([w]) => [w + gap, width - w - gap])))]
     .filter((e) => e > 0 && e <= width / 2)
     .sort((a, b) => a - b);
@@ -80,18 +104,18 @@ function dualFeasible(loads: Load[], usable: Nm, gap: Nm): Nm {
     const e = thresholds[i]!;
     best = Math.max(
       best,
-      bound((x) => (x > width - e ? width : x < e ? 0 : x)),
+      bound(1, (x) => (x > width - e ? width : x < e ? 0 : x)),
     );
   }
-  // Widths over half the cloth can't lie side by side.
+  // Widths over half the cloth can't lie side by side; two of just half can.
   best = Math.max(
     best,
-    bound((x) => (x > width / 2 ? width : x === width / 2 ? width / 2 : 0)),
+    bound(2, (x) => (2 * x > width ? 2 * width : 2 * x === width ? width : 0)),
   );
-  for (let k = 1; k <= 12; k++) {
+  for (let k = 1; k <= MOST_PARTS; k++) {
     best = Math.max(
       best,
-      bound((x) => (((k + 1) * x) % width === 0 ? x : (Math.floor(((k + 1) * x) / width) * width) / k)),
+      bound(k, (x) => (((k + 1) * x) % width === 0 ? k * x : Math.floor(((k + 1) * x) / width) * width)),
     );
   }
   return best;

@@ -231,7 +231,7 @@ function StripLabel({
   const [a, b] = [item.ring[0]!, item.ring[1]!];
   const angle = (Math.atan2(b[0] - a[0], b[1] - a[1]) * 180) / Math.PI;
   const thick = item.sizeNm[0] / NM.mm / px;
-  if (thick < 9 || Math.max(wide, high) < 60) return null;
+  if (thick < 12 || Math.max(wide, high) < 60) return null;
   const size = Math.min(13, thick - 3);
   return (
     <g transform={`translate(${x} ${y}) rotate(${angle}) scale(${px})`} pointerEvents="none">
@@ -307,7 +307,7 @@ function Tape({ length, px, units }: { length: number; px: number; units: Units 
         return (
           <g key={i} transform={`translate(${at * unit} 0) scale(${px})`}>
             <line x1={0} x2={0} y1={TAPE_PX} y2={isLong ? 6 : 19} stroke="#14241f" strokeWidth={isLong ? 1.6 : 1} />
-            {isLong && (
+            {isLong && (length - at * unit) / px > 24 && (
               <text x={4} y={17} fontSize="14" fontWeight={700} fill="#14241f">
                 {at}
               </text>

@@ -58,7 +58,11 @@ export function TablePage({
       )}
       <Stack gap="4">
         <Canvas lay={lay} picked={picked} litOrder={litOrder} onPick={setPicked} />
-        <Grid templateColumns={{ base: '1fr', lg: '300px 1fr' }} gap="4" alignItems="start">
+        <Grid
+          templateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)', xl: '300px minmax(0, 1fr)' }}
+          gap="4"
+          alignItems="start"
+        >
           <PieceFacts item={picked} lay={lay} />
           <Figures lay={lay} litOrder={litOrder} onLight={setLitOrder} />
         </Grid>
@@ -256,7 +260,7 @@ function Figures({
   const saved = lay.handCostMinor - lay.costMinor;
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" p="4">
-      <Grid templateColumns="repeat(5, auto)" gap="5" mb="4">
+      <Grid templateColumns="repeat(auto-fit, minmax(148px, 1fr))" gap="4" mb="4">
         <Figure
           label="Used"
           note={
@@ -294,7 +298,7 @@ function Figures({
           onValueChange={({ value }) => setBy(value as 'length' | 'area')}
           aria-label="How the cost is shared"
         >
-          <SegmentGroup.Indicator />
+          <SegmentGroup.Indicator bg="bottle.muted" />
           <SegmentGroup.Items
             items={[
               { value: 'length', label: 'by length alone' },
@@ -347,7 +351,7 @@ function Figures({
                     >
                       {order.no}
                     </Text>
-                    <Text as="span" color="fg.muted" truncate maxW="220px">
+                    <Text as="span" color="fg.muted" truncate maxW={{ base: '110px', xl: '220px' }}>
                       {order.customer}
                     </Text>
                   </Box>

@@ -1,0 +1,271 @@
+import { join } from 'node:path';
+import type { Browser } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { App, openBrowser, Person } from '../support/app';
+
+const app = new App(join(process.cwd(), '.local', 'test-app'), 3187);
+let browser: Browser;
+let me: Person;
+
+beforeAll(async () => {
+  app.wipe();
+  await app.start('--empty');
+  browser = await openBrowser();
+  me = await Person.at(browser, app.url);
+});
+
+afterAll(async () => {
+  await browser?.close();
+  await app.stop();
+});
+
+describe('from nothing to a costed lay', () => {
+  test('empty rooms lead on', async () => {
+    await me.go('/');
+    await me.sees('No orders yet');
+    await me.press('New order');
+    await me.sees('First, a cloth');
+    await me.press('Add a cloth');
+    await me.sees('New cloth');
+  });
+
+  test('a cloth is written down; a slip in it is told at the field and nothing typed is lost', async () => {
+    await me.type('Name', 'Rushes');
+    await me.type('Width', '5 feet tall');
+    await me.sees('“5 feet tall” is not a length.');
+    await me.type('Width', '55');
+    await me.type('Repeat across', '10 1/2');
+    await me.type('Repeat along', '9');
+    await me.type('Drop', '1/2');
+    await me.press('Save cloth');
+    await me.sees('A price is needed here');
+    await me.type('Price', '21.40');
+    await me.press('Save cloth');
+    await me.sees('Rushes is saved.');
+    await me.sees('£21.40 a yard');
+    await me.sees('drop 1⁄2');
+  });
+
+  test('an order shows its pieces and sums while it is typed, and says what is wrong where it is', async () => {
+    await me.go('/orders/new');
+    await me.sees('The cover and its cut list appear here');
+    await me.press('Save order');
+    await me.sees('Say who the order is for.');
+    await me.sees('Width is needed.');
+    await me.sees('Choose the cloth.');
+    await me.type('Customer', 'The Ferry House');
+    await me.type('How many', '4');
+    await me.type('Width', '17 1/2');
+    await me.type('Height', '17½');
+    await me.sees('17 1⁄2 + 2 × 1⁄2 = 18 1⁄2');
+    await me.sees('= 17 1⁄2 in (44.45 cm)');
+    await me.type('Overlap', '2');
+    await me.sees('The back panels would overlap 2 in; 3 in is the least that stays shut.');
+    await me.type('Overlap', '');
+    await me.choose('Face cloth', 'Rushes');
+    await me.choose('Pattern', 'Motif centred');
+    await me.press('Boxed cushion with a zip panel');
+    await me.type('Length', '2\' 3"');
+    await me.type('Width', '19', 1);
+    await me.type('Thickness', '3');
+    await me.choose('Piping', 'round the top');
+    await me.sees('piping, bias');
+    await me.sees('27 + 2 × 1⁄2 = 28');
+    await me.press('Save order');
+    await me.sees('The order is saved.');
+    await me.sees('The Ferry House');
+    await me.sees('4 envelope cushions, 1 boxed cushion with a zip panel');
+  });
+
+  test('a copy waits beside it; deleting can be undone', async () => {
+    await me.press('Copy order 201');
+    await me.sees('Order 202');
+    await me.go('/orders');
+    await me.press('Delete order 202');
+    await me.sees('Order 202 is deleted.');
+    await me.page.waitForFunction(() => !document.querySelector('table')!.innerText.includes('202'));
+    await me.press('Undo');
+    await me.page.waitForFunction(() => document.querySelector('table')!.innerText.includes('202'));
+  });
+
+  test('both are batched, laid, and read: length, bound, cost, shares, saving', async () => {
+    await me.go('/batches/new');
+    await me.type('Name of the batch', 'First cut');
+    await me.tick('All on Rushes');
+    await me.sees('4 lines, 10 covers');
+    await me.press('Make the batch');
+    await me.sees('4 lines on 1 cloth are ready to be laid.');
+    await me.choose('How long to search', 'Quick');
+    await me.press('Make the lays');
+    await me.sees('Stop, keep the best');
+    await me.sees('Laid, to approve', 30_000);
+    await me.press('To the table: Rushes');
+    await me.sees('Each order’s part');
+    const text = await me.text();
+    expect(text).toMatch(/Used \d/);
+    expect(text).toMatch(/this lay is \d+\.\d % over/);
+    expect(text).toMatch(/One by one by hand/);
+    // The two equal orders bear the same cost to the cent, or differ by one.
+    const costs = [...text.matchAll(/The Ferry House ≈? ?\d[^%]*% £(\d+\.\d\d)/g)].map(([, cost]) =>
+      Math.round(Number(cost) * 100),
+    );
+    expect(costs).toHaveLength(2);
+    expect(Math.abs(costs[0]! - costs[1]!)).toBeLessThanOrEqual(1);
+  });
+
+  test('a piece on the table tells its order and sum, by pointer and by keyboard', async () => {
+    const focus = (selector: string) => me.page.$eval(selector, (element) => (element as SVGElement).focus());
+    const piece = (await me.page.waitForSelector('[data-piece="201/1 front 1"]'))!;
+    await piece.hover();
+    await me.sees('front, no. 1');
+    await me.sees('across: 17 1⁄2 + 2 × 1⁄2 = 18 1⁄2');
+    await focus('[data-piece="202/2 top 1"]');
+    await me.sees('across: 27 + 2 × 1⁄2 = 28');
+    const scale = () =>
+      me.page.$eval(
+        'svg[aria-label="Lay drawing"] > g',
+        (g) => /scale\(([\d.]+)\)/.exec(g.getAttribute('transform')!)![1],
+      );
+    const before = await scale();
+    await focus('svg[aria-label="Lay drawing"]');
+    await me.page.keyboard.press('+');
+    await me.page.waitForFunction(
+      (old) => !document.querySelector('svg[aria-label="Lay drawing"] > g')!.getAttribute('transform')!.includes(old!),
+      {},
+      before,
+    );
+    await me.page.keyboard.press('0');
+    await me.page.waitForFunction(
+      (old) => document.querySelector('svg[aria-label="Lay drawing"] > g')!.getAttribute('transform')!.includes(old!),
+      {},
+      before,
+    );
+  });
+
+  test('the sheet for the printer has the lay, the cut list and the caution', async () => {
+    await me.press('Print');
+    await me.sees('Print these sheets');
+    const text = await me.text();
+    expect(text).toContain('Rotary cutter');
+    expect(text).toContain('local fire-safety rules');
+    expect(text).toMatch(/8 back panel/);
+    const pdf = await me.page.pdf({ preferCSSPageSize: true });
+    expect(Buffer.from(pdf.subarray(0, 5)).toString()).toBe('%PDF-');
+    await me.page.emulateMediaType('print');
+    expect(await me.text()).not.toContain('Print these sheets');
+    await me.page.emulateMediaType('screen');
+  });
+
+  test('the plan comes out as an open file', async () => {
+    await me.go('/batches/1');
+    const [plan, job, none] = await me.page.evaluate(() =>
+      Promise.all(
+        ['plan', 'job', 'secret'].map((what) =>
+          fetch(`/api/batches/1/lays/1/${what}`).then(
+            async (response) => [response.status, await response.json()] as const,
+          ),
+        ),
+      ),
+    );
+    expect(plan).toEqual([200, expect.objectContaining({ format: 'jolly-bolt/lay-plan', unplaced: [] })]);
+    expect(job).toEqual([200, expect.objectContaining({ format: 'jolly-bolt/lay-job', units: 'in' })]);
+    expect(none![0]).toBe(404);
+  });
+
+  test('approved, it is kept after everything was killed and started again', async () => {
+    await me.go('/batches/1');
+    await me.press('Approve the lays');
+    await me.sees('Approved, to cut');
+    const before = await me.text();
+    await app.killAll();
+    await app.start();
+    await me.go('/batches/1');
+    expect(await me.text()).toBe(before);
+    await me.go('/orders/1');
+    await me.sees('approved in “First cut”; copy the order to change it');
+    await me.press('Back to orders');
+    await me.sees('Approved');
+    await me.go('/batches/1/table/1');
+    await me.sees('Each order’s part');
+  });
+
+  test('none of it made a script error', () => expect(me.errors).toEqual([]));
+});
+
+describe('two people at one order', () => {
+  test('the second is told, loses nothing, and chooses', async () => {
+    await me.go('/orders/new');
+    await me.type('Customer', 'Shared House');
+    await me.type('Width', '15');
+    await me.type('Height', '15');
+    await me.choose('Face cloth', 'Rushes');
+    await me.press('Save order');
+    await me.sees('Shared House');
+    const path = await me.page.$$eval('a', (links) =>
+      links.find((link) => link.innerText.trim() === '203')!.getAttribute('href')!,
+    );
+    const other = await Person.at(browser, app.url);
+    await Promise.all([me.go(path), other.go(path)]);
+    await other.type('Notes', 'from the other desk');
+    await other.press('Save order');
+    await other.sees('is saved.');
+    await me.type('How many', '7');
+    await me.press('Save order');
+    await me.sees('Somebody else saved this order at');
+    expect(await me.page.$$eval('input', (fields) => fields.map(({ value }) => value))).toContain('7');
+    await me.press('Save mine over theirs');
+    await me.sees('is saved.');
+    await other.go(path);
+    expect(await other.page.$$eval('input', (fields) => fields.map(({ value }) => value))).toContain('7');
+    expect(other.errors).toEqual([]);
+    await other.page.browserContext().close();
+  });
+});
+
+describe('pages that are not there', () => {
+  test.each(['/orders/999', '/orders/x', '/batches/999', '/batches/1/table/999', '/cloth/0', '/nowhere'])(
+    '%s says so and leads on',
+    async (path) => {
+      const person = await Person.at(browser, app.url);
+      await person.go(path);
+      await person.sees('There is nothing here');
+      await person.press('To the orders');
+      await person.sees('Orders');
+      await person.page.browserContext().close();
+    },
+  );
+});
+
+describe('looks', () => {
+  test.each([
+    [1280, 800],
+    [1024, 768],
+  ])('nothing sticks out sideways at %d x %d, light or dark', async (width, height) => {
+    const person = await Person.at(browser, app.url);
+    await person.page.setViewport({ width, height });
+    for (const scheme of ['light', 'dark']) {
+      await person.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
+      for (const path of [
+        '/orders',
+        '/orders/new',
+        '/orders/1',
+        '/cloth',
+        '/cloth/1',
+        '/batches',
+        '/batches/1',
+        '/batches/1/table/1',
+        '/batches/1/print',
+      ]) {
+        await person.go(path, true);
+        await person.page.waitForSelector('h1');
+        const [inner, outer] = await person.page.evaluate(() => [
+          document.documentElement.scrollWidth,
+          document.documentElement.clientWidth,
+        ]);
+        expect(inner, `${path} at ${width}, ${scheme}`).toBeLessThanOrEqual(outer!);
+      }
+    }
+    expect(person.errors).toEqual([]);
+    await person.page.browserContext().close();
+  });
+});

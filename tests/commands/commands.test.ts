@@ -1,0 +1,166 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, describe, expect, test } from 'vitest';
+
+const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+const run = (command: string, args: string[], input?: string) =>
+  spawnSync('npm', ['run', '--silent', command, '--', ...args], { encoding: 'utf8', input, timeout: 60_000 });
+const file = (name: string, content: unknown) => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+};
+const job = (rest: object = {}) => ({
+  format: 'jolly-bolt/lay-job',
+  version: 1,
+  units: 'in',
+  cloth: { name: 'test', width: 54, selvage: [0.5, 0.5], turns: 'half' },
+  pieces: [{ id: 'a', size: [26.5, 10], qty: 4 }],
+  ...rest,
+});
+
+describe('nest', () => {
+  test('writes a plan to standard output', () => {
+    const { status, stdout, stderr } = run('nest', [file('good.json', job()), '--seconds', '0.2']);
+    expect([status, stderr]).toEqual([0, '']);
+    expect(JSON.parse(stdout)).toMatchObject({
+      format: 'jolly-bolt/lay-plan',
+      version: 1,
+      units: 'in',
+      unplaced: [],
+      totals: { used: 20, bound: 20 },
+    });
+  });
+
+  test('reads standard input and writes a file; the same seed gives the same plan', () => {
+    const pieces = Array.from({ length: 12 }, (_, i) => ({ id: `p${i}`, size: [5 + i, 17 - i], qty: 2 }));
+    const out = ['1', '2'].map((name) => join(folder, `plan${name}.json`));
+    for (const path of out) {
+      const { status, stdout } = run(
+        'nest',
+        ['-', '--out', path, '--seconds', '60', '--steps', '200', '--seed', '7'],
+        JSON.stringify(job({ pieces })),
+      );
+      expect([status, stdout]).toEqual([0, '']);
+    }
+    expect(readFileSync(out[0]!, 'utf8')).toBe(readFileSync(out[1]!, 'utf8'));
+  });
+
+  test('what fits on nothing is unplaced and no error', () => {
+    const { status, stdout } = run('nest', ['-'], JSON.stringify(job({ pieces: [{ id: 'wide', size: [60, 20] }] })));
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout).unplaced).toEqual([{ piece: 'wide', copy: 1, why: 'no stock length is wide enough' }]);
+  });
+
+  test.each([
+    ['a negative size', job({ pieces: [{ id: 'a', size: [-1, 2] }] }), 'pieces[0].size[0]: -1 is not more than zero'],
+    ['no JSON', '{"format":', 'not JSON'],
+    ['an empty file', '', 'not JSON'],
+    ['a wrong format', { format: 'x' }, 'format: "x"'],
+  ])('%s: status 2 and one line', (_, content, message) => {
+    const out = join(folder, 'never.json');
+    const { status, stdout, stderr } = run('nest', [file('bad.json', content), '--out', out]);
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toContain(message);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+    expect(() => readFileSync(out)).toThrow();
+  });
+
+  test.each([
+    [['/no/such/file.json'], 'no such file'],
+    [[], 'usage: nest'],
+    [['a', 'b'], 'usage: nest'],
+    [['x.json', '--seconds', 'soon'], '--seconds: soon'],
+    [['x.json', '--seed', '1.5'], '--seed: 1.5'],
+    [['x.json', '--fast'], 'usage: nest'],
+  ])('%j: status 2 and one line', (args, message) => {
+    const { status, stderr } = run('nest', args);
+    expect(status).toBe(2);
+    expect(stderr).toContain(message);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+});
+
+describe('takeoff', () => {
+  const order = (measures: object, options: object = {}) => ({
+    format: 'jolly-bolt/order',
+    version: 1,
+    units: 'in',
+    order: { no: 'T-1', customer: 'x', due: '2027-01-01' },
+    lines: [{ id: '1', kind: 'envelope-cushion', qty: 4, measures, options, cloth: { face: 'Reed' } }],
+  });
+
+  test('writes the cut list with its sums', () => {
+    const { status, stdout } = run(
+      'takeoff',
+      ['-'],
+      JSON.stringify(order({ width: '20', height: 20 }, { hem: [0.25, 0.25], overlap: 6 })),
+    );
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({
+      format: 'jolly-bolt/cut-list',
+      version: 1,
+      pieces: [
+        { line: '1', name: 'front', role: 'face', cloth: 'Reed', qty: 4, size: [21, 21] },
+        {
+          line: '1',
+          name: 'back panel',
+          role: 'face',
+          cloth: 'Reed',
+          qty: 8,
+          size: [21, 14],
+          sum: ['20 + 2 x 1/2 = 21', '(21 + 6) / 2 + 1/2 = 14'],
+        },
+      ],
+      warnings: [],
+    });
+  });
+
+  test('names the line, the field and the value', () => {
+    const { status, stdout, stderr } = run('takeoff', ['-'], JSON.stringify(order({ width: '20 elbows', height: 20 })));
+    expect([status, stdout]).toEqual([2, '']);
+    expect(stderr).toMatch(/^line 1: measures\.width: .*elbows.*\n$/);
+  });
+});
+
+describe('npm start says what is in the way', () => {
+  const start = (env: object, ...args: string[]) =>
+    spawnSync(process.execPath, ['scripts/start.mjs', ...args], {
+      encoding: 'utf8',
+      timeout: 20_000,
+      env: { ...process.env, ...env },
+    });
+
+  test('a taken port', async () => {
+    const server = createServer().listen(3188, '127.0.0.1');
+    await new Promise((resolve) => server.on('listening', resolve));
+    const { status, stderr } = start({ PORT: '3188' }, '--data', join(folder, 'data'));
+    server.close();
+    expect(status).toBe(1);
+    expect(stderr).toBe(
+      'Port 3188 of 127.0.0.1 is taken by another program: stop that one, or use another port with "PORT=3189 npm start".\n',
+    );
+  });
+
+  test('a port that is none, an unknown flag, a folder that can’t be made', () => {
+    expect(start({ PORT: 'web' }).stderr).toBe('PORT is "web"; a port is a whole number from 1 to 65535.\n');
+    expect(start({}, '--demo').stderr).toContain("Unknown option '--demo'");
+    expect(start({ PORT: '3188' }, '--data', join(folder, 'good.json', 'data')).stderr).toMatch(
+      /^The folder .*good\.json\/data can't be used: ENOTDIR/,
+    );
+  });
+
+  test('a Node that is too old', () => {
+    const script = `Object.defineProperty(process.versions, 'node', { value: '18.19.0' }); await import('./scripts/start.mjs');`;
+    const { status, stderr } = spawnSync(process.execPath, ['--input-type=module', '-e', script], { encoding: 'utf8' });
+    expect([status, stderr]).toEqual([
+      1,
+      'Jolly Bolt needs Node 20.9 or newer, and this is 18.19.0: install Node 20 and run this again.\n',
+    ]);
+  });
+});

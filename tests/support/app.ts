@@ -1,0 +1,192 @@
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { readdirSync, readFileSync, readlinkSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+
+const ROOT = process.cwd();
+
+/** The application as `npm start` runs it, on a data folder and port of its own. */
+export class App {
+  readonly url: string;
+  private child: ChildProcess | null = null;
+  output = '';
+
+  constructor(
+    readonly data: string,
+    readonly port: number,
+  ) {
+    this.url = `http://127.0.0.1:${port}`;
+  }
+
+  wipe() {
+    rmSync(this.data, { recursive: true, force: true });
+  }
+
+  async start(...args: string[]) {
+    this.output = '';
+    const child = spawn(process.execPath, ['scripts/start.mjs', '--data', this.data, ...args], {
+      cwd: ROOT,
+      env: { ...process.env, PORT: String(this.port) },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    this.child = child;
+    await new Promise<void>((resolve, reject) => {
+      const hear = (chunk: Buffer) => {
+        this.output += chunk;
+        if (this.output.includes('is ready')) resolve();
+      };
+      child.stdout!.on('data', hear);
+      child.stderr!.on('data', hear);
+      child.on('exit', (code) => reject(new Error(`npm start ended with ${code}: ${this.output}`)));
+    });
+  }
+
+  /** Ctrl-C. */
+  async stop() {
+    const { child } = this;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const gone = new Promise((resolve) => child.on('exit', resolve));
+    child.kill('SIGINT');
+    await gone;
+  }
+
+  /** kill -9 of the starter, the web server and the database at once, as when a machine loses its power. */
+  async killAll() {
+    const { child } = this;
+    const gone = new Promise((resolve) => child!.on('exit', resolve));
+    const victims = [...this.processesIn(join(this.data, 'data')), ...this.descendants(child!.pid!), child!.pid!];
+    for (const pid of victims) spawnSync('kill', ['-9', String(pid)]);
+    await gone;
+  }
+
+  /** Processes whose working folder is the given one. */
+  processesIn(folder: string): number[] {
+    return readdirSync('/proc')
+      .filter((pid) => /^\d+$/.test(pid))
+      .filter((pid) => {
+        try {
+          return readlinkSync(`/proc/${pid}/cwd`) === folder;
+        } catch {
+          return false;
+        }
+      })
+      .map(Number);
+  }
+
+  /** The processes below one, found by their parents. */
+  private descendants(pid: number): number[] {
+    const parents = readdirSync('/proc')
+      .filter((name) => /^\d+$/.test(name))
+      .flatMap((name) => {
+        try {
+          const stat = readFileSync(`/proc/${name}/stat`, 'utf8');
+          return [[Number(name), Number(stat.slice(stat.lastIndexOf(')') + 2).split(' ')[1])] as const];
+        } catch {
+          return [];
+        }
+      });
+    const below = (parent: number): number[] =>
+      parents.filter(([, of]) => of === parent).flatMap(([child]) => [child, ...below(child)]);
+    return below(pid);
+  }
+}
+
+export const openBrowser = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--lang=en-GB',
+    ],
+  });
+
+/** A page with the words of a person at the screen; script errors and logged errors are kept. */
+export class Person {
+  readonly errors: string[] = [];
+
+  constructor(
+    readonly page: Page,
+    private readonly base: string,
+  ) {
+    page.on('pageerror', (error) => this.errors.push((error as Error).message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
+        this.errors.push(message.text());
+    });
+  }
+
+  static async at(browser: Browser, base: string): Promise<Person> {
+    const context = await browser.createBrowserContext();
+    const page = await context.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    page.setDefaultTimeout(15_000);
+    return new Person(page, base);
+  }
+
+  /** Opens a page; `isQuick` does not wait for it to come to rest. */
+  async go(path: string, isQuick = false) {
+    await this.page.goto(this.base + path, { waitUntil: isQuick ? 'load' : 'networkidle0' });
+  }
+
+  /** Waits until the words can be read on the page; says what stood there instead when they never came. */
+  async sees(text: string, timeout = 10_000) {
+    const isThere = (wanted: string) => document.body.innerText.replace(/\s+/g, ' ').includes(wanted);
+    await this.page.waitForFunction(isThere, { timeout, polling: 100 }, text).catch(async () => {
+      throw new Error(`“${text}” was not seen at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}`);
+    });
+  }
+
+  async text(): Promise<string> {
+    return this.page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
+  }
+
+  /** Presses the button or link of that name. */
+  async press(name: string) {
+    await this.page.bringToFront();
+    const target = await this.page.waitForSelector(
+      `::-p-aria(${name}[role="button"]), ::-p-aria(${name}[role="link"])`,
+    );
+    await target!.click();
+  }
+
+  /** Types into the field of that label, in place of what is there. */
+  async type(label: string, text: string, nth = 0) {
+    await this.page.bringToFront();
+    const find = (name: string, index: number) =>
+      [...document.querySelectorAll<HTMLInputElement>('input, textarea')].filter(
+        (one) =>
+          one.getAttribute('aria-label') === name ||
+          [...(one.labels ?? [])].some((own) => own.innerText.replace('*', '').trim() === name),
+      )[index];
+    await this.page.waitForFunction(find, { polling: 100 }, label, nth).catch(() => {
+      throw new Error(`There is no field ${label} (${nth}) at ${this.page.url()}`);
+    });
+    const field = (await this.page.evaluateHandle(find, label, nth)).asElement() as ElementHandle<HTMLInputElement>;
+    await field.click({ count: 3 });
+    await this.page.keyboard.press('Backspace');
+    if (text) await field.type(text);
+  }
+
+  /** Chooses an entry of the list of that label. */
+  async choose(label: string, entry: string) {
+    const list = (await this.page.waitForSelector(`::-p-aria(${label}[role="combobox"])`))!;
+    const value = await list.evaluate(
+      (element, wanted) =>
+        [...(element as HTMLSelectElement).options].find((one) => one.text.startsWith(wanted))?.value,
+      entry,
+    );
+    if (value === undefined) throw new Error(`${label} has no entry ${entry}`);
+    await list.select(value);
+  }
+
+  async tick(label: string) {
+    const box = (await this.page.waitForSelector(`input[type=checkbox][aria-label="${label}"]`))!;
+    await box.evaluate((element) => (element as HTMLInputElement).click());
+  }
+}
