@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, Grid, Heading, HStack, NativeSelect, Progress, Stack, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid, Heading, NativeSelect, Progress, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
