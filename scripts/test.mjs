@@ -32,7 +32,15 @@ await runMain(async () => {
   const project = async (name, env = {}, ...more) => {
     const report = join(LOCAL, `tests-${name}.json`);
     rmSync(report, { force: true });
-    const args = ['run', '--project', name, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...more];
+    const args = [
+      'run',
+      '--project',
+      name,
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+      ...more,
+    ];
     const code = await run(bin('vitest'), args, { env: { ...process.env, ...env } });
     try {
       const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'));

@@ -17,6 +17,7 @@ import {
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import { ROLES } from '../core/covers/kind';
 
 // Lengths are bigint nanometres (column names end in _nm), money is whole minor units (…_minor) with its currency.
 // `version` counts the saves of a record: an edit that was made on an older one is refused.
@@ -201,7 +202,7 @@ export const lineCloths = pgTable(
     lineId: integer('line_id')
       .notNull()
       .references(() => orderLines.id, { onDelete: 'cascade' }),
-    role: text('role', { enum: ['face', 'back', 'boxing', 'welt'] }).notNull(),
+    role: text('role', { enum: ROLES }).notNull(),
     clothId: integer('cloth_id')
       .notNull()
       .references(() => cloths.id),
@@ -209,7 +210,7 @@ export const lineCloths = pgTable(
   (t) => [
     primaryKey({ columns: [t.lineId, t.role] }),
     index('line_cloths_cloth').on(t.clothId),
-    check('line_cloths_role', sql`${t.role} IN ('face', 'back', 'boxing', 'welt')`),
+    check('line_cloths_role', sql`${t.role} IN (${sql.raw(ROLES.map((role) => `'${role}'`).join(', '))})`),
   ],
 );
 

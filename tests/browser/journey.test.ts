@@ -64,7 +64,8 @@ describe('from nothing to a costed lay', () => {
     await me.type('Overlap', '');
     await me.choose('Face cloth', 'Rushes');
     await me.choose('Pattern', 'Motif centred');
-    await me.press('Boxed cushion with a zip panel');
+    await me.choose('Kind of the next line', 'Boxed cushion with a zip panel');
+    await me.press('Add a line');
     await me.type('Length', '2\' 3"');
     await me.type('Width', '19', 1);
     await me.type('Thickness', '3');

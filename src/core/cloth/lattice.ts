@@ -22,7 +22,8 @@ export function latticeOf(repeat: Repeat | null | undefined): Lattice | null {
 export function wrap(value: number, step: number): number {
   if (step === 0) return 0;
   const rest = value % step;
-  return rest < 0 ? rest + step : rest;
+  // Adding 0 makes -0 a plain 0.
+  return rest < 0 ? rest + step : rest + 0;
 }
 
 /**

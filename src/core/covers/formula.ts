@@ -170,7 +170,7 @@ const pick =
     return { type: args[0]!.type, value: choose(...args.map(({ value }) => value)) };
   };
 
-/** inch(1/2), mm(5), cm(3); min, max; stockDown(x), stockUp(x): the next stock length of a zip down or up from x
+/** inch(1/2), mm(5), cm(3); min, max; diagonal(a, b) of a rectangle; whole(x): the next whole number up; stockDown(x), stockUp(x): the next stock length of a zip down or up from x
  * (0 when there is none so short, x itself when there is none so long). */
 const FUNCTIONS: Record<string, Function_> = {
   inch: unitFunction('in'),
@@ -178,6 +178,12 @@ const FUNCTIONS: Record<string, Function_> = {
   cm: unitFunction('cm'),
   min: pick(Math.min),
   max: pick(Math.max),
+  diagonal: ([a, b]) => length(Math.round(Math.hypot(a!.value, b!.value))),
+  whole: ([value]) => {
+    if (value!.type !== 'number')
+      throw new FormulaError('kind-of-value', 'Only a plain number is rounded up to a whole one.');
+    return number(Math.ceil(value!.value - 1e-9));
+  },
   stockDown: ([wanted], { stockLengths }) => length(Math.max(0, ...stockLengths.filter((one) => one <= wanted!.value))),
   stockUp: ([wanted], { stockLengths }) => {
     const least = Math.min(...stockLengths.filter((one) => one >= wanted!.value));

@@ -7,6 +7,8 @@ export interface Measure {
   label: string;
   /** Where the tape goes. */
   hint: string;
+  /** A formula for what is meant when it is left open. */
+  default?: string;
 }
 
 interface OptionBase {
@@ -29,13 +31,19 @@ export interface HemOption extends OptionBase {
   default: string[];
 }
 
+/** A whole number of something, like straps. */
+export interface CountOption extends OptionBase {
+  type: 'count';
+  default: number;
+}
+
 export interface ChoiceOption extends OptionBase {
   type: 'choice';
   choices: { id: string; label: string }[];
   default: string;
 }
 
-export type KindOption = LengthOption | HemOption | ChoiceOption;
+export type KindOption = LengthOption | HemOption | CountOption | ChoiceOption;
 
 /** A named result. An inline one is shown in sums by its formula instead of its value. */
 export interface Result_ {
@@ -53,10 +61,14 @@ export interface PartMatch {
 export interface PartPiece {
   name: string;
   role: Role;
-  qty: number;
+  qty: number | string;
   when?: string;
   across: string;
   along: string;
+  /** The corners where the piece is not a rectangle; its box is across by along and starts at [0, 0]. */
+  outline?: [string, string][];
+  /** Cut along the traced outline, where one is given, with the seam allowance all round. */
+  isTraced?: boolean;
   /** Seen parts are matched where the cloth has a pattern. */
   match?: PartMatch;
 }
@@ -98,7 +110,23 @@ export interface Step {
   caution?: string;
 }
 
-export type Role = 'face' | 'back' | 'boxing' | 'welt';
+/** What a part is made of. Cloth roles fall back to the face; materials that nobody sees have a name of their own. */
+export const CLOTH_ROLES = ['face', 'back', 'contrast', 'boxing', 'skirt', 'flap', 'pocket', 'welt', 'lining'] as const;
+export const MATERIAL_ROLES = [
+  'ticking',
+  'batting',
+  'fleece',
+  'interfacing',
+  'strap',
+  'foam',
+  'board',
+  'underlining',
+  'dust cover',
+] as const;
+export const ROLES = [...CLOTH_ROLES, ...MATERIAL_ROLES] as const;
+export type Role = (typeof ROLES)[number];
+
+export const isMaterial = (role: Role): boolean => (MATERIAL_ROLES as readonly string[]).includes(role);
 
 export interface CoverKind {
   id: string;
@@ -106,12 +134,14 @@ export interface CoverKind {
   name: string;
   version: number;
   about: string;
-  drawing: 'envelope' | 'flat' | 'box';
+  drawing: 'envelope' | 'flat' | 'flange' | 'box' | 'stool' | 'book' | 'sleeve';
   measures: Measure[];
   options: KindOption[];
+  /** A traced outline may stand for two measures: its box gives them; formulas then know `traced` and `perimeter`. */
+  outline?: { measure: string; across: string; along: string; allowance: string };
   defaultFit: Fit;
-  /** What each fit adds to a measured edge, both sides together. */
-  allowance: Record<Fit, string>;
+  /** What each fit that the kind knows adds to a measured edge, both sides together. */
+  allowance: Partial<Record<Fit, string>> & { true?: string };
   results: Result_[];
   /** The finished size, for the drawing and the inspection. */
   finished: { width: string; height: string; thickness?: string };

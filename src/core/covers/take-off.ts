@@ -1,22 +1,27 @@
 import { inches, LONGEST, millimetres, printLength, STYLES, type Nm, type PrintStyle, type Units } from '../length';
-import { ok, type Fault, type Result } from '../result';
+import { ok, refuse, type Fault, type Result } from '../result';
 import {
   evaluate,
   FormulaError,
   isTrue,
   length,
+  number,
   parseFormula,
   printValue,
-  sumOf,
-  word,
   type Scope,
+  sumOf,
   type Value,
+  word,
 } from './formula';
-import type { CoverKind, Fit, KindOption, Role } from './kind';
+import { boxSize, isSimple, offsetOutline, perimeterOf } from './outline';
+import { FITS, type CoverKind, type Fit, type KindOption, type Role } from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
 export interface CoverInput {
   measures: Record<string, Nm>;
+  /** The traced outline of the form, where the kind takes one in place of two measures. */
+  outline?: [Nm, Nm][];
+  /** A length or a hem in nanometres, a count as it is, or a choice. */
   options: Record<string, Nm | Nm[] | string>;
   fit?: Fit;
   /** `cut` when the sizes were read off an old cover's cut edges and already hold the allowances. */
@@ -36,6 +41,8 @@ export interface CoverPiece {
   across: Nm;
   along: Nm;
   sum: [string, string];
+  /** The corners where it is not a rectangle, its box starting at [0, 0]. */
+  outline?: [Nm, Nm][];
   match?: MatchPoint;
 }
 
@@ -92,6 +99,8 @@ export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
   ),
 };
 
+const MOST_COUNT = 100;
+
 const formulas = new Map<string, ReturnType<typeof parseFormula>>();
 
 /** Parsed formulas are kept: there are few of them and they are worked out on every key stroke. */
@@ -105,8 +114,13 @@ function compiled(text: string) {
  * Works out what one cover of a kind takes. Faults name the measure or option they belong to; slips that can still be
  * cut come back as warnings. Source of the rules: the kind's own data.
  */
-export function takeOff(kind: CoverKind, input: CoverInput): Result<TakeOff> {
-  const faults = [...measureFaults(kind, input), ...optionFaults(kind, input)];
+export function takeOff(kind: CoverKind, given: CoverInput): Result<TakeOff> {
+  if (given.outline && !kind.outline)
+    return refuse('measure-unknown', 'outline', `“outline” is not a measure of ${kind.id}.`);
+  if (given.outline && !isSimple(given.outline))
+    return refuse('outline', 'outline', 'The outline crosses or touches itself.');
+  const input = given.outline ? withBox(kind, given, given.outline) : given;
+  const faults = [...measureFaults(kind, input), ...optionFaults(kind, input), ...fitFaults(kind, input)];
   if (faults.length > 0) return { ok: false, faults };
   try {
     return workOut(kind, input);
@@ -116,10 +130,28 @@ export function takeOff(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   }
 }
 
+/** The fits that a kind knows, the usual one among them. */
+export const fitsOf = (kind: CoverKind): Fit[] => FITS.filter((fit) => kind.allowance[fit] !== undefined);
+
+function fitFaults(kind: CoverKind, { fit }: CoverInput): Fault[] {
+  if (fit === undefined || kind.allowance[fit] !== undefined) return [];
+  return [
+    { code: 'fit', field: 'fit', message: `${kind.name} is not made ${fit}; it knows ${fitsOf(kind).join(', ')}.` },
+  ];
+}
+
+/** The measures that an outline stands for are those of its box. */
+function withBox(kind: CoverKind, input: CoverInput, outline: [Nm, Nm][]): CoverInput {
+  const [width, height] = boxSize(outline);
+  return { ...input, measures: { ...input.measures, [kind.outline!.across]: width, [kind.outline!.along]: height } };
+}
+
 function measureFaults(kind: CoverKind, { measures, units }: CoverInput): Fault[] {
   const faults: Fault[] = [];
-  for (const { id, label } of kind.measures) {
+  for (const { id, label, default: usual } of kind.measures) {
+    const isOpen = usual !== undefined;
     const value = measures[id];
+    if (value === undefined && isOpen) continue;
     if (value === undefined) faults.push({ code: 'measure-missing', field: id, message: `${label} is needed.` });
     else if (!(value > 0))
       faults.push({ code: 'measure-zero', field: id, message: `${label} must be more than zero.` });
@@ -157,6 +189,11 @@ function optionFaults(kind: CoverKind, { options }: CoverInput): Fault[] {
         ? []
         : fault('choice', `${option.label}: “${String(value)}” is not one of ${ids.join(', ')}.`);
     }
+    if (option.type === 'count') {
+      const amount = value === '' ? NaN : Number(value);
+      const fine = Number.isInteger(amount) && amount >= 0 && amount <= MOST_COUNT;
+      return fine ? [] : fault('option-count', `${option.label} must be a whole number from 0 to ${MOST_COUNT}.`);
+    }
     const lengths = option.type === 'hem' && Array.isArray(value) ? value : [value];
     const fine =
       lengths.length >= 1 &&
@@ -190,14 +227,16 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   const sum = (formula: string) => sums.get(formula) ?? say(formula);
 
   const pieces = kind.pieces
-    .filter(({ when }) => holds(when))
-    .map(({ name, role, qty, across, along, match }): CoverPiece => ({
+    .filter(({ when, qty }) => holds(when) && (typeof qty === 'number' || count(qty) > 0))
+    .map(({ name, role, qty, across, along, outline, isTraced, match }): CoverPiece => ({
       name,
       role,
-      qty,
+      qty: typeof qty === 'number' ? qty : count(qty),
       across: size(across),
       along: size(along),
       sum: [sum(across), sum(along)],
+      ...(outline && { outline: outline.map(point) }),
+      ...(isTraced && input.outline && { outline: offsetOutline(input.outline, size(kind.outline!.allowance)) }),
       ...(match && { match: { anchor: point(match.anchor), delta: point(match.delta) } }),
     }));
   const strips = kind.strips
@@ -254,11 +293,18 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
 /** The names that a kind's formulas may use: its measures and options, `allowance` by fit, `asCut`, `…Given`. */
 function scopeOf(kind: CoverKind, input: CoverInput): Scope {
   const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: ZIP_LENGTHS[input.units] };
-  for (const { id } of kind.measures) scope.values.set(id, length(input.measures[id]!));
+  for (const { id, default: usual } of kind.measures) {
+    scope.values.set(id, length(input.measures[id] ?? quantity(usual!, scope, 'length')));
+  }
   const asCut = input.measuredAs === 'cut';
+  scope.values.set('traced', { type: 'yes-no', value: input.outline !== undefined });
+  scope.values.set('perimeter', length(input.outline ? perimeterOf(input.outline) : 0));
   scope.values.set('asCut', { type: 'yes-no', value: asCut });
   for (const option of kind.options) setOption(scope, option, input.options[option.id]);
-  scope.inline.set('allowance', compiled(asCut ? 'inch(0)' : kind.allowance[input.fit ?? kind.defaultFit]));
+  scope.inline.set(
+    'allowance',
+    compiled(asCut ? 'inch(0)' : (kind.allowance[input.fit ?? kind.defaultFit] ?? kind.allowance[kind.defaultFit]!)),
+  );
   return scope;
 }
 
@@ -266,6 +312,10 @@ function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string |
   const { values, inline } = scope;
   if (option.type === 'choice') {
     values.set(option.id, word(typeof given === 'string' ? given : option.default));
+    return;
+  }
+  if (option.type === 'count') {
+    values.set(option.id, number(given === undefined ? option.default : Number(given)));
     return;
   }
   if (option.type === 'hem') {
@@ -301,6 +351,7 @@ function fill(template: string, scope: Scope, style: PrintStyle): string {
 /** The options that are asked for, given what is chosen so far. */
 export function openOptions(kind: CoverKind, options: CoverInput['options']): KindOption[] {
   const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: [] };
+  for (const { id } of kind.measures) scope.values.set(id, length(0));
   for (const option of kind.options) setOption(scope, option, options[option.id]);
   return kind.options.filter(({ when }) => when === undefined || isTrue(evaluate(compiled(when), scope)));
 }

@@ -1,4 +1,5 @@
 import {
+  isMaterial,
   kindById,
   takeOff,
   type CoverInput,
@@ -21,6 +22,8 @@ export interface OrderLine {
   kind: string;
   qty: number;
   measures: Record<string, Nm>;
+  /** The traced outline of the form, for kinds that take one. */
+  outline?: [Nm, Nm][];
   options: CoverInput['options'];
   fit?: Fit;
   measuredAs?: 'finished' | 'cut';
@@ -39,6 +42,7 @@ export interface CutPiece {
   across: Nm;
   along: Nm;
   sum: [string, string];
+  outline?: [Nm, Nm][];
   match?: MatchPoint;
   /** What is added to an anchor's phase so that the motif is centred on the line's first matched piece. */
   centre?: [Nm, Nm];
@@ -129,10 +133,17 @@ function addLine(list: CutList, line: OrderLine, units: Units): Fault[] {
 }
 
 const placeOf = (field: string, measures: string[]) =>
-  field === '' ? 'kind' : measures.includes(field) ? `measures.${field}` : `options.${field}`;
+  field === ''
+    ? 'kind'
+    : field === 'fit'
+      ? field
+      : field === 'outline' || measures.includes(field)
+        ? `measures.${field}`
+        : `options.${field}`;
 
-/** The cloth of a role; a back without a cloth of its own is simply more of the face. */
+/** The cloth of a role: a back without a cloth of its own is simply more of the face, a material is called by its own name. */
 function clothFor({ cloth }: OrderLine, role: Role): { role: Role; cloth: string } {
   const own = cloth[role];
+  if (own === undefined && isMaterial(role)) return { role, cloth: role };
   return { role: own === undefined && role === 'back' ? 'face' : role, cloth: own ?? cloth.face ?? 'unnamed' };
 }

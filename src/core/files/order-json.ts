@@ -1,4 +1,4 @@
-import { FITS, kindById, type CoverInput, type Fit, type Role } from '../covers';
+import { FITS, kindById, ROLES, type CoverInput, type Fit } from '../covers';
 import { cutList, MOST_COVERS, type CutList, type OrderLine } from '../cutlist';
 import { parseLength, printNumber, STYLES, toUnits, type Nm, type Units } from '../length';
 import { ok, refuse, type Result } from '../result';
@@ -14,7 +14,6 @@ export interface OrderFile {
   lines: OrderLine[];
 }
 
-const ROLES: readonly Role[] = ['face', 'back', 'boxing', 'welt'];
 const MOST_LINES = 5_000;
 
 class Refusal extends Error {}
@@ -71,8 +70,11 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
   if (!Number.isInteger(qty) || (qty as number) < 1 || (qty as number) > MOST_COVERS)
     no(at('qty'), qty, `a whole number from 1 to ${MOST_COVERS}`);
   const measures: Record<string, Nm> = {};
-  for (const [name, one] of Object.entries(object(line.measures, at('measures'))))
-    measures[name] = readLength(one, units, at(`measures.${name}`));
+  let outline: [Nm, Nm][] | undefined;
+  for (const [name, one] of Object.entries(object(line.measures, at('measures')))) {
+    if (name === kind.outline?.measure) outline = readOutline(one, units, at(`measures.${name}`));
+    else measures[name] = readLength(one, units, at(`measures.${name}`));
+  }
   const options: CoverInput['options'] = {};
   for (const [name, one] of Object.entries(object(line.options ?? {}, at('options')))) {
     const option = kind.options.find((known) => known.id === name);
@@ -81,15 +83,17 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
         `${at(`options.${name}`)} is not an option of ${kind.id}; it has ${kind.options.map((known) => known.id).join(', ')}`,
       );
     options[name] =
-      option.type === 'choice'
-        ? oneOf(
-            one,
-            option.choices.map((choice) => choice.id),
-            at(`options.${name}`),
-          )
-        : option.type === 'hem' && Array.isArray(one)
-          ? one.map((turn) => readLength(turn, units, at(`options.${name}`)))
-          : readLength(one, units, at(`options.${name}`));
+      option.type === 'count'
+        ? readCount(one, at(`options.${name}`))
+        : option.type === 'choice'
+          ? oneOf(
+              one,
+              option.choices.map((choice) => choice.id),
+              at(`options.${name}`),
+            )
+          : option.type === 'hem' && Array.isArray(one)
+            ? one.map((turn) => readLength(turn, units, at(`options.${name}`)))
+            : readLength(one, units, at(`options.${name}`));
   }
   const cloth: OrderLine['cloth'] = {};
   for (const [role, one] of Object.entries(object(line.cloth ?? {}, at('cloth')))) {
@@ -101,6 +105,7 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
     kind: kind.id,
     qty: qty as number,
     measures,
+    ...(outline && { outline }),
     options,
     cloth,
     ...(line.fit !== undefined && { fit: oneOf<Fit>(line.fit, FITS, at('fit')) }),
@@ -108,6 +113,20 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
       measuredAs: oneOf(line.measuredAs, ['finished', 'cut'] as const, at('measuredAs')),
     }),
   };
+}
+
+const readCount = (value: unknown, where: string): number =>
+  Number.isInteger(value) && (value as number) >= 0 && (value as number) <= 100
+    ? (value as number)
+    : no(where, value, 'a whole number from 0 to 100');
+
+function readOutline(value: unknown, units: Units, where: string): [Nm, Nm][] {
+  if (!Array.isArray(value) || value.length < 3 || value.length > 2000)
+    return no(where, value, 'an outline of 3 to 2000 corners');
+  return value.map((corner, i) => {
+    if (!Array.isArray(corner) || corner.length !== 2) return no(`${where}[${i}]`, corner, 'a pair of lengths');
+    return [readLength(corner[0], units, `${where}[${i}]`), readLength(corner[1], units, `${where}[${i}]`)];
+  });
 }
 
 /** A length of the document: a number in its units, or as a workroom writes it. */
@@ -151,13 +170,13 @@ export function cutListToJson(list: CutList, units: Units) {
     format: CUT_LIST_FORMAT,
     version: 1,
     units,
-    pieces: list.pieces.map(({ line, name, role, cloth, qty, across, along, sum }) => ({
+    pieces: list.pieces.map(({ line, name, role, cloth, qty, across, along, outline, sum }) => ({
       line,
       name,
       role,
       cloth,
       qty,
-      size: [out(across), out(along)],
+      ...(outline ? { outline: outline.map((corner) => corner.map(out)) } : { size: [out(across), out(along)] }),
       sum,
     })),
     strips: list.strips.map(({ line, name, role, cloth, qty, width, length, grain, loss, least, sum }) => ({

@@ -2,7 +2,13 @@ import { phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 import type { LayJob, PieceMatch, StockLength } from './job';
 import type { Part } from './parts';
-import { FreeSpace, nowhere, type Rule } from './space';
+import { BestFit } from './best-fit';
+import { FreeSpace, nowhere, type SpaceRule } from './space';
+
+/** A rule for the free space, or `fit`: best-fit on a skyline, where nothing holds a phase. */
+export type Rule = SpaceRule | 'fit';
+
+export const SPACE_RULES: readonly SpaceRule[] = ['top', 'bottom', 'tight'];
 
 /** Where the parts lie after one pass: index of the stock length (-1: nowhere), lower left corner, quarter turned or not. */
 export interface Placing {
@@ -15,6 +21,9 @@ export interface Placing {
   /** The furthest point on each stock length. */
   used: Float64Array;
 }
+
+/** How much of the mean height counts beside the length. */
+const DRIFT = 1e-3;
 
 export type Phase = readonly [Nm, Nm];
 
@@ -30,6 +39,10 @@ export class Placer {
   readonly groups: Map<string, number>;
   private readonly widest: Nm;
   private readonly endless: number;
+  /** The best-fit placer, for parts without a phase on one endless length without flaws. */
+  private readonly bestFit: BestFit | null;
+  /** The rules that may be used here. */
+  readonly rules: readonly Rule[];
 
   constructor(
     private readonly job: LayJob,
@@ -50,6 +63,11 @@ export class Placer {
     this.groupPhases = names.map(() => null);
     this.widest = Math.max(...job.stock.map(({ left, right }) => right - left));
     this.endless = job.stock.findIndex(({ length }) => length === Infinity);
+    const [first] = job.stock;
+    const isPlain =
+      job.stock.length === 1 && this.endless === 0 && first!.flaws.length === 0 && parts.every(({ match }) => !match);
+    this.bestFit = isPlain ? new BestFit(parts, first!.left, first!.right, gap) : null;
+    this.rules = isPlain ? ['fit', ...SPACE_RULES] : SPACE_RULES;
   }
 
   /**
@@ -59,6 +77,7 @@ export class Placer {
   place(order: Int32Array, rule: Rule, limit: Nm, phases: readonly (Phase | null)[] = []): Placing {
     const n = this.parts.length;
     const { stock } = this.job;
+    if (rule === 'fit') return this.placeBestFit(order, limit);
     this.clear(phases);
     const result: Placing = {
       stock: new Int32Array(n).fill(-1),
@@ -87,8 +106,29 @@ export class Placer {
     const finiteUsed = result.used.reduce((sum, used) => sum + used, 0) - endlessUsed;
     // What lies low keeps room above: a small part of the mean height steers between lays of the same length.
     const drift = total > 0 ? lifted / total : 0;
-    result.cost = (unplaced / this.widest) * 1e4 + endlessUsed + drift * 1e-3 + finiteUsed * 1e-4;
+    result.cost = (unplaced / this.widest) * 1e4 + endlessUsed + drift * DRIFT + finiteUsed * 1e-4;
     return result;
+  }
+
+  private placeBestFit(order: Int32Array, limit: Nm): Placing {
+    const n = this.parts.length;
+    const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
+    const used = this.bestFit!.place(order, limit, x, y, turned);
+    let lifted = 0;
+    let total = 0;
+    this.parts.forEach(({ width, height }, i) => {
+      const area = width * height;
+      lifted += area * (y[i]! + (turned[i] ? width : height));
+      total += area;
+    });
+    return {
+      stock: new Int32Array(n),
+      x,
+      y,
+      turned,
+      used: Float64Array.of(used),
+      cost: used + (lifted / total) * DRIFT,
+    };
   }
 
   private clear(phases: readonly (Phase | null)[]) {
@@ -103,7 +143,7 @@ export class Placer {
     });
   }
 
-  private placeOne(part: Part, i: number, rule: Rule, result: Placing): boolean {
+  private placeOne(part: Part, i: number, rule: SpaceRule, result: Placing): boolean {
     const { gap, lattice, stock } = this.job;
     const phase = this.cornerPhase(part);
     for (let k = 0; k < stock.length; k++) {

@@ -1,9 +1,8 @@
 import type { Nm } from '../length';
 import type { LayJob } from './job';
 import { blockPart, type Part, type StripSet } from './parts';
-import { phaseAt, Placer, type Phase, type Placing } from './placing';
+import { phaseAt, Placer, type Phase, type Placing, type Rule } from './placing';
 import { Random } from './random';
-import type { Rule } from './space';
 
 /** What the search works under; it stops when `isOver` says so. */
 export interface SearchLimits {
@@ -20,8 +19,6 @@ export interface Found {
   parts: readonly Part[];
   placing: Placing;
 }
-
-const RULES: readonly Rule[] = ['top', 'bottom', 'tight'];
 
 /** One lay in the search: the strip ways chosen, the order of the parts, the rule, and what that gives. */
 interface State {
@@ -71,7 +68,7 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
   for (let setChoice = 0; setChoice < Math.max(1, sets.length); setChoice++) {
     const ways = (sets[setChoice] ?? []).map(() => 0);
     const made = assemble(setChoice, ways);
-    for (const rule of RULES) {
+    for (const rule of made.placer.rules) {
       for (const order of sortedOrders(made.parts)) {
         const state = run({ setChoice, ways, ...made, order, rule, phases: [] }, Infinity);
         starts.push(state);
@@ -153,7 +150,7 @@ function neighbour(
   const { order } = now;
   if (sets.length > 0 && sets[0]!.length > 0 && dice < 0.08) return recut(now, random, sets, assemble);
   if (now.placer.groups.size > 0 && dice > 0.85) return rephase(job, now, random);
-  if (dice < 0.12) return { ...now, rule: RULES[random.below(RULES.length)]! };
+  if (dice < 0.12) return { ...now, rule: now.placer.rules[random.below(now.placer.rules.length)]! };
   const next = order.slice();
   const a = random.below(order.length);
   if (dice < 0.55) {

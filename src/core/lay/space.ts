@@ -2,7 +2,7 @@ import { nextAcross, nextAlong, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 
 /** How places are ranked: the lowest top edge, the lowest bottom edge, or the lowest bottom edge in the tightest width. */
-export type Rule = 'top' | 'bottom' | 'tight';
+export type SpaceRule = 'top' | 'bottom' | 'tight';
 
 /** A place that was found; lower scores are better, ties go to the smaller `tie`. */
 export interface Place {
@@ -69,7 +69,7 @@ export class FreeSpace {
   find(
     w: Nm,
     h: Nm,
-    rule: Rule,
+    rule: SpaceRule,
     best: Place,
     phase: readonly [Nm, Nm] | null,
     lattice: Lattice | null,
@@ -96,7 +96,7 @@ export class FreeSpace {
     }
   }
 
-  private offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: Rule, best: Place) {
+  private offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: SpaceRule, best: Place) {
     const score = rule === 'top' ? y + h : y;
     const tie = rule === 'tight' ? slack : x;
     if (score > best.score || (score === best.score && tie >= best.tie)) return;

@@ -184,7 +184,9 @@ async function updateLine(tx: Transaction, lineId: number, line: ReadyLine) {
 
 async function insertValues(tx: Transaction, lineId: number, { form, lengths }: ReadyLine) {
   const choices = Object.entries(form.choices).filter(
-    ([name, choice]) => choice && kindById(form.kind)!.options.some(({ id, type }) => id === name && type === 'choice'),
+    ([name, choice]) =>
+      choice &&
+      kindById(form.kind)!.options.some(({ id, type }) => id === name && (type === 'choice' || type === 'count')),
   );
   const values = [
     ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({ lineId, name, part, isMeasure, valueNm: nm, typed })),

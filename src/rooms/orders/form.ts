@@ -1,4 +1,4 @@
-import { kindById, openOptions, type CoverKind, type Fit, type KindOption, type Role } from '@/core/covers';
+import { isMaterial, kindById, openOptions, type CoverKind, type Fit, type KindOption, type Role } from '@/core/covers';
 import type { Matching, OrderLine } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -48,7 +48,26 @@ export const STATUS_LABELS: Record<OrderStatus, string> = {
   cut: 'Cut',
 };
 
-export const ROLE_LABELS: Record<Role, string> = { face: 'Face', back: 'Back', boxing: 'Boxing', welt: 'Piping' };
+export const ROLE_LABELS: Record<Role, string> = {
+  face: 'Face',
+  back: 'Back',
+  contrast: 'Contrast',
+  boxing: 'Boxing',
+  skirt: 'Skirt',
+  flap: 'Flap',
+  pocket: 'Pocket',
+  welt: 'Piping',
+  lining: 'Lining',
+  ticking: 'Ticking',
+  batting: 'Batting',
+  fleece: 'Fleece',
+  interfacing: 'Interfacing',
+  strap: 'Strap',
+  foam: 'Foam',
+  board: 'Board',
+  underlining: 'Underlining',
+  'dust cover': 'Dust cover',
+};
 export const FIT_LABELS: Record<Fit, string> = { true: 'True size', snug: 'Snug', overfull: 'Overfull' };
 export const MATCHING_LABELS: Record<Matching, string> = {
   none: 'Not matched',
@@ -75,7 +94,7 @@ export function rolesOf(kind: CoverKind, choices: Record<string, string>): Role[
   const hasWelt =
     kind.strips.some(({ role }) => role === 'welt') &&
     (!kind.options.some(({ id }) => id === 'cord') || open.has('cord'));
-  const roles = new Set<Role>(['face', ...kind.pieces.map(({ role }) => role)]);
+  const roles = new Set<Role>(['face', ...kind.pieces.map(({ role }) => role).filter((role) => !isMaterial(role))]);
   if (hasWelt) roles.add('welt');
   return [...roles];
 }
@@ -116,8 +135,9 @@ export function readLineForm(
     else faults.push(...length.faults);
     return length.ok ? length.value : null;
   };
-  for (const { id: name, label } of kind.measures) {
+  for (const { id: name, label, default: usual } of kind.measures) {
     const text = form.typed[name]?.trim() ?? '';
+    if (text === '' && usual !== undefined) continue;
     if (text === '') {
       faults.push({ code: 'measure-missing', field: `typed.${name}`, message: `${label} is needed.` });
       continue;
@@ -125,7 +145,7 @@ export function readLineForm(
     const value = read(name, 0, text, true);
     if (value !== null) line.measures[name] = value;
   }
-  for (const option of openOptions(kind, form.choices)) readOption(option, form, line, read);
+  for (const option of openOptions(kind, form.choices)) readOption(option, form, line, faults, read);
   for (const role of rolesOf(kind, form.choices)) if (form.cloth[role]) line.cloth[role] = form.cloth[role];
   if (!line.cloth.face) faults.push({ code: 'cloth-missing', field: 'cloth.face', message: 'Choose the cloth.' });
   return { line, lengths, faults };
@@ -146,10 +166,20 @@ function readOption(
   option: KindOption,
   form: LineForm,
   line: OrderLine,
+  faults: Fault[],
   read: (name: string, part: number, text: string, isMeasure: boolean) => Nm | null,
 ) {
   if (option.type === 'choice') {
     if (form.choices[option.id]) line.options[option.id] = form.choices[option.id]!;
+    return;
+  }
+  if (option.type === 'count') {
+    const amount = form.choices[option.id]?.trim() ?? '';
+    if (/^\d{1,3}$/.test(amount) && Number(amount) <= 100) line.options[option.id] = Number(amount);
+    else if (amount !== '') {
+      const message = `“${amount}” is not a number of ${option.label.toLowerCase()}; write a whole number from 0 to 100.`;
+      faults.push({ code: 'option-count', field: `choices.${option.id}`, message });
+    }
     return;
   }
   const text = form.typed[option.id]?.trim() ?? '';
@@ -163,7 +193,7 @@ function readOption(
 export function toFormField(fault: Fault, kind: CoverKind | undefined): Fault {
   const [, group, name] = fault.field.split('.');
   if (group === 'measures' || group === 'options') {
-    const isChoice = kind?.options.some(({ id, type }) => id === name && type === 'choice');
+    const isChoice = kind?.options.some(({ id, type }) => id === name && (type === 'choice' || type === 'count'));
     return { ...fault, field: isChoice ? `choices.${name}` : `typed.${name}` };
   }
   return { ...fault, field: group ?? fault.field };

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { FITS } from '@/core/covers';
+import { FITS, ROLES } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import type { OrderForm } from './form';
 
@@ -18,7 +18,7 @@ const line = Joi.object({
   typed: Joi.object().pattern(Joi.string().max(40), text(80)).max(40).required(),
   choices: Joi.object().pattern(Joi.string().max(40), text(40)).max(40).required(),
   cloth: Joi.object()
-    .pattern(Joi.string().valid('face', 'back', 'boxing', 'welt'), Joi.string().pattern(/^\d*$/).max(12).allow(''))
+    .pattern(Joi.string().valid(...ROLES), Joi.string().pattern(/^\d*$/).max(12).allow(''))
     .required(),
   frozenBy: Joi.string().max(200),
 });

@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cordNotion, cutStep, piping, pipingOptions, seam } from './shared';
+import { CAUTION, cordNotion, cutStep, piping, pipingOptions, blockMeasures, seamOf } from './shared';
 
 /** Handbook kind G: top, bottom, boxing, a zip panel cut lengthwise in two, and piping. Common practice, no source. */
 export const boxedCushion: CoverKind = {
@@ -9,13 +9,9 @@ export const boxedCushion: CoverKind = {
   version: 1,
   about: 'Top and bottom plates, boxing round the sides, a zip panel along the back, with or without piping.',
   drawing: 'box',
-  measures: [
-    { id: 'length', label: 'Length', hint: 'along the front edge of the foam' },
-    { id: 'width', label: 'Width', hint: 'from the front edge to the back edge of the foam' },
-    { id: 'thickness', label: 'Thickness', hint: 'the foam’s thickness' },
-  ],
+  measures: blockMeasures,
   options: [
-    seam,
+    seamOf('inch(1/2)'),
     {
       id: 'piping',
       label: 'Piping',

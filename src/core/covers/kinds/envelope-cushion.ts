@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, seam } from './shared';
+import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
 
 /** Handbook kind A: one front, two hemmed backs that overlap. Common practice, no source. */
 export const envelopeCushion: CoverKind = {
@@ -9,12 +9,9 @@ export const envelopeCushion: CoverKind = {
   version: 1,
   about: 'One front and two hemmed backs that overlap; no closure.',
   drawing: 'envelope',
-  measures: [
-    { id: 'width', label: 'Width', hint: 'across the pad, side seam to side seam over the curve' },
-    { id: 'height', label: 'Height', hint: 'down the pad, top seam to bottom seam over the curve' },
-  ],
+  measures: padMeasures,
   options: [
-    seam,
+    seamOf('inch(1/2)'),
     {
       id: 'hem',
       label: 'Back hems',

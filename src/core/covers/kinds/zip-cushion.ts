@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, seam } from './shared';
+import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
 
 /** Handbook kind C: two faces, a zip in the bottom seam. Common practice, no source. */
 export const zipCushion: CoverKind = {
@@ -9,12 +9,9 @@ export const zipCushion: CoverKind = {
   version: 1,
   about: 'Two faces, usually cut snug, with a zip set into the bottom seam.',
   drawing: 'flat',
-  measures: [
-    { id: 'width', label: 'Width', hint: 'across the pad, side seam to side seam over the curve' },
-    { id: 'height', label: 'Height', hint: 'down the pad, top seam to bottom seam over the curve' },
-  ],
+  measures: padMeasures,
   options: [
-    seam,
+    seamOf('inch(1/2)'),
     {
       id: 'closedEnds',
       label: 'Closed ends',

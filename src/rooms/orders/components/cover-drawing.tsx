@@ -21,9 +21,10 @@ const MARGIN = 46;
 /** The finished cover to proportion, in its cloth, with its measures on it. */
 export function CoverDrawing({ kind, cover, units, look, id }: Props) {
   const { width, height, thickness } = cover.finished;
-  const lean = kind.drawing === 'box' ? 0.5 : 0;
+  const isBox = kind.drawing === 'box' || kind.drawing === 'stool';
+  const lean = isBox ? 0.5 : 0;
   const wide = width + lean * height * 0.6;
-  const high = kind.drawing === 'box' ? height * 0.5 + (thickness ?? 0) : height;
+  const high = isBox ? height * 0.5 + (thickness ?? 0) : height;
   const scale = Math.min((WIDTH - 2 * MARGIN) / wide, (HEIGHT - 2 * MARGIN) / high);
   const paint = look ? `url(#${id}-cloth)` : 'var(--cover-plain)';
   const text = (length: Nm) => withFraction(printNumber(length, STYLES[units]).text);
@@ -60,7 +61,7 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
             />
           )}
         </defs>
-        {kind.drawing === 'box' ? (
+        {isBox ? (
           <BoxCover
             {...body}
             lean={lean * body.h * 0.6}
@@ -77,7 +78,7 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
             text={text}
             width={width}
             height={height}
-            isEnvelope={kind.drawing === 'envelope'}
+            shape={kind.drawing}
             lies={overlapOf(cover)}
             scale={scale}
           />
@@ -128,26 +129,54 @@ interface Flat {
   text: (length: Nm) => string;
   width: Nm;
   height: Nm;
-  isEnvelope: boolean;
+  shape: CoverKind['drawing'];
   lies: Nm;
   scale: number;
 }
 
-function FlatCover({ x, y, w, h, paint, text, width, height, isEnvelope, lies, scale }: Flat) {
+function FlatCover({ x, y, w, h, paint, text, width, height, shape, lies, scale }: Flat) {
   // A filled cushion's sides bow in a little between its corners.
-  const bow = Math.min(w, h) * 0.035;
+  const bow = shape === 'book' || shape === 'sleeve' ? 0 : Math.min(w, h) * 0.035;
   const d = `M${x} ${y} Q${x + w / 2} ${y + bow} ${x + w} ${y} Q${x + w - bow} ${y + h / 2} ${x + w} ${y + h} Q${x + w / 2} ${y + h - bow} ${x} ${y + h} Q${x + bow} ${y + h / 2} ${x} ${y}Z`;
   const half = Math.max(0, lies * scale) / 2;
   return (
     <>
       <path d={d} fill={paint} stroke="currentColor" strokeWidth="2" strokeLinejoin="round" />
-      {isEnvelope && (
+      {shape === 'flange' && (
+        <rect
+          x={x + w * 0.11}
+          y={y + h * 0.11}
+          width={w * 0.78}
+          height={h * 0.78}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="1.5"
+          strokeDasharray="6 4"
+        />
+      )}
+      {shape === 'book' && (
+        <path
+          d={`M${x + w * 0.48} ${y}v${h}M${x + w * 0.52} ${y}v${h}M${x + w * 0.2} ${y}v${h}M${x + w * 0.8} ${y}v${h}`}
+          stroke="currentColor"
+          strokeDasharray="5 4"
+          opacity="0.8"
+        />
+      )}
+      {shape === 'sleeve' && (
+        <path
+          d={`M${x + w / 2 - w * 0.16} ${y}a${w * 0.16} ${w * 0.16} 0 0 0 ${w * 0.32} 0`}
+          fill="var(--chakra-colors-bg-panel)"
+          stroke="currentColor"
+          strokeWidth="2"
+        />
+      )}
+      {shape === 'envelope' && (
         <g stroke="currentColor" strokeDasharray="6 5" strokeWidth="1.5" opacity="0.8">
           <line x1={x + bow} x2={x + w - bow} y1={y + h / 2 - half} y2={y + h / 2 - half} />
           <line x1={x + bow} x2={x + w - bow} y1={y + h / 2 + half} y2={y + h / 2 + half} />
         </g>
       )}
-      {!isEnvelope && (
+      {shape === 'flat' && (
         <line
           x1={x + w * 0.14}
           x2={x + w * 0.86}

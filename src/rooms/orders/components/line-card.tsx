@@ -4,7 +4,7 @@ import { Box, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Tex
 import { Lock, Trash2 } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { useController, useWatch, type Control } from 'react-hook-form';
-import { FITS, kindById, KINDS, openOptions, takeOff, type KindOption, type TakeOff } from '@/core/covers';
+import { fitsOf, kindById, KINDS, openOptions, takeOff, type KindOption, type TakeOff } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
 import { parseLength, printBoth, printNumber, STYLES, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -109,7 +109,7 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
                 />
                 <Field.ErrorText>{errorAt('qty')}</Field.ErrorText>
               </Field.Root>
-              {kind.measures.map(({ id, label, hint }) => (
+              {kind.measures.map(({ id, label, hint, default: usual }) => (
                 <LengthField
                   key={id}
                   label={label}
@@ -125,7 +125,7 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
               <Choice
                 label="Fit"
                 value={line.fit}
-                choices={FITS.map((id) => ({ id, label: FIT_LABELS[id] }))}
+                choices={fitsOf(kind).map((id) => ({ id, label: FIT_LABELS[id] }))}
                 onChange={(fit) => change({ fit: fit as LineForm['fit'] })}
               />
               <Choice
@@ -305,6 +305,36 @@ function Preview({
 
 const sumsText = ([a, b]: [string, string]) => (a === b ? a : `${a}; ${b}`).replaceAll(' x ', ' × ');
 
+function CountField({
+  label,
+  value,
+  usual,
+  onChange,
+  error,
+}: {
+  label: string;
+  value: string;
+  usual: number;
+  onChange: (text: string) => void;
+  error: string | undefined;
+}) {
+  return (
+    <Field.Root invalid={error !== undefined}>
+      <Field.Label fontWeight="600">{label}</Field.Label>
+      <Input
+        inputMode="numeric"
+        value={value}
+        placeholder={String(usual)}
+        onChange={(event) => onChange(event.target.value)}
+        fontSize="lg"
+        fontWeight="600"
+        autoComplete="off"
+      />
+      <Field.ErrorText>{error}</Field.ErrorText>
+    </Field.Root>
+  );
+}
+
 function OptionField({
   option,
   line,
@@ -329,6 +359,18 @@ function OptionField({
       />
     );
   }
+  if (option.type === 'count') {
+    const setCount = (text: string) => change({ choices: { ...line.choices, [option.id]: text } });
+    return (
+      <CountField
+        label={option.label}
+        value={line.choices[option.id] ?? ''}
+        usual={option.default}
+        onChange={setCount}
+        error={error}
+      />
+    );
+  }
   return (
     <LengthField
       label={option.label}
@@ -343,11 +385,15 @@ function OptionField({
   );
 }
 
-/** The usual value, as it would be written: `inch(1/2)` is 1/2 in. */
+/** A formula of one length as it would be written: `inch(1/2)` is 1/2 in. */
+const placeholderOfFormula = (formula: string) =>
+  formula.replace(/^inch\((.+)\)$/, '$1 in').replace(/^(mm|cm)\((.+)\)$/, '$2 $1');
+
+/** The usual value of an option. */
 function placeholderOf(option: KindOption): string {
   const usual =
     option.type === 'hem' ? option.default : option.type === 'length' && option.default ? [option.default] : [];
-  return usual.map((formula) => formula.replace(/^inch\((.+)\)$/, '$1 in')).join(' + ');
+  return usual.map(placeholderOfFormula).join(' + ');
 }
 
 function readHem(text: string, units: Units): string | null {

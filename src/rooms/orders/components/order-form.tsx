@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
-import { KINDS } from '@/core/covers';
+import { kindById, KINDS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import type { Answer } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
@@ -36,6 +36,7 @@ export function OrderFormView({ edited, initial, customers, cloths }: Props) {
   const [faults, setFaults] = useState<Fault[]>([]);
   const [stale, setStale] = useState<{ version: number; savedAt: string } | null>(null);
   const [isTried, setTried] = useState(false);
+  const [nextKind, setNextKind] = useState(initial.lines[0]!.kind);
   const units = useWatch({ control, name: 'units' });
   useWarningOnLeave(formState.isDirty && !isSaving);
 
@@ -195,16 +196,28 @@ export function OrderFormView({ edited, initial, customers, cloths }: Props) {
           />
         ))}
         <Flex gap="3" align="center" wrap="wrap">
-          <Text fontWeight="600">Add a line:</Text>
-          {KINDS.map((kind) => (
-            <Button
-              key={kind.id}
-              variant="outline"
-              onClick={() => append({ ...emptyLine(kind), cloth: getValues().lines.at(-1)?.cloth ?? {} })}
+          <NativeSelect.Root width="440px" maxW="full">
+            <NativeSelect.Field
+              aria-label="Kind of the next line"
+              value={nextKind}
+              onChange={(event) => setNextKind(event.target.value)}
             >
-              <Plus size={18} /> {kind.name}
-            </Button>
-          ))}
+              {KINDS.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+          <Button
+            variant="outline"
+            onClick={() =>
+              append({ ...emptyLine(kindById(nextKind)!), cloth: { face: getValues().lines.at(-1)?.cloth.face ?? '' } })
+            }
+          >
+            <Plus size={18} /> Add a line
+          </Button>
         </Flex>
       </Stack>
     </form>

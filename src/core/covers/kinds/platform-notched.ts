@@ -1,0 +1,105 @@
+import type { CoverKind } from '../kind';
+import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
+
+/** Handbook kind J: a stapled platform cushion from one plate with notched corners. Common practice, no source. */
+export const platformNotched: CoverKind = {
+  id: 'platform-notched',
+  letter: 'J',
+  name: 'Stapled platform cushion, one notched plate',
+  version: 1,
+  about: 'One plate with its corners cut out; only the four corner seams are sewn.',
+  drawing: 'box',
+  measures: [...blockMeasures, { id: 'wrap', label: 'Wrap', hint: 'what goes under the board to be stapled' }],
+  options: [
+    seamOf('inch(1/2)'),
+    {
+      id: 'under',
+      label: 'Under',
+      type: 'length',
+      default: 'inch(1/2)',
+      hint: 'how much smaller the span between the notches is',
+    },
+  ],
+  defaultFit: 'true',
+  allowance: { true: '2 * seam' },
+  results: [
+    { name: 'plateLength', is: 'asCut ? length : length + 2 * (thickness + wrap)' },
+    { name: 'plateWidth', is: 'asCut ? width : width + 2 * (thickness + wrap)' },
+    { name: 'foamLength', is: 'asCut ? length - 2 * (thickness + wrap) : length', inline: true },
+    { name: 'foamWidth', is: 'asCut ? width - 2 * (thickness + wrap) : width', inline: true },
+    { name: 'notchAcross', is: '(plateLength - (foamLength + 2 * seam - under)) / 2' },
+    { name: 'notchAlong', is: '(plateWidth - (foamWidth + 2 * seam - under)) / 2' },
+  ],
+  finished: { width: 'foamLength', height: 'foamWidth', thickness: 'thickness' },
+  pieces: [
+    {
+      name: 'plate',
+      role: 'face',
+      qty: 1,
+      across: 'plateLength',
+      along: 'plateWidth',
+      outline: [
+        ['notchAcross', 'inch(0)'],
+        ['plateLength - notchAcross', 'inch(0)'],
+        ['plateLength - notchAcross', 'notchAlong'],
+        ['plateLength', 'notchAlong'],
+        ['plateLength', 'plateWidth - notchAlong'],
+        ['plateLength - notchAcross', 'plateWidth - notchAlong'],
+        ['plateLength - notchAcross', 'plateWidth'],
+        ['notchAcross', 'plateWidth'],
+        ['notchAcross', 'plateWidth - notchAlong'],
+        ['inch(0)', 'plateWidth - notchAlong'],
+        ['inch(0)', 'notchAlong'],
+        ['notchAcross', 'notchAlong'],
+      ],
+      match: { anchor: ['plateLength / 2', 'plateWidth / 2'], delta: ['inch(0)', 'inch(0)'] },
+    },
+    {
+      name: 'underlining',
+      role: 'underlining',
+      qty: 1,
+      across: 'foamLength + inch(1/2)',
+      along: 'foamWidth + inch(1/2)',
+    },
+    { name: 'board', role: 'board', qty: 1, across: 'foamLength - inch(1/4)', along: 'foamWidth - inch(1/4)' },
+  ],
+  strips: [],
+  notions: [
+    {
+      name: 'corner notch',
+      qty: '4',
+      length: 'notchAcross',
+      note: '{notchAcross} by {notchAlong}, cut out of each corner',
+    },
+    { name: 'foam', qty: '1', note: '{foamLength} x {foamWidth} x {thickness}' },
+    { name: 'staples', qty: 'whole(2 * (foamLength + foamWidth) / inch(1))', note: 'about one an inch round the edge' },
+  ],
+  centre: ['plateLength / 2', 'plateWidth / 2'],
+  checks: [
+    {
+      code: 'notch-none',
+      field: 'wrap',
+      level: 'stop',
+      when: 'notchAcross <= inch(0) || notchAlong <= inch(0)',
+      message: 'The corner notches would be {notchAcross} by {notchAlong}; make the wrap more.',
+    },
+    {
+      code: 'under-wide',
+      field: 'under',
+      level: 'warn',
+      when: 'under > inch(1)',
+      message: 'A span {under} smaller strains the corner seams; 1/2 in is usual.',
+    },
+  ],
+  steps: [
+    cutStep,
+    { do: 'Cut the corner notches out and sew only the four corner seams.', caution: CAUTION.needle },
+    { do: 'Round the board’s corners; glue the foam to the board and let it flash off.', caution: CAUTION.adhesive },
+    {
+      do: 'Pull the cover over and staple the middle of each side first, then towards the corners.',
+      caution: CAUTION.staples,
+    },
+    { do: 'Staple the underlining over the raw edges.', caution: CAUTION.staples },
+    { do: 'Check: corner seams stand on the corners, equal diagonals.', caution: CAUTION.foam },
+  ],
+};

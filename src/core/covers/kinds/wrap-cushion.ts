@@ -1,0 +1,82 @@
+import type { CoverKind } from '../kind';
+import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
+
+/** Handbook kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */
+export const wrapCushion: CoverKind = {
+  id: 'wrap-cushion',
+  letter: 'B',
+  name: 'Wrapped cushion in one piece',
+  version: 1,
+  about: 'One strip goes round the pad; its hemmed ends overlap at the back.',
+  drawing: 'envelope',
+  measures: padMeasures,
+  options: [
+    seamOf('inch(1/2)'),
+    { id: 'hem', label: 'End hems', type: 'hem', default: ['inch(1/4)', 'inch(1)'], hint: 'one turn, or two with a +' },
+    {
+      id: 'overlap',
+      label: 'Overlap',
+      type: 'length',
+      default: 'inch(4)',
+      hint: '4 in on small pads, up to 3/4 of the height for easy filling',
+    },
+  ],
+  defaultFit: 'true',
+  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
+  results: [
+    { name: 'cutWidth', is: 'width + allowance' },
+    // Top and bottom are folds, so the height takes only what the fit takes away.
+    { name: 'tall', is: 'asCut ? height : height + allowance - 2 * seam', inline: true },
+    { name: 'cutLength', is: 'asCut ? height : 2 * (height + allowance - 2 * seam) + overlap + 2 * hem' },
+  ],
+  finished: {
+    width: 'cutWidth - 2 * seam',
+    height: 'asCut ? (cutLength - overlap - 2 * hem) / 2 : height + allowance - 2 * seam',
+  },
+  pieces: [
+    {
+      name: 'wrap',
+      role: 'face',
+      qty: 1,
+      across: 'cutWidth',
+      along: 'cutLength',
+      match: { anchor: ['cutWidth / 2', 'cutLength / 2'], delta: ['inch(0)', 'inch(0)'] },
+    },
+  ],
+  strips: [],
+  notions: [],
+  centre: ['cutWidth / 2', 'cutLength / 2'],
+  checks: [
+    {
+      code: 'overlap-short',
+      field: 'overlap',
+      level: 'stop',
+      when: 'overlap <= inch(0)',
+      message: 'The ends would overlap {overlap}; {inch(3)} is the least that stays shut.',
+    },
+    {
+      code: 'overlap-short',
+      field: 'overlap',
+      level: 'warn',
+      when: 'overlap > inch(0) && overlap < inch(3)',
+      message: 'The ends would overlap {overlap}; {inch(3)} is the least that stays shut.',
+    },
+    {
+      code: 'overlap-over-panel',
+      field: 'overlap',
+      level: 'warn',
+      when: '!asCut && overlap > height',
+      message: 'An overlap of {overlap} is more than the back of {height}; make it less.',
+    },
+  ],
+  steps: [
+    cutStep,
+    { do: 'Hem both short ends and top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
+    {
+      do: 'Fold the strip right sides together so that the ends overlap at the back and the outer flap reads upright.',
+    },
+    { do: 'Sew the two sides at the seam allowance; backstitch over the overlap.', caution: CAUTION.needle },
+    { do: 'Overlock or zigzag the edges that fray, turn with a blunt point and press.' },
+    { do: 'Check: size within 1/8 in, the outer flap reads upright, the overlap stays shut.' },
+  ],
+};

@@ -1,0 +1,159 @@
+import type { Nm } from '../length';
+import type { Part } from './parts';
+
+/** A way a kind of part may lie: its size with the gap, and whether it is turned a quarter. */
+interface Way {
+  w: Nm;
+  h: Nm;
+  turned: 0 | 1;
+}
+
+/**
+ * Best-fit placing on a skyline, for parts without a phase on one endless length: the lowest gap of the skyline is
+ * filled with the waiting part that fits it best, scored 4 (fills the width and ends level with the higher wall) down
+ * to 0 (merely fits), ties to the part that comes first in the order; a gap that takes none is levelled with its lower
+ * wall. Scoring after Leung, Zhang and Sim, "A two-stage intelligent search algorithm for the two-dimensional strip
+ * packing problem" (2011), from memory.
+ */
+export class BestFit {
+  private readonly ways: readonly (readonly Way[])[];
+  /** Parts of one size and turning are one kind; they are placed in the order of their numbers. */
+  private readonly kindOf: Int32Array;
+  private readonly members: number[][];
+  private readonly left: Nm;
+  private readonly width: Nm;
+
+  constructor(
+    private readonly parts: readonly Part[],
+    left: Nm,
+    right: Nm,
+    private readonly gap: Nm,
+  ) {
+    this.left = left;
+    this.width = right - left + gap;
+    const kinds = new Map<string, number>();
+    this.members = [];
+    this.kindOf = Int32Array.from(parts, ({ width, height, turns }, i) => {
+      const key = `${width} ${height} ${turns.join()}`;
+      if (!kinds.has(key)) {
+        kinds.set(key, kinds.size);
+        this.members.push([]);
+      }
+      const kind = kinds.get(key)!;
+      this.members[kind]!.push(i);
+      return kind;
+    });
+    this.ways = this.members.map(([first]) => {
+      const { width, height, turns } = parts[first!]!;
+      return turns.map((turn): Way =>
+        turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
+      );
+    });
+  }
+
+  /** Places all parts; returns the length used, or Infinity once it passes `limit`. x, y and turned are filled by part. */
+  place(order: Int32Array, limit: Nm, x: Float64Array, y: Float64Array, turned: Uint8Array): Nm {
+    const { ways, members, kindOf, gap } = this;
+    const waiting = members.map((one) => one.length);
+    // The kinds in the order in which their first part comes.
+    const sequence: number[] = [];
+    const seen = new Uint8Array(members.length);
+    for (const i of order) {
+      const kind = kindOf[i]!;
+      if (!seen[kind]) {
+        seen[kind] = 1;
+        sequence.push(kind);
+      }
+    }
+    const segX: Nm[] = [0];
+    const segW: Nm[] = [this.width];
+    const segY: Nm[] = [0];
+    let used = 0;
+    for (let left = this.parts.length; left > 0;) {
+      let s = 0;
+      for (let i = 1; i < segY.length; i++) if (segY[i]! < segY[s]!) s = i;
+      const width = segW[s]!;
+      const leftWall = s > 0 ? segY[s - 1]! - segY[s]! : Infinity;
+      const rightWall = s < segY.length - 1 ? segY[s + 1]! - segY[s]! : Infinity;
+      const wall =
+        leftWall === Infinity
+          ? rightWall === Infinity
+            ? 0
+            : rightWall
+          : rightWall === Infinity
+            ? leftWall
+            : Math.max(leftWall, rightWall);
+      let bestScore = -1;
+      let bestKind = -1;
+      let bestWay: Way | null = null;
+      for (let k = 0; k < sequence.length; k++) {
+        const kind = sequence[k]!;
+        if (waiting[kind] === 0) continue;
+        for (const way of ways[kind]!) {
+          if (way.w > width) continue;
+          const score = way.w === width ? (way.h === wall ? 4 : way.h > wall ? 3 : 2) : way.h === wall ? 1 : 0;
+          if (score > bestScore) {
+            bestScore = score;
+            bestKind = kind;
+            bestWay = way;
+          }
+        }
+        if (bestScore === 4) break;
+      }
+      if (!bestWay) {
+        level(segX, segW, segY, s, Math.min(leftWall, rightWall));
+        continue;
+      }
+      const { w, h } = bestWay;
+      // Beside the higher wall, so that the gap that remains lies at the lower one.
+      const atLeft = leftWall >= rightWall;
+      const px = atLeft ? segX[s]! : segX[s]! + width - w;
+      const py = segY[s]!;
+      const part = members[bestKind]![members[bestKind]!.length - waiting[bestKind]!]!;
+      waiting[bestKind]!--;
+      left--;
+      x[part] = this.left + px;
+      y[part] = py;
+      turned[part] = bestWay.turned;
+      const top = py + h;
+      if (top - gap > used) used = top - gap;
+      if (used > limit) return Infinity;
+      if (w === width) {
+        segY[s] = top;
+      } else if (atLeft) {
+        segX.splice(s, 1, px, px + w);
+        segW.splice(s, 1, w, width - w);
+        segY.splice(s, 1, top, py);
+      } else {
+        segX.splice(s, 1, segX[s]!, px);
+        segW.splice(s, 1, width - w, w);
+        segY.splice(s, 1, py, top);
+        s++;
+      }
+      merge(segX, segW, segY, s);
+    }
+    return used;
+  }
+}
+
+/** Raises a segment that takes nothing to its lower wall. */
+function level(segX: Nm[], segW: Nm[], segY: Nm[], s: number, by: Nm) {
+  segY[s]! += by;
+  merge(segX, segW, segY, s);
+}
+
+/** Joins a segment with neighbours of its height. */
+function merge(segX: Nm[], segW: Nm[], segY: Nm[], s: number) {
+  if (s < segY.length - 1 && segY[s + 1] === segY[s]) {
+    segW[s]! += segW[s + 1]!;
+    segX.splice(s + 1, 1);
+    segW.splice(s + 1, 1);
+    segY.splice(s + 1, 1);
+  }
+  if (s > 0 && segY[s - 1] === segY[s]) {
+    segW[s - 1]! += segW[s]!;
+    segX.splice(s, 1);
+    segW.splice(s, 1);
+    segY.splice(s, 1);
+  }
+}

@@ -1,0 +1,2 @@
+ALTER TABLE "line_cloths" DROP CONSTRAINT "line_cloths_role";--> statement-breakpoint
+ALTER TABLE "line_cloths" ADD CONSTRAINT "line_cloths_role" CHECK ("line_cloths"."role" IN ('face', 'back', 'contrast', 'boxing', 'skirt', 'flap', 'pocket', 'welt', 'lining', 'ticking', 'batting', 'fleece', 'interfacing', 'strap', 'foam', 'board', 'underlining', 'dust cover'));
