@@ -2,7 +2,7 @@ import type { Nm } from '../length';
 import type { Part } from './parts';
 
 /** A way a kind of part may lie: its size with the gap, and whether it is turned a quarter. */
-interface Way {
+export interface Way {
   w: Nm;
   h: Nm;
   turned: 0 | 1;
@@ -16,18 +16,19 @@ interface Way {
  * packing problem" (2011), from memory.
  */
 export class BestFit {
-  private readonly ways: readonly (readonly Way[])[];
+  readonly ways: readonly (readonly Way[])[];
   /** Parts of one size and turning are one kind; they are placed in the order of their numbers. */
   private readonly kindOf: Int32Array;
-  private readonly members: number[][];
-  private readonly left: Nm;
-  private readonly width: Nm;
+  readonly members: number[][];
+  readonly left: Nm;
+  /** The usable width with the gap. */
+  readonly width: Nm;
 
   constructor(
     private readonly parts: readonly Part[],
     left: Nm,
     right: Nm,
-    private readonly gap: Nm,
+    readonly gap: Nm,
   ) {
     this.left = left;
     this.width = right - left + gap;

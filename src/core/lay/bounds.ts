@@ -9,6 +9,8 @@ interface Load {
   ways: [Nm, Nm][];
   /** nm², at most width * height (an outline has less, a strip's joins more are left out). */
   area: bigint;
+  /** False for outlines, whose boxes may reach into each other: only area and height count of them. */
+  isBox: boolean;
   /** True for what need not lie on whole nanometres: bias and outlines. */
   isBent: boolean;
 }
@@ -32,6 +34,7 @@ export function lowerBound(job: LayJob, placed: { pieces: Map<string, number>; s
     area: outline
       ? BigInt(Math.floor((Math.abs(doubleArea(outline)) / 2) * (1 - 1e-12)))
       : BigInt(w + gap) * BigInt(h + gap),
+    isBox: outline === null,
     isBent: outline !== null,
   }));
   const stripLoads: Load[] = job.strips.map(({ id, width: w, length, grain }) => ({
@@ -39,6 +42,7 @@ export function lowerBound(job: LayJob, placed: { pieces: Map<string, number>; s
     // A strip along the cloth takes its width over at least its length; the others may be cut to any length.
     ways: grain === 'along' ? [[w, length]] : [],
     area: BigInt(w) * BigInt(length),
+    isBox: grain === 'along',
     isBent: grain === 'bias',
   }));
   const all = [...loads, ...stripLoads].filter(({ qty }) => qty > 0);
@@ -87,7 +91,7 @@ const MOST_PARTS = 12;
  */
 function dualFeasible(loads: Load[], usable: Nm, gap: Nm): Nm {
   const width = usable + gap;
-  const shaped = loads.filter(({ ways }) => ways.length > 0);
+  const shaped = loads.filter(({ isBox }) => isBox);
   const bound = (k: number, f: (x: number) => number) => {
     const total = sum(shaped, ({ ways, qty }) => {
       const fitting = ways.filter(([w]) => w <= usable).map(([w, h]) => BigInt(f(w + gap)) * BigInt(h + gap));

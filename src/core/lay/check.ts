@@ -1,11 +1,14 @@
+import ClipperLib from 'clipper-lib';
 import type { Nm, Units } from '../length';
 import type { LayJob, StockLength } from './job';
 import type { LayPlan, PlacedPiece, StripCut } from './plan';
-import { doubleArea, type Point } from './outline';
+import type { Point } from './outline';
 
 /** One thing that is wrong with a plan. */
 export interface PlanFault {
   kind:
+    | 'outline'
+    | 'straight'
     | 'overlap'
     | 'gap'
     | 'width'
@@ -108,7 +111,7 @@ type Say = (kind: PlanFault['kind'], what: string) => void;
 const copiesOf = (id: string, qty: number) => Array.from({ length: qty }, (_, i) => `${id} ${i + 1}`);
 
 function toItem(label: string, corners: readonly Point[]): Item {
-  const ring = doubleArea(corners) < 0 ? [...corners].reverse() : [...corners];
+  const ring = signedArea(corners) < 0 ? [...corners].reverse() : [...corners];
   const xs = ring.map(([x]) => x);
   const ys = ring.map(([, y]) => y);
   return { label, ring, box: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)] };
@@ -121,13 +124,15 @@ function pieceItem(job: LayJob, { piece, copy, x, y, turn }: PlacedPiece, fault:
     return null;
   }
   if (!one.turns.includes(turn)) fault('turn', `${piece} ${copy} may not lie at turn ${turn}`);
-  const [w, h] = turn % 180 === 0 ? [one.width, one.height] : [one.height, one.width];
-  return toItem(`${piece} ${copy}`, [
-    [x, y],
-    [x + w, y],
-    [x + w, y + h],
-    [x, y + h],
-  ]);
+  const { width: w, height: h } = one;
+  const corners: Point[] = one.outline ?? [[0, 0], [w, 0], [w, h], [0, h]]; // prettier-ignore
+  const turned = corners.map(([cx, cy]): Point => {
+    if (turn === 90) return [h - cy, cx];
+    if (turn === 180) return [w - cx, h - cy];
+    if (turn === 270) return [cy, w - cx];
+    return [cx, cy];
+  });
+  return toItem(`${piece} ${copy}`, turned.map(([cx, cy]): Point => [x + cx, y + cy])); // prettier-ignore
 }
 
 function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: Nm, fault: Say) {
@@ -143,21 +148,110 @@ function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: N
         [x1, y1],
         [x0, y1],
       ];
-      if (separation(ring, flaw) < -tolerance) fault('flaw', `${label} lies on a flaw of ${stock.id}`);
+      if (doOverlap(ring, flaw, tolerance)) fault('flaw', `${label} lies on a flaw of ${stock.id}`);
     }
   }
+  if (stock.outline) {
+    for (const { label, ring } of items) {
+      if (clippedArea(ring, stock.outline, ClipperLib.ClipType.ctDifference) > tolerance * girth(ring))
+        fault('outline', `${label} leaves the outline of ${stock.id}`);
+    }
+  }
+  if (job.straight) checkStraight(items, tolerance, fault);
   const sorted = [...items].sort((a, b) => a.box[1] - b.box[1]);
   sorted.forEach((one, i) => {
     for (let j = i + 1; j < sorted.length; j++) {
       const other = sorted[j]!;
       if (other.box[1] >= one.box[3] + job.gap) break;
       if (other.box[0] >= one.box[2] + job.gap || one.box[0] >= other.box[2] + job.gap) continue;
-      const apart = separation(one.ring, other.ring);
-      if (apart < -tolerance) fault('overlap', `${one.label} and ${other.label} overlap`);
+      if (doOverlap(one.ring, other.ring, tolerance)) fault('overlap', `${one.label} and ${other.label} overlap`);
       else if (job.gap > 0 && distance(one.ring, other.ring) < job.gap - tolerance)
         fault('gap', `${one.label} and ${other.label} are too close`);
     }
   });
+}
+
+const signedArea = (ring: readonly Point[]): number =>
+  ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0) /
+  2;
+
+/** A length to compare areas by: a tolerance deep along half of the ring's box. */
+function girth(ring: readonly Point[]): number {
+  const { box } = toItem('', ring);
+  return (box[2] - box[0] + box[3] - box[1]) / 2;
+}
+
+const isConvex = (ring: readonly Point[]): boolean =>
+  ring.every(([bx, by], i) => {
+    const [ax, ay] = ring[(i + ring.length - 1) % ring.length]!;
+    const [cx, cy] = ring[(i + 1) % ring.length]!;
+    return (bx - ax) * (cy - by) - (by - ay) * (cx - bx) >= 0;
+  });
+
+/** Whether two rings lie in each other by more than the tolerance: by separating axes where both are convex. */
+function doOverlap(a: Point[], b: Point[], tolerance: Nm): boolean {
+  if (isConvex(a) && isConvex(b)) return separation(a, b) < -tolerance;
+  return clippedArea(a, b, ClipperLib.ClipType.ctIntersection) > tolerance * Math.min(girth(a), girth(b));
+}
+
+/** The area of what a polygon clipping of two rings leaves (nm²); the clipping is clipper-lib's. */
+function clippedArea(subject: readonly Point[], clip: readonly Point[], type: number): number {
+  const path = (ring: readonly Point[]) => ring.map(([X, Y]) => ({ X: Math.round(X), Y: Math.round(Y) }));
+  const clipper = new ClipperLib.Clipper();
+  clipper.AddPath(path(subject), ClipperLib.PolyType.ptSubject, true);
+  clipper.AddPath(path(clip), ClipperLib.PolyType.ptClip, true);
+  const solution: { X: number; Y: number }[][] = [];
+  clipper.Execute(type, solution);
+  return Math.abs(solution.reduce((sum, one) => sum + ClipperLib.Clipper.Area(one), 0));
+}
+
+/** Takes the lay apart by straight cuts along the edges' directions; a group that none divides is a fault. */
+function checkStraight(items: Item[], tolerance: Nm, fault: Say) {
+  const groups = [items];
+  while (groups.length > 0) {
+    const group = groups.pop()!;
+    if (group.length < 2) continue;
+    const parts = firstDivision(group, tolerance);
+    if (parts) groups.push(...parts);
+    else
+      fault(
+        'straight',
+        `no straight cut divides ${group
+          .slice(0, 4)
+          .map(({ label }) => label)
+          .join(', ')}`,
+      );
+  }
+}
+
+function firstDivision(group: Item[], tolerance: Nm): Item[][] | null {
+  const tried = new Set<number>();
+  for (const { ring } of group) {
+    for (let i = 0; i < ring.length; i++) {
+      const [x0, y0] = ring[i]!;
+      const [x1, y1] = ring[(i + 1) % ring.length]!;
+      const angle = (Math.atan2(y1 - y0, x1 - x0) + Math.PI) % Math.PI;
+      const key = Math.round((angle / Math.PI) * 1e7) % 1e7;
+      if (tried.has(key)) continue;
+      tried.add(key);
+      const [nx, ny] = [-Math.sin(angle), Math.cos(angle)];
+      const spans = group
+        .map((item) => {
+          const depths = item.ring.map(([x, y]) => x * nx + y * ny);
+          return { item, from: Math.min(...depths), to: Math.max(...depths) };
+        })
+        .sort((a, b) => a.from - b.from);
+      const parts: Item[][] = [[]];
+      let reach = spans[0]!.from;
+      for (const { item, from, to } of spans) {
+        if (parts.at(-1)!.length > 0 && from >= reach - tolerance) parts.push([]);
+        parts.at(-1)!.push(item);
+        reach = Math.max(reach, to);
+      }
+      if (parts.length > 1) return parts;
+    }
+  }
+  return null;
 }
 
 /** Of two convex rings: the widest gap along any edge's normal, negative when they overlap (separating axes). */

@@ -1,5 +1,5 @@
 import { nextAcross, nextAlong, phaseOf, type Lattice } from '../cloth';
-import type { Nm } from '../length';
+import { NM, type Nm } from '../length';
 import type { LayJob, LayPiece } from './job';
 import { fewestCuts, longestBias } from './strips';
 
@@ -58,6 +58,9 @@ function cornerPhase({ match }: LayPiece, lattice: Lattice, x: Nm, y: Nm, phases
   return phaseOf(phase[0] - dx, phase[1] - dy, lattice);
 }
 
+/** By hand nobody joins a strip from cuts under a foot. */
+const SHORTEST = 12 * NM.in;
+
 function stripLength({ gap }: LayJob, strip: LayJob['strips'][number], usable: Nm): Nm {
   const want = { ...strip, strip: strip.id, copy: 1 };
   if (strip.grain === 'across') return (fewestCuts(want, usable) ?? 0) * (strip.width + gap) * strip.qty;
@@ -66,7 +69,7 @@ function stripLength({ gap }: LayJob, strip: LayJob['strips'][number], usable: N
     return Math.ceil(cuts * strip.qty * (strip.width + gap) * Math.SQRT2) + usable;
   }
   const abreast = Math.max(1, Math.floor((usable + gap) / (strip.width + gap)));
-  const cuts = Math.max(1, Math.min(abreast, Math.floor(strip.length / Math.max(strip.least, strip.loss + 1))));
-  const each = Math.ceil((strip.length + (cuts - 1) * strip.loss) / cuts);
+  const cuts = Math.max(1, Math.min(abreast, Math.floor(strip.length / Math.max(strip.least, SHORTEST))));
+  const each = Math.max(strip.least, Math.ceil((strip.length + (cuts - 1) * strip.loss) / cuts));
   return (each + gap) * Math.ceil((cuts * strip.qty) / abreast);
 }

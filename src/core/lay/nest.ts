@@ -1,5 +1,5 @@
 import type { Nm } from '../length';
-import { ok, refuse, type Result } from '../result';
+import { ok, type Result } from '../result';
 import { lowerBound } from './bounds';
 import { findFaults } from './check';
 import type { LayJob } from './job';
@@ -34,13 +34,9 @@ const PROGRESS_EVERY_MS = 100;
 
 /**
  * Lays the job's pieces and strips on its cloth: the one door of the engine. Returns a plan that its own independent
- * check has found valid, with a proven lower bound; refuses a job that asks for what the engine can't do yet, naming
- * the field.
+ * check has found valid, with a proven lower bound. Pieces with an outline are laid by their boxes for now.
  */
 export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
-  const missing = notYet(job);
-  if (missing) return refuse('lay-not-yet', missing.field, `${missing.field}: ${missing.what}`);
-
   const { pieces, unplaced } = sortOut(job);
   const fits = (id: string) => pieces.filter((part) => part.piece!.id === id).length;
   const placeable = {
@@ -85,20 +81,6 @@ function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Foun
       return now - start >= seconds * 1000;
     },
   };
-}
-
-/** What the format has and this engine does not do yet. */
-function notYet(job: LayJob): { field: string; what: string } | null {
-  if (job.straight) return { field: 'cut', what: '"straight" is not laid yet; only "free" is' };
-  const outlined = job.pieces.findIndex(({ outline }) => outline);
-  if (outlined >= 0)
-    return {
-      field: `pieces[${outlined}].outline`,
-      what: 'pieces with an outline are not laid yet; only rectangles are',
-    };
-  const odd = job.stock.findIndex(({ outline }) => outline);
-  if (odd >= 0) return { field: `stock[${odd}].outline`, what: 'stock of odd shape is not laid on yet' };
-  return null;
 }
 
 /** Splits the pieces into those that fit on an empty length and those that fit on none, with the reason. */

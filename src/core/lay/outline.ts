@@ -45,3 +45,60 @@ export function isSimple(ring: readonly Point[]): boolean {
   }
   return doubleArea(ring) !== 0;
 }
+
+const SLABS = 96;
+
+/**
+ * Boxes (x0, y0, x1, y1) that together cover what lies outside a simple outline within left..right and 0..length: the
+ * outline is cut into slabs at its corners and at even steps, and of each slab only what is inside all the way is kept.
+ */
+export function boxesOutside(ring: readonly Point[], left: Nm, right: Nm, length: Nm): [Nm, Nm, Nm, Nm][] {
+  const ys = ring.map(([, y]) => y);
+  const top = Math.min(length, Math.max(...ys));
+  const bottom = Math.max(0, Math.min(...ys));
+  const stops = [
+    ...new Set([
+      bottom,
+      top,
+      ...ys,
+      ...Array.from({ length: SLABS + 1 }, (_, i) => Math.round(bottom + ((top - bottom) * i) / SLABS)),
+    ]),
+  ]
+    .filter((y) => y >= bottom && y <= top)
+    .sort((a, b) => a - b);
+  const boxes: [Nm, Nm, Nm, Nm][] = [];
+  if (bottom > 0) boxes.push([left, 0, right, bottom]);
+  const far = length === Infinity ? top * 2 + 1 : length;
+  if (top < far) boxes.push([left, top, right, far]);
+  for (let i = 1; i < stops.length; i++) {
+    const [y0, y1] = [stops[i - 1]!, stops[i]!];
+    let x = left;
+    for (const [from, to] of insideSpans(ring, y0, y1)) {
+      if (from > x) boxes.push([x, y0, Math.min(from, right), y1]);
+      x = Math.max(x, to);
+    }
+    if (x < right) boxes.push([x, y0, right, y1]);
+  }
+  return boxes;
+}
+
+/** Where the whole slab from y0 to y1 is inside the ring: no corner lies strictly between, so edges are straight in it. */
+function insideSpans(ring: readonly Point[], y0: Nm, y1: Nm): [Nm, Nm][] {
+  const middle = (y0 + y1) / 2;
+  const crossings: { at: number; low: number; high: number }[] = [];
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const [ax, ay] = ring[j]!;
+    const [bx, by] = ring[i]!;
+    if (ay > middle === by > middle) continue;
+    const xAt = (y: number) => ax + ((bx - ax) * (y - ay)) / (by - ay);
+    const ends = [xAt(y0), xAt(y1)];
+    crossings.push({ at: xAt(middle), low: Math.min(...ends), high: Math.max(...ends) });
+  }
+  crossings.sort((a, b) => a.at - b.at);
+  const spans: [Nm, Nm][] = [];
+  for (let i = 0; i + 1 < crossings.length; i += 2) {
+    const [from, to] = [Math.ceil(crossings[i]!.high), Math.floor(crossings[i + 1]!.low)];
+    if (to > from) spans.push([from, to]);
+  }
+  return spans;
+}

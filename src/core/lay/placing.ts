@@ -2,8 +2,12 @@ import { phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 import type { LayJob, PieceMatch, StockLength } from './job';
 import type { Part } from './parts';
+import type { Random } from './random';
 import { BestFit } from './best-fit';
-import { FreeSpace, nowhere, type SpaceRule } from './space';
+import { GuillotineSpace } from './guillotine';
+import { boxesOutside } from './outline';
+import { FreeSpace, nowhere, type ClothSpace, type SpaceRule } from './space';
+import { TightSearch } from './tight';
 
 /** A rule for the free space, or `fit`: best-fit on a skyline, where nothing holds a phase. */
 export type Rule = SpaceRule | 'fit';
@@ -33,7 +37,9 @@ export type Phase = readonly [Nm, Nm];
  * one that its first member gets by lying where it likes.
  */
 export class Placer {
-  private readonly spaces: FreeSpace[];
+  private readonly spaces: ClothSpace[];
+  /** By stock length, the boxes to leave out: flaws, and what lies outside an odd shape. */
+  private readonly blocks: [Nm, Nm, Nm, Nm][][];
   private readonly groupPhases: (Phase | null)[];
   /** The match groups by name, each with its number. */
   readonly groups: Map<string, number>;
@@ -41,6 +47,7 @@ export class Placer {
   private readonly endless: number;
   /** The best-fit placer, for parts without a phase on one endless length without flaws. */
   private readonly bestFit: BestFit | null;
+  private tight: TightSearch | null = null;
   /** The rules that may be used here. */
   readonly rules: readonly Rule[];
 
@@ -55,9 +62,15 @@ export class Placer {
     ]);
     const leastWidth = Math.min(...sides.map(([w]) => w!));
     const leastHeight = Math.min(...sides.map(([, h]) => h!));
+    const Space = job.straight ? GuillotineSpace : FreeSpace;
     this.spaces = job.stock.map(
-      ({ left, right, length }) => new FreeSpace(left, right + gap, length + gap, leastWidth, leastHeight),
+      ({ left, right, length }) => new Space(left, right + gap, length + gap, leastWidth, leastHeight),
     );
+    this.blocks = job.stock.map(({ flaws, outline, left, right, length }) => [
+      ...flaws,
+      ...(outline ? boxesOutside(outline, left, right, length) : []),
+    ]);
+
     const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, i) => [name, i]));
     this.groupPhases = names.map(() => null);
@@ -65,7 +78,12 @@ export class Placer {
     this.endless = job.stock.findIndex(({ length }) => length === Infinity);
     const [first] = job.stock;
     const isPlain =
-      job.stock.length === 1 && this.endless === 0 && first!.flaws.length === 0 && parts.every(({ match }) => !match);
+      job.stock.length === 1 &&
+      this.endless === 0 &&
+      first!.flaws.length === 0 &&
+      !first!.outline &&
+      !job.straight &&
+      parts.every(({ match }) => !match);
     this.bestFit = isPlain ? new BestFit(parts, first!.left, first!.right, gap) : null;
     this.rules = isPlain ? ['fit', ...SPACE_RULES] : SPACE_RULES;
   }
@@ -78,7 +96,7 @@ export class Placer {
     const n = this.parts.length;
     const { stock } = this.job;
     if (rule === 'fit') return this.placeBestFit(order, limit);
-    this.clear(phases);
+    this.clear(phases, rule);
     const result: Placing = {
       stock: new Int32Array(n).fill(-1),
       x: new Float64Array(n),
@@ -110,19 +128,37 @@ export class Placer {
     return result;
   }
 
+  /** Looks for a lay of at most `target` nm in `nodes` steps of a depth-first search; null when it finds none. */
+  placeTight(target: Nm, nodes: number, random: Random): Placing | null {
+    if (!this.bestFit) return null;
+    this.tight ??= new TightSearch(this.bestFit, random);
+    const n = this.parts.length;
+    const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
+    return this.tight.run(target, nodes, x, y, turned) ? this.asPlacing(x, y, turned) : null;
+  }
+
   private placeBestFit(order: Int32Array, limit: Nm): Placing {
     const n = this.parts.length;
     const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
     const used = this.bestFit!.place(order, limit, x, y, turned);
+    if (used === Infinity) return { stock: new Int32Array(n), x, y, turned, used: Float64Array.of(used), cost: used };
+    return this.asPlacing(x, y, turned);
+  }
+
+  /** All parts lie on the one length: its furthest point and the cost. */
+  private asPlacing(x: Float64Array, y: Float64Array, turned: Uint8Array): Placing {
+    let used = 0;
     let lifted = 0;
     let total = 0;
     this.parts.forEach(({ width, height }, i) => {
       const area = width * height;
-      lifted += area * (y[i]! + (turned[i] ? width : height));
+      const top = y[i]! + (turned[i] ? width : height);
+      used = Math.max(used, top);
+      lifted += area * top;
       total += area;
     });
     return {
-      stock: new Int32Array(n),
+      stock: new Int32Array(this.parts.length),
       x,
       y,
       turned,
@@ -131,14 +167,14 @@ export class Placer {
     };
   }
 
-  private clear(phases: readonly (Phase | null)[]) {
+  private clear(phases: readonly (Phase | null)[], rule: SpaceRule) {
     for (let g = 0; g < this.groupPhases.length; g++) this.groupPhases[g] = phases[g] ?? null;
     this.spaces.forEach((space, k) => {
-      space.clear();
+      space.clear(rule);
       const { gap } = this.job;
       // A box carries its gap above and to the right; a flaw may be touched, so it starts that much later.
-      for (const [x0, y0, x1, y1] of this.job.stock[k]!.flaws) {
-        space.take(x1 - x0 > gap ? x0 + gap : x0, y1 - y0 > gap ? y0 + gap : y0, x1, y1);
+      for (const [x0, y0, x1, y1] of this.blocks[k]!) {
+        space.block(x1 - x0 > gap ? x0 + gap : x0, y1 - y0 > gap ? y0 + gap : y0, x1, y1);
       }
     });
   }

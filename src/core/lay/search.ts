@@ -35,6 +35,12 @@ interface State {
 
 const LATE = 40;
 const PATIENCE = 400;
+/** Goes at a tight lay between two rounds, and the nodes that each may visit. */
+const TIGHT_GOES = 6;
+const TIGHT_NODES = 3000;
+const FEW = 60;
+/** About so many nodes a part take the time of a pass. */
+const NODES_A_PASS = 20;
 
 /**
  * Any-time search over orders: sorted orders first, under each rule; then the best ones are bettered by moving and
@@ -96,6 +102,18 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
       late[slot] = now.placing.cost;
       stale = better ? 0 : stale + 1;
       if (better) consider(now);
+    }
+    // Between the rounds, goes at a lay that is shorter than the best by a part of what could be gained.
+    for (let go = 0; now.placer.rules[0] === 'fit' && go < TIGHT_GOES; go++) {
+      if (over()) return;
+      const base: State = best!;
+      const nodes = base.parts.length <= FEW ? 8 * TIGHT_NODES : TIGHT_NODES;
+      passes += Math.ceil(nodes / NODES_A_PASS / base.parts.length);
+      // Every second go is at the bound itself.
+      const share = go % 2 === 0 ? 0 : random.next();
+      const target = Math.round(limits.target + (base.placing.used[0]! - limits.target) * share);
+      const placing = base.placer.placeTight(target, nodes, random);
+      if (placing) consider({ ...base, placing });
     }
   }
 }

@@ -12,6 +12,24 @@ export interface Place {
   tie: number;
 }
 
+/** The free cloth of one length, as a placer needs it. Lengths in nm. */
+export interface ClothSpace {
+  /** Makes the whole length free again, to be filled by a rule. */
+  clear(rule?: SpaceRule): void;
+  /** Leaves a box out: a flaw, or what lies outside an odd shape. */
+  block(x0: Nm, y0: Nm, x1: Nm, y1: Nm): void;
+  find(
+    w: Nm,
+    h: Nm,
+    rule: SpaceRule,
+    best: Place,
+    phase: readonly [Nm, Nm] | null,
+    lattice: Lattice | null,
+    motif: readonly [Nm, Nm],
+  ): void;
+  take(ax: Nm, ay: Nm, bx: Nm, by: Nm): void;
+}
+
 export const nowhere = (): Place => ({ x: 0, y: 0, score: Infinity, tie: Infinity });
 
 const START = 64;
@@ -21,7 +39,7 @@ const START = 64;
  * splits every rectangle that it meets into the up to four that remain, and drops those that lie within another.
  * So holes below and beside pieces that wait for their phase stay open for what comes later.
  */
-export class FreeSpace {
+export class FreeSpace implements ClothSpace {
   private x0 = new Float64Array(START);
   private y0 = new Float64Array(START);
   private x1 = new Float64Array(START);
@@ -104,6 +122,10 @@ export class FreeSpace {
     best.y = y;
     best.score = score;
     best.tie = tie;
+  }
+
+  block(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
+    this.take(x0, y0, x1, y1);
   }
 
   /** Takes the box from (ax, ay) to (bx, by) nm out of the free cloth. */

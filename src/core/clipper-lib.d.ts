@@ -8,8 +8,16 @@ declare module 'clipper-lib' {
     AddPath(path: IntPoint[], joinType: number, endType: number): void;
     Execute(solution: IntPoint[][], delta: number): void;
   }
+  class Clipper {
+    AddPath(path: IntPoint[], polyType: number, isClosed: boolean): boolean;
+    Execute(clipType: number, solution: IntPoint[][]): boolean;
+    static Orientation(path: IntPoint[]): boolean;
+    static Area(path: IntPoint[]): number;
+  }
   const ClipperLib: {
-    Clipper: { Orientation(path: IntPoint[]): boolean; Area(path: IntPoint[]): number };
+    Clipper: typeof Clipper;
+    ClipType: { ctIntersection: number; ctDifference: number };
+    PolyType: { ptSubject: number; ptClip: number };
     ClipperOffset: typeof ClipperOffset;
     JoinType: { jtSquare: number; jtRound: number; jtMiter: number };
     EndType: { etClosedPolygon: number };
