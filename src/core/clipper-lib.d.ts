@@ -3,22 +3,23 @@ declare module 'clipper-lib' {
     X: number;
     Y: number;
   }
-  class ClipperOffset {
-    constructor(miterLimit?: number, arcTolerance?: number);
+  interface Offset {
     AddPath(path: IntPoint[], joinType: number, endType: number): void;
     Execute(solution: IntPoint[][], delta: number): void;
   }
-  class Clipper {
+  interface Clipping {
     AddPath(path: IntPoint[], polyType: number, isClosed: boolean): boolean;
     Execute(clipType: number, solution: IntPoint[][]): boolean;
-    static Orientation(path: IntPoint[]): boolean;
-    static Area(path: IntPoint[]): number;
   }
   const ClipperLib: {
-    Clipper: typeof Clipper;
+    Clipper: {
+      new (): Clipping;
+      Orientation(path: IntPoint[]): boolean;
+      Area(path: IntPoint[]): number;
+    };
+    ClipperOffset: new (miterLimit?: number, arcTolerance?: number) => Offset;
     ClipType: { ctIntersection: number; ctDifference: number };
     PolyType: { ptSubject: number; ptClip: number };
-    ClipperOffset: typeof ClipperOffset;
     JoinType: { jtSquare: number; jtRound: number; jtMiter: number };
     EndType: { etClosedPolygon: number };
   };

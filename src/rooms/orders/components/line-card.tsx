@@ -115,6 +115,7 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
                   label={label}
                   hint={hint}
                   units={units}
+                  {...(usual && { placeholder: placeholderOfFormula(usual) })}
                   value={line.typed[id] ?? ''}
                   error={errorAt(`typed.${id}`)}
                   onChange={(text) => change({ typed: { ...line.typed, [id]: text } })}
