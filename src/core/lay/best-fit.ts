@@ -2,7 +2,7 @@ import type { Nm } from '../length';
 import type { Part } from './parts';
 
 /** A way a kind of part may lie: its size with the gap, and whether it is turned a quarter. */
-export interface Way {
+interface Way {
   w: Nm;
   h: Nm;
   turned: 0 | 1;
@@ -16,19 +16,19 @@ export interface Way {
  * packing problem" (2011), from memory.
  */
 export class BestFit {
-  readonly ways: readonly (readonly Way[])[];
+  private readonly ways: readonly (readonly Way[])[];
   /** Parts of one size and turning are one kind; they are placed in the order of their numbers. */
   private readonly kindOf: Int32Array;
-  readonly members: number[][];
-  readonly left: Nm;
+  private readonly members: number[][];
+  private readonly left: Nm;
   /** The usable width with the gap. */
-  readonly width: Nm;
+  private readonly width: Nm;
 
   constructor(
     private readonly parts: readonly Part[],
     left: Nm,
     right: Nm,
-    readonly gap: Nm,
+    private readonly gap: Nm,
   ) {
     this.left = left;
     this.width = right - left + gap;

@@ -7,7 +7,7 @@ import { BestFit } from './best-fit';
 import { GuillotineSpace } from './guillotine';
 import { boxesOutside } from './outline';
 import { FreeSpace, nowhere, type ClothSpace, type SpaceRule } from './space';
-import { TightSearch } from './tight';
+import { suitsTightSearch, TightSearch } from './tight';
 
 /** A rule for the free space, or `fit`: best-fit on a skyline, where nothing holds a phase. */
 export type Rule = SpaceRule | 'fit';
@@ -48,6 +48,8 @@ export class Placer {
   /** The best-fit placer, for parts without a phase on one endless length without flaws. */
   private readonly bestFit: BestFit | null;
   private tight: TightSearch | null = null;
+  /** Whether a depth-first search for a tight lay makes sense here. */
+  readonly canBeTight: boolean;
   /** The rules that may be used here. */
   readonly rules: readonly Rule[];
 
@@ -85,6 +87,7 @@ export class Placer {
       !job.straight &&
       parts.every(({ match }) => !match);
     this.bestFit = isPlain ? new BestFit(parts, first!.left, first!.right, gap) : null;
+    this.canBeTight = suitsTightSearch(job) && parts.length > 0;
     this.rules = isPlain ? ['fit', ...SPACE_RULES] : SPACE_RULES;
   }
 
@@ -130,8 +133,8 @@ export class Placer {
 
   /** Looks for a lay of at most `target` nm in `nodes` steps of a depth-first search; null when it finds none. */
   placeTight(target: Nm, nodes: number, random: Random): Placing | null {
-    if (!this.bestFit) return null;
-    this.tight ??= new TightSearch(this.bestFit, random);
+    if (!this.canBeTight) return null;
+    this.tight ??= new TightSearch(this.job, this.parts, random);
     const n = this.parts.length;
     const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
     return this.tight.run(target, nodes, x, y, turned) ? this.asPlacing(x, y, turned) : null;

@@ -104,7 +104,7 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
       if (better) consider(now);
     }
     // Between the rounds, goes at a lay that is shorter than the best by a part of what could be gained.
-    for (let go = 0; now.placer.rules[0] === 'fit' && go < TIGHT_GOES; go++) {
+    for (let go = 0; now.placer.canBeTight && go < TIGHT_GOES; go++) {
       if (over()) return;
       const base: State = best!;
       const nodes = base.parts.length <= FEW ? 8 * TIGHT_NODES : TIGHT_NODES;

@@ -45,6 +45,9 @@ export class FreeSpace implements ClothSpace {
   private x1 = new Float64Array(START);
   private y1 = new Float64Array(START);
   private count = 0;
+  /** Kept between calls: the rectangles that a box meets, and the numbers of those that touch its sides. */
+  private readonly met: number[] = [];
+  private readonly beside: number[] = [];
 
   /** Free from (left, 0) to (right, top) nm; rectangles under leastWidth or leastHeight are not kept: nothing fits there. */
   constructor(
@@ -130,55 +133,73 @@ export class FreeSpace implements ClothSpace {
 
   /** Takes the box from (ax, ay) to (bx, by) nm out of the free cloth. */
   take(ax: Nm, ay: Nm, bx: Nm, by: Nm) {
-    const old = this.count;
+    const { x0: X0, y0: Y0, x1: X1, y1: Y1, met, beside } = this;
     let kept = 0;
-    const met: number[] = [];
-    for (let i = 0; i < old; i++) {
-      const x0 = this.x0[i]!;
-      const y0 = this.y0[i]!;
-      const x1 = this.x1[i]!;
-      const y1 = this.y1[i]!;
-      if (ax >= x1 || bx <= x0 || ay >= y1 || by <= y0) {
-        this.x0[kept] = x0;
-        this.y0[kept] = y0;
-        this.x1[kept] = x1;
-        this.y1[kept] = y1;
-        kept++;
-      } else {
-        met.push(x0, y0, x1, y1);
+    let meets = 0;
+    let besides = 0;
+    for (let i = 0; i < this.count; i++) {
+      const x0 = X0[i]!;
+      const y0 = Y0[i]!;
+      const x1 = X1[i]!;
+      const y1 = Y1[i]!;
+      if (ax < x1 && bx > x0 && ay < y1 && by > y0) {
+        met[meets++] = x0;
+        met[meets++] = y0;
+        met[meets++] = x1;
+        met[meets++] = y1;
+        continue;
       }
-    }
-    this.count = kept;
-    for (let k = 0; k < met.length; k += 4) {
-      const x0 = met[k]!;
-      const y0 = met[k + 1]!;
-      const x1 = met[k + 2]!;
-      const y1 = met[k + 3]!;
-      if (ax > x0) this.keep(x0, y0, ax, y1);
-      if (bx < x1) this.keep(bx, y0, x1, y1);
-      if (ay > y0) this.keep(x0, y0, x1, ay);
-      if (by < y1) this.keep(x0, by, x1, y1);
-    }
-  }
-
-  /** Adds a rectangle unless it is too small or lies within another; drops the new ones that lie within it. */
-  private keep(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
-    if (x1 - x0 < this.leastWidth || y1 - y0 < this.leastHeight) return;
-    for (let i = 0; i < this.count; i++) {
-      if (this.x0[i]! <= x0 && this.y0[i]! <= y0 && this.x1[i]! >= x1 && this.y1[i]! >= y1) return;
-    }
-    let kept = 0;
-    for (let i = 0; i < this.count; i++) {
-      if (x0 <= this.x0[i]! && y0 <= this.y0[i]! && x1 >= this.x1[i]! && y1 >= this.y1[i]!) continue;
+      if (x1 === ax || x0 === bx || y1 === ay || y0 === by) beside[besides++] = kept;
       if (kept !== i) {
-        this.x0[kept] = this.x0[i]!;
-        this.y0[kept] = this.y0[i]!;
-        this.x1[kept] = this.x1[i]!;
-        this.y1[kept] = this.y1[i]!;
+        X0[kept] = x0;
+        Y0[kept] = y0;
+        X1[kept] = x1;
+        Y1[kept] = y1;
       }
       kept++;
     }
     this.count = kept;
+    for (let k = 0; k < meets; k += 4) {
+      const x0 = met[k]!;
+      const y0 = met[k + 1]!;
+      const x1 = met[k + 2]!;
+      const y1 = met[k + 3]!;
+      if (ax > x0) besides = this.keep(x0, y0, ax, y1, besides);
+      if (bx < x1) besides = this.keep(bx, y0, x1, y1, besides);
+      if (ay > y0) besides = this.keep(x0, y0, x1, ay, besides);
+      if (by < y1) besides = this.keep(x0, by, x1, y1, besides);
+    }
+  }
+
+  /**
+   * Adds what remains of a rectangle beside the box unless it is too small or lies within another one, and drops those
+   * that lie within it. Only rectangles that touch the same side of the box can hold it: whatever holds it must
+   * reach past the box's side or end there, and nothing that is still free reaches past. Returns the new number of `beside`.
+   */
+  private keep(x0: Nm, y0: Nm, x1: Nm, y1: Nm, besides: number): number {
+    if (x1 - x0 < this.leastWidth || y1 - y0 < this.leastHeight) return besides;
+    const { x0: X0, y0: Y0, x1: X1, y1: Y1, beside } = this;
+    for (let k = 0; k < besides; k++) {
+      const i = beside[k]!;
+      if (X0[i]! <= x0 && Y0[i]! <= y0 && X1[i]! >= x1 && Y1[i]! >= y1) return besides;
+    }
+    for (let k = 0; k < besides; k++) {
+      const i = beside[k]!;
+      if (x0 <= X0[i]! && y0 <= Y0[i]! && x1 >= X1[i]! && y1 >= Y1[i]!) {
+        // It takes the place of the one that lies within it; a second such one is left empty, so that it takes nothing.
+        X0[i] = x0;
+        Y0[i] = y0;
+        X1[i] = x1;
+        Y1[i] = y1;
+        for (let m = k + 1; m < besides; m++) {
+          const other = beside[m]!;
+          if (x0 <= X0[other]! && y0 <= Y0[other]! && x1 >= X1[other]! && y1 >= Y1[other]!) X1[other] = X0[other]!;
+        }
+        return besides;
+      }
+    }
+    beside[besides] = this.count;
     this.add(x0, y0, x1, y1);
+    return besides + 1;
   }
 }
