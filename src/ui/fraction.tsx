@@ -9,7 +9,7 @@ export function Fractions({ children }: { children: string }) {
       {parts.map((part, i) => {
         const fraction = /^(\d+)\/(\d+)$/.exec(part);
         if (!fraction)
-          return <Fragment key={i}>{i < parts.length - 1 ? part.replace(/(\d) $/, '$1\u2009') : part}</Fragment>;
+          return <Fragment key={i}>{i < parts.length - 1 ? part.replace(/(\d) $/, '$1\u202f') : part}</Fragment>;
         return (
           <Box as="span" key={i} whiteSpace="nowrap">
             <Box as="span" fontSize="0.68em" position="relative" top="-0.42em">
@@ -36,5 +36,5 @@ const set = (digits: string, glyphs: string) => [...digits].map((digit) => glyph
 export const withFraction = (text: string): string =>
   text.replace(
     / ?(\d+)\/(\d+)/g,
-    (_, over: string, under: string) => `\u2009${set(over, RAISED)}⁄${set(under, LOWERED)}`,
+    (_, over: string, under: string) => `\u202f${set(over, RAISED)}⁄${set(under, LOWERED)}`,
   );

@@ -24,6 +24,8 @@ import { inches, NM } from '@/core/length';
 import { findFaults, readJob } from '@/core/lay';
 import { layBatch } from '@/work/lay-batch';
 import { closePool } from '@/work/pool';
+import { KINDS } from '@/core/covers';
+import { emptyLine } from '@/rooms/orders/form';
 import { lineForm, orderForm } from '../support/forms';
 
 let db: Database;
@@ -81,6 +83,35 @@ describe('orders', () => {
     const order = await getOrder(id);
     expect(order!.form.lines[0]!.typed).toEqual({ width: `1' 6 1/2`, height: '47 cm', hem: '1/4 + 1 cm' });
     expect(order!.form.customer).toBe('Mill Race Players');
+  });
+
+  test('keep every kind as it was entered, counts and open measures too', async () => {
+    const sizes: Record<string, string> = {
+      wrap: '15 1/4',
+      cover: '6 1/2',
+      drop: '11 1/2',
+      thickness: '2',
+      flange: '2',
+      band: '6',
+    };
+    for (const kind of KINDS) {
+      const typed = Object.fromEntries(
+        kind.measures.filter(({ default: usual }) => !usual).map(({ id }) => [id, sizes[id] ?? '18']),
+      );
+      const choices = Object.fromEntries(
+        kind.options.flatMap((option): [string, string][] => (option.type === 'count' ? [[option.id, '3']] : [])),
+      );
+      const id = await newOrder([
+        { ...lineForm(cloth), ...emptyLine(kind), qty: '2', typed, choices, cloth: { face: String(cloth) } },
+      ]);
+      expect((await getOrder(id))!.form.lines[0]).toMatchObject({ kind: kind.id, typed, choices });
+    }
+    const everything = (await Promise.all((await listOrders({})).map(({ id }) => linesOf(id)))).flat();
+    const id = value(await createBatch({ name: 'One of each', lineIds: everything })).id;
+    await db.update(schema.batches).set({ status: 'queued', seconds: 1, run: 1 }).where(eq(schema.batches.id, id));
+    await layBatch(db, id, 1);
+    const { batch, lays } = (await getBatch(id))!;
+    expect([batch.status, batch.error, lays.length]).toEqual(['laid', '', 1]);
   });
 
   test('give every order its own number and customers are known whatever their capitals', async () => {

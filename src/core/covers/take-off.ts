@@ -81,7 +81,7 @@ export interface Warning {
 
 /** What one cover takes: everything per cover, not multiplied by the order's quantity. */
 export interface TakeOff {
-  finished: { width: Nm; height: Nm; thickness?: Nm };
+  finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm };
   pieces: CoverPiece[];
   strips: CoverStrip[];
   notions: CoverNotion[];
@@ -267,9 +267,14 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   if (faults.length > 0) return { ok: false, faults };
 
   const text = (template: string) => fill(template, scope, style);
-  const { width, height, thickness } = kind.finished;
+  const { width, height, thickness, skirt } = kind.finished;
   return ok({
-    finished: { width: size(width), height: size(height), ...(thickness && { thickness: size(thickness) }) },
+    finished: {
+      width: size(width),
+      height: size(height),
+      ...(thickness && { thickness: size(thickness) }),
+      ...(skirt && { skirt: size(skirt) }),
+    },
     pieces,
     strips,
     notions: kind.notions

@@ -35,12 +35,20 @@ interface State {
 
 const LATE = 40;
 const PATIENCE = 400;
-/** Goes at a tight lay between two rounds, and the nodes that each may visit. */
-const TIGHT_GOES = 6;
-const TIGHT_NODES = 3000;
-const FEW = 60;
+/** Goes at a tight lay between two rounds, how many there are at first, and the nodes that each may visit at least. */
+const TIGHT_GOES = 5;
+const EARLY_GOES = 20;
+const TIGHT_NODES = 12_000;
+const FEW = 120;
 /** About so many nodes a part take the time of a pass. */
 const NODES_A_PASS = 20;
+
+/** The universal restart sequence 1 1 2 1 1 2 4 1 … (Luby, Sinclair and Zuckerman 1993): restarts of growing patience. */
+function luby(n: number): number {
+  let size = 1;
+  while (size < n + 1) size *= 2;
+  return size === n + 1 ? size / 2 : luby(n - size / 2 + 1);
+}
 
 /**
  * Any-time search over orders: sorted orders first, under each rule; then the best ones are bettered by moving and
@@ -85,6 +93,7 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
   }
   starts.sort((a, b) => a.placing.cost - b.placing.cost);
 
+  let tries = 0;
   for (let round = 0; ; round++) {
     let now = starts[round % Math.min(starts.length, 4)]!;
     if (round >= 4) {
@@ -103,14 +112,16 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
       stale = better ? 0 : stale + 1;
       if (better) consider(now);
     }
-    // Between the rounds, goes at a lay that is shorter than the best by a part of what could be gained.
-    for (let go = 0; now.placer.canBeTight && go < TIGHT_GOES; go++) {
+    // Between the rounds, goes at a lay that is shorter than the best by a part of what could be gained; most of them
+    // early on, since what is not found soon is seldom found.
+    const goes = !now.placer.canBeTight ? 0 : tries < EARLY_GOES ? TIGHT_GOES : 1;
+    for (let go = 0; go < goes; go++, tries++) {
       if (over()) return;
       const base: State = best!;
-      const nodes = base.parts.length <= FEW ? 8 * TIGHT_NODES : TIGHT_NODES;
+      const nodes = base.parts.length <= FEW ? TIGHT_NODES * luby(tries + 1) : TIGHT_NODES / 4;
       passes += Math.ceil(nodes / NODES_A_PASS / base.parts.length);
-      // Every second go is at the bound itself.
-      const share = go % 2 === 0 ? 0 : random.next();
+      // Two of three goes are at the bound itself.
+      const share = tries % 3 < 2 ? 0 : random.next();
       const target = Math.round(limits.target + (base.placing.used[0]! - limits.target) * share);
       const placing = base.placer.placeTight(target, nodes, random);
       if (placing) consider({ ...base, placing });

@@ -7,6 +7,8 @@ import type { Random } from './random';
 const FINEST = 20_000;
 /** Phases that differ by no more than this (nm) are the same: anchors are rounded to whole nanometres. */
 const SAME = 4;
+/** How much more a part counts whose phase is right just where it would lie. */
+const MATCHED = 100;
 
 type Phase = readonly [Nm, Nm];
 
@@ -155,9 +157,9 @@ export class TightSearch {
     this.segY.splice(0, this.segY.length, 0);
     this.placed.length = 0;
     this.phases.fill(null);
-    this.kinds.forEach(({ members, ways, fixed, group }, k) => {
+    this.kinds.forEach(({ members, ways }, k) => {
       this.counts[k] = members.length;
-      this.weights[k] = ways[0]!.w * ways[0]!.h * (0.4 + this.random.next()) * (fixed || group >= 0 ? 2 : 1);
+      this.weights[k] = ways[0]!.w * ways[0]!.h * (0.4 + this.random.next());
     });
     this.nodes = limit;
     const parts = this.kinds.reduce((sum, { members }) => sum + members.length, 0);
@@ -217,6 +219,7 @@ export class TightSearch {
     }
     for (let kind = 0; kind < counts.length; kind++) {
       if (counts[kind] === 0) continue;
+      if (!kinds[kind]!.ways.some(({ w, h }) => w <= width && y + h <= height)) continue;
       const [dx, dy] = this.offset(kinds[kind]!, x, y);
       for (const way of kinds[kind]!.ways) {
         if (dx + way.w > width || y + dy + way.h > height || way.w * dy > waste) continue;
@@ -232,10 +235,16 @@ export class TightSearch {
         const score =
           (isFull ? (top === leftWall || top === rightWall ? 8 : 3) : top === leftWall ? 2 : 1) /
           (1 + (4 * way.w * dy) / (way.w * way.h));
-        options.push({ kind, way, dx, dy, rank: score * this.weights[kind]! });
+        // A part whose phase is right just here is hardly here by chance.
+        const isMatched = this.isBound(kinds[kind]!) && dx === 0 && dy === 0;
+        options.push({ kind, way, dx, dy, rank: (isMatched ? MATCHED : 1) * score * this.weights[kind]! });
       }
     }
     return options.sort((a, b) => b.rank - a.rank);
+  }
+
+  private isBound({ fixed, group }: Kind): boolean {
+    return fixed !== null || (group >= 0 && this.phases[group] !== null);
   }
 
   /** How far right and up from a gap's corner a kind must lie for its phase. */

@@ -38,7 +38,12 @@ export const pillowTopStool: CoverKind = {
     { name: 'run', is: '2 * (cutLength - 2 * seam + cutWidth - 2 * seam)' },
     { name: 'zip', is: 'stockDown(diagonal(cutLength, cutWidth) - inch(4))' },
   ],
-  finished: { width: 'cutLength - 2 * seam', height: 'cutWidth - 2 * seam', thickness: 'boxingHeight - 2 * seam' },
+  finished: {
+    width: 'cutLength - 2 * seam',
+    height: 'cutWidth - 2 * seam',
+    thickness: 'boxingHeight - 2 * seam',
+    skirt: 'asCut ? drop - pull : drop',
+  },
   pieces: [
     {
       name: 'top',

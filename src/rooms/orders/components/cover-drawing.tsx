@@ -17,15 +17,17 @@ interface Props {
 const WIDTH = 340;
 const HEIGHT = 250;
 const MARGIN = 46;
+/** At the sides there must be room for a figure like 21 11/16. */
+const SIDE = 84;
 
 /** The finished cover to proportion, in its cloth, with its measures on it. */
 export function CoverDrawing({ kind, cover, units, look, id }: Props) {
-  const { width, height, thickness } = cover.finished;
+  const { width, height, thickness, skirt = 0 } = cover.finished;
   const isBox = kind.drawing === 'box' || kind.drawing === 'stool';
   const lean = isBox ? 0.5 : 0;
   const wide = width + lean * height * 0.6;
-  const high = isBox ? height * 0.5 + (thickness ?? 0) : height;
-  const scale = Math.min((WIDTH - 2 * MARGIN) / wide, (HEIGHT - 2 * MARGIN) / high);
+  const high = isBox ? height * 0.5 + (thickness ?? 0) + skirt : height;
+  const scale = Math.min((WIDTH - 2 * SIDE) / wide, (HEIGHT - 2 * MARGIN) / high);
   const paint = look ? `url(#${id}-cloth)` : 'var(--cover-plain)';
   const text = (length: Nm) => withFraction(printNumber(length, STYLES[units]).text);
   // The picture is as high as its cover and the dimension lines need.
@@ -36,6 +38,7 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
     w: width * scale,
     h: height * scale,
     t: (thickness ?? 0) * scale,
+    skirt: skirt * scale,
   };
   return (
     <Box
@@ -70,6 +73,7 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
             length={width}
             depth={height}
             thick={thickness ?? 0}
+            drop={skirt}
           />
         ) : (
           <FlatCover
@@ -199,15 +203,18 @@ interface BoxShape {
   w: number;
   h: number;
   t: number;
+  /** How far a skirt hangs below, in pixels; 0 without one. */
+  skirt: number;
   lean: number;
   paint: string;
   text: (length: Nm) => string;
   length: Nm;
   depth: Nm;
   thick: Nm;
+  drop: Nm;
 }
 
-function BoxCover({ x, y, w, h, t, lean, paint, text, length, depth, thick }: BoxShape) {
+function BoxCover({ x, y, w, h, t, skirt, lean, paint, text, length, depth, thick, drop }: BoxShape) {
   const back = h * 0.5;
   const line = { stroke: 'currentColor', strokeWidth: 2, strokeLinejoin: 'round' as const };
   return (
@@ -224,11 +231,45 @@ function BoxCover({ x, y, w, h, t, lean, paint, text, length, depth, thick }: Bo
         fill="#000"
         opacity="0.14"
       />
-      <Dimension x1={x} y1={y + back + t + 18} x2={x + w} y2={y + back + t + 18} label={text(length)} />
+      <Skirt {...{ x, w, lean, skirt, paint }} top={y + back + t} side={y + t} />
+      {skirt > 0 && (
+        <Dimension x1={x - 16} y1={y + back + t} x2={x - 16} y2={y + back + t + skirt} label={text(drop)} upright />
+      )}
+      <Dimension x1={x} y1={y + back + t + skirt + 18} x2={x + w} y2={y + back + t + skirt + 18} label={text(length)} />
       <Dimension x1={x - 16} y1={y + back} x2={x - 16} y2={y + back + t} label={text(thick)} upright />
       <text x={x + lean / 2 - 10} y={y + back / 2} textAnchor="end">
         {text(depth)}
       </text>
+    </>
+  );
+}
+
+/** A stool's skirt: the front and the side, hanging from the pillow's lower edge. */
+function Skirt({
+  x,
+  w,
+  lean,
+  skirt,
+  paint,
+  top,
+  side,
+}: {
+  x: number;
+  w: number;
+  lean: number;
+  skirt: number;
+  paint: string;
+  top: number;
+  side: number;
+}) {
+  if (skirt === 0) return null;
+  const right = `M${x + w} ${top}L${x + lean + w} ${side}V${side + skirt}L${x + w} ${top + skirt}Z`;
+  const line = { stroke: 'currentColor', strokeWidth: 2, strokeLinejoin: 'round' as const };
+  return (
+    <>
+      <path d={`M${x} ${top}H${x + w}V${top + skirt}H${x}Z`} fill={paint} {...line} />
+      <path d={right} fill={paint} {...line} />
+      <path d={right} fill="#000" opacity="0.14" />
     </>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text } from '@chakra-ui/react';
-import { Lock, Trash2 } from 'lucide-react';
+import { Lock, Trash2, TriangleAlert } from 'lucide-react';
 import { memo, useMemo } from 'react';
 import { useController, useWatch, type Control } from 'react-hook-form';
 import { fitsOf, kindById, KINDS, openOptions, takeOff, type KindOption, type TakeOff } from '@/core/covers';
@@ -96,7 +96,7 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
         </Flex>
         <Grid templateColumns={{ base: '1fr', lg: '1.1fr 1fr' }} gap="6" p="5">
           <Stack gap="5">
-            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+            <Grid templateColumns={`repeat(${Math.min(5, kind.measures.length + 1)}, minmax(0, 1fr))`} gap="3">
               <Field.Root invalid={errorAt('qty') !== undefined}>
                 <Field.Label fontWeight="600">How many</Field.Label>
                 <Input
@@ -300,7 +300,40 @@ function Preview({
           </Fractions>
         </Text>
       )}
+      <Steps cover={cover} />
     </>
+  );
+}
+
+/** How the cover is sewn, with the cautions where they belong; folded away until somebody wants it. */
+function Steps({ cover }: { cover: TakeOff }) {
+  return (
+    <Box
+      asChild
+      fontSize="sm"
+      css={{
+        '& summary': { cursor: 'pointer', fontWeight: 700, minHeight: '36px', display: 'flex', alignItems: 'center' },
+      }}
+    >
+      <details>
+        <summary>How it is sewn, and what to mind</summary>
+        <Stack as="ol" gap="2" pl="5" css={{ listStyle: 'decimal' }}>
+          {cover.steps.map(({ n, do: what, caution }) => (
+            <li key={n}>
+              <Fractions>{what}</Fractions>
+              {caution && (
+                <HStack gap="2" align="flex-start" color="fg.muted" mt="1">
+                  <Box flex="none" mt="0.5" color="warn.line">
+                    <TriangleAlert size={16} aria-label="Caution" />
+                  </Box>
+                  <Text>{caution}</Text>
+                </HStack>
+              )}
+            </li>
+          ))}
+        </Stack>
+      </details>
+    </Box>
   );
 }
 
