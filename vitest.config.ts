@@ -26,8 +26,8 @@ export default defineConfig({
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
           fileParallelism: false,
-          testTimeout: 120_000,
-          hookTimeout: 120_000,
+          testTimeout: 400_000,
+          hookTimeout: 400_000,
         },
       },
       {

@@ -1,6 +1,6 @@
 // npm start: everything from a fresh machine to the running application. Plain Node, since nothing is installed yet.
 import { spawn } from 'node:child_process';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { Cluster, isPortFree } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
 import {
@@ -35,7 +35,7 @@ const { values } = await (async () => {
 await runMain(async () => {
   checkNode();
   const port = readPort();
-  const folder = values.data ?? join(LOCAL, 'cluster');
+  const folder = values.data ? resolve(values.data) : join(LOCAL, 'cluster');
   checkFolder(folder);
   if (!(await isPortFree(port)))
     throw new Stop(

@@ -99,7 +99,7 @@ describe('from nothing to a costed lay', () => {
     await me.choose('How long to search', 'Quick');
     await me.press('Make the lays');
     await me.sees('Stop, keep the best');
-    await me.sees('Laid, to approve', 30_000);
+    await me.sees('Laid, to approve', 60_000);
     await me.press('To the table: Rushes');
     await me.sees('Each order’s part');
     const text = await me.text();

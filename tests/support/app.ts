@@ -125,7 +125,7 @@ export class Person {
     const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setViewport({ width: 1280, height: 800 });
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(60_000);
     return new Person(page, base);
   }
 
@@ -135,7 +135,7 @@ export class Person {
   }
 
   /** Waits until the words can be read on the page; says what stood there instead when they never came. */
-  async sees(text: string, timeout = 10_000) {
+  async sees(text: string, timeout = 40_000) {
     const isThere = (wanted: string) => document.body.innerText.replace(/\s+/g, ' ').includes(wanted);
     await this.page.waitForFunction(isThere, { timeout, polling: 100 }, text).catch(async () => {
       throw new Error(`“${text}” was not seen at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}`);
