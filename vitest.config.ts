@@ -7,7 +7,10 @@ const shared = { environment: 'node', pool: 'forks' } as const;
 export default defineConfig({
   test: {
     projects: [
-      { resolve: { alias }, test: { ...shared, name: 'unit', include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] } },
+      {
+        resolve: { alias },
+        test: { ...shared, name: 'unit', testTimeout: 60_000, include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] },
+      },
       {
         resolve: { alias: { ...alias, 'server-only': nothing, 'next/cache': nothing } },
         test: {
@@ -15,8 +18,8 @@ export default defineConfig({
           name: 'db',
           include: ['tests/db/**/*.test.ts'],
           fileParallelism: false,
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
       {
@@ -36,8 +39,8 @@ export default defineConfig({
           ...shared,
           name: 'commands',
           include: ['tests/commands/**/*.test.ts'],
-          testTimeout: 60_000,
-          hookTimeout: 60_000,
+          testTimeout: 300_000,
+          hookTimeout: 300_000,
         },
       },
     ],

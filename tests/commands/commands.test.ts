@@ -9,7 +9,7 @@ const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const run = (command: string, args: string[], input?: string) =>
-  spawnSync('npm', ['run', '--silent', command, '--', ...args], { encoding: 'utf8', input, timeout: 60_000 });
+  spawnSync('npm', ['run', '--silent', command, '--', ...args], { encoding: 'utf8', input, timeout: 120_000 });
 const file = (name: string, content: unknown) => {
   const path = join(folder, name);
   writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
@@ -132,7 +132,7 @@ describe('npm start says what is in the way', () => {
   const start = (env: object, ...args: string[]) =>
     spawnSync(process.execPath, ['scripts/start.mjs', ...args], {
       encoding: 'utf8',
-      timeout: 20_000,
+      timeout: 120_000,
       env: { ...process.env, ...env },
     });
 
