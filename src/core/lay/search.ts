@@ -114,7 +114,9 @@ export function search(job: LayJob, pieces: readonly Part[], sets: readonly Stri
     }
     // Between the rounds, goes at a lay that is shorter than the best by a part of what could be gained; most of them
     // early on, since what is not found soon is seldom found.
-    const goes = !now.placer.canBeTight ? 0 : tries < EARLY_GOES ? TIGHT_GOES : 1;
+    // With matched parts a search over orders comes first: tight lays are rare there.
+    const most = now.placer.rules[0] === 'fit' ? TIGHT_GOES : Math.min(round, 2);
+    const goes = !now.placer.canBeTight ? 0 : tries < EARLY_GOES ? most : Math.min(most, 1);
     for (let go = 0; go < goes; go++, tries++) {
       if (over()) return;
       const base: State = best!;
