@@ -25,7 +25,7 @@ describe('A, the envelope cushion: check values are common practice, no source',
     expect(sizes(one)).toEqual({ front: [1, 21, 21], 'back panel': [2, 21, 14] });
     expect(one.pieces[1]!.sum).toEqual(['20 + 2 x 1/2 = 21', '(21 + 6) / 2 + 1/2 = 14']);
     expect(one.warnings).toEqual([]);
-    expect(one.finished).toEqual(square(20));
+    expect(one.finished).toEqual({ ...square(20), overlap: inches(6) });
   });
 
   test('backs of 14 under a 21 front overlap 6', () => {
@@ -40,7 +40,7 @@ describe('A, the envelope cushion: check values are common practice, no source',
       options: { hem: [inches(0.5)], overlap: inches(3) },
     });
     expect(sizes(one)).toEqual({ front: [1, 16, 16], 'back panel': [2, 16, 10] });
-    expect(one.finished).toEqual(square(15));
+    expect(one.finished).toEqual({ ...square(15), overlap: inches(3) });
     expect(one.warnings).toEqual([]);
   });
 

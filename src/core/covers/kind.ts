@@ -144,7 +144,7 @@ export interface CoverKind {
   allowance: Partial<Record<Fit, string>> & { true?: string };
   results: Result_[];
   /** The finished size, for the drawing and the inspection. */
-  finished: { width: string; height: string; thickness?: string; skirt?: string };
+  finished: { width: string; height: string; thickness?: string; skirt?: string; flange?: string; overlap?: string };
   pieces: PartPiece[];
   strips: PartStrip[];
   notions: Notion[];

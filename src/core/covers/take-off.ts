@@ -81,7 +81,7 @@ export interface Warning {
 
 /** What one cover takes: everything per cover, not multiplied by the order's quantity. */
 export interface TakeOff {
-  finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm };
+  finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm; flange?: Nm; overlap?: Nm };
   pieces: CoverPiece[];
   strips: CoverStrip[];
   notions: CoverNotion[];
@@ -267,13 +267,15 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   if (faults.length > 0) return { ok: false, faults };
 
   const text = (template: string) => fill(template, scope, style);
-  const { width, height, thickness, skirt } = kind.finished;
+  const { width, height, thickness, skirt, flange, overlap } = kind.finished;
   return ok({
     finished: {
       width: size(width),
       height: size(height),
       ...(thickness && { thickness: size(thickness) }),
       ...(skirt && { skirt: size(skirt) }),
+      ...(flange && { flange: size(flange) }),
+      ...(overlap && { overlap: size(overlap) }),
     },
     pieces,
     strips,
@@ -359,11 +361,4 @@ export function openOptions(kind: CoverKind, options: CoverInput['options']): Ki
   for (const { id } of kind.measures) scope.values.set(id, length(0));
   for (const option of kind.options) setOption(scope, option, options[option.id]);
   return kind.options.filter(({ when }) => when === undefined || isTrue(evaluate(compiled(when), scope)));
-}
-
-/** The default of an option in nanometres (a hem has one a turn), or null when it has none. */
-export function defaultLengths(option: KindOption): Nm[] | null {
-  const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: [] };
-  if (option.type === 'length') return option.default ? [quantity(option.default, scope, 'length')] : null;
-  return option.type === 'hem' ? option.default.map((one) => quantity(one, scope, 'length')) : null;
 }

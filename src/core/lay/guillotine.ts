@@ -1,6 +1,6 @@
 import { nextAcross, nextAlong, type Lattice } from '../cloth';
 import type { Nm } from '../length';
-import type { ClothSpace, Place, SpaceRule } from './space';
+import { offer, type ClothSpace, type Place, type SpaceRule } from './space';
 
 interface Rect {
   x0: Nm;
@@ -114,14 +114,4 @@ export class GuillotineSpace implements ClothSpace {
   private keep(rect: Rect) {
     if (rect.x1 - rect.x0 >= this.leastWidth && rect.y1 - rect.y0 >= this.leastHeight) this.rects.push(rect);
   }
-}
-
-function offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: SpaceRule, best: Place) {
-  const score = rule === 'top' ? y + h : y;
-  const tie = rule === 'tight' ? slack : x;
-  if (score > best.score || (score === best.score && tie >= best.tie)) return;
-  best.x = x;
-  best.y = y;
-  best.score = score;
-  best.tie = tie;
 }

@@ -32,6 +32,17 @@ export interface ClothSpace {
 
 export const nowhere = (): Place => ({ x: 0, y: 0, score: Infinity, tie: Infinity });
 
+/** Makes a place the best one if it ranks before it: the lower edge that the rule asks for, then the tie. */
+export function offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: SpaceRule, best: Place) {
+  const score = rule === 'top' ? y + h : y;
+  const tie = rule === 'tight' ? slack : x;
+  if (score > best.score || (score === best.score && tie >= best.tie)) return;
+  best.x = x;
+  best.y = y;
+  best.score = score;
+  best.tie = tie;
+}
+
 const START = 64;
 
 /**
@@ -105,26 +116,16 @@ export class FreeSpace implements ClothSpace {
       const least = rule === 'top' ? bottom + h : bottom;
       if (least > best.score) continue;
       if (!phase || !lattice) {
-        this.offer(left, bottom, h, right - left - w, rule, best);
+        offer(left, bottom, h, right - left - w, rule, best);
         continue;
       }
       const [motifX, motifY] = motif;
       for (let x = motifX + nextAcross(left - motifX, phase[0], lattice); x + w <= right; x += lattice.across) {
         const y = motifY + nextAlong(x - motifX, bottom - motifY, phase, lattice);
-        if (y + h <= y1[i]!) this.offer(x, y, h, right - left - w, rule, best);
+        if (y + h <= y1[i]!) offer(x, y, h, right - left - w, rule, best);
         if (lattice.across === 0 || lattice.shift === 0) break;
       }
     }
-  }
-
-  private offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: SpaceRule, best: Place) {
-    const score = rule === 'top' ? y + h : y;
-    const tie = rule === 'tight' ? slack : x;
-    if (score > best.score || (score === best.score && tie >= best.tie)) return;
-    best.x = x;
-    best.y = y;
-    best.score = score;
-    best.tie = tie;
   }
 
   block(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {

@@ -41,7 +41,7 @@ export const envelopeCushion: CoverKind = {
     { name: 'back', is: 'backCutGiven ? backCut : (cutHeight + wanted) / 2 + hem' },
     { name: 'lies', is: '2 * (back - hem) - cutHeight' },
   ],
-  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
+  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam', overlap: 'lies' },
   pieces: [
     {
       name: 'front',

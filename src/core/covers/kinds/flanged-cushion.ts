@@ -34,7 +34,7 @@ export const flangedCushion: CoverKind = {
     { name: 'cutHeight', is: 'asCut ? height : height + 2 * flange + allowance' },
     { name: 'back', is: '(cutHeight + overlap) / 2 + hem' },
   ],
-  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
+  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam', flange: 'flange' },
   pieces: [
     {
       name: 'front',

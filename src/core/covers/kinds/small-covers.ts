@@ -181,7 +181,7 @@ export const foundClothCover: CoverKind = {
     { name: 'back', is: "asCut || stretch == 'yes' ? height : height + seam" },
     { name: 'underFlap', is: "asCut || stretch == 'yes' ? band : band + seam" },
   ],
-  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
+  finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam', overlap: 'band' },
   pieces: [
     { name: 'front', role: 'face', qty: 1, across: 'cutWidth', along: 'cutHeight' },
     { name: 'back', role: 'back', qty: 1, across: 'cutWidth', along: 'back' },

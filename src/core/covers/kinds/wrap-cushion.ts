@@ -26,12 +26,12 @@ export const wrapCushion: CoverKind = {
   results: [
     { name: 'cutWidth', is: 'width + allowance' },
     // Top and bottom are folds, so the height takes only what the fit takes away.
-    { name: 'tall', is: 'asCut ? height : height + allowance - 2 * seam', inline: true },
     { name: 'cutLength', is: 'asCut ? height : 2 * (height + allowance - 2 * seam) + overlap + 2 * hem' },
   ],
   finished: {
     width: 'cutWidth - 2 * seam',
     height: 'asCut ? (cutLength - overlap - 2 * hem) / 2 : height + allowance - 2 * seam',
+    overlap: 'overlap',
   },
   pieces: [
     {

@@ -22,7 +22,7 @@ const SIDE = 84;
 
 /** The finished cover to proportion, in its cloth, with its measures on it. */
 export function CoverDrawing({ kind, cover, units, look, id }: Props) {
-  const { width, height, thickness, skirt = 0 } = cover.finished;
+  const { width, height, thickness, skirt = 0, flange = 0, overlap = 0 } = cover.finished;
   const isBox = kind.drawing === 'box' || kind.drawing === 'stool';
   const lean = isBox ? 0.5 : 0;
   const wide = width + lean * height * 0.6;
@@ -83,7 +83,8 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
             width={width}
             height={height}
             shape={kind.drawing}
-            lies={overlapOf(cover)}
+            lies={overlap}
+            flange={flange * scale}
             scale={scale}
           />
         )}
@@ -91,12 +92,6 @@ export function CoverDrawing({ kind, cover, units, look, id }: Props) {
     </Box>
   );
 }
-
-/** How far the backs of an envelope lie over each other: what their hemmed heights are more than the cover. */
-const overlapOf = (cover: TakeOff): Nm => {
-  const [front, back] = cover.pieces;
-  return front && back ? 2 * back.along - front.along : 0;
-};
 
 /** The cloth's pattern, at the drawing's scale, with a motif at (x, y). */
 function ScaledPattern({
@@ -135,10 +130,12 @@ interface Flat {
   height: Nm;
   shape: CoverKind['drawing'];
   lies: Nm;
+  /** How far a flange stands out, in pixels. */
+  flange: number;
   scale: number;
 }
 
-function FlatCover({ x, y, w, h, paint, text, width, height, shape, lies, scale }: Flat) {
+function FlatCover({ x, y, w, h, paint, text, width, height, shape, lies, flange, scale }: Flat) {
   // A filled cushion's sides bow in a little between its corners.
   const bow = shape === 'book' || shape === 'sleeve' ? 0 : Math.min(w, h) * 0.035;
   const d = `M${x} ${y} Q${x + w / 2} ${y + bow} ${x + w} ${y} Q${x + w - bow} ${y + h / 2} ${x + w} ${y + h} Q${x + w / 2} ${y + h - bow} ${x} ${y + h} Q${x + bow} ${y + h / 2} ${x} ${y}Z`;
@@ -148,10 +145,10 @@ function FlatCover({ x, y, w, h, paint, text, width, height, shape, lies, scale 
       <path d={d} fill={paint} stroke="currentColor" strokeWidth="2" strokeLinejoin="round" />
       {shape === 'flange' && (
         <rect
-          x={x + w * 0.11}
-          y={y + h * 0.11}
-          width={w * 0.78}
-          height={h * 0.78}
+          x={x + flange}
+          y={y + flange}
+          width={Math.max(0, w - 2 * flange)}
+          height={Math.max(0, h - 2 * flange)}
           fill="none"
           stroke="currentColor"
           strokeWidth="1.5"
