@@ -5,7 +5,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   turbopack: { root: import.meta.dirname },
   outputFileTracingRoot: import.meta.dirname,
-  serverExternalPackages: ['piscina', 'pg-boss', 'pg'],
+  serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs'],
   experimental: { optimizePackageImports: ['@chakra-ui/react'] },
 };
 

@@ -11,6 +11,10 @@ await runMain(async () => {
   await ensureBundles();
   // The command's files are named from where it was typed; npm moves into the project folder.
   const cwd = process.env.INIT_CWD ?? process.cwd();
-  const child = spawn(process.execPath, [join(ROOT, 'dist', `${command}.mjs`), ...args], { cwd, stdio: 'inherit' });
+  const child = spawn(process.execPath, [join(ROOT, 'dist', `${command}.mjs`), ...args], {
+    cwd,
+    stdio: 'inherit',
+    env: { ...process.env, JOLLY_BOLT_HOME: ROOT },
+  });
   process.exitCode = await new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 1)));
 });

@@ -68,7 +68,9 @@ export function sourceHash() {
   const hash = createHash('sha256');
   const files = [
     ...filesBelow(join(ROOT, 'src')),
-    ...['package-lock.json', 'next.config.ts', 'tsconfig.json'].map((file) => join(ROOT, file)),
+    ...['package-lock.json', 'next.config.ts', 'tsconfig.json', 'scripts/lib/project.mjs'].map((file) =>
+      join(ROOT, file),
+    ),
   ];
   for (const file of files) {
     if (/\.test\.tsx?$/.test(file)) continue;
@@ -105,6 +107,7 @@ export async function ensureBundles() {
       takeoff: 'src/cli/takeoff.ts',
       bench: 'src/cli/bench.ts',
       'lay-worker': 'src/work/lay-worker.ts',
+      'sheet-worker': 'src/work/sheet-worker.ts',
       'set-up': 'src/work/set-up.ts',
     },
     outdir: 'dist',
@@ -114,7 +117,7 @@ export async function ensureBundles() {
     target: 'node20',
     format: 'esm',
     alias: { '@': './src' },
-    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina'],
+    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'papaparse', 'joi'],
     logLevel: 'error',
   });
   writeFileSync(stamp, hash);

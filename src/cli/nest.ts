@@ -1,22 +1,45 @@
 import { performance } from 'node:perf_hooks';
 import { parseArgs } from 'node:util';
 import { parseLayJob } from '@/core/files';
-import { nest, planToJson } from '@/core/lay';
+import { nest, planToJson, type LayJob, type LayPlan, type NestOptions } from '@/core/lay';
+import { Cancel, closePool, layOnAllCores } from '@/work/pool';
 import { readText, Refusal, runCommand } from './command';
 
 const USAGE = 'usage: nest JOB.json [--out PLAN.json] [--seconds S] [--seed N] [--steps N]';
 
 // The lay engine on the command line (docs/formats/lay-job.md): exit 0 with a plan, 2 with one line on what is wrong.
-runCommand((args) => {
+await runCommand(async (args) => {
   const { values, positionals } = parse(args);
   if (positionals.length !== 1) throw new Refusal(USAGE);
   const options = readOptions(values);
-  const job = parseLayJob(readText(positionals[0]!));
+  const text = readText(positionals[0]!);
+  const job = parseLayJob(text);
   if (!job.ok) throw new Refusal(job.faults[0]!.message);
-  const plan = nest(job.value, { ...options, clock: () => performance.now() });
-  if (!plan.ok) throw new Refusal(plan.faults[0]!.message);
-  return { text: `${JSON.stringify(planToJson(plan.value, job.value.units), null, 1)}\n`, out: values.out };
+  const seconds = options.seconds ?? job.value.search.seconds;
+  // A search by time uses every core; one by steps is the same everywhere, on one.
+  const plan =
+    options.steps === undefined && seconds >= LEAST_SECONDS
+      ? await onAllCores(text, seconds, options.seed ?? job.value.search.seed)
+      : onOneCore(job.value, options);
+  return { text: `${JSON.stringify(planToJson(plan, job.value.units), null, 1)}\n`, out: values.out };
 });
+
+/** Threads take a moment to start: shorter searches do without. */
+const LEAST_SECONDS = 0.5;
+
+function onOneCore(job: LayJob, options: NestOptions): LayPlan {
+  const plan = nest(job, { ...options, clock: () => performance.now() });
+  if (!plan.ok) throw new Refusal(plan.faults[0]!.message);
+  return plan.value;
+}
+
+async function onAllCores(text: string, seconds: number, seed: number): Promise<LayPlan> {
+  try {
+    return await layOnAllCores({ json: JSON.parse(text), seconds, seed }, new Cancel());
+  } finally {
+    await closePool();
+  }
+}
 
 function parse(args: string[]) {
   try {

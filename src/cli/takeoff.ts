@@ -5,7 +5,7 @@ import { readText, Refusal, runCommand } from './command';
 const USAGE = 'usage: takeoff ORDER.json [--out CUTLIST.json]';
 
 // The take-off on the command line (docs/formats/order.md): exit 0 with a cut list, 2 with one line on what is wrong.
-runCommand((args) => {
+await runCommand((args) => {
   const { values, positionals } = parse(args);
   if (positionals.length !== 1) throw new Refusal(USAGE);
   const order = parseOrder(readText(positionals[0]!));

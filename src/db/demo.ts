@@ -1,5 +1,6 @@
 import { addDays, format } from 'date-fns';
-import { kindById } from '@/core/covers';
+import type { Fibre, Give, Weight } from '@/core/cloth';
+import { kindById, type CoverKind } from '@/core/covers';
 import { markOf } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import { schema, type Transaction } from '.';
@@ -25,7 +26,7 @@ const CUSTOMERS = [
 ] as const;
 
 type ClothSeed = [name: string, units: Units, width: string, selvage: string, across: string, along: string, drop: number, turns: 'any' | 'half' | 'none',
-  pattern: (typeof schema.cloths.$inferInsert)['pattern'], ground: string, figure: string, priceMinor: number, step: string, notes: string]; // prettier-ignore
+  pattern: (typeof schema.cloths.$inferInsert)['pattern'], ground: string, figure: string, priceMinor: number, step: string, notes: string, fibre: Fibre, weight: Weight, give: Give]; // prettier-ignore
 
 const CLOTHS: ClothSeed[] = [
   [
@@ -43,6 +44,9 @@ const CLOTHS: ClothSeed[] = [
     1450,
     '1/4 yd',
     'Cotton twill; press hot, frays a little',
+    'cotton',
+    'medium',
+    'little',
   ],
   [
     'Lock-keeper drill',
@@ -59,6 +63,9 @@ const CLOTHS: ClothSeed[] = [
     980,
     '1/4 yd',
     'Plain heavy cotton',
+    'cotton',
+    'heavy',
+    'little',
   ],
   [
     'Heron reed',
@@ -75,6 +82,9 @@ const CLOTHS: ClothSeed[] = [
     2680,
     '1/2 yd',
     'Half drop; the herons stand upright, so one way only',
+    'cotton',
+    'medium',
+    'little',
   ],
   [
     'Winding wheel',
@@ -91,6 +101,9 @@ const CLOTHS: ClothSeed[] = [
     2240,
     '1/4 yd',
     'Linen mix; straight match',
+    'linen',
+    'medium',
+    'little',
   ],
   [
     'Footlight velvet',
@@ -107,6 +120,9 @@ const CLOTHS: ClothSeed[] = [
     3350,
     '10 cm',
     'Nap: all pieces one way; steam, never press',
+    'mixed',
+    'medium',
+    'little',
   ],
   [
     'Proscenium diamond',
@@ -123,6 +139,9 @@ const CLOTHS: ClothSeed[] = [
     2890,
     '10 cm',
     'Jacquard, half drop',
+    'polyester',
+    'medium',
+    'little',
   ],
   [
     'Saloon moquette',
@@ -139,6 +158,9 @@ const CLOTHS: ClothSeed[] = [
     4120,
     '10 cm',
     'Wool pile for tram seats; heavy needle',
+    'wool',
+    'heavy',
+    'little',
   ],
   [
     'Upper-deck vinyl',
@@ -155,6 +177,9 @@ const CLOTHS: ClothSeed[] = [
     1690,
     '10 cm',
     'Does not give; no hem, longer stitch',
+    'vinyl',
+    'heavy',
+    'none',
   ],
   [
     'Bilge canvas',
@@ -171,6 +196,9 @@ const CLOTHS: ClothSeed[] = [
     1120,
     '1/8 yd',
     'Waxed cotton; cold iron',
+    'cotton',
+    'heavy',
+    'none',
   ],
   [
     'Sluice stripe',
@@ -187,6 +215,9 @@ const CLOTHS: ClothSeed[] = [
     1980,
     '10 cm',
     'Broad stripe; match across only',
+    'linen',
+    'medium',
+    'little',
   ],
   [
     'Marionette leaf',
@@ -203,6 +234,9 @@ const CLOTHS: ClothSeed[] = [
     3140,
     '1/4 yd',
     'Third drop; mind the stems',
+    'cotton',
+    'light',
+    'little',
   ],
   [
     'Depot lining',
@@ -219,6 +253,9 @@ const CLOTHS: ClothSeed[] = [
     460,
     '1/4 yd',
     'For backs that nobody sees',
+    'cotton',
+    'light',
+    'little',
   ],
 ];
 
@@ -289,6 +326,8 @@ const ORDERS: OrderSeed[] = [
   { customer: 0, due: 24, units: 'in', lines: [zipped(9, '16 3/4', '16 3/4', { face: 'Heron reed' }, { matching: 'alike' })] },
   { customer: 1, due: 27, units: 'mm', notes: 'Bench in the foyer', lines: [boxed(1, '128', '44', '9', { face: 'Proscenium diamond', welt: 'Footlight velvet' }, { choices: { piping: 'both' }, matching: 'centred' })] },
   { customer: 4, due: 30, units: 'in', lines: [boxed(6, '15 1/4', '14 3/4', '1 1/2', { face: 'Towpath ticking' }, { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' })] },
+  { customer: 2, due: 31, units: 'mm', notes: 'Saloon of car 22', lines: [{ kind: 'own-1', qty: 16, typed: { width: '33', height: '26', grip: '8' }, cloth: { face: 'Footlight velvet' } }, { kind: 'round-cushion', qty: 2, typed: { diameter: '41', thickness: '6' }, choices: { piping: 'both' }, cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' } }] },
+  { customer: 6, due: 32, units: 'in', notes: 'Log books and the reading tablet', lines: [{ kind: 'padded-book-cover', qty: 3, typed: { wrap: '18 3/4', height: '11 1/4' }, cloth: { face: 'Winding wheel', lining: 'Depot lining' } }, { kind: 'device-sleeve', qty: 1, typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' }, cloth: { face: 'Bilge canvas' } }, { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } }] },
   { customer: 2, due: 33, units: 'mm', lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })] },
 ]; // prettier-ignore
 
@@ -302,6 +341,63 @@ export const DEMO_BATCHES = [
 
 const FIRST_NO = 201;
 
+/** The kind that only this house makes: it is `own-1` in the orders. */
+const HEADREST: CoverKind = {
+  id: '',
+  letter: '',
+  name: 'Headrest slip',
+  version: 1,
+  about: 'One piece over the top of a seat back, hemmed at both ends, taped at the sides.',
+  drawing: 'flat',
+  object: 'pad',
+  fill: 'firm',
+  measures: [
+    { id: 'width', label: 'Width', hint: 'across the seat back, edge to edge', tape: 'across' },
+    { id: 'height', label: 'Height', hint: 'from the top edge down the front', tape: 'down' },
+    { id: 'grip', label: 'Down the back', hint: 'how far it hangs behind', tape: 'edge', default: 'cm(10)' },
+  ],
+  options: [
+    { id: 'seam', label: 'Seam allowance', type: 'length', default: 'cm(1)', hint: 'at the sides' },
+    { id: 'hem', label: 'End hems', type: 'hem', default: ['cm(1)', 'cm(2)'], hint: 'one turn, or two with a +' },
+  ],
+  defaultFit: 'true',
+  allowance: { true: '2 * seam' },
+  results: [{ name: 'long', is: 'height + grip + 2 * hem' }],
+  finished: { width: 'width', height: 'height' },
+  pieces: [
+    {
+      name: 'slip',
+      role: 'face',
+      qty: 1,
+      across: 'width + allowance',
+      along: 'long',
+      match: { anchor: ['width / 2 + seam', 'hem'], delta: ['inch(0)', 'inch(0)'] },
+    },
+  ],
+  strips: [],
+  notions: [{ name: 'hook-and-loop', qty: '2', length: 'grip', note: 'one a side, behind' }],
+  checks: [
+    {
+      code: 'grip-short',
+      field: 'grip',
+      level: 'warn',
+      when: 'grip < cm(5)',
+      message: 'A slip that hangs {grip} behind will creep up; 5 cm is the least that stays.',
+    },
+  ],
+  steps: [
+    {
+      do: 'Press the cloth, square its end against the selvage and cut the slips; put a label on each.',
+      caution: 'Close the rotary cutter whenever you put it down, and keep your fingers behind the ruler’s edge.',
+    },
+    { do: 'Turn and stitch the end hems, then the sides.' },
+    { do: 'Sew hook-and-loop to the sides behind.' },
+    { do: 'Check: it lies flat over the seat back, the pile runs down.' },
+  ],
+};
+
+const demoKind = (id: string): CoverKind => (id === 'own-1' ? HEADREST : kindById(id)!);
+
 /** Writes the demo workroom into an empty database; returns the ids of its batches, still without lays. */
 export async function insertDemo(tx: Transaction, today: Date): Promise<number[]> {
   const customers = await tx
@@ -311,10 +407,10 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
   const cloths = await tx
     .insert(schema.cloths)
     .values(
-      CLOTHS.map(([name, units, width, selvage, across, along, dropPart, turns, pattern, groundColour, figureColour, priceMinor, step, notes]) => ({
+      CLOTHS.map(([name, units, width, selvage, across, along, dropPart, turns, pattern, groundColour, figureColour, priceMinor, step, notes, fibre, weight, give]) => ({
         name, units, widthNm: read(width, units), selvageLeftNm: read(selvage, units), selvageRightNm: read(selvage, units),
         repeatAcrossNm: read(across, units), repeatAlongNm: read(along, units), dropPart, turns, pattern, groundColour, figureColour,
-        priceMinor, currency: 'GBP', pricePer: units === 'in' ? ('yd' as const) : ('m' as const), sellingStepNm: read(step, units), notes,
+        priceMinor, currency: 'GBP', pricePer: units === 'in' ? ('yd' as const) : ('m' as const), sellingStepNm: read(step, units), notes, fibre, weight, give,
       })), // prettier-ignore
     )
     .returning({ id: schema.cloths.id, name: schema.cloths.name });
@@ -323,6 +419,9 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
     .insert(schema.batches)
     .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 1 })))
     .returning({ id: schema.batches.id });
+
+  const [own] = await tx.insert(schema.kinds).values({}).returning({ id: schema.kinds.id });
+  await tx.insert(schema.kindVersions).values({ kindId: own!.id, version: 1, data: HEADREST });
 
   for (const [i, seed] of ORDERS.entries()) {
     const no = FIRST_NO + i;
@@ -338,7 +437,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
       })
       .returning({ id: schema.orders.id });
     for (const [k, line] of seed.lines.entries()) {
-      const kind = kindById(line.kind)!;
+      const kind = demoKind(line.kind);
       const [row] = await tx
         .insert(schema.orderLines)
         .values({

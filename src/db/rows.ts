@@ -10,6 +10,7 @@ export type OrderRow = InferSelectModel<typeof schema.orders>;
 export type LineRow = InferSelectModel<typeof schema.orderLines>;
 export type ValueRow = InferSelectModel<typeof schema.lineValues>;
 export type LineClothRow = InferSelectModel<typeof schema.lineCloths>;
+export type LinePartRow = InferSelectModel<typeof schema.lineParts>;
 export type BatchRow = InferSelectModel<typeof schema.batches>;
 export type LayRow = InferSelectModel<typeof schema.lays>;
 export type ShareRow = InferSelectModel<typeof schema.layShares>;
@@ -23,12 +24,18 @@ export const toCloth = (row: ClothRow): Cloth => ({
       ? { across: row.repeatAcrossNm, along: row.repeatAlongNm, drop: row.dropPart }
       : null,
   turns: row.turns,
+  nature: { fibre: row.fibre, weight: row.weight, give: row.give },
   price: { minor: row.priceMinor, currency: row.currency, per: row.pricePer },
   sellingStep: row.sellingStepNm,
 });
 
 /** A line for the core; cloths are named by their id. Its own id is its place on the order, from 1. */
-export function toOrderLine(line: LineRow, values: readonly ValueRow[], cloths: readonly LineClothRow[]): OrderLine {
+export function toOrderLine(
+  line: LineRow,
+  values: readonly ValueRow[],
+  cloths: readonly LineClothRow[],
+  parts: readonly LinePartRow[],
+): OrderLine {
   const measures: OrderLine['measures'] = {};
   const options: OrderLine['options'] = {};
   for (const { name, isMeasure, valueNm, choice } of [...values].sort((a, b) => a.part - b.part)) {
@@ -43,12 +50,16 @@ export function toOrderLine(line: LineRow, values: readonly ValueRow[], cloths: 
   return {
     id: String(line.position),
     kind: line.kind,
+    kindVersion: line.kindVersion,
     qty: line.qty,
     fit: line.fit,
     measuredAs: line.measuredAs,
     matching: line.matching,
     measures,
+    ...(line.outline && { outline: line.outline.corners }),
     options,
+    directions: Object.fromEntries(parts.flatMap(({ part, direction }) => (direction ? [[part, direction]] : []))),
+    panels: Object.fromEntries(parts.flatMap(({ part, wide }) => (wide ? [[part, wide]] : []))),
     cloth: Object.fromEntries(cloths.map(({ role, clothId }) => [role, String(clothId)])),
   };
 }

@@ -17,7 +17,9 @@ import {
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import { FIBRES, GIVES, WEIGHTS } from '../core/cloth/cloth';
 import { ROLES } from '../core/covers/kind';
+import { DIRECTIONS, WIDE_WAYS } from '../core/cutlist/panels';
 
 // Lengths are bigint nanometres (column names end in _nm), money is whole minor units (…_minor) with its currency.
 // `version` counts the saves of a record: an edit that was made on an older one is refused.
@@ -25,6 +27,7 @@ import { ROLES } from '../core/covers/kind';
 const nm = (name: string) => bigint(name, { mode: 'number' });
 const id = () => integer('id').primaryKey().generatedAlwaysAsIdentity();
 const version = () => integer('version').notNull().default(1);
+const words = (list: readonly string[]) => sql.raw(list.map((word) => `'${word}'`).join(', '));
 const createdAt = () => timestamp('created_at', { withTimezone: true }).notNull().defaultNow();
 const updatedAt = () => timestamp('updated_at', { withTimezone: true }).notNull().defaultNow();
 
@@ -55,6 +58,9 @@ export const cloths = pgTable(
     pattern: text('pattern', { enum: ['plain', 'stripe', 'band', 'leaf', 'diamond', 'wheel', 'check'] })
       .notNull()
       .default('plain'),
+    fibre: text('fibre', { enum: FIBRES }).notNull().default('mixed'),
+    weight: text('weight', { enum: WEIGHTS }).notNull().default('medium'),
+    give: text('give', { enum: GIVES }).notNull().default('little'),
     groundColour: text('ground_colour').notNull(),
     figureColour: text('figure_colour').notNull(),
     priceMinor: bigint('price_minor', { mode: 'number' }).notNull(),
@@ -79,6 +85,10 @@ export const cloths = pgTable(
     ),
     check('cloths_price', sql`${t.priceMinor} >= 0 AND ${t.currency} ~ '^[A-Z]{3}$' AND ${t.sellingStepNm} > 0`),
     check('cloths_colours', sql`${t.groundColour} ~ '^#[0-9a-f]{6}$' AND ${t.figureColour} ~ '^#[0-9a-f]{6}$'`),
+    check(
+      'cloths_nature',
+      sql`${t.fibre} IN (${words(FIBRES)}) AND ${t.weight} IN (${words(WEIGHTS)}) AND ${t.give} IN (${words(GIVES)})`,
+    ),
     check(
       'cloths_words',
       sql`${t.units} IN ('in', 'mm') AND ${t.turns} IN ('any', 'half', 'none') AND ${t.pricePer} IN ('yd', 'm')`,
@@ -159,6 +169,8 @@ export const orderLines = pgTable(
     matching: text('matching', { enum: ['none', 'alike', 'centred'] })
       .notNull()
       .default('none'),
+    /** The traced outline of the form, as it was typed and corner by corner in nanometres. */
+    outline: jsonb('outline').$type<{ typed: string; corners: [number, number][] }>(),
     batchId: integer('batch_id').references(() => batches.id, { onDelete: 'set null' }),
   },
   (t) => [
@@ -210,8 +222,52 @@ export const lineCloths = pgTable(
   (t) => [
     primaryKey({ columns: [t.lineId, t.role] }),
     index('line_cloths_cloth').on(t.clothId),
-    check('line_cloths_role', sql`${t.role} IN (${sql.raw(ROLES.map((role) => `'${role}'`).join(', '))})`),
+    check('line_cloths_role', sql`${t.role} IN (${words(ROLES)})`),
   ],
+);
+
+/** What is decided for one part of a line: which of its sides lies along the bolt, and how it is cut when it is wider than the cloth. */
+export const lineParts = pgTable(
+  'line_parts',
+  {
+    lineId: integer('line_id')
+      .notNull()
+      .references(() => orderLines.id, { onDelete: 'cascade' }),
+    part: text('part').notNull(),
+    direction: text('direction', { enum: DIRECTIONS }),
+    wide: text('wide', { enum: WIDE_WAYS }),
+  },
+  (t) => [
+    primaryKey({ columns: [t.lineId, t.part] }),
+    check(
+      'line_parts_words',
+      sql`(${t.direction} IS NULL OR ${t.direction} IN (${words(DIRECTIONS)})) AND (${t.wide} IS NULL OR ${t.wide} IN (${words(WIDE_WAYS)}))`,
+    ),
+  ],
+);
+
+/** The house's own cover kinds. Every save adds a version; orders keep the version that they were made with. */
+export const kinds = pgTable('kinds', {
+  id: id(),
+  /** The newest version. */
+  version: version(),
+  /** Withdrawn kinds are no longer offered; orders made with them go on. */
+  withdrawnAt: timestamp('withdrawn_at', { withTimezone: true }),
+  createdAt: createdAt(),
+  updatedAt: updatedAt(),
+});
+
+export const kindVersions = pgTable(
+  'kind_versions',
+  {
+    kindId: integer('kind_id')
+      .notNull()
+      .references(() => kinds.id),
+    version: integer('version').notNull(),
+    data: jsonb('data').notNull(),
+    createdAt: createdAt(),
+  },
+  (t) => [primaryKey({ columns: [t.kindId, t.version] })],
 );
 
 /** The lay of one cloth of a batch, with the job, the cloth and the figures that it was made from. */

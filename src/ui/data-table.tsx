@@ -1,9 +1,11 @@
 'use client';
 
-import { Box, Table } from '@chakra-ui/react';
+import { Box, Button, HStack, Table, Text } from '@chakra-ui/react';
 import {
   createColumnHelper,
+  createPaginatedRowModel,
   createSortedRowModel,
+  rowPaginationFeature,
   rowSortingFeature,
   sortFn_alphanumeric,
   sortFn_basic,
@@ -12,11 +14,13 @@ import {
   type ColumnDef,
   type RowData,
 } from '@tanstack/react-table';
-import { ArrowDown, ArrowUp } from 'lucide-react';
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
 
 export const sortable = tableFeatures({
   rowSortingFeature,
   sortedRowModel: createSortedRowModel(),
+  rowPaginationFeature,
+  paginatedRowModel: createPaginatedRowModel(),
   sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
 });
 
@@ -29,9 +33,19 @@ interface Props<T extends RowData> {
   columns: ColumnDef<typeof sortable, T>[];
 }
 
-/** A list that sorts by its heads, with large rows for fingers; a row's first link opens it. */
+/** Rows that stand on the screen at once. */
+const PAGE = 50;
+
+/** A list that sorts by its heads and turns its pages, with large rows for fingers; a row's first link opens it. */
 export function DataTable<T extends RowData>({ label, data, columns }: Props<T>) {
-  const table = useTable({ features: sortable, columns, data });
+  const table = useTable({
+    features: sortable,
+    columns,
+    data,
+    initialState: { pagination: { pageIndex: 0, pageSize: PAGE } },
+  });
+  const { pageIndex } = table.state.pagination;
+  const first = pageIndex * PAGE;
   return (
     <Box overflowX="auto" bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
       <Table.Root size="md" interactive aria-label={label}>
@@ -85,6 +99,19 @@ export function DataTable<T extends RowData>({ label, data, columns }: Props<T>)
           ))}
         </Table.Body>
       </Table.Root>
+      {data.length > PAGE && (
+        <HStack px="3" py="2" gap="3" justify="flex-end" borderTopWidth="1px" borderColor="border.muted">
+          <Text color="fg.muted">
+            {first + 1} to {Math.min(first + PAGE, data.length)} of {data.length.toLocaleString('en')}
+          </Text>
+          <Button variant="ghost" disabled={!table.getCanPreviousPage()} onClick={() => table.previousPage()}>
+            <ArrowLeft size={18} /> Before
+          </Button>
+          <Button variant="ghost" disabled={!table.getCanNextPage()} onClick={() => table.nextPage()}>
+            After <ArrowRight size={18} />
+          </Button>
+        </HStack>
+      )}
     </Box>
   );
 }

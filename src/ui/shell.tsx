@@ -11,6 +11,7 @@ const ROOMS = [
   { href: '/orders', label: 'Orders' },
   { href: '/cloth', label: 'Cloth' },
   { href: '/batches', label: 'Batches' },
+  { href: '/house', label: 'House' },
 ];
 
 /** The frame of every page: name, rooms, and a tape measure along the edge. */

@@ -12,6 +12,9 @@ const config = defineConfig({
     '::selection': { bg: 'tape', color: '#14241f' },
   },
   theme: {
+    keyframes: {
+      flash: { '0%': { backgroundColor: 'var(--chakra-colors-tape)' }, '100%': { backgroundColor: 'transparent' } },
+    },
     tokens: {
       fonts: {
         body: { value: `'Atkinson Hyperlegible Next Variable', system-ui, sans-serif` },

@@ -1,11 +1,11 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { clothTasks, settle, type BatchCloth, type ClothTask, type LayFigures } from '@/core/batch';
-import { kindById } from '@/core/covers';
 import { cutList, type BatchOrder } from '@/core/cutlist';
 import { planToJson, type LayPlan } from '@/core/lay';
 import { schema, type Database } from '@/db';
+import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
-import { Cancel, layInPool } from './pool';
+import { Cancel, layInPool, layOnAllCores } from './pool';
 
 /** A lay that can't be made, in words for the person who asked for it. */
 export class LayFailure extends Error {}
@@ -66,7 +66,7 @@ function layTogether(
   cancel: Cancel,
   tell: (part: number, note: string) => void,
 ) {
-  return layInPool({ json: task.whole.json, seconds, seed }, cancel, ({ done, used }) =>
+  return layOnAllCores({ json: task.whole.json, seconds, seed }, cancel, ({ done, used }) =>
     tell(done, used > 0 ? 'finding a shorter lay' : 'first lay'),
   );
 }
@@ -98,6 +98,9 @@ async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
     .from(schema.cloths)
     .where(inArray(schema.cloths.id, [...new Set(named.map(({ clothId }) => clothId))]))
     .orderBy(schema.cloths.name);
+  const parts = await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids));
+  const kinds = await loadKindBook(db);
+  const cloths = new Map(clothRows.map((row) => [String(row.id), toCloth(row)]));
 
   const orders: Loaded['orders'] = [];
   for (const orderId of new Set(lines.map(({ order }) => order.id))) {
@@ -109,15 +112,17 @@ async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
           line,
           values.filter(({ lineId }) => lineId === line.id),
           named.filter(({ lineId }) => lineId === line.id),
+          parts.filter(({ lineId }) => lineId === line.id),
         ),
       ),
       units,
+      { kinds, cloths },
     );
     if (!list.ok) throw new LayFailure(`Order ${no}: ${list.faults[0]!.message}`);
     const stop = list.value.warnings.find(({ level }) => level === 'stop');
     if (stop)
       throw new LayFailure(
-        `Order ${no}, line ${stop.line} (${kindById(own.find(({ line }) => String(line.position) === stop.line)!.line.kind)!.name}): ${stop.message}`,
+        `Order ${no}, line ${stop.line} (${kinds.find(own.find(({ line }) => String(line.position) === stop.line)!.line.kind)!.name}): ${stop.message}`,
       );
     orders.push({ orderId, orderNo: String(no), cutList: list.value });
   }
@@ -125,7 +130,12 @@ async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
     seconds: batch.seconds,
     seed: batch.seed,
     orders,
-    cloths: clothRows.map((row) => ({ key: String(row.id), cloth: toCloth(row), units: row.units, row })),
+    cloths: clothRows.map((row) => ({
+      key: String(row.id),
+      cloth: cloths.get(String(row.id))!,
+      units: row.units,
+      row,
+    })),
   };
 }
 

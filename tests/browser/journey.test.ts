@@ -69,7 +69,7 @@ describe('from nothing to a costed lay', () => {
     await me.type('Length', '2\' 3"');
     await me.type('Width', '19', 1);
     await me.type('Thickness', '3');
-    await me.choose('Piping', 'round the top');
+    await me.choose('Piping', 'at the top');
     await me.sees('piping, bias');
     await me.sees('27 + 2 × 1⁄2 = 28');
     await me.press('Save order');
@@ -256,6 +256,11 @@ describe('looks', () => {
         '/batches/1',
         '/batches/1/table/1',
         '/batches/1/print',
+        '/orders/import',
+        '/house',
+        '/house/kinds/new',
+        '/guide',
+        '/guide/bolster',
       ]) {
         await person.go(path, true);
         await person.page.waitForSelector('h1');

@@ -19,13 +19,20 @@ import { EMPTY_CLOTH } from '@/rooms/cloths/form';
 import { getCloth, listCloths } from '@/rooms/cloths/queries';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/rooms/orders/actions';
 import { getOrder, listOrders } from '@/rooms/orders/queries';
+import { importKind, saveKind, saveRules, withdrawKind } from '@/rooms/house/actions';
+import { EMPTY_KIND } from '@/rooms/house/form';
+import { getOwnKind, houseRules, listOwnKinds } from '@/rooms/house/queries';
+import { importSheet } from '@/rooms/orders/import';
 import { getLays } from '@/rooms/table/queries';
+import { cutList } from '@/core/cutlist';
+import { kindToJson } from '@/core/files';
+import { loadKindBook } from '@/db/kinds';
 import { inches, NM } from '@/core/length';
 import { findFaults, readJob } from '@/core/lay';
 import { layBatch } from '@/work/lay-batch';
 import { closePool } from '@/work/pool';
 import { KINDS } from '@/core/covers';
-import { emptyLine } from '@/rooms/orders/form';
+import { emptyLine, readLineForm } from '@/rooms/orders/form';
 import { lineForm, orderForm } from '../support/forms';
 
 let db: Database;
@@ -49,7 +56,7 @@ afterAll(async () => {
 });
 
 beforeEach(async () => {
-  await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches RESTART IDENTITY CASCADE`);
+  await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches, kinds RESTART IDENTITY CASCADE`);
   cloth = value(
     await saveCloth(
       {
@@ -83,6 +90,32 @@ describe('orders', () => {
     const order = await getOrder(id);
     expect(order!.form.lines[0]!.typed).toEqual({ width: `1' 6 1/2`, height: '47 cm', hem: '1/4 + 1 cm' });
     expect(order!.form.customer).toBe('Mill Race Players');
+  });
+
+  test('keep a traced outline as it was typed; a crossing or misspelt one is refused at its field', async () => {
+    const traced = (outline: string) =>
+      lineForm(cloth, {
+        ...emptyLine(KINDS.find(({ letter }) => letter === 'H')!),
+        typed: { thickness: '2' },
+        qty: '2',
+        cloth: { face: String(cloth) },
+        outline,
+      });
+    const typed = '0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15';
+    const id = await newOrder([traced(typed)]);
+    expect((await getOrder(id))!.form.lines[0]).toMatchObject({ outline: typed });
+    const [line] = await db.select().from(schema.orderLines);
+    expect(line!.outline!.corners).toEqual(
+      [
+        [0, 0],
+        [16, 0],
+        [14.5, 15],
+        [1.5, 15],
+      ].map((at) => at.map(inches)),
+    );
+    expect(value(await createBatch({ name: 'Traced', lineIds: await linesOf(id) })).id).toBe(1);
+    for (const wrong of ['0, 0\n16, 0', '0, 0\nx, 3\n9, 9', '0, 0\n9, 9\n9, 0\n0, 9'])
+      expect(faultsOf(await saveOrder(orderForm([traced(wrong)]), null))).toMatchObject([{ field: 'lines.0.outline' }]);
   });
 
   test('keep every kind as it was entered, counts and open measures too', async () => {
@@ -394,6 +427,8 @@ describe('batches', () => {
       const nm = (x: number) => Math.round(x * NM.in);
       const faults = findFaults(job.value, {
         used: nm(plan.totals.used),
+        endless: nm(plan.totals.used),
+        passes: 0,
         bound: nm(plan.totals.bound),
         unplaced: [],
         lays: plan.lays.map((one) => ({
@@ -492,7 +527,7 @@ describe('batches', () => {
   });
 
   test('a cover that can’t be cut from its cloth is unplaced with the reason, and can’t be approved', async () => {
-    const id = await batchOf(await newOrder([lineForm(cloth, { typed: { width: '70', height: '12' } })]));
+    const id = await batchOf(await newOrder([lineForm(cloth, { typed: { width: '70', height: '12', seam: '14' } })]));
     await lay(id);
     const { batch, lays } = (await getBatch(id))!;
     expect(lays[0]!.unplaced).toBe(9);
@@ -524,17 +559,176 @@ describe('batches', () => {
 
 describe('the demo workroom', () => {
   test('loads whole into an empty database', async () => {
-    await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches RESTART IDENTITY CASCADE`);
+    await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches, kinds RESTART IDENTITY CASCADE`);
     const ids = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
     expect(ids).toHaveLength(DEMO_BATCHES.length);
     expect(await listCloths()).toHaveLength(12);
     const orders = await listOrders({});
-    expect(orders).toHaveLength(25);
+    expect(orders).toHaveLength(27);
+    expect((await listOwnKinds()).map(({ name }) => name)).toEqual(['Headrest slip']);
     expect(new Set(orders.map(({ customer }) => customer)).size).toBe(8);
     for (const { id } of orders) {
       const order = (await getOrder(id))!;
       // Every demo order is one that the form would save as it stands.
       value(await saveOrder(order.form, { id, version: order.version }));
     }
+  });
+});
+
+describe('kinds of the house’s own', () => {
+  const pennant = {
+    ...EMPTY_KIND,
+    name: 'Pennant',
+    about: 'One cloth with a sleeve for the pole.',
+    results: [{ name: 'sleeve', is: 'max(inch(3), height / 10)' }],
+    pieces: [{ name: 'flag', role: 'face' as const, qty: 1, across: 'width + allowance + sleeve', along: 'height' }],
+  };
+
+  test('are kept version by version; an order keeps the version that it was made with', async () => {
+    const first = value(await saveKind(pennant, null));
+    expect(first).toEqual({ id: 1, version: 1 });
+    const own = (version: number) =>
+      lineForm(cloth, { kind: 'own-1', kindVersion: version, typed: { width: '20', height: '40' } });
+    const order = await newOrder([own(1)]);
+    const wider = { ...pennant, pieces: [{ ...pennant.pieces[0]!, across: 'width + inch(12)' }] };
+    expect(value(await saveKind(wider, first))).toEqual({ id: 1, version: 2 });
+    const next = await newOrder([own(2)]);
+    const acrossOf = async (id: number) => {
+      const book = await loadKindBook(db);
+      const { form } = (await getOrder(id))!;
+      const read = readLineForm(form.lines[0]!, 'in', '1', book);
+      const list = cutList([read.line], 'in', { kinds: book });
+      return list.ok && list.value.pieces[0]!.across / NM.in;
+    };
+    expect(await acrossOf(order)).toBe(25);
+    expect(await acrossOf(next)).toBe(32);
+    // An edit that leaves the version alone keeps it.
+    const { form, version } = (await getOrder(order))!;
+    value(await saveOrder({ ...form, notes: 'again' }, { id: order, version }));
+    expect((await getOrder(order))!.form.lines[0]!.kindVersion).toBe(1);
+    expect((await listOwnKinds())[0]).toMatchObject({ name: 'Pennant', version: 2, uses: 2 });
+  });
+
+  test('with a fault are refused at its place and nothing is kept; an older edit is told', async () => {
+    const faulty = { ...pennant, results: [{ name: 'sleeve', is: 'height / (1 - 1)' }] };
+    expect(faultsOf(await saveKind(faulty, null))).toEqual([
+      { code: 'division-by-zero', field: 'results.0.is', message: 'The formula divides by zero.' },
+    ]);
+    expect(faultsOf(await saveKind({ ...pennant, pieces: 'none' }, null))[0]!.field).toBe('pieces');
+    expect(await listOwnKinds()).toEqual([]);
+    const first = value(await saveKind(pennant, null));
+    value(await saveKind(pennant, first));
+    expect(faultsOf(await saveKind(pennant, first))[0]!.code).toBe('stale');
+  });
+
+  test('go out as a document and come in again; withdrawn, they are not offered and orders go on', async () => {
+    value(await saveKind(pennant, null));
+    const { kind } = (await getOwnKind(1))!;
+    const copy = value(await importKind(kindToJson(kind)));
+    expect((await getOwnKind(copy.id))!.kind).toMatchObject({ name: 'Pennant', pieces: kind.pieces });
+    expect(faultsOf(await importKind('{"format":"x"}'))[0]!.message).toContain('not a cover kind');
+    const order = await newOrder([lineForm(cloth, { kind: 'own-1', kindVersion: 1 })]);
+    value(await withdrawKind(1, true));
+    const book = await loadKindBook(db);
+    expect(book.current.some(({ id }) => id === 'own-1')).toBe(false);
+    expect(book.find('own-1', 1)!.name).toBe('Pennant');
+    expect((await listOrders({}))[0]).toMatchObject({ id: order, what: '3 pennant' });
+  });
+
+  test('are laid like any other', async () => {
+    value(await saveKind(pennant, null));
+    const order = await newOrder([
+      lineForm(cloth, { kind: 'own-1', kindVersion: 1, typed: { width: '20', height: '40' } }),
+    ]);
+    const batch = value(await createBatch({ name: 'Flags', lineIds: await linesOf(order) })).id;
+    await db.update(schema.batches).set({ status: 'queued', run: 1, seconds: 1 }).where(eq(schema.batches.id, batch));
+    await layBatch(db, batch, 1);
+    expect((await getBatch(batch))!.lays[0]).toMatchObject({ unplaced: 0 });
+  });
+});
+
+describe('the house’s rules', () => {
+  test('start new lines; slips in them are told at the field and change nothing', async () => {
+    value(await saveRules({ units: 'mm', seam: '1', hem: '3', fit: 'snug', grain: 'straight', dueDays: '10' }));
+    const rules = await houseRules();
+    expect(emptyLine(KINDS[0]!, rules)).toMatchObject({ fit: 'snug', typed: { seam: '1', hem: '3' } });
+    expect(emptyLine(KINDS[0]!, rules, 'in').typed).toEqual({ seam: '1 cm', hem: '3 cm' });
+    expect(
+      emptyLine(
+        KINDS.find(({ id }) => id === 'device-sleeve')!,
+        rules,
+      ).typed,
+    ).toEqual({});
+    expect(faultsOf(await saveRules({ ...rules, seam: 'wide', dueDays: '-1' })).map(({ field }) => field)).toEqual([
+      'seam',
+      'dueDays',
+    ]);
+    expect(await houseRules()).toEqual(rules);
+  });
+});
+
+describe('directions and wide parts', () => {
+  test('are kept with their line and reach the lay', async () => {
+    const line = lineForm(cloth, {
+      kind: 'boxed-cushion',
+      typed: { length: '80', width: '20', thickness: '3' },
+      directions: { 'side boxing': 'across' },
+      panels: { top: 'sideways' },
+    });
+    const order = await newOrder([{ ...line, qty: '1' }]);
+    expect((await getOrder(order))!.form.lines[0]).toMatchObject({
+      directions: { 'side boxing': 'across' },
+      panels: { top: 'sideways' },
+    });
+    const batch = value(await createBatch({ name: 'Bench', lineIds: await linesOf(order) })).id;
+    await db.update(schema.batches).set({ status: 'queued', run: 1, seconds: 1 }).where(eq(schema.batches.id, batch));
+    await layBatch(db, batch, 1);
+    const [lay] = await db.select().from(schema.lays);
+    const sizes = Object.fromEntries(
+      (lay!.job as { pieces: { id: string; size: number[] }[] }).pieces.map(({ id, size }) => [
+        id.split('/1 ')[1],
+        size,
+      ]),
+    );
+    // The top runs along the bolt, the bottom is joined; the boxing of the sides lies sideways.
+    expect(sizes).toMatchObject({ top: [21, 81], 'bottom, middle': [53, 21], 'side boxing': [4, 21] });
+    expect((await getBatch(batch))!.lays[0]).toMatchObject({ unplaced: 0 });
+  });
+});
+
+describe('orders from a sheet', () => {
+  const columns = ['Order', 'Customer', 'Kind', 'How many', 'Width', 'Height', 'Hem', 'Cloth'];
+  const fields = ['order', 'customer', 'kind', 'qty', 'value:width', 'value:height', 'value:hem', 'cloth:face'];
+  const row = (order: string, width: string, rest: Partial<Record<number, string>> = {}) =>
+    [order, 'The Lock House', 'Envelope cushion', '2', width, '17', '1/4 + 1/2', 'test reed'].map(
+      (cell, i) => rest[i] ?? cell,
+    );
+
+  test('the good rows come in as orders, as if they had been typed; the bad ones stay out', async () => {
+    const answer = await importSheet(
+      { columns, rows: [row('A', '17 1/2'), row('A', 'wide'), row('B', '18'), row('A', '19')] },
+      fields,
+    );
+    expect(value(answer)).toEqual({ orders: 2, lines: 3 });
+    const [a, b] = [(await getOrder(1))!, (await getOrder(2))!];
+    expect([a.no, b.no]).toEqual([201, 202]);
+    expect(a.form.lines.map(({ typed }) => typed)).toEqual([
+      { width: '17 1/2', height: '17', hem: '1/4 + 1/2' },
+      { width: '19', height: '17', hem: '1/4 + 1/2' },
+    ]);
+    expect(b.form.lines[0]!.cloth).toEqual({ face: String(cloth) });
+    // The next order goes on with the numbers.
+    expect((await getOrder(await newOrder()))!.no).toBe(203);
+  });
+
+  test('a sheet without a good row brings in nothing; one that is called off neither', async () => {
+    expect(faultsOf(await importSheet({ columns, rows: [row('A', 'x')] }, fields))[0]!.message).toContain('No row');
+    const abort = new AbortController();
+    abort.abort();
+    expect(faultsOf(await importSheet({ columns, rows: [row('A', '17')] }, fields, abort.signal))[0]!.code).toBe(
+      'cancelled',
+    );
+    expect(await listOrders({})).toEqual([]);
+    expect(await db.select().from(schema.customers)).toEqual([]);
   });
 });

@@ -114,6 +114,8 @@ export class Person {
     readonly page: Page,
     private readonly base: string,
   ) {
+    // Leaving typed entries behind is asked about; here it is always meant.
+    page.on('dialog', (dialog) => void dialog.accept());
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
       if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))

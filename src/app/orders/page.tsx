@@ -27,6 +27,9 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
   return (
     <>
       <PageHead title="Orders" about={isEmpty ? undefined : 'The soonest due first'}>
+        <Button asChild variant="outline">
+          <Link href="/orders/import">From a sheet</Link>
+        </Button>
         {!isEmpty && newOrder}
       </PageHead>
       {isEmpty ? (

@@ -2,7 +2,7 @@ import type { Cloth } from '../cloth';
 import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '../cost';
 import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
 import { NM, type Nm, type Units } from '../length';
-import { handLength, readJob, type LayJob, type LayPlan } from '../lay';
+import { areaOfPiece, handLength, readJob, type LayJob, type LayPlan } from '../lay';
 
 /** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
 export interface BatchCloth {
@@ -110,7 +110,7 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
 function areaOf(job: ClothJob): number {
   const { pieces, strips } = readOwnJob(job);
   return (
-    pieces.reduce((sum, { width, height, qty }) => sum + width * height * qty, 0) +
+    pieces.reduce((sum, piece) => sum + areaOfPiece(piece) * piece.qty, 0) +
     strips.reduce((sum, { width, length, qty }) => sum + width * length * qty, 0)
   );
 }

@@ -13,6 +13,33 @@ export interface Repeat {
   drop: number;
 }
 
+export const FIBRES = [
+  'cotton',
+  'linen',
+  'wool',
+  'silk',
+  'mixed',
+  'acrylic',
+  'polyester',
+  'fleece',
+  'neoprene',
+  'vinyl',
+  'leather',
+] as const;
+export type Fibre = (typeof FIBRES)[number];
+export const WEIGHTS = ['light', 'medium', 'heavy'] as const;
+export type Weight = (typeof WEIGHTS)[number];
+/** How a cloth gives: not at all (vinyl, oilcloth), a little (woven), or it stretches (knits, neoprene). */
+export const GIVES = ['none', 'little', 'stretch'] as const;
+export type Give = (typeof GIVES)[number];
+
+/** What a cloth is like under the hands; some slips can only be seen when it is known. */
+export interface ClothNature {
+  fibre: Fibre;
+  weight: Weight;
+  give: Give;
+}
+
 /** A cloth as the lay and the costing need it. Lengths in nanometres, price in minor units for one `priceUnit`. */
 export interface Cloth {
   name: string;
@@ -20,6 +47,7 @@ export interface Cloth {
   selvage: [Nm, Nm];
   repeat: Repeat | null;
   turns: Turns;
+  nature?: ClothNature;
   price: { minor: number; currency: string; per: 'yd' | 'm' };
   sellingStep: Nm;
 }

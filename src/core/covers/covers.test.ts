@@ -218,14 +218,10 @@ describe('G, the boxed cushion: check values are common practice, no source', ()
 
   test('cord and grain are asked for only with piping', () => {
     const kind = kindById('boxed-cushion')!;
-    expect(openOptions(kind, {}).map(({ id }) => id)).toEqual(['seam', 'piping', 'boxing']);
-    expect(openOptions(kind, { piping: 'top' }).map(({ id }) => id)).toEqual([
-      'seam',
-      'piping',
-      'cord',
-      'grain',
-      'boxing',
-    ]);
+    const asked = (options: Record<string, string>) =>
+      openOptions(kind, options).flatMap(({ id, isRare }) => (isRare ? [] : [id]));
+    expect(asked({})).toEqual(['seam', 'piping', 'boxing']);
+    expect(asked({ piping: 'top' })).toEqual(['seam', 'piping', 'cord', 'grain', 'boxing']);
   });
 });
 
@@ -266,7 +262,9 @@ describe('every kind', () => {
       );
       for (const options of [{}, ...choices, { piping: 'both', boxing: 'wrap', grain: 'straight' }]) {
         const known = Object.fromEntries(
-          Object.entries(options).filter(([id]) => kind.options.some((o) => o.id === id)),
+          Object.entries(options).filter(([id, choice]) =>
+            kind.options.some((o) => o.id === id && o.type === 'choice' && o.choices.some((one) => one.id === choice)),
+          ),
         );
         const one = cover(kind.id, measuresOf([inches(20), inches(30), inches(4)])(kind), { options: known });
         expect(one.pieces.length).toBeGreaterThan(0);
@@ -329,6 +327,13 @@ describe('the formula language', () => {
     expect(run('-s + cm(1)')).toEqual(length(millimetres(10) - inches(0.5)));
   });
 
+  test('reads mixed numbers as people write them, but not inside words', () => {
+    expect(run('inch(1 1/2)')).toEqual(length(inches(1.5)));
+    expect(run('W / 2 1/2 - s')).toEqual(length(inches(7.5)));
+    expect(run(`'1 1/2' == "1 1/2" ? W : s`)).toEqual(length(inches(20)));
+    expect(code('n 1/2')).toBe('not-allowed');
+  });
+
   test('prints sums with brackets only where they are needed', () => {
     const print = (text: string) => sumOf(parseFormula(text), scope, { unit: 'in' });
     expect(print('W + 2 * s')).toBe('20 + 2 x 1/2 = 21');
@@ -357,6 +362,10 @@ describe('the formula language', () => {
     ['W ? 1 : 2', 'kind-of-value'],
     ['W +', 'syntax'],
     ['1 2', 'not-allowed'],
+    ['inch(1 2)', 'kind-of-value'],
+    ['inch(1, 2)', 'kind-of-value'],
+    ['diagonal(W)', 'kind-of-value'],
+    ['spread(n)', 'kind-of-value'],
     ['x'.repeat(600), 'syntax'],
   ])('refuses %s', (text, expected) => expect(code(text)).toBe(expected));
 

@@ -1,5 +1,5 @@
 import jsep from 'jsep';
-import { NM, printNumber, type PrintStyle } from '../length';
+import { NM, printLength, printNumber, STYLES, type PrintStyle } from '../length';
 
 /**
  * The formula language of cover kinds: + - * /, comparisons, && || !, a ? b : c, parentheses, quoted words and the
@@ -17,6 +17,8 @@ export interface Scope {
   values: Map<string, Value>;
   inline: Map<string, jsep.Expression>;
   stockLengths: readonly number[];
+  /** How lengths are written in a list of places. */
+  style?: PrintStyle;
 }
 
 export class FormulaError extends Error {
@@ -36,12 +38,15 @@ const yesNo = (value: boolean): Value => ({ type: 'yes-no', value });
 
 const LONGEST_FORMULA = 500;
 
+/** A mixed number, as people write 1 1/2; quoted words are passed over. */
+const MIXED = /'[^']*'|"[^"]*"|(?<![\w.)])(\d+) +(\d+\/[1-9]\d*)(?![\w.(])/g;
+
 /** Parses a formula. Throws a FormulaError (syntax) that says where. */
 export function parseFormula(text: string): jsep.Expression {
   if (text.length > LONGEST_FORMULA)
     throw new FormulaError('syntax', `A formula has at most ${LONGEST_FORMULA} characters.`);
   try {
-    return jsep(text);
+    return jsep(text.replace(MIXED, (found, whole, part) => (whole ? `(${whole}+${part})` : found)));
   } catch (error) {
     throw new FormulaError('syntax', `“${text}” is not a formula: ${(error as Error).message}.`);
   }
@@ -170,8 +175,11 @@ const pick =
     return { type: args[0]!.type, value: choose(...args.map(({ value }) => value)) };
   };
 
-/** inch(1/2), mm(5), cm(3); min, max; diagonal(a, b) of a rectangle; whole(x): the next whole number up; stockDown(x), stockUp(x): the next stock length of a zip down or up from x
- * (0 when there is none so short, x itself when there is none so long). */
+/**
+ * inch(1/2), mm(5), cm(3); min, max; diagonal(a, b) of a rectangle; circumference(d) of a round; whole(x): the next
+ * whole number up; stockDown(x), stockUp(x): the next stock length of a zip down or up from x (0 when there is none so
+ * short, x itself when there is none so long); spread(n, x): the n places that part x evenly, as words.
+ */
 const FUNCTIONS: Record<string, Function_> = {
   inch: unitFunction('in'),
   mm: unitFunction('mm'),
@@ -179,6 +187,16 @@ const FUNCTIONS: Record<string, Function_> = {
   min: pick(Math.min),
   max: pick(Math.max),
   diagonal: ([a, b]) => length(Math.round(Math.hypot(a!.value, b!.value))),
+  circumference: ([diameter]) => length(Math.round(Math.PI * diameter!.value)),
+  spread: ([count, long], { style = STYLES.in }) => {
+    if (count?.type !== 'number' || long?.type !== 'length')
+      throw new FormulaError('kind-of-value', '“spread” needs a number and a length.');
+    const n = Math.min(100, Math.max(0, Math.floor(count.value)));
+    const places = Array.from({ length: n }, (_, i) => printLength((long.value * (i + 1)) / (n + 1), style));
+    return word(
+      places.length > 1 ? `${places.slice(0, -1).join(', ')} and ${places.at(-1)}` : (places[0] ?? 'nowhere'),
+    );
+  },
   whole: ([value]) => {
     if (value!.type !== 'number')
       throw new FormulaError('kind-of-value', 'Only a plain number is rounded up to a whole one.');
@@ -190,6 +208,15 @@ const FUNCTIONS: Record<string, Function_> = {
     return length(Number.isFinite(least) ? least : wanted!.value);
   },
 };
+
+/** How many values a function takes; the rest takes one, least and greatest any number. */
+const TAKES: Record<string, number> = { min: Infinity, max: Infinity, diagonal: 2, spread: 2 };
+
+/** Words that mean something in every kind: no measure, option or result may have them as its name. */
+export const RESERVED: readonly string[] = [
+  ...Object.keys(FUNCTIONS),
+  ...['allowance', 'asCut', 'traced', 'perimeter', 'true', 'false', 'null', 'this'],
+];
 
 function call({ callee, arguments: args }: jsep.CallExpression, scope: Scope): Value {
   const name = callee.type === 'Identifier' ? (callee as jsep.Identifier).name : '';
@@ -203,6 +230,9 @@ function call({ callee, arguments: args }: jsep.CallExpression, scope: Scope): V
   if (values.length === 0 || !values.every(isQuantity)) {
     throw new FormulaError('kind-of-value', `“${name}” needs lengths or numbers.`);
   }
+  const takes = TAKES[name] ?? 1;
+  if (takes < Infinity && values.length !== takes)
+    throw new FormulaError('kind-of-value', `“${name}” takes ${takes === 1 ? 'one value' : `${takes} values`}.`);
   return FUNCTIONS[name]!(values, scope);
 }
 

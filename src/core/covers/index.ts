@@ -1,4 +1,5 @@
 export * from './kind';
 export * from './kinds';
 export * from './take-off';
-export { FormulaError, namesIn, parseFormula } from './formula';
+export { offsetOutline, sliceOutline } from './outline';
+export { checkKind, sampleOf } from './check-kind';

@@ -7,6 +7,8 @@ export interface Measure {
   label: string;
   /** Where the tape goes. */
   hint: string;
+  /** Which line of the guide's drawing (of the kind's `object`) the tape follows. */
+  tape?: string;
   /** A formula for what is meant when it is left open. */
   default?: string;
 }
@@ -17,6 +19,8 @@ interface OptionBase {
   hint?: string;
   /** A condition; the option is asked for only while it holds. */
   when?: string;
+  /** Seldom asked for: it is folded away until somebody looks for it. */
+  isRare?: boolean;
 }
 
 export interface LengthOption extends OptionBase {
@@ -58,6 +62,18 @@ export interface PartMatch {
   delta: [string, string];
 }
 
+/** Which way a side of a part runs on the finished cover, in the words people use. */
+export const AXES = ['side to side', 'up and down', 'front to back'] as const;
+export type Axis = (typeof AXES)[number];
+
+/** Part of a circle: from one angle to another, in degrees, counter-clockwise when `to` is the larger. */
+export interface Arc {
+  centre: [string, string];
+  radius: string;
+  from: number;
+  to: number;
+}
+
 export interface PartPiece {
   name: string;
   role: Role;
@@ -65,8 +81,10 @@ export interface PartPiece {
   when?: string;
   across: string;
   along: string;
-  /** The corners where the piece is not a rectangle; its box is across by along and starts at [0, 0]. */
-  outline?: [string, string][];
+  /** Which way its across and its along run on the cover; side to side and up and down unless said. */
+  axes?: [Axis, Axis];
+  /** The corners and arcs where the piece is not a rectangle; its box is across by along and starts at [0, 0]. */
+  outline?: ([string, string] | Arc)[];
   /** Cut along the traced outline, where one is given, with the seam allowance all round. */
   isTraced?: boolean;
   /** Seen parts are matched where the cloth has a pattern. */
@@ -128,13 +146,33 @@ export type Role = (typeof ROLES)[number];
 
 export const isMaterial = (role: Role): boolean => (MATERIAL_ROLES as readonly string[]).includes(role);
 
+export const DRAWINGS = ['envelope', 'flat', 'flange', 'box', 'stool', 'book', 'sleeve', 'round', 'bolster'] as const;
+export type Drawing = (typeof DRAWINGS)[number];
+
+/** The lines on each object that a tape can follow. */
+export const TAPES = {
+  pad: ['across', 'down', 'edge'],
+  block: ['front', 'deep', 'high', 'under'],
+  round: ['diameter', 'high'],
+  bolster: ['diameter', 'long'],
+  book: ['wrap', 'tall', 'cover', 'board'],
+  device: ['across', 'long', 'deep'],
+  strap: ['across', 'long'],
+  stool: ['front', 'deep', 'high', 'drop'],
+} as const;
+export type MeasuredObject = keyof typeof TAPES;
+
 export interface CoverKind {
   id: string;
   letter: string;
   name: string;
   version: number;
   about: string;
-  drawing: 'envelope' | 'flat' | 'flange' | 'box' | 'stool' | 'book' | 'sleeve';
+  drawing: Drawing;
+  /** What is measured: the guide draws it with the tape on it. */
+  object: MeasuredObject;
+  /** What fills it: soft fills are checked to 1/4 in, all else to 1/8. */
+  fill: 'soft' | 'firm';
   measures: Measure[];
   options: KindOption[];
   /** A traced outline may stand for two measures: its box gives them; formulas then know `traced` and `perimeter`. */

@@ -30,6 +30,12 @@ test('the seventeen kinds A to Q are there, each with its letter', () => {
   expect(KINDS.map(({ letter }) => letter).join('')).toBe('ABCDEFGHIJKLMNOPQ');
 });
 
+const areaOf = (ring: [number, number][]) =>
+  ring.reduce((sum, [x, y], i) => {
+    const [nextX, nextY] = ring[(i + 1) % ring.length]!;
+    return sum + (x * nextY - nextX * y) / 2;
+  }, 0);
+
 describe('B, wrapped', () => {
   test('14 form, s 1/4, hems 1/4+1, a strip of 14 1/2 x 36 gives 14 x 14 3/4 with an overlap of 4', () => {
     const one = cover(
@@ -96,6 +102,29 @@ test('E: 18 pad, 2 1/2 flange, s 1/2: 24 x 24', () => {
   expect(codes(cover('flanged-cushion', { width: 9, height: 9, flange: 4 }))).toEqual(['flange-wide']);
 });
 
+describe('closed with hook-and-loop in place of a zip (common practice, no source)', () => {
+  const tape = { options: { closure: 'tape' } };
+
+  test('in a seam: a facing at each side of the opening, the tape as long as it, no zip and no word of one', () => {
+    const one = cover('zip-cushion', { width: 16, height: 16 }, tape);
+    expect(sizes(one)).toMatchObject({ 'tape facing': [2, 13, 1.5] });
+    expect(notion(one, 'hook-and-loop')!.length).toBe(inches(12));
+    const floor = cover('floor-cushion', { width: 32, height: 32 }, tape);
+    expect(sizes(floor)).toMatchObject({ 'tape facing': [2, 28, 1.5] });
+    for (const { notions, steps } of [one, floor]) {
+      expect(notion({ notions } as typeof one, 'zip')).toBeUndefined();
+      expect(steps.map((step) => step.do).join()).not.toContain('zip');
+    }
+  });
+
+  test('in a boxing: a strip of full width over one of half width, as on a strapped pad', () => {
+    const one = cover('boxed-cushion', { length: 30, width: 20, thickness: 4 }, tape);
+    expect(sizes(one)).toMatchObject({ 'closure, full width': [1, 31, 5], 'closure, half width': [1, 31, 2.5] });
+    expect(sizes(one)['zip panel half']).toBeUndefined();
+    expect(notion(one, 'hook-and-loop')!.length).toBe(inches(30));
+  });
+});
+
 test('F: 32 form: 31 x 31 of each face, two of ticking, 27 zip', () => {
   const one = cover('floor-cushion', { width: 32, height: 32 });
   expect(sizes(one)).toEqual({ 'top face': [1, 31, 31], 'under face': [1, 31, 31], ticking: [2, 31, 31] });
@@ -130,6 +159,12 @@ describe('H, strapped pad', () => {
     const ys = top.outline!.map(([, y]) => y);
     expect([Math.min(...ys), Math.max(...ys)]).toEqual([0, inches(17)]);
     expect(one.strips[0]!.length).toBe(perimeterOf(outline) - inches(16) + inches(4));
+    // Its slanted sides push the mitred lower corners out by (hypot(2, 15) + 2) / 15, worked out by hand; the sum says so.
+    const reach = (Math.hypot(2, 15) + 2) / 15;
+    expect(top.across / NM.in).toBeCloseTo(16 + 2 * reach, 6);
+    expect(top.sum[0]).toContain('its corners reach');
+    expect(top.match!.anchor[0] / NM.in).toBeCloseTo(8 + reach, 6);
+    expect(one.centre![0]).toBe(top.match!.anchor[0]);
   });
 
   test('a crossing outline, an outline on a kind without one, and a count that is none are told', () => {
@@ -239,13 +274,24 @@ test('N: height + 5 mm top and bottom, wrap and two flaps', () => {
 
 test('O: 4 5/8 x 7 1/2 x 1/2, s 1/4, ease 3/8: 6 x 8 3/4, panels 5 x 7 and 5 x 8', () => {
   const one = cover('device-sleeve', { width: 4.625, length: 7.5, depth: 0.5 });
-  expect(sizes(one)).toEqual({ side: [2, 6, 8.75], 'front panel': [1, 5, 7], 'back panel': [1, 5, 8] });
+  expect(sizes(one)).toEqual({
+    'front side': [1, 6, 8.75],
+    'back side': [1, 6, 8.75],
+    'front panel': [1, 5, 7],
+    'back panel': [1, 5, 8],
+  });
+  // The half-round notch, 2 wide and 1 deep, takes half a circle of radius 1 out, to the width of a chalk line.
+  const { outline } = one.pieces[0]!;
+  const cutOut = inches(6) * inches(8.75) - Math.abs(areaOf(outline!));
+  expect(cutOut / NM.in ** 2).toBeGreaterThan(Math.PI / 2 - 0.03);
+  expect(cutOut / NM.in ** 2).toBeLessThanOrEqual(Math.PI / 2);
+  expect(Math.min(...outline!.slice(4, -2).map(([, y]) => y)) / NM.in).toBeCloseTo(7.75, 2);
   expect(notion(one, 'cord loop')!.length).toBe(inches(5));
   expect(
     cover('device-sleeve', { width: 4.625, length: 7.5, depth: 0.5 }, { options: { button: 'no' } }).notions.map(
       ({ name }) => name,
     ),
-  ).toEqual(['thumb notch']);
+  ).toEqual(['thread']);
 });
 
 test('P: two squares 20 cm, fleece 18 cm, s 1 cm; an odd number of snaps at the quarters, or tape', () => {
@@ -306,4 +352,105 @@ describe('traced outlines', () => {
       ),
     );
   });
+});
+
+describe('round covers: what runs round a disc is pi times its diameter (field standard)', () => {
+  test('a 16 in round cushion, s 1/2: discs of 17, run 50.265, strip 6 and cord 2 longer', () => {
+    const one = cover('round-cushion', { diameter: 16, thickness: 3 }, { options: { piping: 'both' } });
+    expect(sizes(one).top).toEqual([1, 17, 17]);
+    const piping = one.strips.find(({ name }) => name === 'piping')!;
+    expect(piping.length / NM.in).toBeCloseTo(Math.PI * 16 + 6, 6);
+    expect(notion(one, 'piping cord')!.length! / NM.in).toBeCloseTo(Math.PI * 16 + 2, 6);
+    expect(one.strips.find(({ name }) => name === 'boxing')).toMatchObject({ width: inches(4) });
+    // Boxing and zip panel close the ring: each loses a seam allowance at both ends.
+    const [boxing, panel] = [one.strips[0]!.length, one.pieces[2]!.across];
+    expect((boxing + panel - 4 * inches(0.5)) / NM.in).toBeCloseTo(Math.PI * 16, 6);
+  });
+
+  test('the disc is never smaller than the circle and fills its box', () => {
+    const { outline } = cover('round-cushion', { diameter: 16, thickness: 3 }).pieces[0]!;
+    const area = areaOf(outline!) / NM.in ** 2;
+    expect(area).toBeGreaterThanOrEqual(Math.PI * 8.5 ** 2);
+    expect(area).toBeLessThan(Math.PI * 8.5 ** 2 * 1.002);
+    for (const at of [0, 1]) {
+      expect(Math.min(...outline!.map((corner) => corner[at]!))).toBe(0);
+      expect(Math.max(...outline!.map((corner) => corner[at]!))).toBe(inches(17));
+    }
+  });
+
+  test('a bolster of 8 by 30: tube 31 by 8 pi + 1, ends of 9, zip 26 down to a stock length', () => {
+    const one = cover('bolster', { diameter: 8, length: 30 });
+    expect(sizes(one).end).toEqual([2, 9, 9]);
+    expect(one.pieces[0]!.across).toBe(inches(31));
+    expect(one.pieces[0]!.along / NM.in).toBeCloseTo(8 * Math.PI + 1, 6);
+    expect(notion(one, 'zip')!.length).toBe(inches(24));
+    expect(
+      codes(cover('bolster', { diameter: 8, length: 30 }, { options: { piping: 'ends', grain: 'straight' } })),
+    ).toContain('straight-on-curve');
+  });
+});
+
+test('a mitred skirt: the mitre’s seam lies a seam allowance inside the cut edge', () => {
+  const one = cover(
+    'pillow-top-stool',
+    { length: 20, width: 15, thickness: 3, drop: 11 },
+    { options: { inset: inches(3) } },
+  );
+  const skirt = one.pieces.find(({ name }) => name === 'long skirt')!;
+  expect([skirt.across, skirt.along]).toEqual([inches(21), inches(13)]);
+  // The seam of the mitre runs from the side seam 3 below the top seam to the top seam 3 in from the side seam.
+  const [a, b] = [skirt.outline![2]!, skirt.outline![3]!];
+  const [seamX, seamY] = [inches(21 - 0.5), inches(13 - 0.5 - 3)];
+  const distance =
+    Math.abs((b[0] - a[0]) * (a[1] - seamY) - (a[0] - seamX) * (b[1] - a[1])) / Math.hypot(b[0] - a[0], b[1] - a[1]);
+  expect(distance / NM.in).toBeCloseTo(0.5, 5);
+  const straight = cover(
+    'pillow-top-stool',
+    { length: 20, width: 15, thickness: 3, drop: 11 },
+    { options: { corners: 'straight' } },
+  );
+  expect(straight.pieces.find(({ name }) => name === 'long skirt')!.outline).toBeUndefined();
+});
+
+describe('one fact given twice with different values is told', () => {
+  test.each<[string, string, Sizes, Record<string, number | string>]>([
+    [
+      'drops-disagree',
+      'pillow-top-stool',
+      { length: 20, width: 15, thickness: 3, drop: 11 },
+      { otherDrop: inches(10.75) },
+    ],
+    ['cord-short', 'boxed-cushion', { length: 20, width: 20, thickness: 3 }, { piping: 'top', cordLength: inches(60) }],
+    ['zip-short', 'boxed-cushion', { length: 20, width: 20, thickness: 3 }, { zipLength: inches(18) }],
+    ['zip-long', 'zip-cushion', { width: 16, height: 16 }, { zipLength: inches(14) }],
+    ['zip-uncut', 'zip-cushion', { width: 16, height: 16 }, { zipLength: inches(14), zipTeeth: 'metal' }],
+    ['foam-large', 'boxed-cushion', { length: 20, width: 20, thickness: 3 }, { foamLength: inches(21) }],
+    ['wrap-short', 'hemmed-book-cover', { wrap: 13, height: 9, cover: 6.25 }, { spine: inches(1) }],
+    ['snaps-even', 'strap-pad', { length: 8, width: 8 }, { snaps: 4 }],
+  ])('%s', (code, kind, measures, options) => {
+    expect(codes(cover(kind, measures))).not.toContain(code);
+    const told = cover(kind, measures, { options }).warnings.filter((one) => one.code === code);
+    expect(told).toHaveLength(1);
+    expect(told[0]!.level).toBe(code === 'zip-uncut' ? 'stop' : 'warn');
+    expect(told[0]!.message).toMatch(/^[A-Z].*[.]$/);
+  });
+});
+
+test('what is checked has its size by the tape and its tolerance: common practice, no source', () => {
+  const soft = cover('envelope-cushion', { width: 18, height: 24 }).inspections;
+  expect(soft).toContainEqual({ what: 'width', size: inches(18), tolerance: inches(1 / 4) });
+  expect(soft).toContainEqual({ what: 'both diagonals', size: inches(30), tolerance: inches(1 / 4) });
+  const firm = cover('boxed-cushion', { length: 20, width: 15, thickness: 3 }).inspections;
+  expect(firm).toContainEqual({ what: 'thickness', size: inches(3), tolerance: inches(1 / 8) });
+});
+
+test('book flaps single or doubled reach in equally far (common practice, no source)', () => {
+  const book = { wrap: 13, height: 8.5, board: 0.125 };
+  const flap = (id: string, measures: Record<string, number>, flaps: string) =>
+    sizes(cover(id, measures, { options: { flaps } })).flap!;
+  expect(flap('padded-book-cover', book, 'single')).toEqual([2, 4 + 0.25 + 0.125 + 1, 9.125]);
+  const [, hemmed] = flap('hemmed-book-cover', { wrap: 15.25, height: 9.75, cover: 6.5 }, 'single');
+  const [, folded] = flap('hemmed-book-cover', { wrap: 15.25, height: 9.75, cover: 6.5 }, 'doubled');
+  expect(hemmed).toBe(6);
+  expect(folded! / 2 - 0.375).toBe(hemmed! - 1 - 0.375);
 });

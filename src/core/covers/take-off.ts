@@ -1,4 +1,15 @@
-import { inches, LONGEST, millimetres, printLength, STYLES, type Nm, type PrintStyle, type Units } from '../length';
+import {
+  inches,
+  LONGEST,
+  millimetres,
+  NM,
+  printLength,
+  printNumber,
+  STYLES,
+  type Nm,
+  type PrintStyle,
+  type Units,
+} from '../length';
 import { ok, refuse, type Fault, type Result } from '../result';
 import {
   evaluate,
@@ -13,8 +24,8 @@ import {
   type Value,
   word,
 } from './formula';
-import { boxSize, isSimple, offsetOutline, perimeterOf } from './outline';
-import { FITS, type CoverKind, type Fit, type KindOption, type Role } from './kind';
+import { arcPoints, boxSize, isSimple, offsetOutline, overhang, perimeterOf } from './outline';
+import { FITS, type Axis, type CoverKind, type Fit, type KindOption, type PartPiece, type Role } from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
 export interface CoverInput {
@@ -38,6 +49,8 @@ export interface CoverPiece {
   name: string;
   role: Role;
   qty: number;
+  /** Which way its across and its along run on the cover. */
+  axes: [Axis, Axis];
   across: Nm;
   along: Nm;
   sum: [string, string];
@@ -79,6 +92,12 @@ export interface Warning {
   level: 'warn' | 'stop';
 }
 
+export interface Inspection {
+  what: string;
+  size: Nm;
+  tolerance: Nm;
+}
+
 /** What one cover takes: everything per cover, not multiplied by the order's quantity. */
 export interface TakeOff {
   finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm; flange?: Nm; overlap?: Nm };
@@ -86,7 +105,11 @@ export interface TakeOff {
   strips: CoverStrip[];
   notions: CoverNotion[];
   steps: CoverStep[];
+  /** What is checked when it is sewn: the size that the tape must show, and how far it may be off. */
+  inspections: Inspection[];
   warnings: Warning[];
+  /** The seam allowance, for joins. */
+  seam: Nm;
   /** Which point of the set's first piece lies on the motif when the pattern is centred. */
   centre: [Nm, Nm] | null;
 }
@@ -213,6 +236,10 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   const size = (formula: string) => quantity(formula, scope, 'length');
   const count = (formula: string) => quantity(formula, scope, 'number');
   const point = ([x, y]: [string, string]): [Nm, Nm] => [size(x), size(y)];
+  const ring = (outline: NonNullable<PartPiece['outline']>): [Nm, Nm][] =>
+    outline.flatMap((one) =>
+      Array.isArray(one) ? [point(one)] : arcPoints(point(one.centre), size(one.radius), one.from, one.to),
+    );
 
   const sums = new Map<string, string>();
   for (const { name, is, inline } of kind.results) {
@@ -226,19 +253,31 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   // A size that is just a named result shows that result's sum.
   const sum = (formula: string) => sums.get(formula) ?? say(formula);
 
+  const traced = input.outline ? tracedOutline(input.outline, size(kind.outline!.allowance)) : null;
+  const shifted = ([x, y]: [Nm, Nm], isTraceCut: boolean | undefined): [Nm, Nm] =>
+    isTraceCut && traced ? [x + traced.shift[0], y + traced.shift[1]] : [x, y];
   const pieces = kind.pieces
     .filter(({ when, qty }) => holds(when) && (typeof qty === 'number' || count(qty) > 0))
-    .map(({ name, role, qty, across, along, outline, isTraced, match }): CoverPiece => ({
-      name,
-      role,
-      qty: typeof qty === 'number' ? qty : count(qty),
-      across: size(across),
-      along: size(along),
-      sum: [sum(across), sum(along)],
-      ...(outline && { outline: outline.map(point) }),
-      ...(isTraced && input.outline && { outline: offsetOutline(input.outline, size(kind.outline!.allowance)) }),
-      ...(match && { match: { anchor: point(match.anchor), delta: point(match.delta) } }),
-    }));
+    .map(({ name, role, qty, axes, across, along, outline, isTraced, match }): CoverPiece => {
+      const isTraceCut = isTraced && traced !== null;
+      const [wide, deep] = isTraceCut ? boxSize(traced.ring) : [size(across), size(along)];
+      const reaching = (text: string, plain: Nm, whole: Nm) =>
+        whole > plain ? `${text}; its corners reach ${printNumber(whole, style).text}` : text;
+      return {
+        name,
+        role,
+        axes: axes ?? ['side to side', 'up and down'],
+        qty: typeof qty === 'number' ? qty : count(qty),
+        across: wide,
+        along: deep,
+        sum: [reaching(sum(across), size(across), wide), reaching(sum(along), size(along), deep)],
+        ...(outline && { outline: ring(outline) }),
+        ...(isTraceCut && { outline: traced.ring }),
+        ...(match && {
+          match: { anchor: shifted(point(match.anchor), isTraceCut), delta: point(match.delta) },
+        }),
+      };
+    });
   const strips = kind.strips
     .filter(({ when }) => holds(when))
     .map((strip): CoverStrip => ({
@@ -268,45 +307,103 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
 
   const text = (template: string) => fill(template, scope, style);
   const { width, height, thickness, skirt, flange, overlap } = kind.finished;
+  const finished: TakeOff['finished'] = {
+    width: size(width),
+    height: size(height),
+    ...(thickness && { thickness: size(thickness) }),
+    ...(skirt && { skirt: size(skirt) }),
+    ...(flange && { flange: size(flange) }),
+    ...(overlap && { overlap: size(overlap) }),
+  };
+  const notions = kind.notions
+    .filter(({ when }) => holds(when))
+    .map(({ name, qty, length: long, note }) => ({
+      name,
+      qty: count(qty),
+      ...(long && { length: size(long) }),
+      note: text(note),
+    }));
   return ok({
-    finished: {
-      width: size(width),
-      height: size(height),
-      ...(thickness && { thickness: size(thickness) }),
-      ...(skirt && { skirt: size(skirt) }),
-      ...(flange && { flange: size(flange) }),
-      ...(overlap && { overlap: size(overlap) }),
-    },
+    finished,
     pieces,
     strips,
-    notions: kind.notions
-      .filter(({ when }) => holds(when))
-      .map(({ name, qty, length: long, note }) => ({
-        name,
-        qty: count(qty),
-        ...(long && { length: size(long) }),
-        note: text(note),
-      })),
+    notions: notions.some(({ name }) => name === 'thread')
+      ? notions
+      : [...notions, threadFor(pieces, strips, input.units)],
+    inspections: inspectionsOf(kind, finished),
+    seam: scope.values.has('seam') ? size('seam') : inches(1 / 2),
     steps: kind.steps
       .filter(({ when }) => holds(when))
-      .map((step, i) => ({ n: i + 1, do: step.do, ...(step.caution && { caution: step.caution }) })),
+      .map((step, i) => ({ n: i + 1, do: text(step.do), ...(step.caution && { caution: step.caution }) })),
     warnings: kind.checks
       .filter(({ when }) => holds(when))
       .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
-    centre: kind.centre ? point(kind.centre) : null,
+    centre: kind.centre ? shifted(point(kind.centre), traced !== null) : null,
   });
+}
+
+/** Thread in a seam: a lockstitch takes about two and a half times its length, three with what is trimmed (from memory). */
+const THREAD_PART = 3;
+
+/** A traced form with its allowance, and how much further than the allowance its corners push it from the box's corner. */
+function tracedOutline(form: [Nm, Nm][], allowance: Nm) {
+  const [x, y] = overhang(form, allowance);
+  return { ring: offsetOutline(form, allowance), shift: [x - allowance, y - allowance] as const };
+}
+
+/** An estimate of the thread: every seam joins two edges, so half of all edges is sewn; a strip's long edges are sewn once. */
+function threadFor(pieces: readonly CoverPiece[], strips: readonly CoverStrip[], units: Units): CoverNotion {
+  const edges = pieces.reduce((sum, { qty, across, along }) => sum + qty * (across + along), 0);
+  const runs = strips.reduce((sum, { qty, length: long }) => sum + qty * long, 0);
+  const unit = units === 'in' ? 'yd' : 'm';
+  const about = Math.ceil((THREAD_PART * (edges + runs)) / NM[unit]);
+  return { name: 'thread', qty: 1, note: `about ${about} ${unit} a cover, an estimate` };
+}
+
+/** Sizes by the tape within 1/8 in, 1/4 on soft fills; squareness by the diagonals. Common practice, no source. */
+function inspectionsOf(kind: CoverKind, finished: TakeOff['finished']): Inspection[] {
+  const tolerance = inches(kind.fill === 'soft' ? 1 / 4 : 1 / 8);
+  const { width, height, thickness, skirt, flange, overlap } = finished;
+  const isRound = kind.drawing === 'round';
+  const tape: [string, Nm | undefined, Nm][] = [
+    [isRound ? 'diameter' : 'width', width, tolerance],
+    [
+      kind.drawing === 'box' || kind.drawing === 'stool'
+        ? 'depth'
+        : kind.drawing === 'bolster'
+          ? 'end’s diameter'
+          : 'height',
+      isRound ? undefined : height,
+      tolerance,
+    ],
+    ['thickness', thickness, tolerance],
+    [
+      'both diagonals',
+      isRound || kind.drawing === 'bolster' ? undefined : Math.round(Math.hypot(width, height)),
+      tolerance,
+    ],
+    ['flange, all four sides', flange, inches(1 / 8)],
+    ['skirt', skirt, inches(1 / 8)],
+    ['overlap', overlap, inches(1 / 4)],
+  ];
+  return tape.flatMap(([what, size, within]) => (size ? [{ what, size, tolerance: within }] : []));
 }
 
 /** The names that a kind's formulas may use: its measures and options, `allowance` by fit, `asCut`, `…Given`. */
 function scopeOf(kind: CoverKind, input: CoverInput): Scope {
-  const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: ZIP_LENGTHS[input.units] };
-  for (const { id, default: usual } of kind.measures) {
-    scope.values.set(id, length(input.measures[id] ?? quantity(usual!, scope, 'length')));
-  }
+  const scope: Scope = {
+    values: new Map(),
+    inline: new Map(),
+    stockLengths: ZIP_LENGTHS[input.units],
+    style: STYLES[input.units],
+  };
   const asCut = input.measuredAs === 'cut';
   scope.values.set('traced', { type: 'yes-no', value: input.outline !== undefined });
   scope.values.set('perimeter', length(input.outline ? perimeterOf(input.outline) : 0));
   scope.values.set('asCut', { type: 'yes-no', value: asCut });
+  for (const { id, default: usual } of kind.measures) {
+    scope.values.set(id, length(input.measures[id] ?? quantity(usual!, scope, 'length')));
+  }
   for (const option of kind.options) setOption(scope, option, input.options[option.id]);
   scope.inline.set(
     'allowance',
@@ -338,6 +435,33 @@ function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string |
   if (isGiven) values.set(option.id, length(given));
   else if (option.default) values.set(option.id, length(quantity(option.default, scope, 'length')));
   else inline.set(option.id, compiled('inch(0)'));
+}
+
+/** A kind tried out: the faults of its results by name, and any further formula worked out or its error. */
+export interface Trial {
+  errors: Map<string, FormulaError>;
+  evaluate(formula: string): Value | FormulaError;
+}
+
+/** Works a kind's results out one by one, keeping each error to its result. For checking a kind while it is written. */
+export function trial(kind: CoverKind, input: CoverInput): Trial {
+  const scope = scopeOf(kind, input);
+  const errors = new Map<string, FormulaError>();
+  const attempt = (formula: string): Value | FormulaError => {
+    try {
+      return evaluate(compiled(formula), scope);
+    } catch (error) {
+      if (error instanceof FormulaError) return error;
+      throw error;
+    }
+  };
+  for (const { name, is, inline } of kind.results) {
+    const value = attempt(is);
+    if (value instanceof FormulaError) errors.set(name, value);
+    else if (inline) scope.inline.set(name, compiled(is));
+    else scope.values.set(name, value);
+  }
+  return { errors, evaluate: attempt };
 }
 
 function quantity(formula: string, scope: Scope, type: 'length' | 'number'): number {

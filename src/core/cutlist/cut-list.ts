@@ -1,17 +1,24 @@
+import { usableWidth, type Cloth } from '../cloth';
 import {
+  BUILT_IN,
   isMaterial,
-  kindById,
   takeOff,
+  type Axis,
   type CoverInput,
   type CoverNotion,
   type CoverStep,
   type Fit,
+  type Inspection,
+  type KindBook,
   type MatchPoint,
   type Role,
+  type TakeOff,
   type Warning,
 } from '../covers';
-import type { Nm, Units } from '../length';
+import { printLength, STYLES, type Nm, type Units } from '../length';
 import { ok, type Fault, type Result } from '../result';
+import { clothSteps, clothWarnings } from './cloth-slips';
+import { joinedParts, joinOf, lengthInRows, turned, type Direction, type Part, type WideWay } from './panels';
 
 /** How the seen parts of a line share the cloth's pattern: not at all, all alike, or alike with the motif centred. */
 export type Matching = 'none' | 'alike' | 'centred';
@@ -20,6 +27,8 @@ export type Matching = 'none' | 'alike' | 'centred';
 export interface OrderLine {
   id: string;
   kind: string;
+  /** Of a house's own kind: the version that the line was made with; the current one where it is left out. */
+  kindVersion?: number;
   qty: number;
   measures: Record<string, Nm>;
   /** The traced outline of the form, for kinds that take one. */
@@ -28,6 +37,10 @@ export interface OrderLine {
   fit?: Fit;
   measuredAs?: 'finished' | 'cut';
   matching?: Matching;
+  /** Which side of a part lies along the bolt, by the part's name; where it is left out the kind decides. */
+  directions?: Record<string, Direction>;
+  /** How a part that is wider than its cloth is cut, by the part's name. */
+  panels?: Record<string, WideWay>;
   /** The cloth by role; a role that is not named falls back to face. */
   cloth: Partial<Record<Role, string>>;
 }
@@ -39,6 +52,8 @@ export interface CutPiece {
   role: Role;
   cloth: string;
   qty: number;
+  /** Which way its across and its along run on the cover. */
+  axes: [Axis, Axis];
   across: Nm;
   along: Nm;
   sum: [string, string];
@@ -46,6 +61,27 @@ export interface CutPiece {
   match?: MatchPoint;
   /** What is added to an anchor's phase so that the motif is centred on the line's first matched piece. */
   centre?: [Nm, Nm];
+  /** Pieces of one group of a line share the pattern; without one they share the line's. */
+  group?: string;
+  /** It keeps its direction although the cloth would let it turn. */
+  isFixed?: boolean;
+}
+
+/** A part wider than its cloth: the ways to cut it, the length that each takes in plain rows, and the one that holds. */
+export interface WidePart {
+  line: string;
+  part: string;
+  cloth: string;
+  across: Nm;
+  usable: Nm;
+  ways: { way: WideWay; pieces: number; length: Nm }[];
+  chosen: WideWay;
+}
+
+/** What the workroom knows beside the order: its kinds, and its cloths by the names that lines use. */
+export interface Workroom {
+  kinds?: KindBook;
+  cloths?: ReadonlyMap<string, Cloth>;
 }
 
 export interface CutStrip {
@@ -67,7 +103,9 @@ export interface CutList {
   strips: CutStrip[];
   notions: (CoverNotion & { line: string })[];
   steps: (CoverStep & { line: string })[];
+  inspections: (Inspection & { line: string })[];
   warnings: (Warning & { line: string })[];
+  wide: WidePart[];
 }
 
 /** The largest number of one cover on a line, as a lay job takes at most 10,000 copies. */
@@ -75,20 +113,21 @@ export const MOST_COVERS = 10_000;
 
 /**
  * The pieces, strips, notions, steps and warnings of order lines, line by line. Faults carry the field as
- * `LINE.measures.width`, so that a form shows them where they belong.
+ * `LINE.measures.width`, so that a form shows them where they belong. Where the cloths are known, parts are turned to
+ * their direction, panels wider than the cloth are joined, and slips that the cloth shows are told.
  */
-export function cutList(lines: readonly OrderLine[], units: Units): Result<CutList> {
-  const list: CutList = { pieces: [], strips: [], notions: [], steps: [], warnings: [] };
+export function cutList(lines: readonly OrderLine[], units: Units, room: Workroom = {}): Result<CutList> {
+  const list: CutList = { pieces: [], strips: [], notions: [], steps: [], inspections: [], warnings: [], wide: [] };
   const faults: Fault[] = [];
   for (const line of lines) {
-    const found = addLine(list, line, units);
+    const found = addLine(list, line, units, room);
     faults.push(...found.map((fault) => ({ ...fault, field: `${line.id}.${fault.field}` })));
   }
   return faults.length > 0 ? { ok: false, faults } : ok(list);
 }
 
-function addLine(list: CutList, line: OrderLine, units: Units): Fault[] {
-  const kind = kindById(line.kind);
+function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_IN, cloths }: Workroom): Fault[] {
+  const kind = kinds.find(line.kind, line.kindVersion);
   if (!kind) return [{ code: 'kind-unknown', field: 'kind', message: `“${line.kind}” is not a cover kind.` }];
   if (!Number.isInteger(line.qty) || line.qty < 1 || line.qty > MOST_COVERS) {
     return [
@@ -108,28 +147,82 @@ function addLine(list: CutList, line: OrderLine, units: Units): Fault[] {
         kind.measures.map(({ id }) => id),
       ),
     }));
-  const { pieces, strips, notions, steps, warnings, centre } = result.value;
-  const first = pieces.find(({ match }) => match)?.match;
-  for (const { qty, role, match, ...piece } of pieces) {
-    const shared = line.matching && line.matching !== 'none' ? match : undefined;
-    list.pieces.push({
-      line: line.id,
-      ...piece,
-      ...clothFor(line, role),
-      qty: qty * line.qty,
-      ...(shared && { match: shared }),
-      ...(shared &&
-        line.matching === 'centred' &&
-        first &&
-        centre && { centre: [first.anchor[0] - centre[0], first.anchor[1] - centre[1]] as [Nm, Nm] }),
-    });
+  const cover = result.value;
+  const clothOf = (role: Role) => cloths?.get(clothFor(line, role).cloth);
+  const id = { line: line.id };
+  for (const part of partsOf(list, line, cover, clothOf, units)) {
+    list.pieces.push(Object.assign(part, id, clothFor(line, part.role), { qty: part.qty * line.qty }));
   }
-  for (const { qty, role, ...strip } of strips)
-    list.strips.push({ line: line.id, ...strip, ...clothFor(line, role), qty: qty * line.qty });
-  list.notions.push(...notions.map((notion) => ({ line: line.id, ...notion, qty: notion.qty * line.qty })));
-  list.steps.push(...steps.map((step) => ({ line: line.id, ...step })));
-  list.warnings.push(...warnings.map((warning) => ({ line: line.id, ...warning })));
+  for (const strip of cover.strips)
+    list.strips.push(Object.assign(strip, id, clothFor(line, strip.role), { qty: strip.qty * line.qty }));
+  // The cover is fresh and nobody else's: its rows are marked with their line as they are, without copies.
+  for (const notion of cover.notions) list.notions.push(Object.assign(notion, id, { qty: notion.qty * line.qty }));
+  for (const one of cover.inspections) list.inspections.push(Object.assign(one, id));
+  const ofCloth = clothSteps(clothOf('face'));
+  ofCloth.forEach((step, i) => list.steps.push({ ...step, ...id, n: i + 1 }));
+  for (const step of cover.steps) list.steps.push(Object.assign(step, id, { n: ofCloth.length + step.n }));
+  const slips = clothWarnings(line, kind, cover, (role) => clothOf(role as Role), units);
+  list.warnings.push(...[...cover.warnings, ...slips].map((warning) => ({ ...id, ...warning })));
   return [];
+}
+
+/** The parts of a cover as they are cut: matched where the line is, turned to their direction, joined where they are wider than the cloth. */
+function partsOf(
+  list: CutList,
+  line: OrderLine,
+  { pieces, centre, seam }: TakeOff,
+  clothOf: (role: Role) => Cloth | undefined,
+  units: Units,
+): Part[] {
+  const isMatched = line.matching !== undefined && line.matching !== 'none';
+  const first = pieces.find(({ match }) => match);
+  const isTurned = (name: string) => line.directions?.[name] === 'across';
+  return pieces.flatMap(({ match, ...piece }) => {
+    const part: Part = piece;
+    if (isMatched && match) part.match = match;
+    // A centred motif is centred on the first matched part; a part that runs another way has its own phase.
+    if (part.match && line.matching === 'centred' && centre && isTurned(piece.name) === isTurned(first!.name))
+      part.centre = [first!.match!.anchor[0] - centre[0], first!.match!.anchor[1] - centre[1]];
+    const direction = line.directions?.[piece.name];
+    const laid = direction === 'across' ? turned(part) : part;
+    if (direction === 'along' || direction === 'across') laid.isFixed = true;
+    const cloth = clothOf(piece.role);
+    return cloth ? fitted(list, line, laid, cloth, seam, units) : [laid];
+  });
+}
+
+/** A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. */
+function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: Nm, units: Units): Part[] {
+  const usable = usableWidth(cloth);
+  const join = joinOf(part.across, usable, seam);
+  if (!join) return [part];
+  const joined = joinedParts(part, join, seam, cloth.repeat !== null, units);
+  const sideways = part.along <= usable ? { ...turned(part), isFixed: true } : null;
+  const qty = line.qty;
+  const rows = (parts: readonly Part[]) =>
+    lengthInRows(
+      parts.map((one) => ({ ...one, qty: one.qty * qty })),
+      cloth,
+    );
+  const ways: WidePart['ways'] = [{ way: 'join', pieces: joined.length, length: rows(joined) }];
+  if (sideways) ways.push({ way: 'sideways', pieces: 1, length: rows([sideways]) });
+  // Cloth that may turn any way needs no seam; any other keeps its direction until somebody decides.
+  const usual: WideWay = sideways && cloth.turns === 'any' && !cloth.repeat ? 'sideways' : 'join';
+  const wanted = line.panels?.[part.name] ?? usual;
+  const chosen = wanted === 'sideways' && sideways ? 'sideways' : 'join';
+  list.wide.push({ line: line.id, part: part.name, cloth: cloth.name, across: part.across, usable, ways, chosen });
+  const say = (length: Nm) => printLength(length, STYLES[units]);
+  list.warnings.push({
+    line: line.id,
+    code: 'panel-wide',
+    field: 'panels',
+    level: 'warn',
+    message:
+      chosen === 'join'
+        ? `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is joined from ${joined.length} widths, the whole one in the middle.`
+        : `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is run along the bolt.`,
+  });
+  return chosen === 'join' ? joined : [sideways!];
 }
 
 const placeOf = (field: string, measures: string[]) =>

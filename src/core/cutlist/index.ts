@@ -1,3 +1,4 @@
 export * from './cut-list';
 export * from './lay-job';
 export * from './mark';
+export { DIRECTIONS, proposedDirection, WIDE_WAYS, type Direction, type WideWay } from './panels';

@@ -46,16 +46,21 @@ export function layJobFor(
   for (const { orderNo, cutList } of orders) {
     for (const piece of cutList.pieces.filter((one) => one.cloth === clothKey)) {
       const id = `${orderNo}/${piece.line} ${piece.name}`;
-      const { match, centre } = piece;
+      const { match, centre, group, outline } = piece;
       const at = match && centre && ([match.delta[0] + centre[0], match.delta[1] + centre[1]] as [Nm, Nm]);
       pieces.push({
         id,
-        size: [out(piece.across), out(piece.along)],
+        ...(outline ? { outline: outline.map(point) } : { size: [out(piece.across), out(piece.along)] }),
         qty: piece.qty,
+        ...(piece.isFixed && cloth.turns === 'any' && { turns: 'half' }),
         ...(match && {
           match: at
             ? { anchor: point(match.anchor), at: point(at) }
-            : { anchor: point(match.anchor), group: `${orderNo}/${piece.line}`, delta: point(match.delta) },
+            : {
+                anchor: point(match.anchor),
+                group: `${orderNo}/${piece.line}${group ? ` ${group}` : ''}`,
+                delta: point(match.delta),
+              },
         }),
       });
       parts.push({

@@ -1,5 +1,5 @@
 import { FITS, kindById, ROLES, type CoverInput, type Fit } from '../covers';
-import { cutList, MOST_COVERS, type CutList, type OrderLine } from '../cutlist';
+import { cutList, DIRECTIONS, MOST_COVERS, WIDE_WAYS, type CutList, type OrderLine } from '../cutlist';
 import { parseLength, printNumber, STYLES, toUnits, type Nm, type Units } from '../length';
 import { ok, refuse, type Result } from '../result';
 import { parseJson } from './lay-json';
@@ -100,6 +100,13 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
     if (typeof one !== 'string' || one === '') no(at(`cloth.${role}`), one, 'the name of a cloth');
     cloth[oneOf(role, ROLES, at('cloth'))] = one as string;
   }
+  const byPart = <T extends string>(field: string, allowed: readonly T[]) =>
+    Object.fromEntries(
+      Object.entries(object(line[field], at(field))).map(([part, one]) => [
+        part,
+        oneOf(one, allowed, at(`${field}.${part}`)),
+      ]),
+    );
   return {
     id,
     kind: kind.id,
@@ -108,6 +115,11 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
     ...(outline && { outline }),
     options,
     cloth,
+    ...(line.directions !== undefined && { directions: byPart('directions', DIRECTIONS) }),
+    ...(line.panels !== undefined && { panels: byPart('panels', WIDE_WAYS) }),
+    ...(line.matching !== undefined && {
+      matching: oneOf(line.matching, ['none', 'alike', 'centred'] as const, at('matching')),
+    }),
     ...(line.fit !== undefined && { fit: oneOf<Fit>(line.fit, FITS, at('fit')) }),
     ...(line.measuredAs !== undefined && {
       measuredAs: oneOf(line.measuredAs, ['finished', 'cut'] as const, at('measuredAs')),
@@ -176,7 +188,8 @@ export function cutListToJson(list: CutList, units: Units) {
       role,
       cloth,
       qty,
-      ...(outline ? { outline: outline.map((corner) => corner.map(out)) } : { size: [out(across), out(along)] }),
+      size: [out(across), out(along)],
+      ...(outline && { outline: outline.map((corner) => corner.map(out)) }),
       sum,
     })),
     strips: list.strips.map(({ line, name, role, cloth, qty, width, length, grain, loss, least, sum }) => ({
@@ -190,6 +203,12 @@ export function cutListToJson(list: CutList, units: Units) {
       note,
     })),
     steps: list.steps.map(({ line, n, do: what, caution }) => ({ line, n, do: what, ...(caution && { caution }) })),
+    inspections: list.inspections.map(({ line, what, size, tolerance }) => ({
+      line,
+      what,
+      size: out(size),
+      tolerance: out(tolerance),
+    })),
     warnings: list.warnings.map(({ line, code, field, message }) => ({ line, code, field, message })),
   };
 }

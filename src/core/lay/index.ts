@@ -4,4 +4,4 @@ export * from './nest';
 export { findFaults, type PlanFault } from './check';
 export { handLength } from './hand';
 export { lowerBound } from './bounds';
-export { isSimple, type Point } from './outline';
+export { areaOfPiece, isSimple, turnOutline, type Point } from './outline';

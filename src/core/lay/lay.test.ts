@@ -146,7 +146,9 @@ describe('small lays whose best length is plain', () => {
       lays: [{ stock: 'roll', used: inches(30), placed, cuts: [] }],
       unplaced: [],
       used: inches(30),
+      endless: inches(30),
       bound: inches(30),
+      passes: 0,
     };
     expect(findFaults(straight, pinwheel).map(({ kind }) => kind)).toEqual(['straight']);
     expect(findFaults(straight, lay(straight, 400))).toEqual([]);

@@ -17,8 +17,10 @@ export interface NestOptions {
   /** Seconds and seed in place of the job's. */
   seconds?: number;
   seed?: number;
-  /** Asked between passes: true ends the search with the best lay so far. */
-  isCancelled?: () => boolean;
+  /** Which of several searches over the same job this is (0, 1, …): each starts with another strategy. */
+  lane?: number;
+  /** Asked between passes, with their number so far: true ends the search with the best lay so far. */
+  isCancelled?: (passes: number) => boolean;
   onProgress?: (progress: NestProgress) => void;
 }
 
@@ -34,7 +36,7 @@ const PROGRESS_EVERY_MS = 100;
 
 /**
  * Lays the job's pieces and strips on its cloth: the one door of the engine. Returns a plan that its own independent
- * check has found valid, with a proven lower bound. Pieces with an outline are laid by their boxes for now.
+ * check has found valid, with a proven lower bound.
  */
 export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
   const { pieces, unplaced } = sortOut(job);
@@ -51,10 +53,14 @@ export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
   const bound = lowerBound(job, placeable);
 
   let best: Found | null = null;
+  let passes = 0;
   if (pieces.length + sets.flat().length > 0) {
-    search(job, pieces, sets, { ...limitsOf(job, options, bound, () => best), onBetter: (found) => (best = found) });
+    passes = search(job, pieces, sets, {
+      ...limitsOf(job, options, bound, () => best),
+      onBetter: (found) => (best = found),
+    });
   }
-  const plan = toPlan(job, best, unplaced, (placed) => lowerBound(job, placed));
+  const plan = { ...toPlan(job, best, unplaced, (placed) => lowerBound(job, placed)), passes };
   const faults = findFaults(job, plan);
   if (faults.length > 0) throw new Error(`The lay engine made an invalid plan: ${faults[0]!.what}`);
   return ok(plan);
@@ -69,8 +75,9 @@ function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Foun
   return {
     seed: options.seed ?? job.search.seed,
     target: bound,
+    lane: options.lane ?? 0,
     isOver: (passes: number) => {
-      if (passes >= steps || isCancelled?.()) return true;
+      if (passes >= steps || isCancelled?.(passes)) return true;
       if (!clock) return false;
       const now = clock();
       if (onProgress && now - told >= PROGRESS_EVERY_MS) {
@@ -104,7 +111,12 @@ const pieceName = ({ id, copy }: { id: string; copy: number }) => ({ piece: id, 
 
 type Placed = { pieces: Map<string, number>; strips: Map<string, number> };
 
-function toPlan(job: LayJob, best: Found | null, unplaced: Unplaced[], bound: (placed: Placed) => Nm): LayPlan {
+function toPlan(
+  job: LayJob,
+  best: Found | null,
+  unplaced: Unplaced[],
+  bound: (placed: Placed) => Nm,
+): Omit<LayPlan, 'passes'> {
   const lays: Lay[] = job.stock.map(({ id }) => ({ stock: id, used: 0, placed: [], cuts: [] }));
   const failed: Unplaced[] = [...unplaced];
   const short = new Set<string>();
@@ -118,8 +130,8 @@ function toPlan(job: LayJob, best: Found | null, unplaced: Unplaced[], bound: (p
     if (!lay) return;
     const [x, y] = [best.placing.x[i]!, best.placing.y[i]!];
     if (part.piece) {
-      lay.placed.push({ ...pieceName(part.piece), x, y, turn: best.placing.turned[i] ? 90 : 0 });
-      lay.used = Math.max(lay.used, y + (best.placing.turned[i] ? part.width : part.height));
+      lay.placed.push({ ...pieceName(part.piece), x, y, turn: 90 * best.placing.turned[i]! });
+      lay.used = Math.max(lay.used, y + (best.placing.turned[i]! % 2 === 1 ? part.width : part.height));
       return;
     }
     for (const cut of part.block!.cuts) {
@@ -147,6 +159,8 @@ function toPlan(job: LayJob, best: Found | null, unplaced: Unplaced[], bound: (p
     lays: lays.filter(({ placed: p, cuts }) => p.length + cuts.length > 0),
     unplaced: failed,
     used,
+    endless:
+      lays.find(({ stock }) => job.stock.some(({ id, length }) => id === stock && length === Infinity))?.used ?? 0,
     bound: Math.min(bound(placed), used),
   };
 }

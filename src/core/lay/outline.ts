@@ -10,6 +10,10 @@ export function doubleArea(ring: readonly Point[]): number {
   return sum;
 }
 
+/** The area (nm²) of a piece as it is cut: its outline's, or its box's. */
+export const areaOfPiece = ({ outline, width, height }: { outline: readonly Point[] | null; width: Nm; height: Nm }) =>
+  outline ? Math.abs(doubleArea(outline)) / 2 : width * height;
+
 /** Positive when c lies to the left of the line from a to b; taken relative to a, so that it stays exact enough. */
 const side = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
 
@@ -44,6 +48,17 @@ export function isSimple(ring: readonly Point[]): boolean {
     }
   }
   return doubleArea(ring) !== 0;
+}
+
+/** A ring turned counter-clockwise by quarter turns (degrees), its box starting at [0, 0] again. */
+export function turnOutline(ring: readonly Point[], turn: number): Point[] {
+  const turned = ring.map(([x, y]): Point => {
+    if (turn === 90) return [-y, x];
+    if (turn === 180) return [-x, -y];
+    return turn === 270 ? [y, -x] : [x, y];
+  });
+  const [left, low] = [Math.min(...turned.map(([x]) => x)), Math.min(...turned.map(([, y]) => y))];
+  return turned.map(([x, y]) => [x - left, y - low]);
 }
 
 const SLABS = 96;

@@ -1,5 +1,6 @@
 import type { Nm } from '../length';
 import type { LayJob, LayStrip, PieceMatch } from './job';
+import { areaOfPiece, type Point } from './outline';
 import {
   biasBlock,
   cutLengths,
@@ -18,18 +19,21 @@ export interface Part {
   turns: readonly (0 | 90)[];
   match: PieceMatch | null;
   piece?: { id: string; copy: number };
+  /** A piece that is not a rectangle: its outline, all its turns, and its area (nm²). */
+  outlines?: { ring: readonly Point[]; turns: readonly number[]; area: number };
   block?: StripBlock;
 }
 
 /** The job's pieces as parts, copy by copy. A half turn of a rectangle is the same place, so it is not tried. */
 export function pieceParts(job: LayJob): Part[] {
-  return job.pieces.flatMap(({ id, qty, width, height, turns, match }) =>
+  return job.pieces.flatMap(({ id, qty, width, height, turns, match, outline }) =>
     Array.from({ length: qty }, (_, i): Part => ({
       width,
       height,
       turns: width !== height && turns.includes(90) ? (turns.includes(0) ? [0, 90] : [90]) : [0],
       match,
       piece: { id, copy: i + 1 },
+      ...(outline && { outlines: { ring: outline, turns, area: areaOfPiece({ outline, width, height }) } }),
     })),
   );
 }

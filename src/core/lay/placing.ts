@@ -14,7 +14,7 @@ export type Rule = SpaceRule | 'fit';
 
 export const SPACE_RULES: readonly SpaceRule[] = ['top', 'bottom', 'tight'];
 
-/** Where the parts lie after one pass: index of the stock length (-1: nowhere), lower left corner, quarter turned or not. */
+/** Where the parts lie after one pass: index of the stock length (-1: nowhere), lower left corner, quarter turns. */
 export interface Placing {
   stock: Int32Array;
   x: Float64Array;
@@ -43,7 +43,6 @@ export class Placer {
   private readonly groupPhases: (Phase | null)[];
   /** The match groups by name, each with its number. */
   readonly groups: Map<string, number>;
-  private readonly widest: Nm;
   private readonly endless: number;
   /** The best-fit placer, for parts without a phase on one endless length without flaws. */
   private readonly bestFit: BestFit | null;
@@ -76,7 +75,6 @@ export class Placer {
     const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, i) => [name, i]));
     this.groupPhases = names.map(() => null);
-    this.widest = Math.max(...job.stock.map(({ left, right }) => right - left));
     this.endless = job.stock.findIndex(({ length }) => length === Infinity);
     const [first] = job.stock;
     const isPlain =
@@ -108,26 +106,12 @@ export class Placer {
       cost: 0,
       used: new Float64Array(stock.length),
     };
-    let unplaced = 0;
-    let lifted = 0;
-    let total = 0;
     for (const i of order) {
-      const part = this.parts[i]!;
-      const area = part.width * part.height;
-      if (!this.placeOne(part, i, rule, result)) {
-        unplaced += area;
-        continue;
-      }
+      if (!this.placeOne(this.parts[i]!, i, rule, result)) continue;
       const at = result.stock[i]!;
       if (at === this.endless && result.used[at]! > limit) return { ...result, cost: Infinity };
-      lifted += area * result.used[at]!;
-      total += area;
     }
-    const endlessUsed = this.endless >= 0 ? result.used[this.endless]! : 0;
-    const finiteUsed = result.used.reduce((sum, used) => sum + used, 0) - endlessUsed;
-    // What lies low keeps room above: a small part of the mean height steers between lays of the same length.
-    const drift = total > 0 ? lifted / total : 0;
-    result.cost = (unplaced / this.widest) * 1e4 + endlessUsed + drift * DRIFT + finiteUsed * 1e-4;
+    result.cost = costOf(this.job, this.parts, result);
     return result;
   }
 
@@ -149,25 +133,13 @@ export class Placer {
   }
 
   /** All parts lie on the one length: its furthest point and the cost. */
-  private asPlacing(x: Float64Array, y: Float64Array, turned: Uint8Array): Placing {
-    let used = 0;
-    let lifted = 0;
-    let total = 0;
-    this.parts.forEach(({ width, height }, i) => {
-      const area = width * height;
-      const top = y[i]! + (turned[i] ? width : height);
-      used = Math.max(used, top);
-      lifted += area * top;
-      total += area;
-    });
-    return {
-      stock: new Int32Array(this.parts.length),
-      x,
-      y,
-      turned,
-      used: Float64Array.of(used),
-      cost: used + (lifted / total) * DRIFT,
-    };
+  asPlacing(x: Float64Array, y: Float64Array, turned: Uint8Array): Placing {
+    const used = this.parts.reduce(
+      (most, { width, height }, i) => Math.max(most, y[i]! + (turned[i]! % 2 === 1 ? width : height)),
+      0,
+    );
+    const placing = { stock: new Int32Array(this.parts.length), x, y, turned, used: Float64Array.of(used), cost: 0 };
+    return { ...placing, cost: costOf(this.job, this.parts, placing) };
   }
 
   private clear(phases: readonly (Phase | null)[], rule: SpaceRule) {
@@ -224,6 +196,31 @@ export class Placer {
     const group = this.groups.get(match.group)!;
     this.groupPhases[group] ??= phaseAt(match, motif, x, y, this.job.lattice);
   }
+}
+
+/** What a lay costs, to be made small: what is not placed, the endless length, a little the others, and how high it all lies. */
+export function costOf(
+  { stock }: LayJob,
+  parts: readonly Part[],
+  { stock: at, y, turned, used }: Omit<Placing, 'cost'>,
+): number {
+  let [unplaced, lifted, total] = [0, 0, 0];
+  parts.forEach(({ width, height }, i) => {
+    const area = width * height;
+    if (at[i]! < 0) {
+      unplaced += area;
+      return;
+    }
+    lifted += area * (y[i]! + (turned[i]! % 2 === 1 ? width : height));
+    total += area;
+  });
+  const endless = stock.findIndex(({ length }) => length === Infinity);
+  const endlessUsed = endless >= 0 ? used[endless]! : 0;
+  const finiteUsed = used.reduce((sum, one) => sum + one, 0) - endlessUsed;
+  const widest = Math.max(...stock.map(({ left, right }) => right - left));
+  // What lies low keeps room above: a small part of the mean height steers between lays of the same length.
+  const drift = total > 0 ? lifted / total : 0;
+  return (unplaced / widest) * 1e4 + endlessUsed + drift * DRIFT + finiteUsed * 1e-4;
 }
 
 /** The phase of its group that a part sets by lying with its lower left corner at (x, y). */

@@ -9,8 +9,12 @@ export interface LayPlan {
   lays: Lay[];
   unplaced: Unplaced[];
   used: Nm;
+  /** What of it lies on the endless length. */
+  endless: Nm;
   /** A proven lower bound of `used` for the copies that are placed. */
   bound: Nm;
+  /** About how many passes over the whole lay the search took. */
+  passes: number;
 }
 
 export interface Lay {

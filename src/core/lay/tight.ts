@@ -1,34 +1,14 @@
 import { nextAlong, phaseOf, wrap, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 import type { LayJob } from './job';
+import { gatherKinds, greatestCommon, subsetSums, type Kind, type Phase, type Way } from './kinds';
 import type { Part } from './parts';
 import type { Random } from './random';
 
-const FINEST = 20_000;
 /** Phases that differ by no more than this (nm) are the same: anchors are rounded to whole nanometres. */
 const SAME = 4;
 /** How much more a part counts whose phase is right just where it would lie. */
 const MATCHED = 100;
-
-type Phase = readonly [Nm, Nm];
-
-/** A way a kind of part may lie, its size with the gap. */
-interface Way {
-  w: Nm;
-  h: Nm;
-  turned: 0 | 1;
-}
-
-/** Parts that are alike in size, turns and what the pattern asks of them. */
-interface Kind {
-  ways: Way[];
-  members: number[];
-  /** The phase that its corner must have; null when it is free or its group's. */
-  fixed: Phase | null;
-  /** Its match group, or -1, and how its group's phase is found from its corner. */
-  group: number;
-  shift: Phase;
-}
 
 /** Where a kind may be put in a gap: how far from the gap's left end and bottom. */
 interface Option {
@@ -38,8 +18,6 @@ interface Option {
   dy: Nm;
   rank: number;
 }
-
-const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
 
 /** True when the search can lay this job: one endless length of plain shape, cut freely. */
 export const suitsTightSearch = ({ stock, straight }: LayJob): boolean =>
@@ -57,7 +35,7 @@ export const suitsTightSearch = ({ stock, straight }: LayJob): boolean =>
  * a random order that prefers good fits.
  */
 export class TightSearch {
-  private readonly kinds: Kind[] = [];
+  private readonly kinds: Kind[];
   private readonly counts: Int32Array;
   private readonly weights: Float64Array;
   private readonly segX: Nm[] = [];
@@ -87,9 +65,9 @@ export class TightSearch {
     this.lattice = lattice;
     this.motif = [motif[0] - left, motif[1]];
     this.width = right - left + gap;
-    const groups = new Map<string, number>();
-    this.gather(parts, groups);
-    this.phases = Array.from({ length: groups.size }, () => null);
+    const { kinds, groups } = gatherKinds(job, parts);
+    this.kinds = kinds;
+    this.phases = Array.from({ length: groups }, () => null);
     this.counts = Int32Array.from(this.kinds, ({ members }) => members.length);
     this.weights = new Float64Array(this.kinds.length);
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
@@ -99,49 +77,12 @@ export class TightSearch {
     this.widest = this.fillable();
   }
 
-  private gather(parts: readonly Part[], groups: Map<string, number>) {
-    const { gap, lattice } = this.job;
-    const known = new Map<string, Kind>();
-    parts.forEach(({ width, height, turns, match }, i) => {
-      const asked = match ? [match.group, ...match.anchor, ...match.offset].join(' ') : '';
-      const key = `${width} ${height} ${turns.join()} ${asked}`;
-      let kind = known.get(key);
-      if (!kind) {
-        const shift: Phase = match ? [match.anchor[0] - match.offset[0], match.anchor[1] - match.offset[1]] : [0, 0];
-        if (match?.group && !groups.has(match.group)) groups.set(match.group, groups.size);
-        kind = {
-          ways: turns.map((turn) =>
-            turn === 0
-              ? { w: width + gap, h: height + gap, turned: 0 }
-              : { w: height + gap, h: width + gap, turned: 1 },
-          ),
-          members: [],
-          fixed: match && match.group === null && lattice ? phaseOf(-shift[0], -shift[1], lattice) : null,
-          group: match?.group ? groups.get(match.group)! : -1,
-          shift,
-        };
-        known.set(key, kind);
-        this.kinds.push(kind);
-      }
-      kind.members.push(i);
-    });
-  }
-
-  /** Which widths can be filled by parts side by side, each used at most as often as it is there (subset sums). */
+  /** For each width in steps: the widest sum of parts' widths that fits it. */
   private fillable(): Int32Array | null {
-    const n = this.width / this.step;
-    if (n > FINEST) return null;
-    const reached = new Uint8Array(n + 1);
-    reached[0] = 1;
-    this.kinds.forEach(({ ways, members }) => {
-      for (let copy = 0; copy < members.length && copy * ways[0]!.w <= this.width; copy++) {
-        for (let u = n; u > 0; u--) {
-          if (!reached[u] && ways.some(({ w }) => u * this.step >= w && reached[u - w / this.step])) reached[u] = 1;
-        }
-      }
-    });
-    const widest = new Int32Array(n + 1);
-    for (let u = 1; u <= n; u++) widest[u] = reached[u] ? u : widest[u - 1]!;
+    const reached = subsetSums(this.kinds, this.width, this.step, ({ w }) => w);
+    if (!reached) return null;
+    const widest = new Int32Array(reached.length);
+    for (let u = 1; u < widest.length; u++) widest[u] = reached[u] ? u : widest[u - 1]!;
     return widest;
   }
 

@@ -1,8 +1,8 @@
 import 'server-only';
 import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
-import { kindById } from '@/core/covers';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import { database, schema } from '@/db';
+import { loadKindBook } from '@/db/kinds';
 import { toOrderLine, type BatchRow } from '@/db/rows';
 import type { ClothLook } from '@/ui/cloth-pattern';
 
@@ -55,13 +55,15 @@ export async function batchLines(batchId: number | null): Promise<{ lines: Batch
     .from(schema.cloths)
     .where(inArray(schema.cloths.id, [...new Set(named.map(({ clothId }) => clothId))]))
     .orderBy(schema.cloths.name);
+  const kinds = await loadKindBook(db);
   return {
     cloths: cloths.map((row) => ({ id: row.id, name: row.name, look: lookOf(row) })),
     lines: rows.map(({ line, order, customer }) => {
-      const kind = kindById(line.kind);
+      const kind = kinds.find(line.kind, line.kindVersion);
       const { measures } = toOrderLine(
         line,
         values.filter(({ lineId }) => lineId === line.id),
+        [],
         [],
       );
       const size = (length: Nm) => printNumber(length, STYLES[order.units]).text;

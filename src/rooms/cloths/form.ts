@@ -1,4 +1,4 @@
-import type { Turns } from '@/core/cloth';
+import { FIBRES, GIVES, WEIGHTS, type Fibre, type Give, type Turns, type Weight } from '@/core/cloth';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import type { ClothLook } from '@/ui/cloth-pattern';
@@ -15,6 +15,9 @@ export interface ClothForm {
   /** The drop as a fraction of the repeat along: `0`, `1/2`, `1/3`, `0.25`. */
   drop: string;
   turns: Turns;
+  fibre: Fibre;
+  weight: Weight;
+  give: Give;
   pattern: ClothLook['pattern'];
   groundColour: string;
   figureColour: string;
@@ -35,6 +38,9 @@ export const EMPTY_CLOTH: ClothForm = {
   repeatAlong: '',
   drop: '0',
   turns: 'half',
+  fibre: 'cotton',
+  weight: 'medium',
+  give: 'little',
   pattern: 'plain',
   groundColour: '#d9cdb4',
   figureColour: '#55707a',
@@ -61,6 +67,18 @@ export const PATTERN_LABELS: Record<ClothLook['pattern'], string> = {
   check: 'checks',
 };
 
+export const FIBRE_LABELS: Record<Fibre, string> = {
+  ...(Object.fromEntries(FIBRES.map((fibre) => [fibre, fibre])) as Record<Fibre, string>),
+  mixed: 'a natural mix',
+};
+export const WEIGHT_LABELS: Record<Weight, string> = Object.fromEntries(WEIGHTS.map((one) => [one, one])) as Record<
+  Weight,
+  string
+>;
+export const GIVE_LABELS: Record<Give, string> = Object.fromEntries(
+  GIVES.map((one) => [one, { none: 'not at all', little: 'a little, as wovens do', stretch: 'stretches' }[one]]),
+) as Record<Give, string>;
+
 /** The cloth's columns as the database keeps them. */
 export interface ClothValues {
   name: string;
@@ -72,6 +90,9 @@ export interface ClothValues {
   repeatAlongNm: Nm;
   dropPart: number;
   turns: Turns;
+  fibre: Fibre;
+  weight: Weight;
+  give: Give;
   pattern: ClothLook['pattern'];
   groundColour: string;
   figureColour: string;
@@ -141,6 +162,9 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
       repeatAlongNm,
       dropPart: dropPart ?? 0,
       turns: form.turns,
+      fibre: form.fibre,
+      weight: form.weight,
+      give: form.give,
       pattern: form.pattern,
       groundColour: form.groundColour.toLowerCase(),
       figureColour: form.figureColour.toLowerCase(),

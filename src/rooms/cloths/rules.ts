@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { Fault } from '@/core/result';
+import { FIBRES, GIVES, WEIGHTS } from '@/core/cloth';
 import { PATTERN_LABELS, TURN_LABELS, type ClothForm } from './form';
 
 const text = (most: number) => Joi.string().allow('').max(most).required();
@@ -15,6 +16,15 @@ const cloth = Joi.object<ClothForm>({
   drop: text(20),
   turns: Joi.string()
     .valid(...Object.keys(TURN_LABELS))
+    .required(),
+  fibre: Joi.string()
+    .valid(...FIBRES)
+    .required(),
+  weight: Joi.string()
+    .valid(...WEIGHTS)
+    .required(),
+  give: Joi.string()
+    .valid(...GIVES)
     .required(),
   pattern: Joi.string()
     .valid(...Object.keys(PATTERN_LABELS))

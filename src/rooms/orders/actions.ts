@@ -2,21 +2,22 @@
 
 import { and, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import { revalidatePath } from 'next/cache';
-import { kindById } from '@/core/covers';
-import { cutList, markOf } from '@/core/cutlist';
+import type { CoverKind } from '@/core/covers';
+import { cutList, markOf, type OrderLine } from '@/core/cutlist';
 import type { Fault } from '@/core/result';
 import { database, schema, type Transaction } from '@/db';
+import { loadKindBook } from '@/db/kinds';
+import { toCloth } from '@/db/rows';
 import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
 import { reopenBatches } from '@/rooms/batches/reopen';
 import { readLineForm, toFormField, type LineForm, type OrderForm, type TypedLength } from './form';
+import { FIRST_NO, NUMBER_LOCK } from './numbers';
 import { readOrderForm } from './rules';
-
-const FIRST_NO = 201;
-/** Serialises the giving of order numbers. */
-const NUMBER_LOCK = 4201;
 
 interface ReadyLine {
   form: LineForm;
+  kind: CoverKind;
+  outline: OrderLine['outline'];
   lengths: TypedLength[];
 }
 
@@ -41,10 +42,15 @@ export async function saveOrder(
 /** Reads what was typed on every line and takes it off once, so that nothing is saved that can't be cut. */
 async function checkLines(form: OrderForm): Promise<{ lines: ReadyLine[] } | { faults: Fault[] }> {
   const faults: Fault[] = [];
+  const ids = [...new Set(form.lines.flatMap(({ cloth }) => Object.values(cloth).filter(Boolean).map(Number)))];
+  const rows = ids.length ? await database().select().from(schema.cloths).where(inArray(schema.cloths.id, ids)) : [];
+  const kinds = await loadKindBook(database());
+  const room = { kinds, cloths: new Map(rows.map((row) => [String(row.id), toCloth(row)])) };
   const lines = form.lines.map((line, i): ReadyLine => {
-    const read = readLineForm(line, form.units, '1');
-    const list = read.faults.length === 0 ? cutList([read.line], form.units) : null;
-    const found = list && !list.ok ? list.faults.map((fault) => toFormField(fault, kindById(line.kind))) : read.faults;
+    const kind = kinds.find(line.kind, line.kindVersion);
+    const read = readLineForm(line, form.units, '1', kinds);
+    const list = read.faults.length === 0 ? cutList([read.line], form.units, room) : null;
+    const found = list && !list.ok ? list.faults.map((fault) => toFormField(fault, kind)) : read.faults;
     const stops = list?.ok
       ? list.value.warnings
           .filter(({ level }) => level === 'stop')
@@ -54,15 +60,11 @@ async function checkLines(form: OrderForm): Promise<{ lines: ReadyLine[] } | { f
       faults.push(
         ...[...found, ...stops].map(({ code, field, message }) => ({ code, message, field: `lines.${i}.${field}` })),
       );
-    return { form: line, lengths: read.lengths };
+    return { form: line, kind: kind!, outline: read.line.outline, lengths: read.lengths };
   });
-  const ids = [...new Set(form.lines.flatMap(({ cloth }) => Object.values(cloth).filter(Boolean).map(Number)))];
-  const known = ids.length
-    ? await database().select({ id: schema.cloths.id }).from(schema.cloths).where(inArray(schema.cloths.id, ids))
-    : [];
   form.lines.forEach(({ cloth }, i) => {
     for (const [role, id] of Object.entries(cloth)) {
-      if (id && !known.some((one) => one.id === Number(id)))
+      if (id && !rows.some((one) => one.id === Number(id)))
         faults.push({
           code: 'cloth-unknown',
           field: `lines.${i}.cloth.${role}`,
@@ -158,13 +160,14 @@ async function customerId(tx: Transaction, name: string): Promise<number> {
   return customer!.id;
 }
 
-const columnsOf = ({ form }: ReadyLine) => ({
+const columnsOf = ({ form, kind, outline }: ReadyLine) => ({
   kind: form.kind,
-  kindVersion: kindById(form.kind)!.version,
+  kindVersion: kind.version,
   qty: Number(form.qty),
   fit: form.fit,
   measuredAs: form.measuredAs,
   matching: form.matching,
+  outline: outline ? { typed: form.outline, corners: outline } : null,
 });
 
 async function insertLine(tx: Transaction, orderId: number, position: number, line: ReadyLine) {
@@ -179,20 +182,30 @@ async function updateLine(tx: Transaction, lineId: number, line: ReadyLine) {
   await tx.update(schema.orderLines).set(columnsOf(line)).where(eq(schema.orderLines.id, lineId));
   await tx.delete(schema.lineValues).where(eq(schema.lineValues.lineId, lineId));
   await tx.delete(schema.lineCloths).where(eq(schema.lineCloths.lineId, lineId));
+  await tx.delete(schema.lineParts).where(eq(schema.lineParts.lineId, lineId));
   await insertValues(tx, lineId, line);
 }
 
-async function insertValues(tx: Transaction, lineId: number, { form, lengths }: ReadyLine) {
+async function insertValues(tx: Transaction, lineId: number, { form, kind, lengths }: ReadyLine) {
   const choices = Object.entries(form.choices).filter(
     ([name, choice]) =>
-      choice &&
-      kindById(form.kind)!.options.some(({ id, type }) => id === name && (type === 'choice' || type === 'count')),
+      choice && kind.options.some(({ id, type }) => id === name && (type === 'choice' || type === 'count')),
   );
   const values = [
     ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({ lineId, name, part, isMeasure, valueNm: nm, typed })),
     ...choices.map(([name, choice]) => ({ lineId, name, part: 0, isMeasure: false, choice })),
   ];
   if (values.length > 0) await tx.insert(schema.lineValues).values(values);
+  const parts = [...new Set([...Object.keys(form.directions), ...Object.keys(form.panels)])];
+  if (parts.length > 0)
+    await tx.insert(schema.lineParts).values(
+      parts.map((part) => ({
+        lineId,
+        part,
+        direction: form.directions[part] ?? null,
+        wide: form.panels[part] ?? null,
+      })),
+    );
   const cloths = Object.entries(form.cloth).filter(([, id]) => id);
   if (cloths.length > 0)
     await tx

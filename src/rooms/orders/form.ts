@@ -1,13 +1,23 @@
-import { isMaterial, kindById, openOptions, type CoverKind, type Fit, type KindOption, type Role } from '@/core/covers';
-import type { Matching, OrderLine } from '@/core/cutlist';
+import {
+  isMaterial,
+  openOptions,
+  type CoverKind,
+  type Fit,
+  type KindBook,
+  type KindOption,
+  type Role,
+} from '@/core/covers';
+import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
-import type { Fault } from '@/core/result';
+import { ok, refuse, type Fault, type Result } from '@/core/result';
+import { inOrderUnits, type HouseRules } from '@/rooms/house/form';
 
 /** One line as it is typed: lengths stay the texts that people wrote. */
 export interface LineForm {
   /** The line's id in the database, or null for a new one. */
   id: number | null;
   kind: string;
+  kindVersion: number;
   qty: string;
   fit: Fit;
   measuredAs: 'finished' | 'cut';
@@ -15,11 +25,19 @@ export interface LineForm {
   /** Measures and length options by name; a hem is written turn by turn with a plus: `1/4 + 1/4`. */
   typed: Record<string, string>;
   choices: Record<string, string>;
+  /** The corners of a traced outline, `x, y` a line; empty without one. */
+  outline: string;
+  /** Which side of a part lies along the bolt, and how a part wider than its cloth is cut, by the part's name. */
+  directions: Record<string, Direction>;
+  panels: Record<string, WideWay>;
   /** Ids of cloths by role; empty falls back to face. */
   cloth: Partial<Record<Role, string>>;
   /** The batch that has already been approved with this line: it can't be changed any more. */
   frozenBy?: string;
 }
+
+/** Changes a line from what it is at that moment: a field that asks for it need not know the line. */
+export type Change = (part: (line: LineForm) => Partial<LineForm>) => void;
 
 export interface OrderForm {
   customer: string;
@@ -75,18 +93,30 @@ export const MATCHING_LABELS: Record<Matching, string> = {
   centred: 'Motif centred',
 };
 
-/** A new line of a kind, with the kind's usual fit. */
-export const emptyLine = (kind: CoverKind): LineForm => ({
-  id: null,
-  kind: kind.id,
-  qty: '1',
-  fit: kind.defaultFit,
-  measuredAs: 'finished',
-  matching: 'none',
-  typed: {},
-  choices: {},
-  cloth: {},
-});
+/** A new line of a kind: as the house does it, and where the house has no rule, as is usual for the kind. */
+export function emptyLine(kind: CoverKind, house?: HouseRules, units: Units = house?.units ?? 'in'): LineForm {
+  const has = (id: string) => kind.options.some((option) => option.id === id);
+  // Books, sleeves and straps have small seams of their own.
+  const isPadded = ['pad', 'block', 'round', 'bolster', 'stool'].includes(kind.object);
+  const typed: Record<string, string> = {};
+  if (house?.seam && isPadded && has('seam')) typed.seam = inOrderUnits(house.seam, house.units, units);
+  if (house?.hem && has('hem')) typed.hem = inOrderUnits(house.hem, house.units, units);
+  return {
+    id: null,
+    kind: kind.id,
+    kindVersion: kind.version,
+    qty: '1',
+    fit: house?.fit && kind.allowance[house.fit] !== undefined ? house.fit : kind.defaultFit,
+    measuredAs: 'finished',
+    matching: 'none',
+    typed,
+    choices: house?.grain && has('grain') ? { grain: house.grain } : {},
+    outline: '',
+    directions: {},
+    panels: {},
+    cloth: {},
+  };
+}
 
 /** The roles for which a kind may take a cloth of its own, as it is set up now. */
 export function rolesOf(kind: CoverKind, choices: Record<string, string>): Role[] {
@@ -107,21 +137,25 @@ export function readLineForm(
   form: LineForm,
   units: Units,
   id: string,
+  kinds: KindBook,
 ): { line: OrderLine; lengths: TypedLength[]; faults: Fault[] } {
   const faults: Fault[] = [];
   const lengths: TypedLength[] = [];
   const line: OrderLine = {
     id,
     kind: form.kind,
+    kindVersion: form.kindVersion,
     qty: readQty(form.qty, faults),
     measures: {},
     options: {},
     fit: form.fit,
     measuredAs: form.measuredAs,
     matching: form.matching,
+    directions: form.directions,
+    panels: form.panels,
     cloth: {},
   };
-  const kind = kindById(form.kind);
+  const kind = kinds.find(form.kind, form.kindVersion);
   if (!kind)
     return {
       line,
@@ -135,7 +169,15 @@ export function readLineForm(
     else faults.push(...length.faults);
     return length.ok ? length.value : null;
   };
+  if (kind.outline && form.outline.trim()) {
+    const outline = readOutline(form.outline, units);
+    if (outline.ok) line.outline = outline.value;
+    else faults.push(...outline.faults);
+  }
+  // A traced outline tells its own width and depth, also while there is a slip in it.
+  const traced = kind.outline && form.outline.trim() ? [kind.outline.across, kind.outline.along] : [];
   for (const { id: name, label, default: usual } of kind.measures) {
+    if (traced.includes(name)) continue;
     const text = form.typed[name]?.trim() ?? '';
     if (text === '' && usual !== undefined) continue;
     if (text === '') {
@@ -149,6 +191,23 @@ export function readLineForm(
   for (const role of rolesOf(kind, form.choices)) if (form.cloth[role]) line.cloth[role] = form.cloth[role];
   if (!line.cloth.face) faults.push({ code: 'cloth-missing', field: 'cloth.face', message: 'Choose the cloth.' });
   return { line, lengths, faults };
+}
+
+/** The corners of an outline as they were typed: one `x, y` a line (or between semicolons), from the form's lower left. */
+export function readOutline(text: string, units: Units): Result<[Nm, Nm][]> {
+  const lines = text.split(/[\n;]/).filter((line) => line.trim());
+  const corners: [Nm, Nm][] = [];
+  for (const line of lines) {
+    const parts = line.split(',');
+    const read = parts.map((part) => parseLength(part.trim(), units === 'in' ? 'in' : 'cm'));
+    const [x, y] = read;
+    if (parts.length !== 2 || !x?.ok || !y?.ok)
+      return refuse('outline', 'outline', `“${line.trim()}” is not a corner; write it like 12 1/2, 3.`);
+    corners.push([x.value, y.value]);
+  }
+  if (corners.length < 3 || corners.length > 500)
+    return refuse('outline', 'outline', 'An outline has 3 to 500 corners, one a line.');
+  return ok(corners);
 }
 
 function readQty(text: string, faults: Fault[]): number {
@@ -192,6 +251,7 @@ function readOption(
 /** A fault of the cut list (`1.measures.width`) as the form's field (`typed.width`). */
 export function toFormField(fault: Fault, kind: CoverKind | undefined): Fault {
   const [, group, name] = fault.field.split('.');
+  if (name === 'outline' || group === 'outline') return { ...fault, field: 'outline' };
   if (group === 'measures' || group === 'options') {
     const isChoice = kind?.options.some(({ id, type }) => id === name && (type === 'choice' || type === 'count'));
     return { ...fault, field: isChoice ? `choices.${name}` : `typed.${name}` };

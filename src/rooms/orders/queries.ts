@@ -1,7 +1,9 @@
 import 'server-only';
 import { and, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
-import { kindById, KINDS } from '@/core/covers';
+import type { Cloth } from '@/core/cloth';
 import { database, schema } from '@/db';
+import { loadKindBook } from '@/db/kinds';
+import { toCloth } from '@/db/rows';
 import type { ClothLook } from '@/ui/cloth-pattern';
 import type { LineForm, OrderForm, OrderStatus } from './form';
 
@@ -23,7 +25,7 @@ const status = sql<OrderStatus>`CASE
   WHEN bool_and(${schema.batches.status} IN ('approved', 'cut')) THEN 'approved'
   ELSE 'batched' END`;
 
-const MOST_ROWS = 500;
+const MOST_ROWS = 20_000;
 
 /** Orders by due date, the soonest first and what is cut last; `search` looks at the number, the customer, the notes and the kinds. */
 export async function listOrders({
@@ -33,10 +35,13 @@ export async function listOrders({
   search?: string;
   only?: OrderStatus;
 }): Promise<OrderListRow[]> {
+  const book = await loadKindBook(database());
   const conditions: (SQL | undefined)[] = [isNull(schema.orders.deletedAt)];
   for (const word of search.trim().split(/\s+/).filter(Boolean).slice(0, 8)) {
     const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
-    const kinds = KINDS.filter(({ name }) => name.toLowerCase().includes(word.toLowerCase())).map(({ id }) => id);
+    const kinds = book.current
+      .filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()))
+      .map(({ id }) => id);
     const ofKind =
       kinds.length > 0
         ? sql` OR EXISTS (SELECT 1 FROM order_lines l WHERE l.order_id = ${schema.orders.id} AND l.kind IN ${kinds})`
@@ -70,7 +75,7 @@ export async function listOrders({
     .limit(MOST_ROWS);
   return rows.map(({ parts, ...row }) => ({
     ...row,
-    what: parts.map(({ kind, qty }) => counted(qty, kindById(kind)?.name ?? kind)).join(', '),
+    what: parts.map(({ kind, qty }) => counted(qty, book.find(kind)?.name ?? kind)).join(', '),
   }));
 }
 
@@ -115,6 +120,7 @@ export async function getOrder(id: number): Promise<StoredOrder | null> {
   const cloths = ids.length
     ? await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids))
     : [];
+  const parts = ids.length ? await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids)) : [];
   const batches = new Map(
     lines.flatMap(({ batch }) => (batch ? [[batch.id, { id: batch.id, name: batch.name, status: batch.status }]] : [])),
   );
@@ -139,12 +145,22 @@ export async function getOrder(id: number): Promise<StoredOrder | null> {
         return {
           id: line.id,
           kind: line.kind,
+          kindVersion: line.kindVersion,
           qty: String(line.qty),
           fit: line.fit,
           measuredAs: line.measuredAs,
           matching: line.matching,
           typed,
           choices: Object.fromEntries(own.flatMap(({ name, choice }) => (choice === null ? [] : [[name, choice]]))),
+          outline: line.outline?.typed ?? '',
+          directions: Object.fromEntries(
+            parts.flatMap(({ lineId, part, direction }) =>
+              lineId === line.id && direction ? [[part, direction]] : [],
+            ),
+          ),
+          panels: Object.fromEntries(
+            parts.flatMap(({ lineId, part, wide }) => (lineId === line.id && wide ? [[part, wide]] : [])),
+          ),
           cloth: Object.fromEntries(
             cloths.filter(({ lineId }) => lineId === line.id).map(({ role, clothId }) => [role, String(clothId)]),
           ),
@@ -166,8 +182,9 @@ export async function customerNames(): Promise<string[]> {
 export interface ClothChoice {
   id: string;
   name: string;
-  hasRepeat: boolean;
   look: ClothLook;
+  /** For the core: what is cut from it depends on its width, its pattern and what it is like. */
+  cloth: Cloth;
 }
 
 export async function clothChoices(): Promise<ClothChoice[]> {
@@ -175,7 +192,7 @@ export async function clothChoices(): Promise<ClothChoice[]> {
   return rows.map((row) => ({
     id: String(row.id),
     name: row.name,
-    hasRepeat: row.repeatAcrossNm > 0 || row.repeatAlongNm > 0,
+    cloth: toCloth(row),
     look: {
       pattern: row.pattern,
       ground: row.groundColour,

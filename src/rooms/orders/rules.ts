@@ -1,6 +1,8 @@
 import Joi from 'joi';
 import { FITS, ROLES } from '@/core/covers';
+import { DIRECTIONS, WIDE_WAYS } from '@/core/cutlist';
 import type { Fault } from '@/core/result';
+import { MOST_SHEET_ROWS, type Sheet } from '@/core/files';
 import type { OrderForm } from './form';
 
 const MOST_LINES = 500;
@@ -9,6 +11,7 @@ const text = (most: number) => Joi.string().allow('').max(most);
 const line = Joi.object({
   id: Joi.number().integer().positive().allow(null).required(),
   kind: Joi.string().max(60).required(),
+  kindVersion: Joi.number().integer().min(1).required(),
   qty: text(20).required(),
   fit: Joi.string()
     .valid(...FITS)
@@ -17,6 +20,15 @@ const line = Joi.object({
   matching: Joi.string().valid('none', 'alike', 'centred').required(),
   typed: Joi.object().pattern(Joi.string().max(40), text(80)).max(40).required(),
   choices: Joi.object().pattern(Joi.string().max(40), text(40)).max(40).required(),
+  outline: text(20_000).required(),
+  directions: Joi.object()
+    .pattern(Joi.string().max(80), Joi.string().valid(...DIRECTIONS))
+    .max(60)
+    .required(),
+  panels: Joi.object()
+    .pattern(Joi.string().max(80), Joi.string().valid(...WIDE_WAYS))
+    .max(60)
+    .required(),
   cloth: Joi.object()
     .pattern(Joi.string().valid(...ROLES), Joi.string().pattern(/^\d*$/).max(12).allow(''))
     .required(),
@@ -49,4 +61,26 @@ export function readOrderForm(input: unknown): { value: OrderForm } | { faults: 
   const { value, error } = order.validate(input, { abortEarly: false, stripUnknown: true });
   if (!error) return { value: value as OrderForm };
   return { faults: error.details.map(({ path, message, type }) => ({ code: type, field: path.join('.'), message })) };
+}
+
+const sheetImport = Joi.object<{ sheet: Sheet; fields: string[] }>({
+  sheet: Joi.object({
+    columns: Joi.array().items(text(4000)).max(200).required(),
+    rows: Joi.array()
+      .items(Joi.array().items(text(4000)).max(200))
+      .max(MOST_SHEET_ROWS)
+      .required(),
+  }).required(),
+  fields: Joi.array().items(text(80)).max(200).required(),
+});
+
+/** A sheet and what its columns mean, as the import page sends them. */
+export function readImport(json: string): { value: { sheet: Sheet; fields: string[] } } | { faults: Fault[] } {
+  try {
+    const { value, error } = sheetImport.validate(JSON.parse(json), { convert: false });
+    if (!error) return { value: value as { sheet: Sheet; fields: string[] } };
+  } catch {
+    // Not JSON: told as any other wrong shape.
+  }
+  return { faults: [{ code: 'sheet', field: 'file', message: 'This is not a table with its columns.' }] };
 }

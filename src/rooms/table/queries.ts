@@ -1,5 +1,6 @@
 import 'server-only';
 import { and, eq, inArray } from 'drizzle-orm';
+import { turnOutline, type Point } from '@/core/lay';
 import { fromUnits, NM, type Units } from '@/core/length';
 import { database, schema } from '@/db';
 import type { ClothRow } from '@/db/rows';
@@ -12,6 +13,7 @@ type PlanJson = {
   }[];
   unplaced: ({ piece?: string; strip?: string } & { copy: number; why: string })[];
 };
+type JobJson = { pieces: { id: string; outline?: Point[] }[] };
 type PartsJson = {
   id: string;
   orderNo: string;
@@ -79,7 +81,7 @@ export async function getLays(batchId: number): Promise<LayView[]> {
       handCostMinor: row.handCostMinor,
       currency: row.currency,
       wastePart: row.wastePart,
-      items: itemsOf(row.plan as PlanJson, row.parts as PartsJson, row.units),
+      items: itemsOf(row.plan as PlanJson, row.job as JobJson, row.parts as PartsJson, row.units),
       unplaced: (row.plan as PlanJson).unplaced.map(({ piece, strip, copy, why }) => ({
         name: `${piece ?? strip} no. ${copy}`,
         why,
@@ -111,16 +113,17 @@ function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): n
   return area > 0 ? (area - share.areaMm2) / area : 0;
 }
 
-function itemsOf(plan: PlanJson, parts: PartsJson, units: Units): LayViewItem[] {
+function itemsOf(plan: PlanJson, job: JobJson, parts: PartsJson, units: Units): LayViewItem[] {
   const mm = (value: number) => fromUnits(value, units) / NM.mm;
   const partOf = (id: string) => parts.find((part) => part.id === id)!;
   return plan.lays.flatMap(({ placed, cuts }) => [
     ...placed.map(({ piece, copy, x, y, turn }): LayViewItem => {
       const part = partOf(piece);
       const [across, along] = part.size.map((one) => one / NM.mm) as [number, number];
-      const [w, h] = turn % 180 === 0 ? [across, along] : [along, across];
-      const [x0, y0] = [mm(x), mm(y)];
-      return { ...labelOf(part), key: `${piece} ${copy}`, copy, ring: [[x0, y0], [x0 + w, y0], [x0 + w, y0 + h], [x0, y0 + h]], turn }; // prettier-ignore
+      const outline = job.pieces.find(({ id }) => id === piece)?.outline?.map((at) => at.map(mm) as Point);
+      const box: Point[] = [[0, 0], [across, 0], [across, along], [0, along]]; // prettier-ignore
+      const ring = turnOutline(outline ?? box, turn).map(([dx, dy]): Point => [mm(x) + dx, mm(y) + dy]);
+      return { ...labelOf(part), key: `${piece} ${copy}`, copy, ring, turn };
     }),
     ...cuts.map(({ strip, copy, length, outline }, i): LayViewItem => {
       const part = partOf(strip);

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
+import { houseRules, kindsForForms } from '@/rooms/house/queries';
 import { OrderFormView } from '@/rooms/orders/components/order-form';
 import { clothChoices, customerNames, getOrder } from '@/rooms/orders/queries';
 
@@ -13,7 +14,13 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 
 export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [order, customers, cloths] = await Promise.all([getOrder(id), customerNames(), clothChoices()]);
+  const [order, customers, cloths, house, kinds] = await Promise.all([
+    getOrder(id),
+    customerNames(),
+    clothChoices(),
+    houseRules(),
+    kindsForForms(),
+  ]);
   if (!order || order.isDeleted) notFound();
   return (
     <OrderFormView
@@ -22,6 +29,8 @@ export default async function OrderPage({ params }: { params: Promise<{ id: stri
       initial={order.form}
       customers={customers}
       cloths={cloths}
+      house={house}
+      {...kinds}
     />
   );
 }

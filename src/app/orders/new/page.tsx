@@ -3,6 +3,7 @@ import { addDays, format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { KINDS } from '@/core/covers';
+import { houseRules, kindsForForms } from '@/rooms/house/queries';
 import { OrderFormView } from '@/rooms/orders/components/order-form';
 import { emptyLine } from '@/rooms/orders/form';
 import { clothChoices, customerNames } from '@/rooms/orders/queries';
@@ -11,10 +12,13 @@ import { EmptyState } from '@/ui/page';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New order' };
 
-const USUAL_DAYS = 14;
-
 export default async function NewOrderPage() {
-  const [customers, cloths] = await Promise.all([customerNames(), clothChoices()]);
+  const [customers, cloths, house, kinds] = await Promise.all([
+    customerNames(),
+    clothChoices(),
+    houseRules(),
+    kindsForForms(),
+  ]);
   if (cloths.length === 0) {
     return (
       <EmptyState
@@ -29,13 +33,15 @@ export default async function NewOrderPage() {
       </EmptyState>
     );
   }
-  const due = format(addDays(new Date(), USUAL_DAYS), 'yyyy-MM-dd');
+  const due = format(addDays(new Date(), Number(house.dueDays)), 'yyyy-MM-dd');
   return (
     <OrderFormView
       edited={null}
-      initial={{ customer: '', due, units: 'in', notes: '', lines: [emptyLine(KINDS[0]!)] }}
+      initial={{ customer: '', due, units: house.units, notes: '', lines: [emptyLine(KINDS[0]!, house)] }}
       customers={customers}
       cloths={cloths}
+      house={house}
+      {...kinds}
     />
   );
 }

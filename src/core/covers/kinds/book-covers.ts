@@ -1,10 +1,27 @@
-import type { CoverKind, Measure } from '../kind';
+import type { CoverKind, KindOption, Measure } from '../kind';
 import { CAUTION, cutStep, seamOf } from './shared';
 
 const wrapAndHeight: Measure[] = [
-  { id: 'wrap', label: 'Wrap', hint: 'front edge, round the spine, to back edge in one go, the book closed' },
-  { id: 'height', label: 'Height', hint: 'of the cover, top to bottom' },
+  {
+    id: 'wrap',
+    label: 'Wrap',
+    hint: 'front edge, round the spine, to back edge in one go, the book closed',
+    tape: 'wrap',
+  },
+  { id: 'height', label: 'Height', hint: 'of the cover, top to bottom', tape: 'tall' },
 ];
+
+const flapLayers = (usual: 'single' | 'doubled'): KindOption => ({
+  id: 'flaps',
+  label: 'Flaps',
+  isRare: true,
+  type: 'choice',
+  choices: [
+    { id: 'doubled', label: 'doubled, folded in half' },
+    { id: 'single', label: 'single, hemmed' },
+  ],
+  default: usual,
+});
 
 /** Handbook kind L: lined and padded, with turned-in flaps. Common practice, no source. */
 export const paddedBookCover: CoverKind = {
@@ -14,20 +31,31 @@ export const paddedBookCover: CoverKind = {
   version: 1,
   about: 'Outer, lining and batting with two folded flaps; turned through a gap, so reversible.',
   drawing: 'book',
+  object: 'book',
+  fill: 'firm',
   measures: [
     ...wrapAndHeight,
-    { id: 'board', label: 'Board', hint: 'thickness of the book’s board, 1/8 in usual', default: 'inch(1/8)' },
+    {
+      id: 'board',
+      label: 'Board',
+      hint: 'thickness of the book’s board, 1/8 in usual',
+      tape: 'board',
+      default: 'inch(1/8)',
+    },
   ],
   options: [
     seamOf('inch(1/4)'),
     { id: 'flap', label: 'Flap', type: 'length', default: 'inch(4)', hint: 'how far each flap reaches in' },
+    flapLayers('doubled'),
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [
     { name: 'cutWidth', is: 'asCut ? wrap : wrap + 2 * seam + board' },
     { name: 'cutHeight', is: 'asCut ? height : height + 2 * seam + board' },
-    { name: 'flapWidth', is: '2 * flap + 2 * seam + board' },
+    // A single flap has one hem of 1/2 + 1/2 where the doubled one has its fold.
+    { name: 'flapWidth', is: "flaps == 'single' ? flap + seam + board + inch(1) : 2 * flap + 2 * seam + board" },
+    { name: 'stiffened', is: "flaps == 'single' ? flapWidth - inch(1) : flapWidth / 2" },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
@@ -42,7 +70,7 @@ export const paddedBookCover: CoverKind = {
     { name: 'lining', role: 'lining', qty: 1, across: 'cutWidth', along: 'cutHeight' },
     { name: 'batting', role: 'batting', qty: 1, across: 'cutWidth', along: 'cutHeight' },
     { name: 'flap', role: 'flap', qty: 2, across: 'flapWidth', along: 'cutHeight' },
-    { name: 'interfacing', role: 'interfacing', qty: 2, across: 'flapWidth / 2', along: 'cutHeight' },
+    { name: 'interfacing', role: 'interfacing', qty: 2, across: 'stiffened', along: 'cutHeight' },
   ],
   strips: [],
   notions: [],
@@ -58,7 +86,16 @@ export const paddedBookCover: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Fuse interfacing to one half of each flap, fold the flaps in half and press.', caution: CAUTION.iron },
+    {
+      do: 'Fuse interfacing to one half of each flap, fold the flaps in half and press.',
+      when: "flaps == 'doubled'",
+      caution: CAUTION.iron,
+    },
+    {
+      do: 'Fuse interfacing to each flap up to its hem, turn the hem 1/2 + 1/2 and top-stitch.',
+      when: "flaps == 'single'",
+      caution: CAUTION.iron,
+    },
     { do: 'Baste the batting to the outer; lay the flaps on it, raw edges out, then the lining face down.' },
     { do: 'Sew all round at the seam allowance, leaving a gap of 2 to 3 in.', caution: CAUTION.needle },
     { do: 'Clip the corners, turn through the gap with a blunt point, press and close the gap.' },
@@ -74,10 +111,20 @@ export const hemmedBookCover: CoverKind = {
   version: 1,
   about: 'Outer and lining with two hemmed flaps, and a pocket if wanted; sewn at 3/8 in.',
   drawing: 'book',
-  measures: [...wrapAndHeight, { id: 'cover', label: 'Cover', hint: 'the width of one cover alone' }],
+  object: 'book',
+  fill: 'firm',
+  measures: [...wrapAndHeight, { id: 'cover', label: 'Cover', hint: 'the width of one cover alone', tape: 'cover' }],
   options: [
     seamOf('inch(3/8)'),
-    { id: 'hem', label: 'Flap hems', type: 'hem', default: ['inch(1/2)', 'inch(1/2)'] },
+    flapLayers('single'),
+    {
+      id: 'hem',
+      label: 'Flap hems',
+      type: 'hem',
+      default: ['inch(1/2)', 'inch(1/2)'],
+      when: "flaps == 'single'",
+    },
+    { id: 'spine', isRare: true, label: 'Spine', type: 'length', hint: 'its thickness, to prove the wrap' },
     { id: 'pocketWidth', label: 'Pocket width', type: 'length', hint: 'finished; empty: no pocket' },
     { id: 'pocketHeight', label: 'Pocket height', type: 'length', hint: 'finished; empty: no pocket' },
   ],
@@ -86,7 +133,9 @@ export const hemmedBookCover: CoverKind = {
   results: [
     { name: 'cutWidth', is: 'wrap + allowance' },
     { name: 'cutHeight', is: 'height + allowance' },
-    { name: 'flapWidth', is: 'cover - inch(1/2)' },
+    // A doubled flap reaches in as far as the hemmed one does, twice, with a seam at its raw edges.
+    { name: 'reach', is: 'cover - inch(1/2) - seam - inch(1)' },
+    { name: 'flapWidth', is: "flaps == 'single' ? cover - inch(1/2) : 2 * (reach + seam)" },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
@@ -117,8 +166,8 @@ export const hemmedBookCover: CoverKind = {
       code: 'wrap-short',
       field: 'wrap',
       level: 'warn',
-      when: 'wrap < 2 * cover',
-      message: 'A wrap of {wrap} is less than two covers of {cover} and a spine; one of the two is misread.',
+      when: 'wrap < 2 * cover + spine',
+      message: 'A wrap of {wrap} is less than two covers of {cover} and a spine; one of them is misread.',
     },
     {
       code: 'pocket-half',
@@ -137,7 +186,8 @@ export const hemmedBookCover: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Hem one long edge of each flap; top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
+    { do: 'Hem one long edge of each flap; top-stitch at 2.5–3 mm.', when: "flaps == 'single'", caution: CAUTION.iron },
+    { do: 'Fold each flap in half along its length and press.', when: "flaps == 'doubled'", caution: CAUTION.iron },
     {
       do: 'Sew the pocket’s layers together, turn, and stitch it to the lining.',
       when: 'pocketWidthGiven && pocketHeightGiven',
@@ -159,6 +209,8 @@ export const vinylBookCover: CoverKind = {
   version: 1,
   about: 'One layer with turned-in flaps; edges stitched by hand or glued. Square the hide or offcut first.',
   drawing: 'book',
+  object: 'book',
+  fill: 'firm',
   measures: wrapAndHeight,
   options: [
     { id: 'flap', label: 'Flap', type: 'length', default: 'inch(3)', hint: 'each; up to 7 in' },

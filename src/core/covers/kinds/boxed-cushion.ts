@@ -1,5 +1,24 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cordNotion, cutStep, piping, pipingOptions, blockMeasures, seamOf } from './shared';
+import {
+  blockMeasures,
+  CAUTION,
+  closureOption,
+  cordNotion,
+  cordShort,
+  cordWide,
+  cutStep,
+  edgesOption,
+  edgesSteps,
+  ownCord,
+  ownZip,
+  piping,
+  pipingChoice,
+  pipingOptions,
+  seamOf,
+  TAPED,
+  ZIPPED,
+  zipShort,
+} from './shared';
 
 /** Handbook kind G: top, bottom, boxing, a zip panel cut lengthwise in two, and piping. Common practice, no source. */
 export const boxedCushion: CoverKind = {
@@ -9,31 +28,32 @@ export const boxedCushion: CoverKind = {
   version: 1,
   about: 'Top and bottom plates, boxing round the sides, a zip panel along the back, with or without piping.',
   drawing: 'box',
+  object: 'block',
+  fill: 'firm',
   measures: blockMeasures,
   options: [
     seamOf('inch(1/2)'),
-    {
-      id: 'piping',
-      label: 'Piping',
-      type: 'choice',
-      choices: [
-        { id: 'none', label: 'none' },
-        { id: 'top', label: 'round the top' },
-        { id: 'both', label: 'round top and bottom' },
-      ],
-      default: 'none',
-    },
+    pipingChoice([
+      { id: 'top', label: 'at the top' },
+      { id: 'both', label: 'top and bottom' },
+    ]),
     ...pipingOptions("piping != 'none'"),
+    ownCord("piping != 'none'"),
     {
       id: 'boxing',
       label: 'Boxing',
       type: 'choice',
       choices: [
-        { id: 'corners', label: 'seamed at the corners' },
-        { id: 'wrap', label: 'one strip round front and sides' },
+        { id: 'corners', label: 'seams at corners' },
+        { id: 'wrap', label: 'one strip round' },
       ],
       default: 'corners',
     },
+    closureOption,
+    { ...ownZip, when: ZIPPED },
+    { id: 'foamLength', isRare: true, label: 'Foam length', type: 'length', hint: 'when it is not the size measured' },
+    { id: 'foamWidth', isRare: true, label: 'Foam width', type: 'length', hint: 'when it is not the size measured' },
+    edgesOption,
   ],
   defaultFit: 'true',
   // Foam covers are cut true size, or 1/4 to 1/2 under in each direction so that the foam fills the corners.
@@ -45,7 +65,7 @@ export const boxedCushion: CoverKind = {
     { name: 'panelHalf', is: 'asCut ? (thickness + 2 * seam) / 2 : (thickness + 4 * seam) / 2' },
     { name: 'run', is: '2 * (cutLength - 2 * seam + cutWidth - 2 * seam)' },
     { name: 'round', is: 'cutLength + 2 * (cutWidth - 2 * seam)' },
-    { name: 'zip', is: 'stockUp(cutLength - 2 * seam)' },
+    { name: 'zip', is: 'zipLengthGiven ? zipLength : stockUp(cutLength - 2 * seam)' },
   ],
   finished: { width: 'cutLength - 2 * seam', height: 'cutWidth - 2 * seam', thickness: 'boxingHeight - 2 * seam' },
   pieces: [
@@ -53,11 +73,19 @@ export const boxedCushion: CoverKind = {
       name: 'top',
       role: 'face',
       qty: 1,
+      axes: ['side to side', 'front to back'],
       across: 'cutLength',
       along: 'cutWidth',
       match: { anchor: ['seam', 'seam'], delta: ['inch(0)', 'inch(0)'] },
     },
-    { name: 'bottom', role: 'back', qty: 1, across: 'cutLength', along: 'cutWidth' },
+    {
+      name: 'bottom',
+      role: 'back',
+      qty: 1,
+      axes: ['side to side', 'front to back'],
+      across: 'cutLength',
+      along: 'cutWidth',
+    },
     {
       name: 'front boxing',
       role: 'boxing',
@@ -76,7 +104,17 @@ export const boxedCushion: CoverKind = {
       across: 'cutWidth',
       along: 'boxingHeight',
     },
-    { name: 'zip panel half', role: 'boxing', qty: 2, across: 'cutLength', along: 'panelHalf' },
+    { name: 'zip panel half', role: 'boxing', qty: 2, when: ZIPPED, across: 'cutLength', along: 'panelHalf' },
+    // Closed as kind H is: one strip of full width, one of half width with the tape.
+    { name: 'closure, full width', role: 'boxing', qty: 1, when: TAPED, across: 'cutLength', along: 'boxingHeight' },
+    {
+      name: 'closure, half width',
+      role: 'boxing',
+      qty: 1,
+      when: TAPED,
+      across: 'cutLength',
+      along: 'boxingHeight / 2',
+    },
   ],
   strips: [
     {
@@ -93,24 +131,41 @@ export const boxedCushion: CoverKind = {
     piping("piping == 'both' ? 2 : 1", "piping != 'none'"),
   ],
   notions: [
-    { name: 'zip', qty: '1', length: 'zip', note: 'coil, trimmed to fit' },
+    { name: 'zip', qty: '1', when: ZIPPED, length: 'zip', note: 'coil, trimmed to fit' },
+    { name: 'hook-and-loop', qty: '1', when: TAPED, length: 'cutLength - 2 * seam', note: 'along the back' },
     cordNotion("piping == 'both' ? 2 : 1", "piping != 'none'"),
-    { name: 'foam', qty: '1', note: '{length} x {width} x {thickness}' },
+    {
+      name: 'foam',
+      qty: '1',
+      note: '{foamLengthGiven ? foamLength : length} x {foamWidthGiven ? foamWidth : width} x {thickness}',
+    },
   ],
   centre: ['cutLength / 2', 'cutWidth / 2'],
   checks: [
+    cordWide("piping != 'none'"),
+    cordShort("piping != 'none'"),
+    zipShort('(cutLength - 2 * seam)', ZIPPED),
     {
-      code: 'cord-wide',
-      field: 'cord',
+      code: 'foam-large',
+      field: 'foamLength',
       level: 'warn',
-      when: "piping != 'none' && cord > seam",
-      message: 'A {cord} cord is thicker than the {seam} seam allowance; the foot will not reach the seam.',
+      when: 'foamLengthGiven && foamLength > cutLength - 2 * seam + inch(1/2)',
+      message:
+        'Foam {foamLength} long is more than a cover of {cutLength - 2 * seam} takes; trim the foam or cut the cover longer.',
+    },
+    {
+      code: 'foam-large',
+      field: 'foamWidth',
+      level: 'warn',
+      when: 'foamWidthGiven && foamWidth > cutWidth - 2 * seam + inch(1/2)',
+      message:
+        'Foam {foamWidth} wide is more than a cover of {cutWidth - 2 * seam} takes; trim the foam or cut the cover wider.',
     },
     {
       code: 'boxing-low',
       field: 'thickness',
       level: 'warn',
-      when: 'thickness < inch(1)',
+      when: `${ZIPPED} && thickness < inch(1)`,
       message: 'A boxing of {thickness} is too low for a zip panel; 1 in is the least that takes a coil zip.',
     },
   ],
@@ -131,24 +186,31 @@ export const boxedCushion: CoverKind = {
     },
     {
       do: 'Press the long edge of each zip panel half under, lay both along the zip and top-stitch.',
+      when: ZIPPED,
       caution: CAUTION.iron,
     },
     {
-      do: 'Sew front and side boxing together at the corners, then close the ring with the zip panel.',
+      do: 'Hem one long edge of both closure strips, sew hook-and-loop to them and lay the half under the full one.',
+      when: TAPED,
+      caution: CAUTION.needle,
+    },
+    {
+      do: 'Sew front and side boxing together at the corners, then close the ring with the closure.',
       when: "boxing == 'corners'",
     },
     {
-      do: 'Join the boxing strip if it has joins, then close the ring with the zip panel; mark the corners.',
+      do: 'Join the boxing strip if it has joins, then close the ring with the closure; mark the corners.',
       when: "boxing == 'wrap'",
     },
     {
       do: 'Sew the boxing to the top, corners clipped to the stitch; the stripe meets along the front seam line.',
       caution: CAUTION.needle,
     },
-    { do: 'Open the zip half way, then sew the boxing to the bottom.' },
+    ...edgesSteps,
+    { do: 'Open the closure half way, then sew the boxing to the bottom.' },
     { do: 'Turn, press the seams, fill with the foam.', caution: CAUTION.foam },
     {
-      do: 'Check: size within 1/8 in, corners full, stripe meets within 1/8 in, no pull at the piping’s corners, the zip runs.',
+      do: 'Check: corners full, stripe meets within 1/8 in, no pull at the piping’s corners, the closure shuts flat.',
     },
   ],
 };

@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
+import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
 /** Handbook kind A: one front, two hemmed backs that overlap. Common practice, no source. */
 export const envelopeCushion: CoverKind = {
@@ -9,6 +9,8 @@ export const envelopeCushion: CoverKind = {
   version: 1,
   about: 'One front and two hemmed backs that overlap; no closure.',
   drawing: 'envelope',
+  object: 'pad',
+  fill: 'soft',
   measures: padMeasures,
   options: [
     seamOf('inch(1/2)'),
@@ -31,6 +33,7 @@ export const envelopeCushion: CoverKind = {
       type: 'length',
       hint: 'each back’s cut height, when you fix that instead of the overlap',
     },
+    edgesOption,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
@@ -57,20 +60,7 @@ export const envelopeCushion: CoverKind = {
   notions: [],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   checks: [
-    {
-      code: 'overlap-short',
-      field: 'overlap',
-      level: 'stop',
-      when: 'lies <= inch(0)',
-      message: 'The back panels would overlap {lies}; {inch(3)} is the least that stays shut.',
-    },
-    {
-      code: 'overlap-short',
-      field: 'overlap',
-      level: 'warn',
-      when: 'lies > inch(0) && lies < inch(3)',
-      message: 'The back panels would overlap {lies}; {inch(3)} is the least that stays shut.',
-    },
+    ...overlapChecks('lies', 'back panels'),
     {
       code: 'overlap-over-panel',
       field: 'overlap',
@@ -91,7 +81,9 @@ export const envelopeCushion: CoverKind = {
     { do: 'Hem one long edge of each back panel and top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
     { do: 'Lay the front face up, the upper back face down on it, then the lower back; pin the four sides.' },
     { do: 'Sew round all four sides at the seam allowance; backstitch where the hems cross.', caution: CAUTION.needle },
-    { do: 'Clip the corners, overlock or zigzag the edges that fray, turn with a blunt point and press.' },
-    { do: 'Check: size within 1/8 in, diagonals equal, the overlap stays shut over the pad.' },
+    { do: 'Clip the corners.' },
+    ...edgesSteps,
+    { do: 'Turn with a blunt point and press.', caution: CAUTION.iron },
+    { do: 'Check: diagonals equal, the overlap stays shut over the pad.' },
   ],
 };

@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
+import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
 /** Handbook kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */
 export const flangedCushion: CoverKind = {
@@ -9,7 +9,9 @@ export const flangedCushion: CoverKind = {
   version: 1,
   about: 'A flat flange stands out round the pad; the back is in two hemmed parts.',
   drawing: 'flange',
-  measures: [...padMeasures, { id: 'flange', label: 'Flange', hint: 'how far the flange stands out' }],
+  object: 'pad',
+  fill: 'soft',
+  measures: [...padMeasures, { id: 'flange', label: 'Flange', hint: 'how far the flange stands out', tape: 'edge' }],
   options: [
     seamOf('inch(1/2)'),
     {
@@ -26,6 +28,7 @@ export const flangedCushion: CoverKind = {
       default: 'inch(6)',
       hint: 'how far the backs lie over each other',
     },
+    edgesOption,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
@@ -50,20 +53,7 @@ export const flangedCushion: CoverKind = {
   notions: [],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   checks: [
-    {
-      code: 'overlap-short',
-      field: 'overlap',
-      level: 'stop',
-      when: 'overlap <= inch(0)',
-      message: 'The back panels would overlap {overlap}; {inch(3)} is the least that stays shut.',
-    },
-    {
-      code: 'overlap-short',
-      field: 'overlap',
-      level: 'warn',
-      when: 'overlap > inch(0) && overlap < inch(3)',
-      message: 'The back panels would overlap {overlap}; {inch(3)} is the least that stays shut.',
-    },
+    ...overlapChecks('overlap', 'back panels'),
     {
       code: 'flange-wide',
       field: 'flange',
@@ -79,6 +69,7 @@ export const flangedCushion: CoverKind = {
       do: 'Lay the backs over the front right sides together and sew all round at the seam allowance.',
       caution: CAUTION.needle,
     },
+    ...edgesSteps,
     { do: 'Clip the corners, turn with a blunt point, press, and mark the flange all round.' },
     {
       do: 'Stitch the flange in along the mark; on a bold pattern all four lines fall at the same place of the pattern.',

@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
+import { CAUTION, cutStep, edgesOption, edgesSteps, ownZip, padMeasures, seamOf, zipShort } from './shared';
 
 /** Handbook kind D: a zip across the back under a flap. Common practice, no source; the binding's width is from memory. */
 export const flapZipCushion: CoverKind = {
@@ -9,6 +9,8 @@ export const flapZipCushion: CoverKind = {
   version: 1,
   about: 'The back is cut in two, with a zip under a flap; both sides are trimmed to the front.',
   drawing: 'flat',
+  object: 'pad',
+  fill: 'soft',
   measures: padMeasures,
   options: [
     seamOf('inch(1/2)'),
@@ -32,6 +34,8 @@ export const flapZipCushion: CoverKind = {
       ],
       default: 'seamed',
     },
+    ownZip,
+    { ...edgesOption, when: "edge == 'seamed'" },
   ],
   defaultFit: 'snug',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
@@ -40,7 +44,7 @@ export const flapZipCushion: CoverKind = {
     { name: 'cutHeight', is: 'height + allowance' },
     { name: 'backHeight', is: "flap == 'strip' ? cutHeight + inch(3/2) : cutHeight + inch(9/2)" },
     { name: 'round', is: '2 * (cutWidth + cutHeight)' },
-    { name: 'zip', is: 'stockUp(cutWidth + inch(1/2))' },
+    { name: 'zip', is: 'zipLengthGiven ? zipLength : stockUp(cutWidth + inch(1/2))' },
   ],
   finished: {
     width: "edge == 'bound' ? cutWidth : cutWidth - 2 * seam",
@@ -73,7 +77,7 @@ export const flapZipCushion: CoverKind = {
   ],
   notions: [{ name: 'zip', qty: '1', length: 'zip', note: 'coil, longer than the cover and trimmed' }],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
-  checks: [],
+  checks: [zipShort('cutWidth')],
   steps: [
     cutStep,
     { do: 'Cut the back in two at half its height.' },
@@ -83,6 +87,8 @@ export const flapZipCushion: CoverKind = {
     { do: 'Trim the back to the front. Open the zip half way before the last seam.' },
     { do: 'Sew round all four sides at the seam allowance.', when: "edge == 'seamed'" },
     { do: 'Baste round at 1/8 in and bind the edge.', when: "edge == 'bound'" },
-    { do: 'Turn with a blunt point, press and fill. Check: size within 1/8 in, the zip runs under its flap.' },
+    ...edgesSteps,
+    { do: 'Turn with a blunt point, press and fill.', caution: CAUTION.iron },
+    { do: 'Check: the zip runs under its flap.' },
   ],
 };

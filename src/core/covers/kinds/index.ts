@@ -9,11 +9,12 @@ import { pillowTopStool } from './pillow-top-stool';
 import { platformBoxed } from './platform-boxed';
 import { platformNotched } from './platform-notched';
 import { deviceSleeve, foundClothCover, strapPad } from './small-covers';
+import { bolster, roundCushion } from './round-covers';
 import { strappedPad } from './strapped-pad';
 import { wrapCushion } from './wrap-cushion';
 import { zipCushion } from './zip-cushion';
 
-/** The built-in kinds in the order of the handbook's letters. */
+/** The built-in kinds in the order of the handbook's letters, then the round ones. */
 export const KINDS: readonly CoverKind[] = [
   envelopeCushion,
   wrapCushion,
@@ -32,7 +33,37 @@ export const KINDS: readonly CoverKind[] = [
   deviceSleeve,
   strapPad,
   foundClothCover,
+  roundCushion,
+  bolster,
 ];
 
+/**
+ * Finds a kind by its id and version. Built-in kinds have one version, the current one; of a house's own kinds an order
+ * keeps the version that it was made with.
+ */
+export interface KindBook {
+  /** The kinds that can be chosen, each in its current version. */
+  current: readonly CoverKind[];
+  find(id: string, version?: number): CoverKind | undefined;
+}
+
+/** The built-in kinds and a house's own: `own` holds every version that is needed, the current ones marked by being the highest. */
+export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly string[] = []): KindBook {
+  const newest = (id: string) =>
+    own
+      .filter((kind) => kind.id === id)
+      .reduce<CoverKind | undefined>((a, b) => (a && a.version >= b.version ? a : b), undefined);
+  const ids = [...new Set(own.map(({ id }) => id))].filter((id) => !withdrawn.includes(id));
+  return {
+    current: [...KINDS, ...ids.map((id) => newest(id)!)],
+    find: (id, version) =>
+      KINDS.find((kind) => kind.id === id) ??
+      (version === undefined ? newest(id) : own.find((kind) => kind.id === id && kind.version === version)),
+  };
+}
+
+/** The book of a house without kinds of its own. */
+export const BUILT_IN: KindBook = kindBook();
+
 /** The built-in kind of that id, or undefined. */
-export const kindById = (id: string): CoverKind | undefined => KINDS.find((kind) => kind.id === id);
+export const kindById = (id: string): CoverKind | undefined => BUILT_IN.find(id);

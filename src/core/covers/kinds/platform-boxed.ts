@@ -9,6 +9,8 @@ export const platformBoxed: CoverKind = {
   version: 1,
   about: 'A plate and four boxing parts over foam, pulled round the platform and stapled.',
   drawing: 'box',
+  object: 'block',
+  fill: 'firm',
   measures: blockMeasures,
   options: [
     seamOf('inch(1/4)'),
@@ -31,6 +33,7 @@ export const platformBoxed: CoverKind = {
       name: 'plate',
       role: 'face',
       qty: 1,
+      axes: ['side to side', 'front to back'],
       across: 'plateLength',
       along: 'plateWidth',
       match: { anchor: ['seam', 'seam'], delta: ['inch(0)', 'inch(0)'] },

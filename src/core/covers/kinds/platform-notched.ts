@@ -9,7 +9,12 @@ export const platformNotched: CoverKind = {
   version: 1,
   about: 'One plate with its corners cut out; only the four corner seams are sewn.',
   drawing: 'box',
-  measures: [...blockMeasures, { id: 'wrap', label: 'Wrap', hint: 'what goes under the board to be stapled' }],
+  object: 'block',
+  fill: 'firm',
+  measures: [
+    ...blockMeasures,
+    { id: 'wrap', label: 'Wrap', hint: 'what goes under the board to be stapled', tape: 'under' },
+  ],
   options: [
     seamOf('inch(1/2)'),
     {
@@ -36,6 +41,7 @@ export const platformNotched: CoverKind = {
       name: 'plate',
       role: 'face',
       qty: 1,
+      axes: ['side to side', 'front to back'],
       across: 'plateLength',
       along: 'plateWidth',
       outline: [

@@ -1,10 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
-
-const yesNo = [
-  { id: 'yes', label: 'yes' },
-  { id: 'no', label: 'no' },
-];
+import { CAUTION, cutStep, padMeasures, seamOf, YES_NO } from './shared';
 
 /** Handbook kind O: a neoprene sleeve for a tablet or the like. Common practice, no source. */
 export const deviceSleeve: CoverKind = {
@@ -14,15 +9,17 @@ export const deviceSleeve: CoverKind = {
   version: 1,
   about: 'Two sides of neoprene with contrast panels and a thumb notch; loop and button if wanted.',
   drawing: 'sleeve',
+  object: 'device',
+  fill: 'firm',
   measures: [
-    { id: 'width', label: 'Width', hint: 'of the device' },
-    { id: 'length', label: 'Length', hint: 'of the device' },
-    { id: 'depth', label: 'Depth', hint: 'how thick the device is' },
+    { id: 'width', label: 'Width', hint: 'of the device', tape: 'across' },
+    { id: 'length', label: 'Length', hint: 'of the device', tape: 'long' },
+    { id: 'depth', label: 'Depth', hint: 'how thick the device is', tape: 'deep' },
   ],
   options: [
     seamOf('inch(1/4)'),
     { id: 'ease', label: 'Ease', type: 'length', default: 'inch(3/8)', hint: '3/8 to 1/2 in' },
-    { id: 'button', label: 'Loop and button', type: 'choice', choices: yesNo, default: 'yes' },
+    { id: 'button', label: 'Loop and button', type: 'choice', choices: YES_NO, default: 'yes' },
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
@@ -35,7 +32,24 @@ export const deviceSleeve: CoverKind = {
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutLength - seam' },
   pieces: [
-    { name: 'side', role: 'face', qty: 2, across: 'cutWidth', along: 'cutLength' },
+    {
+      name: 'front side',
+      role: 'face',
+      qty: 1,
+      across: 'cutWidth',
+      along: 'cutLength',
+      // The thumb notch, half round, 2 in wide and 1 in deep, in the middle of the upper edge.
+      outline: [
+        ['inch(0)', 'inch(0)'],
+        ['cutWidth', 'inch(0)'],
+        ['cutWidth', 'cutLength'],
+        ['cutWidth / 2 + inch(1)', 'cutLength'],
+        { centre: ['cutWidth / 2', 'cutLength'], radius: 'inch(1)', from: 0, to: -180 },
+        ['cutWidth / 2 - inch(1)', 'cutLength'],
+        ['inch(0)', 'cutLength'],
+      ],
+    },
+    { name: 'back side', role: 'face', qty: 1, across: 'cutWidth', along: 'cutLength' },
     { name: 'front panel', role: 'contrast', qty: 1, across: 'panelWidth', along: 'frontPanel' },
     { name: 'back panel', role: 'contrast', qty: 1, across: 'panelWidth', along: 'backPanel' },
   ],
@@ -43,12 +57,6 @@ export const deviceSleeve: CoverKind = {
   notions: [
     { name: 'cord loop', qty: '1', when: "button == 'yes'", length: 'inch(5)', note: 'caught in the back’s edge' },
     { name: 'button', qty: '1', when: "button == 'yes'", note: '5/8 in below the thumb notch' },
-    {
-      name: 'thumb notch',
-      qty: '1',
-      length: 'inch(2)',
-      note: 'half round, 2 in wide and 1 in deep, in the front’s upper edge',
-    },
   ],
   checks: [
     {
@@ -89,9 +97,11 @@ export const strapPad: CoverKind = {
   version: 1,
   about: 'Two squares with fleece between, closed round a strap with snaps or tape.',
   drawing: 'flat',
+  object: 'strap',
+  fill: 'firm',
   measures: [
-    { id: 'length', label: 'Length', hint: 'finished, along the strap' },
-    { id: 'width', label: 'Width', hint: 'finished, round the strap when open' },
+    { id: 'length', label: 'Length', hint: 'finished, along the strap', tape: 'long' },
+    { id: 'width', label: 'Width', hint: 'finished, round the strap when open', tape: 'across' },
   ],
   options: [
     seamOf('cm(1)'),
@@ -105,6 +115,7 @@ export const strapPad: CoverKind = {
       ],
       default: 'snaps',
     },
+    { id: 'snaps', label: 'Snaps', type: 'count', default: 3, when: "closure == 'snaps'" },
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
@@ -122,9 +133,9 @@ export const strapPad: CoverKind = {
   notions: [
     {
       name: 'snaps',
-      qty: '3',
-      when: "closure == 'snaps'",
-      note: 'at {length / 4}, {length / 2} and {3 * length / 4} of the length, 1.5 cm in',
+      qty: 'snaps',
+      when: "closure == 'snaps' && snaps > 0",
+      note: 'at {spread(snaps, length)} of the length, 1.5 cm in',
     },
     {
       name: 'hook-and-loop',
@@ -135,6 +146,13 @@ export const strapPad: CoverKind = {
     },
   ],
   checks: [
+    {
+      code: 'snaps-even',
+      field: 'snaps',
+      level: 'warn',
+      when: "closure == 'snaps' && snaps / 2 == whole(snaps / 2)",
+      message: 'An odd number of snaps puts one in the middle and closes without gaping; {snaps} is even.',
+    },
     {
       code: 'narrow',
       field: 'width',
@@ -164,13 +182,15 @@ export const foundClothCover: CoverKind = {
   version: 1,
   about: 'The print is placed first; existing hems become the opening’s finished edges.',
   drawing: 'envelope',
+  object: 'pad',
+  fill: 'soft',
   measures: [
     ...padMeasures,
-    { id: 'band', label: 'Band', hint: 'of the lower hem that makes the under-flap; 6 to 7 in' },
+    { id: 'band', label: 'Band', hint: 'of the lower hem that makes the under-flap; 6 to 7 in', tape: 'edge' },
   ],
   options: [
     seamOf('inch(1/2)'),
-    { id: 'stretch', label: 'Knit that stretches', type: 'choice', choices: yesNo, default: 'no' },
+    { id: 'stretch', label: 'Knit that stretches', type: 'choice', choices: YES_NO, default: 'no' },
   ],
   defaultFit: 'true',
   allowance: { true: "stretch == 'yes' ? inch(0) : 2 * seam" },

@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
+import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
 /** Handbook kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */
 export const wrapCushion: CoverKind = {
@@ -9,6 +9,8 @@ export const wrapCushion: CoverKind = {
   version: 1,
   about: 'One strip goes round the pad; its hemmed ends overlap at the back.',
   drawing: 'envelope',
+  object: 'pad',
+  fill: 'soft',
   measures: padMeasures,
   options: [
     seamOf('inch(1/2)'),
@@ -20,6 +22,7 @@ export const wrapCushion: CoverKind = {
       default: 'inch(4)',
       hint: '4 in on small pads, up to 3/4 of the height for easy filling',
     },
+    edgesOption,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
@@ -47,20 +50,7 @@ export const wrapCushion: CoverKind = {
   notions: [],
   centre: ['cutWidth / 2', 'cutLength / 2'],
   checks: [
-    {
-      code: 'overlap-short',
-      field: 'overlap',
-      level: 'stop',
-      when: 'overlap <= inch(0)',
-      message: 'The ends would overlap {overlap}; {inch(3)} is the least that stays shut.',
-    },
-    {
-      code: 'overlap-short',
-      field: 'overlap',
-      level: 'warn',
-      when: 'overlap > inch(0) && overlap < inch(3)',
-      message: 'The ends would overlap {overlap}; {inch(3)} is the least that stays shut.',
-    },
+    ...overlapChecks('overlap', 'ends'),
     {
       code: 'overlap-over-panel',
       field: 'overlap',
@@ -76,7 +66,8 @@ export const wrapCushion: CoverKind = {
       do: 'Fold the strip right sides together so that the ends overlap at the back and the outer flap reads upright.',
     },
     { do: 'Sew the two sides at the seam allowance; backstitch over the overlap.', caution: CAUTION.needle },
-    { do: 'Overlock or zigzag the edges that fray, turn with a blunt point and press.' },
-    { do: 'Check: size within 1/8 in, the outer flap reads upright, the overlap stays shut.' },
+    ...edgesSteps,
+    { do: 'Turn with a blunt point and press.', caution: CAUTION.iron },
+    { do: 'Check: the outer flap reads upright, the overlap stays shut.' },
   ],
 };

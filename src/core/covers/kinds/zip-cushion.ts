@@ -1,5 +1,18 @@
 import type { CoverKind } from '../kind';
-import { CAUTION, cutStep, padMeasures, seamOf } from './shared';
+import {
+  CAUTION,
+  closureOption,
+  cutStep,
+  edgesOption,
+  edgesSteps,
+  ownZip,
+  padMeasures,
+  seamOf,
+  TAPED,
+  tapeFacing,
+  ZIPPED,
+  zipLong,
+} from './shared';
 
 /** Handbook kind C: two faces, a zip in the bottom seam. Common practice, no source. */
 export const zipCushion: CoverKind = {
@@ -9,6 +22,8 @@ export const zipCushion: CoverKind = {
   version: 1,
   about: 'Two faces, usually cut snug, with a zip set into the bottom seam.',
   drawing: 'flat',
+  object: 'pad',
+  fill: 'soft',
   measures: padMeasures,
   options: [
     seamOf('inch(1/2)'),
@@ -19,8 +34,10 @@ export const zipCushion: CoverKind = {
       default: 'inch(2)',
       hint: 'the seam sewn shut at each end of the zip; 2 to 2 1/2 in',
     },
+    closureOption,
     {
       id: 'zipTeeth',
+      when: ZIPPED,
       label: 'Zip teeth',
       type: 'choice',
       choices: [
@@ -30,6 +47,8 @@ export const zipCushion: CoverKind = {
       ],
       default: 'coil',
     },
+    { ...ownZip, when: ZIPPED },
+    edgesOption,
   ],
   defaultFit: 'snug',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
@@ -37,7 +56,7 @@ export const zipCushion: CoverKind = {
     { name: 'cutWidth', is: 'width + allowance' },
     { name: 'cutHeight', is: 'height + allowance' },
     { name: 'opening', is: 'width - 2 * closedEnds' },
-    { name: 'zip', is: 'stockDown(opening)' },
+    { name: 'zip', is: 'zipLengthGiven ? zipLength : stockDown(opening)' },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
@@ -57,19 +76,29 @@ export const zipCushion: CoverKind = {
       along: 'cutHeight',
       match: { anchor: ['cutWidth / 2', 'seam'], delta: ['inch(0)', 'inch(0)'] },
     },
+    tapeFacing('opening'),
   ],
   strips: [],
   notions: [
+    { name: 'hook-and-loop', qty: '1', when: TAPED, length: 'opening', note: 'on the facings' },
     {
       name: 'zip',
       qty: '1',
-      when: 'zip > inch(0)',
+      when: `${ZIPPED} && zip > inch(0)`,
       length: 'zip',
-      note: '{zipTeeth}; marks {(width - zip) / 2} from each end of the seam',
+      note: '{zipTeeth}; marks {(width - min(zip, opening)) / 2} from each end of the seam',
     },
   ],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   checks: [
+    {
+      code: 'zip-uncut',
+      field: 'zipLength',
+      level: 'stop',
+      when: "closure == 'zip' && zipLengthGiven && zipTeeth == 'metal' && zipLength > opening",
+      message: 'A metal zip of {zipLength} can’t be cut down to the opening of {opening}; take a shorter one.',
+    },
+    zipLong("(zipTeeth == 'metal' ? zipLength : opening)", ZIPPED),
     {
       code: 'opening-none',
       field: 'closedEnds',
@@ -81,16 +110,16 @@ export const zipCushion: CoverKind = {
       code: 'zip-none',
       field: 'closedEnds',
       level: 'warn',
-      when: 'opening > inch(0) && zip == inch(0)',
+      when: `${ZIPPED} && opening > inch(0) && zip == inch(0)`,
       message: 'No stock zip is as short as the opening of {opening}; shorten the closed ends.',
     },
     {
       code: 'zip-metal',
       field: 'zipTeeth',
       level: 'warn',
-      when: "zipTeeth == 'metal' && zip > inch(0) && zip < opening",
+      when: "closure == 'zip' && zipTeeth != 'coil' && zip > inch(0) && zip < opening",
       message:
-        'A metal zip can’t be shortened and must fit exactly: the {zip} zip leaves closed ends of {(width - zip) / 2}.',
+        'A {zipTeeth} zip can’t be shortened and must fit exactly: the {zip} zip leaves closed ends of {(width - zip) / 2}.',
     },
     {
       code: 'closed-ends',
@@ -102,17 +131,26 @@ export const zipCushion: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Overlock or zigzag the bottom edges if the cloth frays; mark the zip’s ends on the bottom seam.' },
+    ...edgesSteps,
+    { do: 'Mark the ends of the opening on the bottom seam.' },
     {
-      do: 'Sew the bottom seam from each side to the zip marks, and baste the rest with the longest stitch.',
+      do: 'Sew a facing to each side of the opening and hook-and-loop to the facings; sew the seam shut beyond the marks.',
+      when: TAPED,
       caution: CAUTION.needle,
     },
     {
+      do: 'Sew the bottom seam from each side to the zip marks, and baste the rest with the longest stitch.',
+      when: ZIPPED,
+      caution: CAUTION.needle,
+    },
+    {
+      when: ZIPPED,
       do: 'Press the seam open, centre the zip under it face down, and sew with the zip foot; take the basting out.',
       caution: CAUTION.iron,
     },
-    { do: 'Open the zip half way. Right sides together, sew the three other sides at the seam allowance.' },
+    { do: 'Open the zip half way.', when: ZIPPED },
+    { do: 'Right sides together, sew the three other sides at the seam allowance.' },
     { do: 'Clip the corners, turn with a blunt point, press and fill.' },
-    { do: 'Check: size within 1/8 in, the motif or stripe meets within 1/8 in, the zip runs.' },
+    { do: 'Check: the motif or stripe meets within 1/8 in, the opening shuts.' },
   ],
 };

@@ -13,7 +13,15 @@ import { LengthField } from '@/ui/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { deleteCloth, saveCloth } from '../actions';
-import { PATTERN_LABELS, readClothForm, TURN_LABELS, type ClothForm } from '../form';
+import {
+  FIBRE_LABELS,
+  GIVE_LABELS,
+  PATTERN_LABELS,
+  readClothForm,
+  TURN_LABELS,
+  WEIGHT_LABELS,
+  type ClothForm,
+} from '../form';
 
 export function ClothFormView({
   edited,
@@ -147,6 +155,19 @@ export function ClothFormView({
                     <Input type="color" {...register('figureColour')} p="1" />
                   </Labelled>
                 </HStack>
+              </Grid>
+            </Panel>
+            <Panel title="Under the hands">
+              <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+                <Labelled label="Made of">
+                  <Select control={control} name="fibre" choices={FIBRE_LABELS} />
+                </Labelled>
+                <Labelled label="Weight">
+                  <Select control={control} name="weight" choices={WEIGHT_LABELS} />
+                </Labelled>
+                <Labelled label="It gives">
+                  <Select control={control} name="give" choices={GIVE_LABELS} />
+                </Labelled>
               </Grid>
             </Panel>
             <Panel title="Buying">

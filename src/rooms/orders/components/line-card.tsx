@@ -1,58 +1,83 @@
 'use client';
 
-import { Box, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text } from '@chakra-ui/react';
-import { Lock, Trash2, TriangleAlert } from 'lucide-react';
-import { memo, useMemo } from 'react';
-import { useController, useWatch, type Control } from 'react-hook-form';
-import { fitsOf, kindById, KINDS, openOptions, takeOff, type KindOption, type TakeOff } from '@/core/covers';
-import { cutList } from '@/core/cutlist';
-import { parseLength, printBoth, printNumber, STYLES, type Units } from '@/core/length';
+import { Box, Button, Flex, Grid, HStack, NativeSelect, Stack, Text } from '@chakra-ui/react';
+import { Lock, Rows3, Trash2 } from 'lucide-react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
+import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
+import { cutList, type CutList } from '@/core/cutlist';
+import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
-import { Fractions } from '@/ui/fraction';
-import { LengthField, typingUnit } from '@/ui/length-field';
 import { Notice } from '@/ui/page';
-import {
-  emptyLine,
-  FIT_LABELS,
-  MATCHING_LABELS,
-  readLineForm,
-  ROLE_LABELS,
-  rolesOf,
-  toFormField,
-  type LineForm,
-  type OrderForm,
-} from '../form';
-import type { ClothChoice } from '../queries';
-import { CoverDrawing } from './cover-drawing';
+import { emptyLine, readLineForm, toFormField, type LineForm, type OrderForm } from '../form';
+import { LineFields } from './line-fields';
+import { LinePreview, MeasureFirst } from './line-preview';
+import { useOrderRoom } from './order-room';
+import { QuickRows } from './quick-rows';
 
 interface Props {
   control: Control<OrderForm>;
+  getValues: UseFormGetValues<OrderForm>;
   index: number;
   units: Units;
-  cloths: ClothChoice[];
   /** Faults of this line from the last attempt to save. */
   saved: Fault[];
   /** True once saving was tried: then open fields are named too. */
   isTried: boolean;
   onRemove?: (() => void) | undefined;
+  onMore: (lines: LineForm[]) => void;
 }
 
 /** One line of an order: what is asked for at the left, the cover and its cut list, live, at the right. */
-export const LineCard = memo(function LineCard({ control, index, units, cloths, saved, isTried, onRemove }: Props) {
+export const LineCard = memo(function LineCard({
+  control,
+  getValues,
+  index,
+  units,
+  saved,
+  isTried,
+  onRemove,
+  onMore,
+}: Props) {
   const { field } = useController({ control, name: `lines.${index}` });
   const line = useWatch({ control, name: `lines.${index}` });
-  const kind = kindById(line.kind)!;
-  const read = useMemo(() => readLineForm(line, units, '1'), [line, units]);
-  const live = useMemo(() => liveFaults(read, line, units), [read, line, units]);
-  const cover = useMemo(() => preview(read.line, units), [read, units]);
+  const { cloths, kinds, house, room } = useOrderRoom();
+  const [focused, setFocused] = useState<string>();
+  const kind = kinds.find(line.kind, line.kindVersion)!;
+  // The letters appear at once; the cover and its cut list follow as soon as there is time.
+  const settled = useDeferredValue(line);
+  const settledKind = kinds.find(settled.kind, settled.kindVersion)!;
+  const read = useMemo(() => readLineForm(settled, units, '1', kinds), [settled, units, kinds]);
+  const live = useMemo(() => seen(read, settledKind, units, room), [read, settledKind, units, room]);
+  // While a size is being typed again the last cover stays to be seen, fainter.
+  const [kept, setKept] = useState<{ kind: CoverKind; cover: TakeOff; list: CutList } | null>(null);
+  if (live.cover && live.list && kept?.list !== live.list)
+    setKept({ kind: settledKind, cover: live.cover, list: live.list });
+  const shown = kept?.kind === kind ? kept : null;
+  const isStale = live.cover === null || live.list === null;
   const errorAt = (name: string) => {
-    const found = [...saved, ...live].find((fault) => fault.field === name);
+    const found = [...saved, ...live.faults].find((fault) => fault.field === name);
     // A field that is merely still empty is not scolded while somebody is typing.
     return found && (isTried || !/-missing$/.test(found.code)) ? found.message : undefined;
   };
-  const change = (part: Partial<LineForm>) => field.onChange({ ...line, ...part });
+  const { onChange } = field;
+  const change = useCallback(
+    (part: (line: LineForm) => Partial<LineForm>) => {
+      const now = getValues(`lines.${index}`);
+      onChange({ ...now, ...part(now) });
+    },
+    [onChange, getValues, index],
+  );
   const cloth = cloths.find(({ id }) => id === line.cloth.face);
   const isFrozen = line.frozenBy !== undefined;
+  const newest = kinds.find(line.kind);
+  const choose = (id: string) =>
+    change(({ id: lineId, qty, cloth: cloths }) => ({
+      ...emptyLine(kinds.find(id)!, house, units),
+      id: lineId,
+      qty,
+      cloth: cloths,
+    }));
 
   return (
     <Box asChild bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" minW="0">
@@ -67,15 +92,9 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
               value={line.kind}
               fontWeight="700"
               bg="bg.panel"
-              onChange={(event) =>
-                change({ ...emptyLine(kindById(event.target.value)!), id: line.id, qty: line.qty, cloth: line.cloth })
-              }
+              onChange={(event) => choose(event.target.value)}
             >
-              {KINDS.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
+              <KindOptions chosen={kind} />
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
@@ -87,96 +106,62 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
               <Lock size={16} /> <Text>approved in “{line.frozenBy}”; copy the order to change it</Text>
             </HStack>
           ) : (
-            onRemove && (
-              <Button variant="ghost" size="sm" onClick={onRemove} ml="auto">
-                <Trash2 size={16} /> Remove
-              </Button>
-            )
+            <HStack gap="1" ml="auto">
+              <QuickRows key={kind.id} kind={kind} line={line} units={units} onAdd={onMore}>
+                <Button variant="ghost" size="sm">
+                  <Rows3 size={16} /> Several like this
+                </Button>
+              </QuickRows>
+              {onRemove && (
+                <Button variant="ghost" size="sm" onClick={onRemove}>
+                  <Trash2 size={16} /> Remove
+                </Button>
+              )}
+            </HStack>
           )}
         </Flex>
+        {newest && newest.version > kind.version && !isFrozen && (
+          <Box px="5" pt="4">
+            <Notice level="warn">
+              <HStack gap="4" wrap="wrap">
+                <Text>
+                  This line is made with version {kind.version} of “{kind.name}”; version {newest.version} is the
+                  newest.
+                </Text>
+                <Button size="sm" variant="outline" onClick={() => change(() => ({ kindVersion: newest.version }))}>
+                  Use version {newest.version}
+                </Button>
+              </HStack>
+            </Notice>
+          </Box>
+        )}
         <Grid templateColumns={{ base: '1fr', lg: '1.1fr 1fr' }} gap="6" p="5">
-          <Stack gap="5">
-            <Grid templateColumns={`repeat(${Math.min(5, kind.measures.length + 1)}, minmax(0, 1fr))`} gap="3">
-              <Field.Root invalid={errorAt('qty') !== undefined}>
-                <Field.Label fontWeight="600">How many</Field.Label>
-                <Input
-                  inputMode="numeric"
-                  value={line.qty}
-                  onChange={(event) => change({ qty: event.target.value })}
-                  fontSize="lg"
-                  fontWeight="600"
-                  autoComplete="off"
-                />
-                <Field.ErrorText>{errorAt('qty')}</Field.ErrorText>
-              </Field.Root>
-              {kind.measures.map(({ id, label, hint, default: usual }) => (
-                <LengthField
-                  key={id}
-                  label={label}
-                  hint={hint}
-                  units={units}
-                  {...(usual && { placeholder: placeholderOfFormula(usual) })}
-                  value={line.typed[id] ?? ''}
-                  error={errorAt(`typed.${id}`)}
-                  onChange={(text) => change({ typed: { ...line.typed, [id]: text } })}
-                />
-              ))}
-            </Grid>
-            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
-              <Choice
-                label="Fit"
-                value={line.fit}
-                choices={fitsOf(kind).map((id) => ({ id, label: FIT_LABELS[id] }))}
-                onChange={(fit) => change({ fit: fit as LineForm['fit'] })}
+          <LineFields
+            kind={kind}
+            line={line}
+            units={units}
+            cover={live.cover}
+            cloth={cloth}
+            change={change}
+            errorAt={errorAt}
+            onFocusMeasure={setFocused}
+          />
+          <Stack gap="4" aria-live="polite" minW="0" opacity={shown && isStale ? 0.45 : 1}>
+            {shown ? (
+              <LinePreview
+                kind={kind}
+                cover={shown.cover}
+                list={shown.list}
+                line={settled}
+                units={units}
+                cloth={cloth}
+                index={index}
+                focused={focused}
+                change={change}
               />
-              <Choice
-                label="Sizes are"
-                value={line.measuredAs}
-                choices={[
-                  { id: 'finished', label: 'of the form' },
-                  { id: 'cut', label: 'an old cover’s cut edges' },
-                ]}
-                onChange={(value) => change({ measuredAs: value as LineForm['measuredAs'] })}
-              />
-              {cloth?.hasRepeat && (
-                <Choice
-                  label="Pattern"
-                  value={line.matching}
-                  choices={Object.entries(MATCHING_LABELS).map(([id, label]) => ({ id, label }))}
-                  onChange={(value) => change({ matching: value as LineForm['matching'] })}
-                />
-              )}
-            </Grid>
-            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
-              {openOptions(kind, line.choices).map((option) => (
-                <OptionField
-                  key={option.id}
-                  option={option}
-                  line={line}
-                  units={units}
-                  change={change}
-                  error={errorAt(`typed.${option.id}`) ?? errorAt(`choices.${option.id}`)}
-                />
-              ))}
-            </Grid>
-            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
-              {rolesOf(kind, line.choices).map((role) => (
-                <Choice
-                  key={role}
-                  label={`${ROLE_LABELS[role]} cloth`}
-                  value={line.cloth[role] ?? ''}
-                  error={errorAt(`cloth.${role}`)}
-                  choices={[
-                    { id: '', label: role === 'face' ? 'Choose a cloth' : 'as the face' },
-                    ...cloths.map(({ id, name }) => ({ id, label: name })),
-                  ]}
-                  onChange={(id) => change({ cloth: { ...line.cloth, [role]: id } })}
-                />
-              ))}
-            </Grid>
-          </Stack>
-          <Stack gap="4" aria-live="polite">
-            {cover ? <Preview cover={cover} line={line} units={units} cloth={cloth} index={index} /> : <Waiting />}
+            ) : (
+              <MeasureFirst kind={kind} focused={focused} />
+            )}
           </Stack>
         </Grid>
       </fieldset>
@@ -184,284 +169,45 @@ export const LineCard = memo(function LineCard({ control, index, units, cloths, 
   );
 });
 
-function liveFaults(read: ReturnType<typeof readLineForm>, line: LineForm, units: Units): Fault[] {
-  const list = read.faults.every(({ code }) => code === 'cloth-missing') ? cutList([read.line], units) : null;
-  if (!list || list.ok) return read.faults;
-  return [...read.faults, ...list.faults.map((fault) => toFormField(fault, kindById(line.kind)))];
-}
-
-/** The take-off as far as it can be told already: the measures suffice. */
-function preview(line: ReturnType<typeof readLineForm>['line'], units: Units): TakeOff | null {
-  const result = takeOff(kindById(line.kind)!, { ...line, units });
-  return result.ok ? result.value : null;
-}
-
-function Waiting() {
-  return (
-    <Flex
-      flex="1"
-      minH="240px"
-      align="center"
-      justify="center"
-      borderWidth="2px"
-      borderStyle="dashed"
-      borderColor="border"
-      borderRadius="sm"
-      px="6"
-      textAlign="center"
-    >
-      <Text color="fg.muted">The cover and its cut list appear here as soon as its sizes are known.</Text>
-    </Flex>
-  );
-}
-
-function Preview({
-  cover,
-  line,
-  units,
-  cloth,
-  index,
-}: {
-  cover: TakeOff;
-  line: LineForm;
-  units: Units;
-  cloth: ClothChoice | undefined;
-  index: number;
-}) {
-  const kind = kindById(line.kind)!;
-  const size = (a: number, b: number) =>
-    `${printNumber(a, STYLES[units]).text} x ${printNumber(b, STYLES[units]).text}`;
-  const rows = [
-    ...cover.pieces.map(({ name, qty, across, along, sum }) => ({ name, qty, size: size(across, along), sum })),
-    ...cover.strips.map(({ name, qty, width, length, sum, grain }) => ({
-      name: `${name}, ${grain === 'bias' ? 'bias' : 'straight'}`,
-      qty,
-      size: size(width, length),
-      sum,
-    })),
-  ];
-  const qty = Number(line.qty) || 1;
+/** The kinds to choose from, the house's own apart; a withdrawn one only where it is chosen already. */
+export function KindOptions({ chosen }: { chosen?: CoverKind }) {
+  const { kinds } = useOrderRoom();
+  const isOwn = ({ id }: CoverKind) => id.startsWith('own-');
+  const own = kinds.current.filter(isOwn);
+  if (chosen && isOwn(chosen) && !own.some(({ id }) => id === chosen.id)) own.push(chosen);
+  const options = (some: readonly CoverKind[]) =>
+    some.map(({ id, name }) => (
+      <option key={id} value={id}>
+        {name}
+      </option>
+    ));
   return (
     <>
-      {cover.warnings.map(({ code, message, level }) => (
-        <Notice key={code} level={level}>
-          {message}
-        </Notice>
-      ))}
-      <Box maxW="380px" mx="auto" w="full">
-        <CoverDrawing id={`line-${index}`} kind={kind} cover={cover} units={units} look={cloth?.look} />
-      </Box>
-      <Box
-        as="table"
-        w="full"
-        css={{
-          '& td, & th': { padding: '5px 8px', textAlign: 'left', verticalAlign: 'top' },
-          '& tbody tr': { borderTop: '1px solid var(--chakra-colors-border-muted)' },
-        }}
-      >
-        <thead>
-          <tr>
-            <th>Cut</th>
-            <th>Piece</th>
-            <th>Across x along, {units === 'in' ? 'in' : 'cm'}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.name}>
-              <Box as="td" fontWeight="700" fontSize="lg">
-                {row.qty * qty}
-              </Box>
-              <td>{row.name}</td>
-              <td>
-                <Text fontWeight="700" fontSize="lg">
-                  <Fractions>{row.size.replace(' x ', ' × ')}</Fractions>
-                </Text>
-                <Text fontSize="sm" color="fg.muted">
-                  <Fractions>{sumsText(row.sum)}</Fractions>
-                </Text>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
-      {cover.notions.length > 0 && (
-        <Text fontSize="sm" color="fg.muted">
-          <Text as="span" fontWeight="700" color="fg">
-            Also:{' '}
-          </Text>
-          <Fractions>
-            {cover.notions
-              .map(
-                ({ name, qty: each, length, note }) =>
-                  `${each * qty} ${name}${length ? ` ${printNumber(length, STYLES[units]).text}` : ''} (${note})`,
-              )
-              .join('; ')}
-          </Fractions>
-        </Text>
-      )}
-      <Steps cover={cover} />
+      {options(kinds.current.filter((kind) => !isOwn(kind)))}
+      {own.length > 0 && <optgroup label="Our own kinds">{options(own)}</optgroup>}
     </>
   );
 }
 
-/** How the cover is sewn, with the cautions where they belong; folded away until somebody wants it. */
-function Steps({ cover }: { cover: TakeOff }) {
-  return (
-    <Box
-      asChild
-      fontSize="sm"
-      css={{
-        '& summary': { cursor: 'pointer', fontWeight: 700, minHeight: '36px', display: 'flex', alignItems: 'center' },
-      }}
-    >
-      <details>
-        <summary>How it is sewn, and what to mind</summary>
-        <Stack as="ol" gap="2" pl="5" css={{ listStyle: 'decimal' }}>
-          {cover.steps.map(({ n, do: what, caution }) => (
-            <li key={n}>
-              <Fractions>{what}</Fractions>
-              {caution && (
-                <HStack gap="2" align="flex-start" color="fg.muted" mt="1">
-                  <Box flex="none" mt="0.5" color="warn.line">
-                    <TriangleAlert size={16} aria-label="Caution" />
-                  </Box>
-                  <Text>{caution}</Text>
-                </HStack>
-              )}
-            </li>
-          ))}
-        </Stack>
-      </details>
-    </Box>
-  );
+interface Live {
+  faults: Fault[];
+  cover: TakeOff | null;
+  list: CutList | null;
 }
 
-const sumsText = ([a, b]: [string, string]) => (a === b ? a : `${a}; ${b}`).replaceAll(' x ', ' × ');
-
-function CountField({
-  label,
-  value,
-  usual,
-  onChange,
-  error,
-}: {
-  label: string;
-  value: string;
-  usual: number;
-  onChange: (text: string) => void;
-  error: string | undefined;
-}) {
-  return (
-    <Field.Root invalid={error !== undefined}>
-      <Field.Label fontWeight="600">{label}</Field.Label>
-      <Input
-        inputMode="numeric"
-        value={value}
-        placeholder={String(usual)}
-        onChange={(event) => onChange(event.target.value)}
-        fontSize="lg"
-        fontWeight="600"
-        autoComplete="off"
-      />
-      <Field.ErrorText>{error}</Field.ErrorText>
-    </Field.Root>
-  );
-}
-
-function OptionField({
-  option,
-  line,
-  units,
-  change,
-  error,
-}: {
-  option: KindOption;
-  line: LineForm;
-  units: Units;
-  change: (part: Partial<LineForm>) => void;
-  error: string | undefined;
-}) {
-  if (option.type === 'choice') {
-    return (
-      <Choice
-        label={option.label}
-        value={line.choices[option.id] ?? option.default}
-        choices={option.choices}
-        error={error}
-        onChange={(id) => change({ choices: { ...line.choices, [option.id]: id } })}
-      />
-    );
-  }
-  if (option.type === 'count') {
-    const setCount = (text: string) => change({ choices: { ...line.choices, [option.id]: text } });
-    return (
-      <CountField
-        label={option.label}
-        value={line.choices[option.id] ?? ''}
-        usual={option.default}
-        onChange={setCount}
-        error={error}
-      />
-    );
-  }
-  return (
-    <LengthField
-      label={option.label}
-      units={units}
-      value={line.typed[option.id] ?? ''}
-      error={error}
-      hint={option.hint ?? ''}
-      placeholder={placeholderOf(option)}
-      reads={option.type === 'hem' ? (text) => readHem(text, units) : undefined}
-      onChange={(text) => change({ typed: { ...line.typed, [option.id]: text } })}
-    />
-  );
-}
-
-/** A formula of one length as it would be written: `inch(1/2)` is 1/2 in. */
-const placeholderOfFormula = (formula: string) =>
-  formula.replace(/^inch\((.+)\)$/, '$1 in').replace(/^(mm|cm)\((.+)\)$/, '$2 $1');
-
-/** The usual value of an option. */
-function placeholderOf(option: KindOption): string {
-  const usual =
-    option.type === 'hem' ? option.default : option.type === 'length' && option.default ? [option.default] : [];
-  return usual.map(placeholderOfFormula).join(' + ');
-}
-
-function readHem(text: string, units: Units): string | null {
-  const turns = text.split('+').map((turn) => parseLength(turn, typingUnit(units)));
-  return turns.every((turn) => turn.ok) ? turns.map((turn) => printBoth(turn.value, units)).join(' + ') : null;
-}
-
-function Choice({
-  label,
-  value,
-  choices,
-  onChange,
-  error,
-}: {
-  label: string;
-  value: string;
-  choices: { id: string; label: string }[];
-  onChange: (id: string) => void;
-  error?: string | undefined;
-}) {
-  return (
-    <Field.Root invalid={error !== undefined}>
-      <Field.Label fontWeight="600">{label}</Field.Label>
-      <NativeSelect.Root>
-        <NativeSelect.Field value={value} onChange={(event) => onChange(event.target.value)}>
-          {choices.map(({ id, label: name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </NativeSelect.Field>
-        <NativeSelect.Indicator />
-      </NativeSelect.Root>
-      <Field.ErrorText>{error}</Field.ErrorText>
-    </Field.Root>
-  );
+/** What is known of a line while it is typed: its faults, and as soon as the measures suffice its take-off and cut list. */
+function seen(
+  { line, faults }: ReturnType<typeof readLineForm>,
+  kind: CoverKind,
+  units: Units,
+  room: Parameters<typeof cutList>[2],
+): Live {
+  const cover = takeOff(kind, { ...line, units });
+  const isComplete = faults.every(({ code }) => code === 'cloth-missing');
+  const list = cutList([line], units, room);
+  return {
+    faults: isComplete && !list.ok ? [...faults, ...list.faults.map((fault) => toFormField(fault, kind))] : faults,
+    cover: cover.ok ? cover.value : null,
+    list: list.ok ? list.value : null,
+  };
 }

@@ -4,28 +4,35 @@ import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, T
 import { Plus } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useTransition } from 'react';
+import { useCallback, useEffect, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
-import { kindById, KINDS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import type { Answer } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { saveOrder } from '../actions';
-import { emptyLine, type OrderForm } from '../form';
-import type { ClothChoice } from '../queries';
-import { LineCard } from './line-card';
+import { emptyLine, type LineForm, type OrderForm } from '../form';
+import { KindOptions, LineCard } from './line-card';
+import { OrderRoomProvider, useOrderRoom, type RoomProps } from './order-room';
 
 interface Props {
   /** The stored order, or null for a new one. */
   edited: { id: number; no: number; mark: number; version: number; batches: { id: number; name: string }[] } | null;
   initial: OrderForm;
   customers: string[];
-  cloths: ClothChoice[];
 }
 
-export function OrderFormView({ edited, initial, customers, cloths }: Props) {
+export function OrderFormView({ edited, initial, customers, ...room }: Props & RoomProps) {
+  return (
+    <OrderRoomProvider {...room}>
+      <OrderPage edited={edited} initial={initial} customers={customers} />
+    </OrderRoomProvider>
+  );
+}
+
+function OrderPage({ edited, initial, customers }: Props) {
+  const { kinds, house } = useOrderRoom();
   const router = useRouter();
   const { control, register, handleSubmit, getValues, setValue, formState, reset } = useForm<OrderForm>({
     defaultValues: initial,
@@ -71,6 +78,7 @@ export function OrderFormView({ edited, initial, customers, cloths }: Props) {
       else router.push('/orders');
     });
 
+  const addLines = useCallback((lines: LineForm[]) => append(lines, { shouldFocus: false }), [append]);
   const general = faults.filter(({ field }) => field === '' || field === 'lines');
   const fieldError = (name: string) => faults.find(({ field }) => field === name)?.message;
   const lineFaults = (index: number) =>
@@ -187,11 +195,12 @@ export function OrderFormView({ edited, initial, customers, cloths }: Props) {
           <LineCard
             key={key}
             control={control}
+            getValues={getValues}
             index={index}
             units={units}
-            cloths={cloths}
             saved={lineFaults(index)}
             isTried={isTried}
+            onMore={addLines}
             onRemove={fields.length > 1 ? () => remove(index) : undefined}
           />
         ))}
@@ -202,18 +211,17 @@ export function OrderFormView({ edited, initial, customers, cloths }: Props) {
               value={nextKind}
               onChange={(event) => setNextKind(event.target.value)}
             >
-              {KINDS.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
+              <KindOptions />
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
           <Button
             variant="outline"
             onClick={() =>
-              append({ ...emptyLine(kindById(nextKind)!), cloth: { face: getValues().lines.at(-1)?.cloth.face ?? '' } })
+              append({
+                ...emptyLine(kinds.find(nextKind)!, house, units),
+                cloth: { face: getValues().lines.at(-1)?.cloth.face ?? '' },
+              })
             }
           >
             <Plus size={18} /> Add a line

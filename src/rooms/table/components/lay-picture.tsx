@@ -276,10 +276,11 @@ function CrossLine({
       />
       {label && (
         <text
-          transform={`translate(${x} ${width + 20 * px}) scale(${px})`}
+          // On a short lay the words run on to the right, else they would begin outside.
+          transform={`translate(${x < WORDS_PX * px ? 0 : x} ${width + 20 * px}) scale(${px})`}
           fontSize="14"
           fontWeight={700}
-          textAnchor="end"
+          textAnchor={x < WORDS_PX * px ? 'start' : 'end'}
           fill="currentColor"
         >
           {label}
@@ -290,6 +291,7 @@ function CrossLine({
 }
 
 const TAPE_PX = 30;
+const WORDS_PX = 130;
 
 /** A tape measure along the upper edge; its steps follow the zoom. */
 function Tape({ length, px, units }: { length: number; px: number; units: Units }) {

@@ -1,0 +1,266 @@
+import { inches, printLength, STYLES, type Nm, type Units } from '../length';
+import type { Fault } from '../result';
+import { FormulaError, namesIn, parseFormula, RESERVED, type Value } from './formula';
+import { TAPES, type CoverKind, type KindOption } from './kind';
+import { takeOff, trial } from './take-off';
+
+// A kind is checked before it is kept: its names, its formulas, and what they come to on a sample.
+
+/** Measures for trying a kind out, by where the tape goes; lengths in nm. Sizes of everyday things, from memory. */
+const SAMPLES: Record<string, number> = {
+  across: 16, down: 16, edge: 2, front: 24, deep: 20, high: 3, under: 3, diameter: 15, long: 24, wrap: 13, tall: 9, cover: 6, board: 1 / 8, drop: 12,
+}; // prettier-ignore
+const DEVICE: Record<string, number> = { across: 6, long: 9, deep: 1 / 2 };
+const PLAIN_SAMPLE = 12;
+
+/** A sample of a kind's measures, for trials and previews. */
+export function sampleOf({ measures, object }: Pick<CoverKind, 'measures' | 'object'>): Record<string, Nm> {
+  const sizes = object === 'device' ? { ...SAMPLES, ...DEVICE } : SAMPLES;
+  return Object.fromEntries(measures.map(({ id, tape }) => [id, inches(sizes[tape ?? ''] ?? PLAIN_SAMPLE)]));
+}
+
+const NAME = /^[a-z][A-Za-z0-9]{0,30}$/;
+
+/** A formula of a kind and its place in it, as `pieces.0.across`. */
+interface Place {
+  field: string;
+  formula: string;
+  /** What it must come to. */
+  wants: Value['type'] | 'size' | 'any';
+}
+
+/** The names that an option brings: itself, and for lengths whether it is given, for hems their turns. */
+function namesOf(option: KindOption): string[] {
+  if (option.type === 'length') return [option.id, `${option.id}Given`];
+  return option.type === 'hem' ? [option.id, `${option.id}Turn1`, `${option.id}Turn2`] : [option.id];
+}
+
+const inBraces = (text: string) => [...text.matchAll(/\{([^}]+)\}/g)].map(([, formula]) => formula!);
+
+/** Every formula of a kind beside its results, with its place. */
+function placesOf(kind: CoverKind): Place[] {
+  const places: Place[] = [];
+  const add = (field: string, formula: string | undefined, wants: Place['wants']) => {
+    if (formula !== undefined) places.push({ field, formula, wants });
+  };
+  const addTexts = (field: string, text: string) => inBraces(text).forEach((formula) => add(field, formula, 'any'));
+  kind.options.forEach((option, i) => {
+    add(`options.${i}.when`, option.when, 'yes-no');
+  });
+  Object.entries(kind.allowance).forEach(([fit, formula]) => add(`allowance.${fit}`, formula, 'length'));
+  Object.entries(kind.finished).forEach(([name, formula]) => add(`finished.${name}`, formula, 'length'));
+  kind.pieces.forEach((piece, i) => {
+    add(`pieces.${i}.when`, piece.when, 'yes-no');
+    if (typeof piece.qty === 'string') add(`pieces.${i}.qty`, piece.qty, 'number');
+    add(`pieces.${i}.across`, piece.across, 'size');
+    add(`pieces.${i}.along`, piece.along, 'size');
+    for (const corner of piece.outline ?? [])
+      (Array.isArray(corner) ? corner : [...corner.centre, corner.radius]).forEach((formula) =>
+        add(`pieces.${i}.outline`, formula, 'length'),
+      );
+    for (const formula of piece.match ? [...piece.match.anchor, ...piece.match.delta] : [])
+      add(`pieces.${i}.match`, formula, 'length');
+  });
+  kind.strips.forEach((strip, i) => {
+    add(`strips.${i}.when`, strip.when, 'yes-no');
+    add(`strips.${i}.qty`, strip.qty, 'number');
+    for (const name of ['width', 'length'] as const) add(`strips.${i}.${name}`, strip[name], 'size');
+    for (const name of ['loss', 'least'] as const) add(`strips.${i}.${name}`, strip[name], 'length');
+    add(`strips.${i}.grain`, strip.grain, 'word');
+  });
+  kind.notions.forEach((notion, i) => {
+    add(`notions.${i}.when`, notion.when, 'yes-no');
+    add(`notions.${i}.qty`, notion.qty, 'number');
+    add(`notions.${i}.length`, notion.length, 'length');
+    addTexts(`notions.${i}.note`, notion.note);
+  });
+  kind.checks.forEach((check, i) => {
+    add(`checks.${i}.when`, check.when, 'yes-no');
+    addTexts(`checks.${i}.message`, check.message);
+  });
+  kind.steps.forEach((step, i) => {
+    add(`steps.${i}.when`, step.when, 'yes-no');
+    addTexts(`steps.${i}.do`, step.do);
+  });
+  kind.centre?.forEach((formula) => add('centre', formula, 'length'));
+  return places;
+}
+
+/**
+ * A kind with its results in the order in which they need each other, or everything that is wrong with it, each fault at
+ * its place (`results.2.is`). Sizes are tried on `sample` (nm); sizes that come out as nothing or less there are faults.
+ */
+export function checkKind(
+  kind: CoverKind,
+  sample: Record<string, Nm> = sampleOf(kind),
+  units: Units = 'in',
+): { kind: CoverKind; faults: Fault[] } {
+  const faults: Fault[] = [...nameFaults(kind)];
+  const fault = (field: string, code: string, message: string) => faults.push({ code, field, message });
+  if (kind.measures.length === 0) fault('measures', 'measures-none', 'A kind needs at least one measure.');
+  if (kind.pieces.length === 0) fault('pieces', 'pieces-none', 'A kind needs at least one piece to cut.');
+  if (kind.allowance[kind.defaultFit] === undefined)
+    fault('defaultFit', 'fit', `Say what the usual fit, ${kind.defaultFit}, adds to a measured edge.`);
+  kind.measures.forEach(({ tape, label }, i) => {
+    if (tape && !(TAPES[kind.object] as readonly string[]).includes(tape))
+      fault(`measures.${i}.tape`, 'tape', `A ${kind.object} has no place for the tape of ${label}.`);
+  });
+
+  const basic = new Set([
+    ...kind.measures.map(({ id }) => id),
+    ...kind.options.flatMap(namesOf),
+    ...['allowance', 'asCut', 'traced', 'perimeter'],
+  ]);
+  const results = new Map(kind.results.map((one, i) => [one.name, { ...one, i }]));
+  const needs = new Map<string, string[]>();
+
+  /** The names that a formula uses, or null with its fault told. */
+  const read = (field: string, formula: string, known: (name: string) => boolean): string[] | null => {
+    try {
+      if (formula.trim() === '') throw new FormulaError('syntax', 'A formula is needed here.');
+      const names = namesIn(parseFormula(formula));
+      const strange = names.find((name) => !known(name));
+      if (strange !== undefined)
+        throw new FormulaError('unknown-name', `“${strange}” is not a measure, an option or a result of this kind.`);
+      return names;
+    } catch (error) {
+      if (!(error instanceof FormulaError)) throw error;
+      fault(field, error.code, error.message);
+      return null;
+    }
+  };
+
+  const before = new Set<string>(['asCut', 'traced', 'perimeter']);
+  kind.measures.forEach(({ id, default: usual }, i) => {
+    if (usual !== undefined) read(`measures.${i}.default`, usual, (name) => before.has(name));
+    before.add(id);
+  });
+  kind.options.forEach((option, i) => {
+    const usual =
+      option.type === 'length' && option.default ? [option.default] : option.type === 'hem' ? option.default : [];
+    for (const formula of usual) read(`options.${i}.default`, formula, (name) => before.has(name));
+    if (option.type === 'choice' && !option.choices.some(({ id }) => id === option.default))
+      fault(`options.${i}.default`, 'choice', 'The usual choice must be one of the choices.');
+    namesOf(option).forEach((name) => before.add(name));
+  });
+  for (const { name, is, i } of results.values()) {
+    const names = read(`results.${i}.is`, is, (one) => basic.has(one) || results.has(one));
+    needs.set(
+      name,
+      (names ?? []).filter((one) => results.has(one)),
+    );
+  }
+  const { order, circles } = sorted([...results.keys()], needs);
+  for (const circle of circles) {
+    const way = [...circle, circle[0]!].map((name) => `“${name}”`).join(' needs ');
+    for (const name of circle) fault(`results.${results.get(name)!.i}.is`, 'circle', `This goes in a circle: ${way}.`);
+  }
+  const places = placesOf(kind).filter(
+    ({ field, formula }) => read(field, formula, (name) => basic.has(name) || results.has(name)) !== null,
+  );
+  const ready: CoverKind = { ...kind, results: order.map((name) => kind.results[results.get(name)!.i]!) };
+  if (faults.length > 0) return { kind: ready, faults };
+
+  // Every formula is worked out on the sample, with every choice once.
+  const choices = kind.options.flatMap((option) =>
+    option.type === 'choice' ? option.choices.map(({ id }) => ({ [option.id]: id })) : [],
+  );
+  const told = new Set<string>();
+  const tell = (field: string, code: string, message: string) => {
+    if (told.has(field)) return;
+    told.add(field);
+    fault(field, code, message);
+  };
+  for (const options of [{}, ...choices]) {
+    const attempt = trial(ready, { measures: sample, options, units });
+    // What needs a faulty result fails with it; only the first is told.
+    const [first] = attempt.errors;
+    if (first) {
+      tell(`results.${results.get(first[0])!.i}.is`, first[1].code, first[1].message);
+      continue;
+    }
+    const holds = (when: string | undefined) => {
+      if (when === undefined) return true;
+      const value = attempt.evaluate(when);
+      return !(value instanceof FormulaError) && value.value === true;
+    };
+    for (const { field, formula, wants } of places) {
+      if (!holds(whenOf(ready, field)) && !field.endsWith('.when')) continue;
+      const value = attempt.evaluate(formula);
+      if (value instanceof FormulaError) {
+        tell(field, value.code, value.message);
+        continue;
+      }
+      const type = wants === 'size' ? 'length' : wants;
+      if (type !== 'any' && value.type !== type)
+        tell(field, 'kind-of-value', `This should be a ${type} and is a ${value.type}.`);
+      else if (wants === 'size' && !((value.value as number) > 0))
+        tell(
+          field,
+          'size-negative',
+          `On the sample this comes to ${printLength(value.value as number, STYLES[units])}; a piece can’t be that small.`,
+        );
+    }
+  }
+  if (faults.length === 0) {
+    const whole = takeOff(ready, { measures: sample, options: {}, units });
+    if (!whole.ok) faults.push(...whole.faults.map((one) => ({ ...one, field: 'pieces' })));
+  }
+  return { kind: ready, faults };
+}
+
+/** The condition of the part that a formula belongs to. */
+function whenOf(kind: CoverKind, field: string): string | undefined {
+  const [list, index] = field.split('.');
+  const parts: Partial<Record<string, readonly { when?: string }[]>> = {
+    pieces: kind.pieces, strips: kind.strips, notions: kind.notions, steps: kind.steps,
+    checks: kind.checks, options: kind.options,
+  }; // prettier-ignore
+  return parts[list!]?.[Number(index)]?.when;
+}
+
+function nameFaults(kind: CoverKind): Fault[] {
+  const faults: Fault[] = [];
+  const seen = new Map<string, string>();
+  const look = (field: string, name: string, brings: string[] = [name]) => {
+    if (!NAME.test(name))
+      faults.push({
+        code: 'name',
+        field,
+        message: `“${name}” can’t be used in formulas; a name starts with a small letter and has only letters and digits.`,
+      });
+    else if (brings.some((one) => RESERVED.includes(one)))
+      faults.push({
+        code: 'name-taken',
+        field,
+        message: `“${name}” means something else in formulas; choose another name.`,
+      });
+    else if (brings.some((one) => seen.has(one)))
+      faults.push({ code: 'name-twice', field, message: `“${name}” is there already; every name is used once.` });
+    brings.forEach((one) => seen.set(one, field));
+  };
+  kind.measures.forEach(({ id }, i) => look(`measures.${i}.id`, id));
+  kind.options.forEach((option, i) => look(`options.${i}.id`, option.id, namesOf(option)));
+  kind.results.forEach(({ name }, i) => look(`results.${i}.name`, name));
+  return faults;
+}
+
+/** Names in the order in which they need each other (depth first), and the circles that prevent one. */
+function sorted(names: string[], needs: ReadonlyMap<string, string[]>): { order: string[]; circles: string[][] } {
+  const order: string[] = [];
+  const circles: string[][] = [];
+  const state = new Map<string, 'open' | 'done'>();
+  const visit = (name: string, way: string[]) => {
+    if (state.get(name) === 'done') return;
+    if (state.get(name) === 'open') {
+      circles.push(way.slice(way.indexOf(name)));
+      return;
+    }
+    state.set(name, 'open');
+    for (const one of needs.get(name) ?? []) visit(one, [...way, name]);
+    state.set(name, 'done');
+    order.push(name);
+  };
+  for (const name of names) visit(name, []);
+  return { order, circles };
+}

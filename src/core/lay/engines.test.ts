@@ -1,0 +1,195 @@
+import fc from 'fast-check';
+import GeometryFactory from 'jsts/org/locationtech/jts/geom/GeometryFactory.js';
+import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
+import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js';
+import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
+import { describe, expect, test } from 'vitest';
+import { NM } from '../length';
+import { Columns, profileOf } from './columns';
+import { areaOfPiece, handLength, nest, readJob, turnOutline, type LayJob, type LayPlan, type Point } from './index';
+import { pieceParts } from './parts';
+import { Random } from './random';
+import { Rows } from './rows';
+
+const jobOf = (rest: object): LayJob => {
+  const job = readJob({ format: 'jolly-bolt/lay-job', version: 1, units: 'in', ...rest });
+  if (!job.ok) throw new Error(job.faults[0]!.message);
+  return job.value;
+};
+const lay = (job: LayJob, steps: number): LayPlan => {
+  const plan = nest(job, { steps });
+  if (!plan.ok) throw new Error(plan.faults[0]!.message);
+  return plan.value;
+};
+
+interface Box {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** Cuts a rectangle edge to edge, again and again, at whole eighths: a straight lay without waste. */
+function dissect(width: number, height: number, count: number, random: Random): Box[] {
+  const boxes: Box[] = [{ x: 0, y: 0, w: width, h: height }];
+  while (boxes.length < count) {
+    const largest = boxes.reduce((best, box, i) => (box.w * box.h > boxes[best]!.w * boxes[best]!.h ? i : best), 0);
+    const { x, y, w, h } = boxes[largest]!;
+    const isAcross = w > h;
+    const long = isAcross ? w : h;
+    const cut = Math.round(8 * long * (0.3 + 0.4 * random.next())) / 8;
+    const parts: Box[] = isAcross
+      ? [{ x, y, w: cut, h }, { x: x + cut, y, w: w - cut, h }]
+      : [{ x, y, w, h: cut }, { x, y: y + cut, w, h: h - cut }]; // prettier-ignore
+    boxes.splice(largest, 1, ...parts);
+  }
+  return boxes;
+}
+
+describe('lays that are known to be without waste (dissections of our own making)', () => {
+  const cloth = { name: 't', width: 40, turns: 'any' };
+
+  test.each([1, 2, 3])('fourteen parts are laid without waste, seed %d', (seed) => {
+    const boxes = dissect(40, 30, 14, new Random(seed));
+    const pieces = boxes.map(({ w, h }, i) => ({ id: `p${i}`, size: [w, h], qty: 1 }));
+    expect(lay(jobOf({ cloth, pieces }), 20_000).used / NM.in).toBe(30);
+  });
+
+  test.each([1, 2])('matched parts find their phases, and their group its own, seed %d', (seed) => {
+    const repeat = { across: 11, along: 9.5, drop: 0.5 };
+    const random = new Random(seed);
+    const boxes = dissect(40, 46, 26, random);
+    const pieces = boxes.map(({ x, y, w, h }, i) => {
+      const kind = random.below(3);
+      // The anchor of a fixed part, or the part's own place in its group: both as they lie in the dissection.
+      if (kind === 0) return { id: `p${i}`, size: [w, h], qty: 1, match: { anchor: [0, 0], at: [x, y] } };
+      if (kind === 1)
+        return { id: `p${i}`, size: [w, h], qty: 1, match: { anchor: [0, 0], group: 'g', delta: [x, y] } };
+      return { id: `p${i}`, size: [w, h], qty: 1 };
+    });
+    expect(lay(jobOf({ cloth: { ...cloth, turns: 'none', repeat }, pieces }), 20_000).used / NM.in).toBe(46);
+  });
+
+  test.each([4, 5])('straight cutting: sixteen parts come together again, seed %d', (seed) => {
+    const boxes = dissect(40, 33, 16, new Random(seed));
+    const pieces = boxes.map(({ w, h }, i) => ({ id: `p${i}`, size: [w, h], qty: 1 }));
+    expect(lay(jobOf({ cloth, pieces, cut: 'straight' }), 20_000).used / NM.in).toBe(33);
+  });
+});
+
+test('a pile of rows that is too narrow for a part is not taken for a lay', () => {
+  const job = jobOf({
+    cloth: { name: 't', width: 40, turns: 'none' },
+    cut: 'straight',
+    pieces: [{ id: 'a', size: [19, 7], qty: 3 }],
+  });
+  const pile = (width: number) => new Rows(job, pieceParts(job), new Random(1), width * NM.in);
+  expect(pile(40).isWhole).toBe(true);
+  expect(pile(40).used).toBe(14 * NM.in);
+  expect(pile(18).isWhole).toBe(false);
+});
+
+describe('outlines', () => {
+  const factory = new GeometryFactory();
+  const polygon = (ring: Point[]) =>
+    factory.createPolygon(factory.createLinearRing([...ring, ring[0]!].map(([x, y]) => new Coordinate(x, y))));
+  const shapes: [string, number[][]][] = [
+    ['triangle', [[0, 0], [14, 0], [5, 12]]],
+    ['trapezoid', [[0, 0], [18, 0], [14, 9], [3, 9]]],
+    ['ell', [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]]],
+    ['notched', [[3, 0], [13, 0], [13, 3], [16, 3], [16, 12], [13, 12], [13, 15], [3, 15], [3, 12], [0, 12], [0, 3], [3, 3]]],
+  ]; // prettier-ignore
+
+  test('do not overlap by an independent geometry library (JTS), keep their gap and are laid into each other', () => {
+    for (const [turns, gap] of [
+      ['any', 0],
+      ['half', 0.25],
+    ] as const) {
+      // prettier-ignore
+      const job = jobOf({
+        cloth: { name: 't', width: 44, turns },
+        gap,
+        pieces: shapes.map(([id, outline]) => ({ id, outline, qty: 3 })),
+      });
+      const plan = lay(job, 4_000);
+      const rings = plan.lays[0]!.placed.map(({ piece, x, y, turn }) => {
+        const { outline } = job.pieces.find(({ id }) => id === piece)!;
+        return polygon(turnOutline(outline!, turn).map(([dx, dy]): Point => [x + dx, y + dy]));
+      });
+      expect(rings).toHaveLength(12);
+      const tolerance = 1e-4 * NM.in;
+      rings.forEach((one, i) => {
+        for (const other of rings.slice(i + 1)) {
+          expect(OverlayOp.intersection(one, other).getArea()).toBeLessThan(tolerance * one.getLength());
+          if (gap > 0) expect(DistanceOp.distance(one, other)).toBeGreaterThan(gap * NM.in - tolerance);
+        }
+      });
+      // Boxes alone would take at least their area; the shapes reach into each other.
+      const boxes = job.pieces.reduce((sum, { width, height, qty }) => sum + width * height * qty, 0);
+      expect(plan.used).toBeLessThan(Math.min(boxes / (44 * NM.in), handLength(job)));
+    }
+  });
+});
+
+test('the area of a piece is that of its outline (shoelace by hand), else of its box', () => {
+  const outline: Point[] = [[0, 0], [16, 0], [14, 15], [2, 15]]; // prettier-ignore
+  expect(areaOfPiece({ outline, width: 16, height: 15 })).toBe(((16 + 12) / 2) * 15);
+  expect(areaOfPiece({ outline: null, width: 16, height: 15 })).toBe(240);
+});
+
+describe('the columns of free cloth', () => {
+  const box = (width: number, height: number) => ({ width, height, low: null, high: null });
+
+  test('a hole under an overhang is found again, and given back it is as before', () => {
+    const columns = new Columns(0, 100, 0, Infinity, 0);
+    columns.take(0, 0, box(100, 10));
+    columns.take(0, 30, box(60, 10));
+    expect(columns.lowestAt(0, box(50, 20), 0, Infinity, null)).toBe(10);
+    expect(columns.lowestAt(0, box(50, 21), 0, Infinity, null)).toBe(40);
+    expect(columns.lowestAt(60, box(40, 21), 0, Infinity, null)).toBe(10);
+    columns.give(0, 30, box(60, 10));
+    expect(columns.lowestAt(0, box(50, 21), 0, Infinity, null)).toBe(10);
+    expect(columns.lowestAt(60, box(41, 1), 0, Infinity, null)).toBe(Infinity);
+  });
+
+  test('taking and giving back in any order leaves the cloth as it was', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ x: fc.integer({ min: 0, max: 90 }), w: fc.integer({ min: 1, max: 40 }), h: fc.integer({ min: 1, max: 30 }) }), { minLength: 1, maxLength: 12 }), // prettier-ignore
+        fc.integer({ min: 1, max: 9 }),
+        (parts, seed) => {
+          const columns = new Columns(0, 130, 0, Infinity, 0);
+          const put = parts.map(({ x, w, h }) => {
+            const y = columns.lowestAt(x, box(w, h), 0, Infinity, null);
+            columns.take(x, y, box(w, h));
+            return { x, y, w, h };
+          });
+          // Nothing overlaps.
+          put.forEach((a, i) => {
+            for (const b of put.slice(i + 1))
+              expect(a.x < b.x + b.w && b.x < a.x + a.w && a.y < b.y + b.h && b.y < a.y + a.h).toBe(false);
+          });
+          const random = new Random(seed);
+          while (put.length > 0) {
+            const [{ x, y, w, h }] = put.splice(random.below(put.length), 1) as [(typeof put)[number]];
+            columns.give(x, y, box(w, h));
+          }
+          columns.tidy();
+          expect(columns.count).toBe(1);
+          expect(columns.lowestAt(0, box(130, 999), 0, Infinity, null)).toBe(0);
+        },
+      ),
+      { numRuns: 200, seed: 5 },
+    );
+  });
+
+  test('a profile covers its outline and hardly more', () => {
+    const ring: Point[] = [[0, 0], [1000, 0], [400, 800]]; // prettier-ignore
+    const { low, high, width } = profileOf(ring, 1000, 800, 10, 0);
+    expect([width, low!.length]).toEqual([1000, 100]);
+    expect(Math.max(...low!)).toBe(0);
+    const area = high!.reduce((sum, one) => sum + 10 * one, 0);
+    expect(area).toBeGreaterThanOrEqual(400_000);
+    expect(area).toBeLessThan(400_000 * 1.03);
+  });
+});

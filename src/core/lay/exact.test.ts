@@ -1,0 +1,78 @@
+import highs from 'highs';
+import { describe, expect, test } from 'vitest';
+import { NM } from '../length';
+import { nest, readJob } from './index';
+import { Random } from './random';
+import { cutLengths, fewestCuts } from './strips';
+
+// Exact optima from a mixed-integer solver (HiGHS, open source): a reference of its own, sharing no code with the engine.
+
+const solver = await highs();
+
+/** The least length of a strip packing without turning, as a mixed-integer program: each pair lies side by side or one below. */
+function leastLength(width: number, sizes: [number, number][]): number {
+  const n = sizes.length;
+  const most = sizes.reduce((sum, [, h]) => sum + h, 0);
+  const rows: string[] = [];
+  const binaries: string[] = [];
+  for (let i = 0; i < n; i++) {
+    rows.push(`y${i} - L <= ${-sizes[i]![1]}`);
+    for (let j = 0; j < n; j++) {
+      if (i === j) continue;
+      binaries.push(`l${i}_${j}`, `b${i}_${j}`);
+      rows.push(`x${i} - x${j} + ${width} l${i}_${j} <= ${width - sizes[i]![0]}`);
+      rows.push(`y${i} - y${j} + ${most} b${i}_${j} <= ${most - sizes[i]![1]}`);
+      if (i < j) rows.push(`l${i}_${j} + l${j}_${i} + b${i}_${j} + b${j}_${i} >= 1`);
+    }
+  }
+  const bounds = sizes.map(([w], i) => `0 <= x${i} <= ${width - w}\n0 <= y${i} <= ${most}`);
+  const program = `Minimize\n obj: L\nSubject To\n${rows.map((row, i) => ` c${i}: ${row}`).join('\n')}\nBounds\n${bounds.join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`;
+  const solution = solver.solve(program);
+  expect(solution.Status).toBe('Optimal');
+  return Math.round(solution.ObjectiveValue);
+}
+
+describe('the shortest lays of a few pieces', () => {
+  test.each(Array.from({ length: 10 }, (_, seed) => seed + 1))('are those of the solver, seed %d', (seed) => {
+    const random = new Random(seed);
+    const sizes = Array.from({ length: 6 }, (): [number, number] => [5 + random.below(16), 4 + random.below(14)]);
+    const job = readJob({
+      format: 'jolly-bolt/lay-job',
+      version: 1,
+      units: 'in',
+      cloth: { name: 't', width: 30, turns: 'none' },
+      pieces: sizes.map((size, i) => ({ id: `p${i}`, size, qty: 1 })),
+    });
+    if (!job.ok) throw new Error(job.faults[0]!.message);
+    const plan = nest(job.value, { steps: 2_000 });
+    if (!plan.ok) throw new Error(plan.faults[0]!.message);
+    const least = leastLength(30, sizes);
+    expect(plan.value.used / NM.in).toBe(least);
+    // A bound that lies above the optimum would not be one.
+    expect(plan.value.bound / NM.in).toBeLessThanOrEqual(least);
+  });
+});
+
+describe('the cuts of a strip', () => {
+  test.each([1, 2, 3, 4, 5, 6])('have the fewest joins that the solver finds, seed %d', (seed) => {
+    const random = new Random(100 + seed);
+    const [length, most, loss] = [60 + random.below(400), 20 + random.below(40), random.below(4)];
+    const want = { strip: 's', copy: 1, width: 2, length, loss, least: 0 };
+    // At most 60 cuts of 0 to `most`, each there or not: they must join to the length, each join losing `loss`.
+    const cuts = Array.from({ length: 60 }, (_, i) => i);
+    const program = `Minimize\n obj: ${cuts.map((i) => `u${i}`).join(' + ')}\nSubject To\n j: ${cuts
+      .map((i) => `c${i} - ${loss} u${i}`)
+      .join(' + ')
+      .replaceAll(
+        '+ -',
+        '-',
+      )} >= ${length - loss}\n${cuts.map((i) => ` m${i}: c${i} - ${most} u${i} <= 0`).join('\n')}\nBinary\n ${cuts.map((i) => `u${i}`).join(' ')}\nEnd`;
+    const solution = solver.solve(program);
+    expect(solution.Status).toBe('Optimal');
+    const fewest = Math.round(solution.ObjectiveValue);
+    expect(fewestCuts(want, most)).toBe(fewest);
+    const lengths = cutLengths(want, fewest, most, false)!;
+    expect(lengths.reduce((sum, one) => sum + one, 0) - (fewest - 1) * loss).toBeGreaterThanOrEqual(length);
+    expect(Math.max(...lengths)).toBeLessThanOrEqual(most);
+  });
+});

@@ -1,0 +1,362 @@
+import { phaseOf, type Lattice } from '../cloth';
+import type { Nm } from '../length';
+import { merge } from './best-fit';
+import type { LayJob } from './job';
+import { gatherKinds, greatestCommon, subsetSums, type Kind, type Phase, type Way } from './kinds';
+import type { Part } from './parts';
+import type { Random } from './random';
+
+/** Phases that differ by no more than this (nm) are the same: anchors are rounded to whole nanometres. */
+const SAME = 4;
+/** Fewer than so many parts would fit a corner by chance: one that does may be taken without looking at others. */
+const SELDOM = 0.5;
+/** How much the area of what is placed counts beside the bits of evidence: large parts first. */
+const LARGE_FIRST = 1;
+const NOISE = 2;
+/** Valleys that are levelled one after another at most. */
+const MOST_LEVELLED = 6;
+/** Lays that are told at the end of a run. */
+const MOST_LAYS = 12;
+
+interface State {
+  x: number[];
+  w: number[];
+  y: number[];
+  counts: Uint16Array;
+  phases: (Phase | null)[];
+  waste: number;
+  score: number;
+  hash: number;
+  parent: State | null;
+  kind: number;
+  way: Way | null;
+  px: Nm;
+  py: Nm;
+  /** The value by which the beam keeps it. */
+  rank: number;
+}
+
+/** Where a state's parts lie; stock -1: not placed yet. */
+export interface JigsawLay {
+  placed: number;
+  stock: Int32Array;
+  x: Float64Array;
+  y: Float64Array;
+  turned: Uint8Array;
+}
+
+interface Child {
+  parent: State;
+  segment: number;
+  kind: number;
+  way: Way | null;
+  px: Nm;
+  gain: number;
+  waste: number;
+  rank: number;
+}
+
+/** What a lay of `target` nm on the one length leaves of the cloth (nm²), 0 when the parts fill it exactly. */
+export function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
+  const area = parts.reduce((sum, { width, height }) => sum + (width + gap) * (height + gap), 0);
+  const waste = (stock[0]!.right - stock[0]!.left + gap) * (target + gap) - area;
+  return Math.abs(waste) <= 1e-9 * area ? 0 : waste;
+}
+
+/**
+ * A beam search for a lay without waste, or nearly: each state is a skyline; one of its valleys is filled at a corner by a
+ * part, and of all the states with equally many parts the most believable are kept. Belief is counted in bits: a part whose
+ * phase is right just where a corner is, that fills a valley from wall to wall or ends level with a neighbour is hardly
+ * there by chance. Where a matched part fits a corner that hardly any other would, it is taken at once.
+ */
+export class Jigsaw {
+  private readonly kinds: Kind[];
+  private readonly groups: number;
+  private readonly lattice: Lattice | null;
+  private readonly motif: Phase;
+  private readonly left: Nm;
+  private readonly width: Nm;
+  private readonly area: number;
+  private readonly sumsAcross: Uint8Array | null;
+  private readonly sumsAlong: Uint8Array | null;
+  private readonly step: Nm;
+  private readonly narrowest: Nm;
+  private readonly meanArea: number;
+  private readonly phaseBits: number;
+  private readonly widthBits: number;
+  private readonly canForce: boolean;
+  private isForcing = false;
+  private readonly keys: Int32Array;
+
+  constructor(
+    private readonly job: LayJob,
+    private readonly parts: readonly Part[],
+    private readonly random: Random,
+    longest: Nm,
+  ) {
+    const { gap, lattice, stock } = job;
+    const [{ left, right, motif }] = stock as [LayJob['stock'][number]];
+    this.left = left;
+    this.lattice = lattice;
+    this.motif = [motif[0] - left, motif[1]];
+    this.width = right - left + gap;
+    const gathered = gatherKinds(job, parts);
+    this.kinds = gathered.kinds;
+    this.groups = gathered.groups;
+    this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
+    this.meanArea = this.area / parts.length;
+    const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
+    this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
+    this.step = [this.width, ...sides].reduce(greatestCommon);
+    this.sumsAcross = subsetSums(this.kinds, this.width, this.step, ({ w }) => w);
+    this.sumsAlong = subsetSums(this.kinds, longest + gap, this.step, ({ h }) => h);
+    const grid = Math.max(this.step, this.width / 2000);
+    const chance =
+      (lattice && lattice.across > 0 ? Math.min(1, grid / lattice.across) : 1) *
+      (lattice && lattice.along > 0 ? Math.min(1, grid / lattice.along) : 1);
+    this.phaseBits = -Math.log2(chance);
+    this.widthBits = Math.log2(this.width / grid);
+    this.canForce = chance * parts.length < SELDOM;
+    this.keys = Int32Array.from({ length: this.kinds.length }, () => Math.floor(random.next() * 2 ** 31) | 1);
+  }
+
+  /**
+   * Looks for a lay of at most `target` nm with a beam of `width` states. Yields after each level how many states it has
+   * kept; returns the best of the last states: they hold all parts when it has found one, and else as many as it could place
+   * (their number is the level). `isForcing`: what fits by a small chance is taken without looking at others.
+   */
+  *run(target: Nm, width: number, isForcing: boolean): Generator<number, JigsawLay[], void> {
+    this.isForcing = isForcing && this.canForce;
+    const height = target + this.job.gap;
+    const hair = 1e-9 * this.area;
+    const budget = this.width * height - this.area;
+    if (budget < -hair) return [];
+    let states: State[] = [
+      {
+        x: [0],
+        w: [this.width],
+        y: [0],
+        counts: Uint16Array.from(this.kinds, ({ members }) => members.length),
+        phases: Array.from({ length: this.groups }, () => null),
+        waste: 0,
+        score: 0,
+        hash: 0,
+        parent: null,
+        kind: -1,
+        way: null,
+        px: 0,
+        py: 0,
+        rank: 0,
+      },
+    ];
+    for (let level = 0; level < this.parts.length; level++) {
+      const children: Child[] = [];
+      for (const state of states) this.expand(state, height, Math.max(0, budget) + hair, children);
+      if (children.length === 0) break;
+      const kept = children.length > width * 3 ? best(children, width * 3) : children;
+      kept.sort((a, b) => b.rank - a.rank);
+      const seen = new Set<string>();
+      states = [];
+      for (const child of kept) {
+        const next = this.grow(child);
+        const key = `${next.hash} ${next.y.join()}`;
+        if (seen.has(key)) continue;
+        seen.add(key);
+        states.push(next);
+        if (states.length >= width) break;
+      }
+      yield states.length;
+    }
+    return states.slice(0, MOST_LAYS).map((state) => this.unfold(state));
+  }
+
+  private unfold(last: State): JigsawLay {
+    const n = this.parts.length;
+    const lay: JigsawLay = {
+      placed: 0,
+      stock: new Int32Array(n).fill(-1),
+      x: new Float64Array(n),
+      y: new Float64Array(n),
+      turned: new Uint8Array(n),
+    };
+    const next = this.kinds.map(() => 0);
+    for (let state: State | null = last; state && state.way; state = state.parent, lay.placed++) {
+      const part = this.kinds[state.kind]!.members[next[state.kind]!++]!;
+      lay.stock[part] = 0;
+      lay.x[part] = this.left + state.px;
+      lay.y[part] = state.py;
+      lay.turned[part] = state.way.turned;
+    }
+    return lay;
+  }
+
+  private canFill(sums: Uint8Array | null, length: Nm): boolean {
+    if (length === 0 || !sums) return true;
+    const at = length / this.step;
+    return at < sums.length && sums[at] === 1;
+  }
+
+  /** All that may be put into one valley of a state: the one with the fewest choices. A valley that takes nothing is levelled. */
+  private expand(from: State, height: Nm, budget: number, children: Child[]) {
+    let state = from;
+    for (let tries = 0; tries < MOST_LEVELLED; tries++) {
+      let forced: Child[] | null = null;
+      let fewest: Child[] | null = null;
+      let at = -1;
+      const { y } = state;
+      for (let s = 0; s < y.length; s++) {
+        const isValley = (s === 0 || y[s - 1]! > y[s]!) && (s === y.length - 1 || y[s + 1]! > y[s]!);
+        if (!isValley) continue;
+        for (const isRight of [false, true]) {
+          const found: Child[] = [];
+          const exact = this.fits(state, s, isRight, height, budget, found);
+          if (this.isForcing && exact > 0) {
+            const only = found.filter(({ kind }) => this.isBound(state, kind));
+            if (!forced || only.length < forced.length) forced = only;
+          } else if (!fewest || found.length < fewest.length) {
+            fewest = found;
+            at = s;
+          }
+        }
+        if (forced?.length === 1 || fewest?.length === 0) break;
+      }
+      const chosen = fewest?.length === 0 ? [] : (forced ?? fewest ?? []);
+      children.push(...chosen);
+      if (forced && chosen === forced) return;
+      // What may also be done, and must where nothing fits, is to leave the valley open.
+      const rise = Math.min(
+        at > 0 ? y[at - 1]! - y[at]! : Infinity,
+        at < y.length - 1 ? y[at + 1]! - y[at]! : Infinity,
+      );
+      const lost = state.w[at]! * rise;
+      if (rise === Infinity || state.waste + lost > budget || y[at]! + rise > height) return;
+      state = this.levelled(state, at, rise, lost);
+    }
+  }
+
+  private isBound(state: State, kind: number): boolean {
+    const { fixed, group } = this.kinds[kind]!;
+    return fixed !== null || (group >= 0 && state.phases[group] !== null);
+  }
+
+  private fits(state: State, s: number, isRight: boolean, height: Nm, budget: number, found: Child[]): number {
+    let exact = 0;
+    const { x, w, y, counts } = state;
+    const [sx, width, sy] = [x[s]!, w[s]!, y[s]!];
+    const leftWall = s > 0 ? y[s - 1]! : Infinity;
+    const rightWall = s < y.length - 1 ? y[s + 1]! : Infinity;
+    const isTight = budget < this.step * this.step;
+    for (let kind = 0; kind < this.kinds.length; kind++) {
+      if (counts[kind] === 0) continue;
+      const one = this.kinds[kind]!;
+      for (const way of one.ways) {
+        const rest = width - way.w;
+        if (rest < 0 || sy + way.h > height) continue;
+        const top = sy + way.h;
+        let waste = 0;
+        if (isTight && !this.canFill(this.sumsAlong, height - top)) continue;
+        if (rest > 0) {
+          if (rest < this.narrowest) waste += rest * (Math.min(top, isRight ? leftWall : rightWall) - sy);
+          else if (isTight && !this.canFill(this.sumsAcross, rest)) continue;
+        }
+        const px = isRight ? sx + rest : sx;
+        let bits = 0;
+        const own = one.fixed ?? (one.group >= 0 ? state.phases[one.group]! : null);
+        if (own && this.lattice) {
+          if (!this.isExact(px, sy, one, own)) continue;
+          bits += this.phaseBits;
+          exact++;
+        }
+        if (state.waste + waste > budget) continue;
+        if (rest === 0) bits += this.widthBits * 0.6;
+        if (top === leftWall && (!isRight || rest === 0)) bits += this.widthBits * 0.4;
+        if (top === rightWall && (isRight || rest === 0)) bits += this.widthBits * 0.4;
+        if (top === height) bits += this.widthBits * 0.2;
+        const gain = bits + (LARGE_FIRST * way.w * way.h) / this.meanArea;
+        const cost = budget > 0 ? ((state.waste + waste) / (budget + 1)) * 2 * Math.sqrt(this.parts.length) : 0;
+        const rank = state.score + gain - cost + this.random.next() * NOISE;
+        found.push({ parent: state, segment: s, kind, way, px, gain, waste, rank });
+      }
+    }
+    return exact;
+  }
+
+  /** True when a kind's phase is right at a corner. */
+  private isExact(x: Nm, y: Nm, { fixed, shift }: Kind, own: Phase): boolean {
+    const lattice = this.lattice!;
+    const wanted = fixed ?? phaseOf(own[0] - shift[0], own[1] - shift[1], lattice);
+    const [fx, fy] = [x - this.motif[0], y - this.motif[1]];
+    let column = 0;
+    if (lattice.across > 0) {
+      column = Math.round((fx - wanted[0]) / lattice.across);
+      if (Math.abs(fx - wanted[0] - column * lattice.across) > SAME) return false;
+    }
+    if (lattice.along === 0) return true;
+    const off = fy - wanted[1] - column * lattice.shift;
+    return Math.abs(off - Math.round(off / lattice.along) * lattice.along) <= SAME;
+  }
+
+  private levelled(state: State, s: number, rise: Nm, lost: number): State {
+    const next: State = {
+      ...state,
+      x: state.x.slice(),
+      w: state.w.slice(),
+      y: state.y.slice(),
+      waste: state.waste + lost,
+    };
+    next.y[s]! += rise;
+    merge(next.x, next.w, next.y, s);
+    return next;
+  }
+
+  private grow({ parent, segment: s, kind, way, px, gain, waste, rank }: Child): State {
+    const w = way!;
+    const next: State = {
+      x: parent.x.slice(),
+      w: parent.w.slice(),
+      y: parent.y.slice(),
+      counts: parent.counts.slice(),
+      phases: parent.phases,
+      waste: parent.waste + waste,
+      score: parent.score + gain,
+      hash: (parent.hash + this.keys[kind]!) | 0,
+      parent,
+      kind,
+      way: w,
+      px,
+      py: parent.y[s]!,
+      rank,
+    };
+    next.counts[kind]!--;
+    const { group, shift } = this.kinds[kind]!;
+    if (group >= 0 && parent.phases[group] === null && this.lattice) {
+      next.phases = parent.phases.slice();
+      const [mx, my] = this.motif;
+      next.phases[group] = phaseOf(px + shift[0] - mx, next.py + shift[1] - my, this.lattice);
+      next.hash = (next.hash + Math.round(px * 7 + next.py * 13)) | 0;
+    }
+    const [sx, width, sy] = [next.x[s]!, next.w[s]!, next.y[s]!];
+    const bits: [Nm, Nm, Nm][] = [];
+    if (px > sx) bits.push([sx, px - sx, sy]);
+    bits.push([px, w.w, sy + w.h]);
+    if (px + w.w < sx + width) bits.push([px + w.w, sx + width - px - w.w, sy]);
+    next.x.splice(s, 1, ...bits.map((bit) => bit[0]));
+    next.w.splice(s, 1, ...bits.map((bit) => bit[1]));
+    next.y.splice(s, 1, ...bits.map((bit) => bit[2]));
+    // A sliver that nothing fits is filled up to its lower wall; it was counted as waste.
+    for (let i = 0; i < next.w.length; i++) {
+      if (next.w[i]! >= this.narrowest) continue;
+      const walls = Math.min(i > 0 ? next.y[i - 1]! : Infinity, i < next.y.length - 1 ? next.y[i + 1]! : Infinity);
+      if (walls > next.y[i]! && walls < Infinity) next.y[i] = walls;
+    }
+    for (let i = next.y.length - 1; i > 0; i--) merge(next.x, next.w, next.y, i);
+    return next;
+  }
+}
+
+/** About the best `n`: those above a rank that was found by sampling. */
+function best(children: Child[], n: number): Child[] {
+  const ranks = Float64Array.from(children, ({ rank }) => rank).sort();
+  const least = ranks[ranks.length - n]!;
+  return children.filter(({ rank }) => rank >= least);
+}

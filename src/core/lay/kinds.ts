@@ -1,0 +1,77 @@
+import { phaseOf } from '../cloth';
+import type { Nm } from '../length';
+import type { LayJob } from './job';
+import type { Part } from './parts';
+
+export type Phase = readonly [Nm, Nm];
+
+/** A way a kind of part may lie, its size with the gap. */
+export interface Way {
+  w: Nm;
+  h: Nm;
+  turned: 0 | 1;
+}
+
+/** Parts that are alike in size, turns and what the pattern asks of them. */
+export interface Kind {
+  ways: Way[];
+  members: number[];
+  /** The phase that its corner must have; null when it is free or its group's. */
+  fixed: Phase | null;
+  /** Its match group, or -1, and how its group's phase is found from its corner. */
+  group: number;
+  shift: Phase;
+}
+
+/** The parts by kind, and how many match groups there are. */
+export function gatherKinds({ gap, lattice }: LayJob, parts: readonly Part[]): { kinds: Kind[]; groups: number } {
+  const kinds: Kind[] = [];
+  const groups = new Map<string, number>();
+  const known = new Map<string, Kind>();
+  parts.forEach(({ width, height, turns, match }, i) => {
+    const asked = match ? [match.group, ...match.anchor, ...match.offset].join(' ') : '';
+    const key = `${width} ${height} ${turns.join()} ${asked}`;
+    let kind = known.get(key);
+    if (!kind) {
+      const shift: Phase = match ? [match.anchor[0] - match.offset[0], match.anchor[1] - match.offset[1]] : [0, 0];
+      if (match?.group && !groups.has(match.group)) groups.set(match.group, groups.size);
+      kind = {
+        ways: turns.map((turn) =>
+          turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
+        ),
+        members: [],
+        fixed: match && match.group === null && lattice ? phaseOf(-shift[0], -shift[1], lattice) : null,
+        group: match?.group ? groups.get(match.group)! : -1,
+        shift,
+      };
+      known.set(key, kind);
+      kinds.push(kind);
+    }
+    kind.members.push(i);
+  });
+  return { kinds, groups: groups.size };
+}
+
+/** The greatest length of which both are whole multiples. */
+export const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
+
+const FINEST = 20_000;
+
+/**
+ * Which lengths up to `most` are sums of the parts' sides, each part used at most once, in steps of `step` nm; null on too
+ * fine a grid.
+ */
+export function subsetSums(kinds: readonly Kind[], most: Nm, step: Nm, side: (way: Way) => Nm): Uint8Array | null {
+  const n = Math.floor(most / step);
+  if (n > FINEST) return null;
+  const reached = new Uint8Array(n + 1);
+  reached[0] = 1;
+  for (const { ways, members } of kinds) {
+    const sides = ways.map(side);
+    for (let copy = 0; copy < members.length && copy * Math.min(...sides) <= most; copy++) {
+      for (let u = n; u > 0; u--)
+        if (!reached[u] && sides.some((one) => u * step >= one && reached[u - one / step])) reached[u] = 1;
+    }
+  }
+  return reached;
+}

@@ -1,0 +1,519 @@
+import { nextAcross, nextAlong, phaseOf } from '../cloth';
+import type { Nm } from '../length';
+import { Columns, profileOf, type Lift, type Profile } from './columns';
+import type { LayJob } from './job';
+import { greatestCommon } from './kinds';
+import { boxesOutside, turnOutline } from './outline';
+import type { Part, StripSet } from './parts';
+import { blockPart } from './parts';
+import { costOf, phaseAt, type Phase, type Placing } from './placing';
+import type { Random } from './random';
+import type { Found } from './search';
+
+/** Columns across the cloth where outlines have to be laid. */
+const COLUMNS = 220;
+/** Places tried across the cloth for an outline at first. */
+const ROW = 14;
+/** Most parts that a window takes off at once. */
+const MOST_OFF = 14;
+/** What the height of the lay counts beside the area that does not fit below the target. */
+const DRIFT = 0.02;
+const TIDY_EVERY = 64;
+/** How often only the window is looked at for a place, where outlines make looking slow. */
+const NEAR = 0.7;
+
+/** A part of a length that was made free: from x0 to x1 across, from y0 up. */
+interface Window {
+  stock: number;
+  x0: Nm;
+  x1: Nm;
+  y0: Nm;
+}
+
+interface Spot {
+  stock: number;
+  x: Nm;
+  y: Nm;
+  turned: number;
+}
+
+/**
+ * Goal-driven ruin and recreate (the idea after Gardeyn and Wauters 2022, from memory; there for bins): a lay is to end
+ * below a target a little shorter than the best one. Parts that do not are laid above it; over and over one of them is
+ * given a place, what lies there is taken off, and all of it is laid again, each at its lowest place. The step stays when
+ * less area is left above the target, or hardly more. Matched groups and strips are taken off whole now and then, to find
+ * another phase or another way of cutting. Works for all that the format says but straight cutting.
+ */
+export class Ruin {
+  private readonly parts: Part[];
+  private readonly spaces: Columns[];
+  private readonly profiles: (Profile | null)[][] = [];
+  private readonly spots: (Spot | null)[];
+  private readonly active: boolean[];
+  private readonly areas: Float64Array;
+  private readonly margin: Nm;
+  private readonly step: Nm;
+  private readonly endless: number;
+  /** For each set of strips, the numbers of its parts by way, and the way in use. */
+  private readonly ways: number[][][];
+  private readonly way: number[];
+  private readonly groups: Map<string, number>;
+  private readonly members: number[][];
+  private phases: (Phase | null)[];
+  private readonly setOf = new Map<number, number>();
+  private cost = Infinity;
+  private temperature: number;
+  private turns = 0;
+  target: Nm = Infinity;
+
+  constructor(
+    private readonly job: LayJob,
+    pieces: readonly Part[],
+    sets: readonly StripSet[],
+    private readonly random: Random,
+  ) {
+    const { gap, stock } = job;
+    this.margin = Math.ceil(gap / 2);
+    this.endless = stock.findIndex(({ length }) => length === Infinity);
+    const blocks = sets.map((set) => set.ways.map((way) => way.map(blockPart)));
+    this.parts = [...pieces, ...blocks.flat(2)];
+    let next = pieces.length;
+    this.ways = blocks.map((ways, s) =>
+      ways.map((way) =>
+        way.map(() => {
+          this.setOf.set(next, s);
+          return next++;
+        }),
+      ),
+    );
+    this.way = sets.map(() => 0);
+    const usable = Math.max(...stock.map(({ left, right }) => right - left));
+    const hasOutlines = pieces.some(({ outlines }) => outlines);
+    this.step = hasOutlines ? finestStep(usable, pieces) : 0;
+    this.spaces = stock.map(({ left, right, length }) => {
+      const m = this.margin;
+      return new Columns(left - m, right + m, -m, length + m, this.step);
+    });
+    this.areas = Float64Array.from(this.parts, ({ width, height, outlines }) => outlines?.area ?? width * height);
+    this.spots = this.parts.map(() => null);
+    this.active = this.parts.map((_, i) => i < pieces.length);
+    for (const ways of this.ways) for (const i of ways[0] ?? []) this.active[i] = true;
+    this.gatherProfiles();
+    const names = [...new Set(this.parts.flatMap(({ match }) => match?.group ?? []))];
+    this.groups = new Map(names.map((name, g) => [name, g]));
+    this.members = names.map((name) => this.parts.flatMap(({ match }, i) => (match?.group === name ? [i] : [])));
+    this.phases = names.map(() => null);
+    this.temperature = this.areas.reduce((sum, area) => sum + area, 0) / this.parts.length;
+    this.clear();
+  }
+
+  private gatherProfiles() {
+    const known = new Map<string, Profile>();
+    const m = this.margin;
+    for (const { width, height, turns, outlines, piece } of this.parts) {
+      const byTurn: (Profile | null)[] = [null, null, null, null];
+      const tries: readonly number[] = outlines ? outlines.turns : turns;
+      for (const turn of tries) {
+        const [w, h] = turn % 180 === 0 ? [width, height] : [height, width];
+        const key = `${outlines ? piece!.id : ''} ${w} ${h} ${turn}`;
+        let profile = known.get(key);
+        if (!profile) {
+          profile = outlines
+            ? profileOf(turnOutline(outlines.ring, turn), w, h, this.step, m)
+            : { width: w + 2 * m, height: h + 2 * m, low: null, high: null };
+          known.set(key, profile);
+        }
+        byTurn[turn / 90] = profile;
+      }
+      this.profiles.push(byTurn);
+    }
+  }
+
+  private clear() {
+    this.spots.fill(null);
+    this.phases.fill(null);
+    const m = this.margin;
+    this.job.stock.forEach(({ left, right, length, flaws, outline }, k) => {
+      this.spaces[k]!.clear();
+      const outside = outline ? boxesOutside(outline, left, right, length) : [];
+      // Only parts keep the gap: a flaw may be touched, so it loses what every part has round it.
+      for (const [x0, y0, x1, y1] of [...flaws, ...outside]) {
+        const atLeft = x0 <= left ? x0 - m : x0 + m;
+        const atRight = x1 >= right ? x1 + m : x1 - m;
+        const [low, high] = [y0 <= 0 ? y0 - m : y0 + m, y1 >= length ? y1 + m : y1 - m];
+        if (atRight > atLeft && high > low)
+          this.spaces[k]!.take(atLeft, low, { width: atRight - atLeft, height: high - low, low: null, high: null });
+      }
+    });
+  }
+
+  /** Starts from a lay that was found: its parts are the pieces first, then the blocks of these ways. */
+  load(placing: Pick<Placing, 'stock' | 'x' | 'y' | 'turned'>, ways: readonly number[]) {
+    this.clear();
+    ways.forEach((way, s) => this.use(s, way));
+    const numbers = this.activeParts();
+    numbers.forEach((i, k) => {
+      if (placing.stock[k]! < 0) return;
+      const [x, y] = [placing.x[k]! - this.margin, placing.y[k]! - this.margin];
+      this.put(i, { stock: placing.stock[k]!, x, y, turned: placing.turned[k]! });
+    });
+    this.aim(this.target);
+  }
+
+  /** Lays everything anew in an order: what a first lay of outlines is made of. */
+  build(compare: (a: Part, b: Part) => number) {
+    this.clear();
+    this.layRest(compare);
+  }
+
+  /** Lays what is not laid yet, in an order. */
+  layRest(compare: (a: Part, b: Part) => number) {
+    const rest = this.activeParts().filter((i) => !this.spots[i]);
+    for (const i of rest.sort((a, b) => compare(this.parts[a]!, this.parts[b]!) || a - b)) this.layLowest(i, false);
+    this.aim(this.target);
+  }
+
+  private use(set: number, way: number) {
+    for (const i of this.ways[set]![this.way[set]!] ?? []) this.active[i] = false;
+    this.way[set] = way;
+    for (const i of this.ways[set]![way] ?? []) this.active[i] = true;
+  }
+
+  private activeParts(): number[] {
+    return this.parts.flatMap((_, i) => (this.active[i] ? [i] : []));
+  }
+
+  /** Sets the target (nm on the endless length) and counts what the lay costs against it. */
+  aim(target: Nm) {
+    this.target = target;
+    this.cost = this.costNow();
+  }
+
+  private topOf(i: number): Nm {
+    const { y, turned } = this.spots[i]!;
+    return y + this.profiles[i]![turned]!.height - this.margin;
+  }
+
+  private costNow(): number {
+    let cost = 0;
+    const scale = Number.isFinite(this.target) && this.target > 0 ? this.target : 1e9;
+    for (let i = 0; i < this.parts.length; i++) {
+      if (!this.active[i]) continue;
+      const spot = this.spots[i];
+      if (!spot) cost += 2 * this.areas[i]!;
+      else if (spot.stock === this.endless) {
+        const top = this.topOf(i);
+        if (top > this.target) cost += this.areas[i]! * (1 + (top - this.target) / scale);
+        cost += (DRIFT * this.areas[i]! * Math.min(top, this.target)) / scale;
+      }
+    }
+    return cost;
+  }
+
+  /** The furthest point on the endless length, Infinity when a part is laid nowhere. */
+  get used(): Nm {
+    let used = 0;
+    for (let i = 0; i < this.parts.length; i++) {
+      if (!this.active[i]) continue;
+      const spot = this.spots[i];
+      if (!spot) return Infinity;
+      if (spot.stock === this.endless) used = Math.max(used, this.topOf(i));
+    }
+    return used;
+  }
+
+  get isDone(): boolean {
+    return this.used <= this.target;
+  }
+
+  /** The lay as the search tells it. */
+  found(): Omit<Found, 'setChoice'> {
+    const numbers = this.activeParts();
+    const placing: Placing = {
+      stock: Int32Array.from(numbers, (i) => this.spots[i]?.stock ?? -1),
+      x: Float64Array.from(numbers, (i) => (this.spots[i]?.x ?? 0) + this.margin),
+      y: Float64Array.from(numbers, (i) => (this.spots[i]?.y ?? 0) + this.margin),
+      turned: Uint8Array.from(numbers, (i) => this.spots[i]?.turned ?? 0),
+      cost: 0,
+      used: new Float64Array(this.job.stock.length),
+    };
+    for (const i of numbers) {
+      const spot = this.spots[i];
+      if (spot) placing.used[spot.stock] = Math.max(placing.used[spot.stock]!, this.topOf(i));
+    }
+    return {
+      parts: numbers.map((i) => this.parts[i]!),
+      placing: {
+        ...placing,
+        cost: costOf(
+          this.job,
+          numbers.map((i) => this.parts[i]!),
+          placing,
+        ),
+      },
+      ways: [...this.way],
+    };
+  }
+
+  private put(i: number, spot: Spot) {
+    this.spots[i] = spot;
+    this.spaces[spot.stock]!.take(spot.x, spot.y, this.profiles[i]![spot.turned]!);
+    const { match } = this.parts[i]!;
+    if (match?.group && this.job.lattice) {
+      const group = this.groups.get(match.group)!;
+      const { motif } = this.job.stock[spot.stock]!;
+      this.phases[group] ??= phaseAt(match, motif, spot.x + this.margin, spot.y + this.margin, this.job.lattice);
+    }
+  }
+
+  private takeOff(i: number) {
+    const spot = this.spots[i]!;
+    this.spaces[spot.stock]!.give(spot.x, spot.y, this.profiles[i]![spot.turned]!);
+    this.spots[i] = null;
+    const group = this.parts[i]!.match?.group;
+    if (group) {
+      const g = this.groups.get(group)!;
+      if (this.members[g]!.every((one) => this.spots[one] === null)) this.phases[g] = null;
+    }
+  }
+
+  /** Lays a part at its lowest place; `blinks` passes over a place now and then. */
+  private layLowest(i: number, blinks: boolean, near: Window | null = null): boolean {
+    const { random } = this;
+    const part = this.parts[i]!;
+    const phase = this.cornerPhase(part);
+    for (let k = 0; k < this.spaces.length; k++) {
+      if (near && k !== near.stock && k !== this.endless) continue;
+      const space = this.spaces[k]!;
+      let best: Spot | null = null;
+      let bestTop = Infinity;
+      let bestTie = Infinity;
+      for (let turned = 0; turned < 4; turned++) {
+        const profile = this.profiles[i]![turned];
+        if (!profile || (profile.low && blinks && random.next() < 0.4)) continue;
+        const isRightFirst = blinks && random.next() < 0.3;
+        const isNear = near !== null && k === near.stock;
+        const least = isNear ? Math.max(-this.margin, Math.floor(near.y0) - profile.height) : -this.margin;
+        const tryAt = (x: Nm) => {
+          if (blinks && random.next() < 0.02) return;
+          if (isNear && (x + profile.width < near.x0 || x > near.x1)) return;
+          const limit = bestTop - profile.height;
+          const y = space.lowestAt(x, profile, least, limit, this.liftAt(x, k, phase));
+          if (y > limit || y === Infinity) return;
+          const top = y + profile.height;
+          const tie = isRightFirst ? -x : x;
+          if (top < bestTop || (top === bestTop && tie < bestTie)) {
+            best = { stock: k, x, y, turned };
+            bestTop = top;
+            bestTie = tie;
+          }
+        };
+        this.eachPlace(space, k, profile, phase, tryAt);
+        if (profile.low && !phase)
+          this.eachStep(space, profile, tryAt, () => (best && best.turned === turned ? best.x : null));
+      }
+      if (best) {
+        this.put(i, best);
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private eachPlace(space: Columns, k: number, { width, low }: Profile, phase: Phase | null, tryAt: (x: Nm) => void) {
+    const { lattice, stock } = this.job;
+    const { left, motif } = stock[k]!;
+    const m = this.margin;
+    if (phase && lattice && lattice.across > 0) {
+      for (
+        let x = motif[0] + nextAcross(left - motif[0], phase[0], lattice);
+        x - m + width <= space.right;
+        x += lattice.across
+      )
+        tryAt(x - m);
+      return;
+    }
+    const count = space.count;
+    if (low) return;
+    for (let c = 0; c < count; c++) {
+      const x = space.startOf(c);
+      if (x + width > space.right) break;
+      tryAt(x);
+    }
+    // Ending where a column starts, too.
+    for (let c = count - 1; c > 0; c--) {
+      const x = space.startOf(c) - width;
+      if (x < left - m) break;
+      tryAt(x);
+    }
+    tryAt(space.right - width);
+  }
+
+  /** For an outline, places along a coarse row of steps, then finer ones about the best of them. */
+  private eachStep(space: Columns, { width }: Profile, tryAt: (x: Nm) => void, bestX: () => Nm | null) {
+    const { step } = this;
+    const start = space.startOf(0);
+    const count = Math.floor((space.right - start - width) / step);
+    if (count < 0) return;
+    const stride = 2 ** Math.max(0, Math.floor(Math.log2(count / ROW)));
+    for (let c = this.random.below(stride); c <= count; c += stride) tryAt(start + c * step);
+    for (let finer = stride / 2; finer >= 1; finer /= 2) {
+      const x = bestX();
+      if (x === null) return;
+      if (x - finer * step >= start) tryAt(x - finer * step);
+      if (x + finer * step + width <= space.right) tryAt(x + finer * step);
+    }
+  }
+
+  private liftAt(x: Nm, k: number, phase: Phase | null): Lift | null {
+    const { lattice, stock } = this.job;
+    if (!phase || !lattice || lattice.along === 0) return null;
+    const [motifX, motifY] = stock[k]!.motif;
+    const m = this.margin;
+    // Up to a whole nanometre, never down: below it there is no room.
+    return (y) => Math.ceil(motifY + nextAlong(x + m - motifX, y + m - motifY, phase, lattice) - 1e-3) - m;
+  }
+
+  private cornerPhase({ match }: Part): Phase | null {
+    const { lattice } = this.job;
+    if (!match || !lattice) return null;
+    const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
+    if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
+    const phase = this.phases[this.groups.get(match.group)!];
+    return phase ? phaseOf(phase[0] + shiftX, phase[1] + shiftY, lattice) : null;
+  }
+
+  /** One step: takes some parts off and lays them again; true when it stays. */
+  tryStep(): boolean {
+    const { random } = this;
+    if (++this.turns % TIDY_EVERY === 0) for (const space of this.spaces) space.tidy();
+    const over = this.overTarget();
+    const lead = over.length > 0 ? over[random.below(over.length)]! : this.anyActive();
+    const before = this.phases.slice();
+    const off: number[] = [];
+    const old: (Spot | null)[] = [];
+    const remove = (i: number) => {
+      if (off.includes(i)) return;
+      off.push(i);
+      old.push(this.spots[i] ?? null);
+      if (this.spots[i]) this.takeOff(i);
+    };
+    remove(lead);
+    for (let more = random.below(3); more > 0 && over.length > 1; more--) remove(over[random.below(over.length)]!);
+    const dice = random.next();
+    let recut: { set: number; way: number } | null = null;
+    if (this.ways.length > 0 && dice < 0.06) recut = this.recut(remove);
+    else if (this.groups.size > 0 && dice < 0.16) this.removeGroup(remove);
+    const window = this.removeWindow(lead, remove);
+    // Mostly only the place that has become free is looked at: elsewhere little has changed.
+    const near = this.step > 0 && random.next() < NEAR ? window : null;
+
+    const again = recut
+      ? [
+          ...off.filter((i) => this.active[i]),
+          ...this.ways[recut.set]![this.way[recut.set]!]!.filter((i) => !off.includes(i)),
+        ]
+      : off.slice();
+    this.arrange(again, lead);
+    for (const i of again) if (!this.layLowest(i, true, near) && near) this.layLowest(i, true);
+    const cost = this.costNow();
+    const limit = this.cost - this.temperature * this.heat * Math.log(Math.max(1e-12, random.next()));
+    if (cost <= limit) {
+      this.cost = cost;
+      return true;
+    }
+    for (const i of again) if (this.spots[i]) this.takeOff(i);
+    if (recut) this.use(recut.set, recut.way);
+    this.phases = before.slice();
+    off.forEach((i, k) => old[k] && this.put(i, old[k]!));
+    this.phases = before;
+    return false;
+  }
+
+  /** How much worse a step may be, in shares of a mean part. */
+  heat = 0.02;
+
+  private overTarget(): number[] {
+    const over: number[] = [];
+    for (let i = 0; i < this.parts.length; i++) {
+      if (!this.active[i]) continue;
+      const spot = this.spots[i];
+      if (!spot || (spot.stock === this.endless && this.topOf(i) > this.target)) over.push(i);
+    }
+    return over;
+  }
+
+  private anyActive(): number {
+    for (;;) {
+      const i = this.random.below(this.parts.length);
+      if (this.active[i]) return i;
+    }
+  }
+
+  private recut(remove: (i: number) => void): { set: number; way: number } {
+    const set = this.random.below(this.ways.length);
+    const way = this.way[set]!;
+    for (const i of this.ways[set]![way]!) remove(i);
+    this.use(set, this.random.below(this.ways[set]!.length));
+    return { set, way };
+  }
+
+  private removeGroup(remove: (i: number) => void) {
+    const some = this.members[this.random.below(this.members.length)]!;
+    if (some.length <= MOST_OFF) for (const i of some) remove(i);
+  }
+
+  /** Takes off what lies in a window of about the size of a part, somewhere below the target. */
+  private removeWindow(lead: number, remove: (i: number) => void): Window {
+    const { random } = this;
+    const { width, height } = this.parts[lead]!;
+    const lengths = this.job.stock.map(
+      ({ length, left, right }, k) => (k === this.endless ? Math.max(0, this.target) : length) * (right - left),
+    );
+    let at = random.next() * lengths.reduce((sum, one) => sum + one, 0);
+    let k = 0;
+    while (k < lengths.length - 1 && at >= lengths[k]!) at -= lengths[k++]!;
+    const { left, right, length } = this.job.stock[k]!;
+    const far = k === this.endless ? this.target : length;
+    const grow = 0.6 + random.next() * 0.9;
+    const isTurned = random.next() < 0.3;
+    const [w, h] = [(isTurned ? height : width) * grow, (isTurned ? width : height) * grow];
+    const x0 = left + random.next() * Math.max(0, right - left - w);
+    const y0 = random.next() * Math.max(0, far - h);
+    let count = 0;
+    for (let i = 0; i < this.parts.length && count < MOST_OFF; i++) {
+      const spot = this.spots[i];
+      if (!spot || spot.stock !== k || !this.active[i]) continue;
+      const profile = this.profiles[i]![spot.turned]!;
+      if (spot.x < x0 + w && spot.x + profile.width > x0 && spot.y < y0 + h && spot.y + profile.height > y0) {
+        remove(i);
+        count++;
+      }
+    }
+    return { stock: k, x0, x1: x0 + w, y0 };
+  }
+
+  private arrange(numbers: number[], lead: number) {
+    const { random, parts } = this;
+    const by = random.below(4);
+    const noise = 0.1 + random.next() * 0.5;
+    const keys = new Map(
+      numbers.map((i) => {
+        const { width, height } = parts[i]!;
+        const key = by === 0 ? this.areas[i]! : by === 1 ? height * height : by === 2 ? width * width : width * height;
+        return [i, key * (1 + noise * (random.next() * 2 - 1))];
+      }),
+    );
+    if (random.next() < 0.5) keys.set(lead, Infinity);
+    numbers.sort((a, b) => keys.get(b)! - keys.get(a)! || a - b);
+  }
+}
+
+/** The width of a column for outlines: what all sizes are multiples of, when that is fine enough, or a part of the cloth. */
+function finestStep(usable: Nm, parts: readonly Part[]): Nm {
+  const sides = parts.flatMap(({ width, height, outlines }) => (outlines ? [] : [width, height]));
+  const step = [usable, ...sides].reduce(greatestCommon);
+  const wanted = usable / COLUMNS;
+  const even = step / Math.max(1, Math.round(step / wanted));
+  return step >= wanted / 2 && Number.isInteger(even) ? even : Math.ceil(wanted);
+}

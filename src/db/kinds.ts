@@ -1,0 +1,37 @@
+import { eq } from 'drizzle-orm';
+import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
+import { schema, type Database, type Transaction } from '.';
+
+export interface OwnKinds {
+  /** Every version of the house's own kinds. */
+  own: CoverKind[];
+  /** Ids of kinds that are no longer offered. */
+  withdrawn: string[];
+}
+
+/** How an own kind is called in orders. */
+export const ownKindId = (id: number): string => `own-${id}`;
+
+/** The house's own kinds, all versions. */
+export async function ownKinds(db: Database | Transaction): Promise<OwnKinds> {
+  const rows = await db
+    .select({
+      id: schema.kinds.id,
+      withdrawnAt: schema.kinds.withdrawnAt,
+      version: schema.kindVersions.version,
+      data: schema.kindVersions.data,
+    })
+    .from(schema.kindVersions)
+    .innerJoin(schema.kinds, eq(schema.kinds.id, schema.kindVersions.kindId))
+    .orderBy(schema.kinds.id, schema.kindVersions.version);
+  return {
+    own: rows.map(({ id, version, data }) => ({ ...(data as CoverKind), id: ownKindId(id), version })),
+    withdrawn: [...new Set(rows.flatMap(({ id, withdrawnAt }) => (withdrawnAt ? [ownKindId(id)] : [])))],
+  };
+}
+
+/** All kinds, built-in and the house's own. */
+export async function loadKindBook(db: Database | Transaction): Promise<KindBook> {
+  const { own, withdrawn } = await ownKinds(db);
+  return kindBook(own, withdrawn);
+}

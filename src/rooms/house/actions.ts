@@ -1,0 +1,86 @@
+'use server';
+
+import { eq } from 'drizzle-orm';
+import { revalidatePath } from 'next/cache';
+import { checkKind, type CoverKind } from '@/core/covers';
+import { parseKind, readKind } from '@/core/files';
+import { database, schema } from '@/db';
+import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
+import { rulesFaults } from './form';
+import { RULES_KEY } from './queries';
+import { readRules } from './rules';
+
+/** Saves the house's rules; orders that are written from now on start with them. */
+export async function saveRules(input: unknown): Promise<Answer<null>> {
+  return answering(async () => {
+    const read = readRules(input);
+    if ('faults' in read) return { ok: false, faults: read.faults };
+    const faults = rulesFaults(read.value);
+    if (faults.length > 0) return { ok: false, faults };
+    await database()
+      .insert(schema.settings)
+      .values({ key: RULES_KEY, value: read.value })
+      .onConflictDoUpdate({ target: schema.settings.key, set: { value: read.value } });
+    revalidatePath('/', 'layout');
+    return done(null);
+  });
+}
+
+/** Saves an own kind as its next version, or a new kind as its first; orders made before keep theirs. */
+export async function saveKind(
+  input: unknown,
+  edited: { id: number; version: number } | null,
+): Promise<Answer<{ id: number; version: number }>> {
+  return answering(async () => {
+    const shape = readKind(input);
+    if (!shape.ok) return shape;
+    const { kind, faults } = checkKind(shape.value);
+    if (faults.length > 0) return { ok: false, faults };
+    return keep(kind, edited);
+  });
+}
+
+/** Takes a kind in from its document. */
+export async function importKind(source: unknown): Promise<Answer<{ id: number; version: number }>> {
+  return answering(async () => {
+    if (typeof source !== 'string') return failed('', 'This is not a text file.');
+    const kind = parseKind(source);
+    return kind.ok ? keep(kind.value, null) : kind;
+  });
+}
+
+async function keep(
+  kind: CoverKind,
+  edited: { id: number; version: number } | null,
+): Promise<Answer<{ id: number; version: number }>> {
+  const answer = await database().transaction(async (tx): Promise<Answer<{ id: number; version: number }>> => {
+    if (!edited) {
+      const [row] = await tx.insert(schema.kinds).values({}).returning({ id: schema.kinds.id });
+      await tx.insert(schema.kindVersions).values({ kindId: row!.id, version: 1, data: kind });
+      return done({ id: row!.id, version: 1 });
+    }
+    const [stored] = await tx.select().from(schema.kinds).where(eq(schema.kinds.id, edited.id)).for('update');
+    if (!stored) return failed('', 'This kind is no longer there. What you wrote is still here.', 'gone');
+    if (stored.version !== edited.version) return staleAnswer('kind', stored.version, stored.updatedAt);
+    const version = stored.version + 1;
+    await tx.insert(schema.kindVersions).values({ kindId: edited.id, version, data: kind });
+    await tx.update(schema.kinds).set({ version, updatedAt: new Date() }).where(eq(schema.kinds.id, edited.id));
+    return done({ id: edited.id, version });
+  });
+  if (answer.ok) revalidatePath('/', 'layout');
+  return answer;
+}
+
+/** Takes a kind out of the list of those that are offered, or puts it back. */
+export async function withdrawKind(id: number, isWithdrawn: boolean): Promise<Answer<null>> {
+  return answering(async () => {
+    const changed = await database()
+      .update(schema.kinds)
+      .set({ withdrawnAt: isWithdrawn ? new Date() : null })
+      .where(eq(schema.kinds.id, id))
+      .returning({ id: schema.kinds.id });
+    if (changed.length === 0) return failed('', 'This kind is no longer there.', 'gone');
+    revalidatePath('/', 'layout');
+    return done(null);
+  });
+}

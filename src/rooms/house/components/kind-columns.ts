@@ -1,0 +1,246 @@
+import {
+  AXES,
+  ROLES,
+  TAPES,
+  type Arc,
+  type Check,
+  type CoverKind,
+  type KindOption,
+  type Measure,
+  type Notion,
+  type PartPiece,
+  type PartStrip,
+  type Result_,
+  type Step,
+} from '@/core/covers';
+import type { Column } from './rows-editor';
+
+// What each list of a kind has in its rows. An empty text takes an optional part away again.
+
+const same = (ids: readonly string[]) => ids.map((id) => ({ id, label: id }));
+
+type Texts<T> = { [K in keyof T]-?: T[K] extends string | undefined ? K : never }[keyof T] & string;
+
+const text = <T extends object>(
+  id: Texts<T>,
+  label: string,
+  width: string,
+  rest: Partial<Column<T>> & { isOptional?: boolean } = {},
+): Column<T> => {
+  const { isOptional, ...more } = rest;
+  return {
+    id,
+    label,
+    width,
+    read: (row) => (row[id] as string | undefined) ?? '',
+    write: (row, value) => {
+      const { [id]: _old, ...others } = row;
+      void _old;
+      return (isOptional && value === '' ? others : { ...row, [id]: value }) as T;
+    },
+    ...more,
+  };
+};
+const when = <T extends { when?: string }>(): Column<T> =>
+  text<T>('when' as Texts<T>, 'Only when', '2 1 140px', { isOptional: true, placeholder: 'always' });
+
+export const measureColumns = (object: CoverKind['object']): Column<Measure>[] => [
+  text('id', 'Name in formulas', '1 1 110px'),
+  text('label', 'Called', '1 1 110px'),
+  text('hint', 'How to take it', '3 1 200px'),
+  text('tape', 'Tape', '1 1 100px', {
+    isOptional: true,
+    choices: [{ id: '', label: 'not drawn' }, ...same(TAPES[object])],
+  }),
+  text('default', 'If left empty', '1 1 100px', { isOptional: true, placeholder: 'needed' }),
+];
+
+/** `top = round the top; both = round both`: the choices of an option as one text. */
+const choicesText = (option: KindOption) =>
+  option.type === 'choice'
+    ? option.choices.map(({ id, label }) => (id === label ? id : `${id} = ${label}`)).join('; ')
+    : '';
+const readChoices = (value: string) =>
+  value
+    .split(';')
+    .filter((one) => one.trim())
+    .map((one) => {
+      const [id, label] = one.split('=');
+      return { id: id!.trim(), label: (label ?? id)!.trim() };
+    });
+
+const usualText = (option: KindOption) =>
+  option.type === 'hem' ? option.default.join(' + ') : option.default === undefined ? '' : String(option.default);
+
+function withUsual(option: KindOption, value: string): KindOption {
+  if (option.type === 'hem') return { ...option, default: value.split('+').map((one) => one.trim()) };
+  if (option.type === 'count') return { ...option, default: Number(value) };
+  if (option.type === 'choice') return { ...option, default: value };
+  const { default: _old, ...rest } = option;
+  void _old;
+  return value === '' ? rest : { ...option, default: value };
+}
+
+function withType(option: KindOption, type: string): KindOption {
+  const { id, label, hint, when: condition } = option;
+  const base = { id, label, ...(hint !== undefined && { hint }), ...(condition !== undefined && { when: condition }) };
+  if (type === 'hem') return { ...base, type, default: ['inch(1/2)'] };
+  if (type === 'count') return { ...base, type, default: 1 };
+  if (type === 'choice') return { ...base, type, choices: [{ id: 'yes', label: 'yes' }, { id: 'no', label: 'no' }], default: 'yes' }; // prettier-ignore
+  return { ...base, type: 'length' };
+}
+
+export const optionColumns: Column<KindOption>[] = [
+  {
+    id: 'type',
+    label: 'Is a',
+    width: '1 1 100px',
+    choices: [
+      { id: 'length', label: 'length' },
+      { id: 'hem', label: 'hem' },
+      { id: 'choice', label: 'choice' },
+      { id: 'count', label: 'number' },
+    ],
+    read: ({ type }) => type,
+    write: withType,
+  },
+  text('id', 'Name in formulas', '1 1 110px'),
+  text('label', 'Called', '1 1 110px'),
+  {
+    id: 'choices',
+    label: 'Choices',
+    width: '3 1 200px',
+    placeholder: 'top = round the top; none',
+    shows: ({ type }) => type === 'choice',
+    read: choicesText,
+    write: (option, value) => (option.type === 'choice' ? { ...option, choices: readChoices(value) } : option),
+  },
+  { id: 'default', label: 'Usually', width: '1 1 110px', read: usualText, write: withUsual },
+  text('hint', 'Hint', '2 1 130px', { isOptional: true }),
+  when(),
+];
+
+export const resultColumns: Column<Result_>[] = [text('name', 'Name', '1 1 120px'), text('is', 'Is', '5 1 260px')];
+
+/** One corner a line, `x ; y`, or `arc x ; y ; radius ; from ; to`. */
+const outlineText = ({ outline }: PartPiece) =>
+  (outline ?? [])
+    .map((corner) =>
+      Array.isArray(corner)
+        ? corner.join(' ; ')
+        : `arc ${corner.centre.join(' ; ')} ; ${corner.radius} ; ${corner.from} ; ${corner.to}`,
+    )
+    .join('\n');
+function readOutline(value: string): NonNullable<PartPiece['outline']> {
+  return value
+    .split('\n')
+    .filter((line) => line.trim())
+    .map((line): [string, string] | Arc => {
+      const isArc = /^\s*arc\s/.test(line);
+      const parts = line.replace(/^\s*arc\s/, '').split(';').map((one) => one.trim()); // prettier-ignore
+      const [x = '', y = '', radius = '', from = '', to = ''] = parts;
+      return isArc ? { centre: [x, y], radius, from: Number(from), to: Number(to) } : [x, y];
+    });
+}
+
+const SHOWN = [
+  { id: 'no', label: 'not matched' },
+  { id: 'yes', label: 'matched at its middle' },
+  { id: 'other', label: 'matched as written' },
+];
+const middleOf = ({ across, along }: PartPiece): PartPiece['match'] => ({
+  anchor: [`(${across}) / 2`, `(${along}) / 2`],
+  delta: ['inch(0)', 'inch(0)'],
+});
+const isMiddle = (piece: PartPiece) => JSON.stringify(piece.match) === JSON.stringify(middleOf(piece));
+
+export const pieceColumns: Column<PartPiece>[] = [
+  text('name', 'Piece', '1 1 130px'),
+  text('role', 'Of', '1 1 110px', { choices: same(ROLES) }),
+  {
+    id: 'qty',
+    label: 'How many',
+    width: '0 1 80px',
+    read: ({ qty }) => String(qty),
+    write: (row, value) => ({ ...row, qty: /^\d+$/.test(value) ? Number(value) : value }),
+  },
+  text('across', 'Across', '2 1 150px'),
+  text('along', 'Along', '2 1 150px'),
+  {
+    id: 'axes',
+    label: 'Its along runs',
+    width: '1 1 130px',
+    choices: same(AXES),
+    read: ({ axes }) => axes?.[1] ?? 'up and down',
+    write: (row, value) => ({ ...row, axes: ['side to side', value as (typeof AXES)[number]] }),
+  },
+  {
+    id: 'match',
+    label: 'Pattern',
+    width: '1 1 130px',
+    choices: SHOWN,
+    read: (row) => (row.match ? (isMiddle(row) ? 'yes' : 'other') : 'no'),
+    write: (row, value) => {
+      const { match, ...rest } = row;
+      return value === 'no'
+        ? rest
+        : value === 'yes'
+          ? { ...rest, match: middleOf(row)! }
+          : { ...rest, ...(match && { match }) };
+    },
+  },
+  when(),
+  {
+    id: 'outline',
+    label: 'Outline, a corner a line: x ; y',
+    width: '3 1 220px',
+    isWide: true,
+    placeholder: 'a rectangle',
+    read: outlineText,
+    write: (row, value) => {
+      const { outline: _old, ...rest } = row;
+      void _old;
+      const outline = readOutline(value);
+      return outline.length > 0 ? { ...rest, outline } : rest;
+    },
+  },
+];
+
+export const stripColumns: Column<PartStrip>[] = [
+  text('name', 'Strip', '1 1 110px'),
+  text('role', 'Of', '1 1 110px', { choices: same(ROLES) }),
+  text('qty', 'How many', '1 1 80px'),
+  text('width', 'Wide', '1 1 120px'),
+  text('length', 'Long', '1 1 120px'),
+  text('grain', 'Grain', '1 1 110px', { placeholder: "'bias' or 'straight'" }),
+  text('loss', 'Lost at a join', '1 1 110px'),
+  text('least', 'Shortest cut', '1 1 110px'),
+  when(),
+];
+
+export const notionColumns: Column<Notion>[] = [
+  text('name', 'Notion', '1 1 120px'),
+  text('qty', 'How many', '1 1 80px'),
+  text('length', 'Long', '1 1 120px', { isOptional: true }),
+  text('note', 'Note', '3 1 200px'),
+  when(),
+];
+
+export const checkColumns: Column<Check>[] = [
+  text('code', 'Code', '1 1 110px'),
+  text('field', 'Told at', '1 1 110px'),
+  text('when', 'When', '2 1 180px'),
+  text('level', 'Then it', '1 1 100px', {
+    choices: [
+      { id: 'warn', label: 'warns' },
+      { id: 'stop', label: 'stops' },
+    ],
+  }),
+  text('message', 'Says', '4 1 260px', { isWide: true }),
+];
+
+export const stepColumns: Column<Step>[] = [
+  text('do', 'Do', '4 1 260px', { isWide: true }),
+  text('caution', 'Caution', '3 1 200px', { isWide: true, isOptional: true }),
+  when(),
+];

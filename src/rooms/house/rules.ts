@@ -1,0 +1,22 @@
+import Joi from 'joi';
+import { FITS } from '@/core/covers';
+import type { Fault } from '@/core/result';
+import type { HouseRules } from './form';
+
+const rules = Joi.object<HouseRules>({
+  units: Joi.string().valid('in', 'mm').required(),
+  seam: Joi.string().allow('').max(40).required(),
+  hem: Joi.string().allow('').max(40).required(),
+  fit: Joi.string()
+    .valid('', ...FITS)
+    .required(),
+  grain: Joi.string().valid('', 'bias', 'straight').required(),
+  dueDays: Joi.string().allow('').max(10).required(),
+});
+
+/** The shape of the rules as their form sends them; what the texts mean is read by `rulesFaults`. */
+export function readRules(input: unknown): { value: HouseRules } | { faults: Fault[] } {
+  const { value, error } = rules.validate(input, { abortEarly: false, stripUnknown: true });
+  if (!error) return { value: value as HouseRules };
+  return { faults: error.details.map(({ path, message, type }) => ({ code: type, field: path.join('.'), message })) };
+}

@@ -1,0 +1,177 @@
+'use client';
+
+import { Box, Flex, HStack, Link as TextLink, Stack, Text } from '@chakra-ui/react';
+import { TriangleAlert } from 'lucide-react';
+import Link from 'next/link';
+import { memo } from 'react';
+import type { CoverKind, TakeOff } from '@/core/covers';
+import type { CutList } from '@/core/cutlist';
+import { printLength, printNumber, STYLES, type Units } from '@/core/length';
+import { CoverDrawing } from '@/ui/cover/cover-drawing';
+import { CutTable } from '@/ui/cut-table';
+import { Folded } from '@/ui/folded';
+import { Fractions } from '@/ui/fraction';
+import { MeasureDrawing } from '@/ui/measure-drawing';
+import { Notice } from '@/ui/page';
+import type { Change, LineForm } from '../form';
+import type { ClothChoice } from '../queries';
+import { WideChoice } from './line-directions';
+import { useOrderRoom } from './order-room';
+
+interface Props {
+  kind: CoverKind;
+  cover: TakeOff;
+  list: CutList;
+  line: LineForm;
+  units: Units;
+  cloth: ClothChoice | undefined;
+  index: number;
+  focused: string | undefined;
+  change: Change;
+}
+
+/** The cover in its cloth, what is to be decided or minded, and the cut list with its sums. */
+export const LinePreview = memo(function LinePreview(props: Props) {
+  const { kind, cover, list, line, units, cloth, index, focused, change } = props;
+  const { cloths } = useOrderRoom();
+  return (
+    <>
+      {list.warnings
+        .filter(({ code }) => code !== 'panel-wide')
+        .map(({ code, field, message, level }) => (
+          <Notice key={`${code} ${field}`} level={level}>
+            {message}
+          </Notice>
+        ))}
+      {[...new Set(list.wide.map(({ cloth: name }) => name))].map((name) => (
+        <WideChoice
+          key={name}
+          wide={list.wide.filter((one) => one.cloth === name)}
+          units={units}
+          cloth={cloths.find((one) => one.name === name)?.cloth}
+          change={change}
+        />
+      ))}
+      <Box maxW="380px" mx="auto" w="full">
+        <CoverDrawing
+          id={`line-${index}`}
+          kind={kind}
+          cover={cover}
+          units={units}
+          look={cloth?.look}
+          directions={line.directions}
+        />
+      </Box>
+      <CutTable list={list} units={units} />
+      {list.notions.length > 0 && (
+        <Text fontSize="sm" color="fg.muted">
+          <Text as="span" fontWeight="700" color="fg">
+            Also:{' '}
+          </Text>
+          <Fractions>
+            {list.notions
+              .map(
+                ({ name, qty, length, note }) =>
+                  `${qty} ${name}${length ? ` ${printNumber(length, STYLES[units]).text}` : ''} (${note})`,
+              )
+              .join('; ')}
+          </Fractions>
+        </Text>
+      )}
+      <Box fontSize="sm">
+        <Folded title="Where the tape goes">
+          <Guide kind={kind} focused={focused} />
+        </Folded>
+        <Folded title="How it is sewn, and what to mind">
+          <Steps list={list} />
+        </Folded>
+        <Folded title="What is checked when it is sewn">
+          <Inspections list={list} units={units} />
+        </Folded>
+      </Box>
+    </>
+  );
+});
+
+/** Before the sizes are known: where the tape goes. */
+export function MeasureFirst({ kind, focused }: { kind: CoverKind; focused: string | undefined }) {
+  return (
+    <Flex
+      direction="column"
+      flex="1"
+      justify="center"
+      borderWidth="2px"
+      borderStyle="dashed"
+      borderColor="border"
+      borderRadius="sm"
+      px="5"
+      py="4"
+      gap="3"
+    >
+      <Guide kind={kind} focused={focused} />
+      <Text color="fg.muted">The cover and its cut list appear here as soon as its sizes are known.</Text>
+    </Flex>
+  );
+}
+
+function Guide({ kind, focused }: { kind: CoverKind; focused: string | undefined }) {
+  return (
+    <>
+      <Box maxW="360px" mx="auto" w="full">
+        <MeasureDrawing kind={kind} focused={focused} />
+      </Box>
+      <Stack as="ol" gap="0.5" fontSize="sm">
+        {kind.measures.map(({ id, label, hint }, i) => (
+          <li key={id}>
+            <b>
+              {i + 1} {label}
+            </b>
+            {hint && `: ${hint}`}
+          </li>
+        ))}
+      </Stack>
+      <TextLink asChild fontSize="sm" fontWeight="600">
+        <Link href={`/guide/${kind.id}`} target="_blank">
+          The whole measure guide, to print
+        </Link>
+      </TextLink>
+    </>
+  );
+}
+
+/** How the cover is sewn, with the cautions where they belong. */
+function Steps({ list }: { list: CutList }) {
+  return (
+    <Stack as="ol" gap="2" pl="5" css={{ listStyle: 'decimal' }}>
+      {list.steps.map(({ n, do: what, caution }) => (
+        <li key={n}>
+          <Fractions>{what}</Fractions>
+          {caution && (
+            <HStack gap="2" align="flex-start" color="fg.muted" mt="1">
+              <Box flex="none" mt="0.5" color="warn.line">
+                <TriangleAlert size={16} aria-label="Caution" />
+              </Box>
+              <Text>{caution}</Text>
+            </HStack>
+          )}
+        </li>
+      ))}
+    </Stack>
+  );
+}
+
+function Inspections({ list, units }: { list: CutList; units: Units }) {
+  return (
+    <Stack as="ul" gap="1" pl="5" css={{ listStyle: 'disc' }}>
+      {list.inspections.map(({ what, size, tolerance }) => (
+        <li key={what}>
+          {what}:{' '}
+          <b>
+            <Fractions>{printLength(size, STYLES[units])}</Fractions>
+          </b>
+          , within <Fractions>{printLength(tolerance, STYLES[units])}</Fractions>
+        </li>
+      ))}
+    </Stack>
+  );
+}

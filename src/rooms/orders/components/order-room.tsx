@@ -1,0 +1,39 @@
+'use client';
+
+import { createContext, useContext, useMemo, type ReactNode } from 'react';
+import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
+import type { Workroom } from '@/core/cutlist';
+import type { HouseRules } from '@/rooms/house/form';
+import type { ClothChoice } from '../queries';
+
+/** What the server tells an order's page of the house. */
+export interface RoomProps {
+  cloths: ClothChoice[];
+  own: CoverKind[];
+  withdrawn: string[];
+  house: HouseRules;
+}
+
+interface OrderRoom {
+  cloths: ClothChoice[];
+  kinds: KindBook;
+  house: HouseRules;
+  /** For the core. */
+  room: Workroom;
+}
+
+const Context = createContext<OrderRoom | null>(null);
+
+export function OrderRoomProvider({ cloths, own, withdrawn, house, children }: RoomProps & { children: ReactNode }) {
+  const value = useMemo((): OrderRoom => {
+    const kinds = kindBook(own, withdrawn);
+    return { cloths, kinds, house, room: { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) } };
+  }, [cloths, own, withdrawn, house]);
+  return <Context.Provider value={value}>{children}</Context.Provider>;
+}
+
+export function useOrderRoom(): OrderRoom {
+  const value = useContext(Context);
+  if (!value) throw new Error('An order’s parts stand within its room.');
+  return value;
+}

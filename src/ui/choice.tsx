@@ -1,0 +1,70 @@
+'use client';
+
+import { Field, Input, NativeSelect } from '@chakra-ui/react';
+
+/** One of a few, from a list. */
+export function Choice({
+  label,
+  value,
+  choices,
+  onChange,
+  error,
+  hint,
+}: {
+  label: string;
+  value: string;
+  choices: readonly { id: string; label: string }[];
+  onChange: (id: string) => void;
+  error?: string | undefined;
+  hint?: string | undefined;
+}) {
+  return (
+    <Field.Root invalid={error !== undefined}>
+      <Field.Label fontWeight="600">{label}</Field.Label>
+      <NativeSelect.Root>
+        <NativeSelect.Field value={value} onChange={(event) => onChange(event.target.value)}>
+          {choices.map(({ id, label: name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </NativeSelect.Field>
+        <NativeSelect.Indicator />
+      </NativeSelect.Root>
+      {error ? <Field.ErrorText>{error}</Field.ErrorText> : hint && <Field.HelperText>{hint}</Field.HelperText>}
+    </Field.Root>
+  );
+}
+
+/** A short text, or a whole number where `isCount`. */
+export function TextField({
+  label,
+  value,
+  onChange,
+  error,
+  hint,
+  placeholder,
+  isCount = false,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  error?: string | undefined;
+  hint?: string | undefined;
+  placeholder?: string | undefined;
+  isCount?: boolean;
+}) {
+  return (
+    <Field.Root invalid={error !== undefined}>
+      <Field.Label fontWeight="600">{label}</Field.Label>
+      <Input
+        value={value}
+        placeholder={placeholder}
+        onChange={(event) => onChange(event.target.value)}
+        autoComplete="off"
+        {...(isCount && { inputMode: 'numeric', fontSize: 'lg', fontWeight: '600' })}
+      />
+      {error ? <Field.ErrorText>{error}</Field.ErrorText> : hint && <Field.HelperText>{hint}</Field.HelperText>}
+    </Field.Root>
+  );
+}

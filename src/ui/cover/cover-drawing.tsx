@@ -1,0 +1,180 @@
+'use client';
+
+import { Box } from '@chakra-ui/react';
+import type { CoverKind, TakeOff } from '@/core/covers';
+import type { Direction } from '@/core/cutlist';
+import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { ClothPattern, type ClothLook } from '../cloth-pattern';
+import { withFraction } from '../fraction';
+import { BoxCover } from './box-cover';
+import { FlatCover } from './flat-cover';
+import { BolsterCover, RoundCover } from './round-cover';
+
+interface Props {
+  kind: CoverKind;
+  cover: TakeOff;
+  units: Units;
+  look?: ClothLook | undefined;
+  /** Which side of each part lies along the bolt, where somebody chose. */
+  directions?: Readonly<Record<string, Direction>>;
+  id: string;
+}
+
+const WIDTH = 340;
+const HEIGHT = 250;
+const MARGIN = 46;
+/** At the sides there must be room for a figure like 21 11/16. */
+const SIDE = 84;
+
+type Face = 'top' | 'front' | 'side' | 'skirt' | 'skirtSide';
+
+/** How a face is seen: where the pattern's motif lies on it, and where its across and its along point on the screen. */
+interface View {
+  at: [number, number];
+  across: [number, number];
+  along: [number, number];
+}
+
+/** The finished cover to proportion, in its cloth, the pattern running on each part as it was decided, with its measures on it. */
+export function CoverDrawing({ kind, cover, units, look, directions = {}, id }: Props) {
+  const { width, height, thickness = 0, skirt = 0, flange = 0, overlap = 0 } = cover.finished;
+  const { drawing } = kind;
+  const isBox = drawing === 'box' || drawing === 'stool';
+  const isRound = drawing === 'round';
+  const wide = width + (isBox ? 0.3 * height : drawing === 'bolster' ? 0.5 * height : 0);
+  const high = isBox || isRound ? height * 0.5 + thickness + skirt : height;
+  const scale = Math.min((WIDTH - 2 * SIDE) / wide, (HEIGHT - 2 * MARGIN) / high);
+  const text = (length: Nm) => withFraction(printNumber(length, STYLES[units]).text);
+  // The picture is as high as its cover and the dimension lines need.
+  const tall = high * scale + 2 * MARGIN;
+  const [w, h, t] = [width * scale, height * scale, thickness * scale];
+  const [x, y] = [(WIDTH - wide * scale) / 2 + (drawing === 'bolster' ? 0.25 * h : 0), MARGIN];
+  const [lean, back] = [0.3 * h, 0.5 * h];
+  const views: Record<Face, View> = isBox
+    ? boxViews({ x, y, w, h, lean, back })
+    : everyFace({
+        at: [x + w / 2, y + (isRound ? back / 2 : h / 2)],
+        across: [1, 0],
+        along: isRound ? [0, 0.5] : [0, 1],
+      });
+  const faces = facesOf(cover);
+  const paint = Object.fromEntries(
+    FACES.map((face) => [face, look ? `url(#${id}-${face})` : 'var(--cover-plain)']),
+  ) as Record<Face, string>;
+  return (
+    <Box
+      css={{
+        '--cover-plain': 'var(--chakra-colors-bottle-100)',
+        '& text': { fill: 'currentColor', fontSize: '15px', fontWeight: 700 },
+      }}
+    >
+      <svg
+        viewBox={`0 0 ${WIDTH} ${tall}`}
+        width="100%"
+        role="img"
+        aria-label={`${kind.name}, finished ${text(width)}${isRound ? '' : ` by ${text(height)}`}${thickness ? ` by ${text(thickness)}` : ''}`}
+      >
+        {look && (
+          <defs>
+            <ClothPattern id={`${id}-tile`} look={look} />
+            {FACES.map((face) => (
+              <FacePattern
+                key={face}
+                id={`${id}-${face}`}
+                tile={`${id}-tile`}
+                view={views[face]}
+                mmToPx={scale * NM.mm}
+                isTurned={directions[faces[face]] === 'across'}
+              />
+            ))}
+          </defs>
+        )}
+        {isBox ? (
+          <BoxCover
+            {...{ x, y, w, h, t, lean, paint, text }}
+            skirt={skirt * scale}
+            length={width}
+            depth={height}
+            thick={thickness}
+            drop={skirt}
+          />
+        ) : isRound ? (
+          <RoundCover {...{ x, y, w, t, paint, text }} diameter={width} thick={thickness} />
+        ) : drawing === 'bolster' ? (
+          <BolsterCover {...{ x, y, w, h, paint, text }} long={width} diameter={height} />
+        ) : (
+          <FlatCover
+            {...{ x, y, w, h, text, width, height, scale }}
+            paint={paint.top}
+            shape={drawing}
+            lies={overlap}
+            flange={flange * scale}
+            hasZip={cover.notions.some(({ name }) => name === 'zip')}
+          />
+        )}
+      </svg>
+    </Box>
+  );
+}
+
+const FACES: readonly Face[] = ['top', 'front', 'side', 'skirt', 'skirtSide'];
+const everyFace = (view: View) => Object.fromEntries(FACES.map((face) => [face, view])) as Record<Face, View>;
+
+/** The views of a box's faces; the front goes on from the top at their seam. */
+function boxViews({
+  x,
+  y,
+  w,
+  h,
+  lean,
+  back,
+}: Record<'x' | 'y' | 'w' | 'h' | 'lean' | 'back', number>): Record<Face, View> {
+  const deep: [number, number] = h > 0 ? [lean / h, -back / h] : [0, -1];
+  const front: View = { at: [x + w / 2, y + back - h / 2], across: [1, 0], along: [0, 1] };
+  const side: View = { at: [x + w, y + back], across: deep, along: [0, 1] };
+  return {
+    top: { at: [x + lean / 2 + w / 2, y + back / 2], across: [1, 0], along: [-deep[0], -deep[1]] },
+    front,
+    side,
+    skirt: front,
+    skirtSide: side,
+  };
+}
+
+/** Which part each face shows, by its name. */
+function facesOf({ pieces, strips }: TakeOff): Record<Face, string> {
+  const named = (role: string, nth = 0) => pieces.filter((piece) => piece.role === role)[nth]?.name;
+  const front = named('boxing') ?? strips.find(({ role }) => role === 'boxing')?.name ?? '';
+  const skirt = named('skirt') ?? '';
+  return {
+    top: pieces[0]!.name,
+    front: front || (named('contrast') ?? ''),
+    side: named('boxing', 1) ?? front,
+    skirt,
+    skirtSide: named('skirt', 1) ?? skirt,
+  };
+}
+
+/** The cloth as a paint for one face: to scale, foreshortened as the face is, a quarter round where the part is turned. */
+function FacePattern({
+  id,
+  tile,
+  view: { at, across, along },
+  mmToPx,
+  isTurned,
+}: {
+  id: string;
+  tile: string;
+  view: View;
+  mmToPx: number;
+  isTurned: boolean;
+}) {
+  const matrix = [...across, ...along, ...at].map((value) => value.toFixed(4)).join(' ');
+  return (
+    <pattern id={id} width={WIDTH} height={2 * HEIGHT} patternUnits="userSpaceOnUse">
+      <g transform={`matrix(${matrix})${isTurned ? ' rotate(90)' : ''} scale(${mmToPx})`}>
+        <rect x={-4000} y={-4000} width={8000} height={8000} fill={`url(#${tile})`} />
+      </g>
+    </pattern>
+  );
+}

@@ -1,0 +1,242 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import ExcelJS from 'exceljs';
+import type { Browser, ElementHandle } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { App, openBrowser, Person } from '../support/app';
+
+// Kinds of the house's own, orders from a sheet, and what a line decides, as a person does it in the browser.
+
+const app = new App(join(process.cwd(), '.local', 'test-app-kinds'), 3188);
+const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
+let browser: Browser;
+let me: Person;
+
+beforeAll(async () => {
+  app.wipe();
+  await app.start('--empty');
+  browser = await openBrowser();
+  me = await Person.at(browser, app.url);
+  await me.go('/cloth/new');
+  await me.type('Name', 'Bargeboard canvas');
+  await me.type('Width', '55');
+  await me.type('Price', '12');
+  await me.choose('It gives', 'not at all');
+  await me.press('Save cloth');
+  await me.sees('Bargeboard canvas is saved.');
+});
+
+afterAll(async () => {
+  await browser?.close();
+  await app.stop();
+});
+
+const give = async (label: string, file: string) => {
+  const field = (await me.page.waitForSelector(
+    `input[type=file][aria-label="${label}"]`,
+  )) as ElementHandle<HTMLInputElement>;
+  await field.uploadFile(file);
+};
+
+describe('the house', () => {
+  test('its rules start new lines; a slip is told at the field', async () => {
+    await me.go('/house');
+    await me.sees('None yet');
+    await me.type('Seam allowance', 'much');
+    await me.sees('“much” is not a length.');
+    await me.type('Seam allowance', '3/8');
+    await me.press('Save rules');
+    await me.sees('The house’s rules are saved.');
+    await me.go('/orders/new');
+    await me.type('Width', '16');
+    await me.type('Height', '16');
+    await me.sees('16 + 2 × 3⁄8 = 16 3⁄4');
+  });
+
+  test('a kind is built from nothing: each fault at its formula, the cover made beside', async () => {
+    await me.go('/house/kinds/new');
+    await me.type('Name', 'Lifebelt cover');
+    await me.type('In a sentence', 'Two faces and a strap.');
+    await me.press('Add a sum');
+    await me.type('Sums, 1, Name', 'loop');
+    await me.type('Sums, 1, Is', 'strap + inch(2)');
+    await me.sees('“strap” is not a measure, an option or a result of this kind.');
+    await me.press('Save kind');
+    await me.sees('One thing is to be put right first');
+    await me.type('Sums, 1, Is', 'height / (2 - 2)');
+    await me.sees('The formula divides by zero.');
+    await me.type('Sums, 1, Is', 'loop + inch(1)');
+    await me.sees('This goes in a circle: “loop” needs “loop”.');
+    await me.type('Sums, 1, Is', 'height / 2 + inch(2)');
+    await me.press('Add a piece');
+    await me.type('Pieces, 2, Piece', 'strap');
+    await me.type('Pieces, 2, How many', '3');
+    await me.type('Pieces, 2, Across', 'inch(2) - width');
+    await me.type('Pieces, 2, Along', 'loop');
+    await me.sees('On the sample this comes to -14 in; a piece can’t be that small.');
+    await me.type('Pieces, 2, Across', 'inch(2)');
+    // The sample is 16 by 16: front 17 x 17, strap 2 x 10.
+    await me.sees('17 × 17');
+    await me.sees('16 / 2 + 2 = 10');
+    await me.press('Save kind');
+    await me.sees('“Lifebelt cover” is saved as version 1.');
+  });
+
+  test('it stands beside the others in an order, which keeps its version when the kind is changed', async () => {
+    await me.go('/orders/new');
+    await me.type('Customer', 'Lock Four Rescue');
+    await me.choose('Kind of cover', 'Lifebelt cover');
+    await me.type('How many', '2');
+    await me.type('Width', '20');
+    await me.type('Height', '24');
+    await me.choose('Face cloth', 'Bargeboard canvas');
+    await me.sees('24 / 2 + 2 = 14');
+    await me.press('Save order');
+    await me.sees('2 lifebelt cover');
+    await me.go('/house/kinds/1');
+    await me.type('Sums, 1, Is', 'height / 2 + inch(5)');
+    await me.press('Save kind');
+    await me.sees('is saved as version 2.');
+    await me.go('/orders/1');
+    await me.sees('This line is made with version 1 of “Lifebelt cover”; version 2 is the newest.');
+    await me.sees('24 / 2 + 2 = 14');
+    await me.press('Use version 2');
+    await me.sees('24 / 2 + 5 = 17');
+  });
+
+  test('it goes out as a file and comes in again; a strange file is refused', async () => {
+    await me.go('/house/kinds/1');
+    const href = await me.page.$eval('a[download$=".json"]', (link) => link.getAttribute('href')!);
+    const text = decodeURIComponent(href.slice(href.indexOf(',') + 1));
+    expect(JSON.parse(text)).toMatchObject({ format: 'jolly-bolt/cover-kind', kind: { name: 'Lifebelt cover' } });
+    const [good, bad] = [join(folder, 'kind.json'), join(folder, 'bad.json')];
+    writeFileSync(good, text.replaceAll('Lifebelt cover', 'Lifebelt bag'));
+    writeFileSync(bad, '{"format":"something else"}');
+    await me.go('/house');
+    await give('File of a kind', bad);
+    await me.sees('“bad.json” was not taken in.');
+    await give('File of a kind', good);
+    await me.sees('Lifebelt bag');
+    await me.go('/guide');
+    await me.sees('Lifebelt bag');
+    await me.sees('Bolster');
+  });
+});
+
+describe('a line', () => {
+  test('wider than its cloth, is joined or run along the bolt, as the person decides; what changed lights up', async () => {
+    await me.go('/orders/new');
+    await me.choose('Kind of cover', 'Boxed cushion');
+    await me.type('Length', '70');
+    await me.type('Width', '20');
+    await me.type('Thickness', '3');
+    await me.choose('Face cloth', 'Bargeboard canvas');
+    // A cloth that may only turn up or down is joined until somebody decides.
+    await me.sees('parts are wider than Bargeboard canvas, 54 in between its selvages');
+    await me.sees('top, middle');
+    await me.press('Run all along the bolt');
+    await me.page.waitForFunction(() => !document.body.innerText.includes('top, middle'));
+    await me.type('Thickness', '4');
+    await me.sees('4 + 2 × 3⁄8 = 4 3⁄4');
+    expect(await me.page.$$eval('[data-flash]', (all) => all.filter((one) => Number((one as HTMLElement).dataset.flash) > 0).length)).toBeGreaterThan(0); // prettier-ignore
+  });
+
+  test('is told what its cloth shows', async () => {
+    await me.choose('Fit', 'Snug');
+    await me.sees('Bargeboard canvas does not give: cut snug, the seams strain; true size is safer.');
+  });
+
+  test('becomes several by keyboard and by pasting', async () => {
+    await me.press('Several like this');
+    await me.sees('A row a cover, in inches');
+    // The first cell waits for the keyboard.
+    await me.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Row 1, How many');
+    await me.page.keyboard.type('3');
+    for (const text of ['30', '18 1/2', 'thick']) {
+      await me.page.keyboard.press('Tab');
+      await me.page.keyboard.type(text);
+    }
+    await me.sees('Row 1, Thickness: “thick” is not a length.');
+    await me.type('Row 1, Thickness', '2');
+    await me.page.focus('[aria-label="Row 2, How many"]');
+    await me.page.evaluate(() => {
+      const data = new DataTransfer();
+      data.setData('text/plain', '1\t40\t20\t3\n2\t41 1/2\t20\t3\n');
+      document.activeElement!.dispatchEvent(
+        new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }),
+      );
+    });
+    await me.press('Add 3 lines');
+    await me.sees('41 1⁄2 + 2 × 3⁄8');
+    expect(await me.page.$$eval('fieldset[aria-label^="Line"]', (all) => all.length)).toBe(4);
+  });
+});
+
+describe('orders from a sheet', () => {
+  const rows = [
+    ['Ref', 'Customer', 'Kind', 'Qty', 'Width', 'Height', 'Fabric', 'Odd'],
+    ['A', 'Winding Hole Café', 'Envelope cushion', 4, '17 1/2', '17 1/2', 'Bargeboard canvas', 'x'],
+    ['A', 'Winding Hole Café', 'Tent', 2, '18', '18', 'Bargeboard canvas', 'x'],
+    ['B', 'Winding Hole Café', 'Zip cushion', 2, 'wide', 18, 'Bargeboard canvas', 'x'],
+    ['C', 'Winding Hole Café', 'zip-cushion', 2, { formula: 'D2*4', result: 16 }, 18, 'Bargeboard canvas', 'x'],
+  ];
+
+  test('a workbook is read, its slips told at the cell and put right there, and only good rows come in', async () => {
+    const book = new ExcelJS.Workbook();
+    book.addWorksheet('Orders').addRows(rows);
+    const file = join(folder, 'orders.xlsx');
+    await book.xlsx.writeFile(file);
+    await me.go('/orders/import');
+    await give('Sheet with orders', file);
+    await me.sees('1 good row makes 1 order');
+    await me.sees('“Tent” is not a kind of cover that this house knows.');
+    await me.sees('This cell holds a formula; write its value instead.');
+    await me.type('Row 3, Kind', 'Floor cushion');
+    await me.sees('2 good rows make 1 order');
+    await me.type('Row 4, Kind', 'zip-cushion');
+    await me.sees('“wide” is not a length.');
+    await me.press('Bring in 2 good rows');
+    await me.sees('1 order with 2 lines are brought in.');
+    await me.sees('4 envelope cushions, 2 floor cushions');
+  });
+
+  test('a hostile file is refused politely, and the page goes on', async () => {
+    const picture = join(folder, 'picture.csv');
+    writeFileSync(picture, Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2]));
+    const large = join(folder, 'large.csv');
+    writeFileSync(large, Buffer.alloc(12_000_000, 'a,b\n'));
+    await me.go('/orders/import');
+    await give('Sheet with orders', picture);
+    await me.sees('“picture.csv” was not taken in. This is not a table of text');
+    await give('Sheet with orders', large);
+    await me.sees('“large.csv” is larger than 10 MB; split it.');
+    await me.type('Pasted rows', 'Customer,Kind\nMill,Bolster');
+    await me.press('Take these rows');
+    await me.sees('1 row with something wrong');
+  });
+
+  test('the server refuses what the page would not send', async () => {
+    const post = (path: string, type: string, body: string, headers = {}) =>
+      fetch(app.url + path, { method: 'POST', headers: { 'content-type': type, ...headers }, body }).then(
+        async (answer) => [
+          answer.status,
+          ((await answer.json()) as { faults: { message: string }[] }).faults[0]!.message,
+        ],
+      );
+    expect((await post('/api/orders/import', 'application/json', '{"sheet":1}'))[0]).toBe(400);
+    expect((await post('/api/orders/import', 'text/plain', '{}'))[0]).toBe(415);
+    expect((await post('/api/orders/sheet', 'application/octet-stream', 'a,b\n1,2', { origin: 'http://elsewhere.example' }))[0]).toBe(403); // prettier-ignore
+    expect((await post('/api/orders/sheet', 'application/octet-stream', 'x'.repeat(10_000_001)))[0]).toBe(413);
+  });
+
+  test('the template can be filled in: it is read back without a slip but for its examples’ cloth', async () => {
+    const text = await fetch(`${app.url}/api/orders/template?as=csv`).then((answer) => answer.text());
+    expect(text.split('\r\n')[0]).toContain('Customer,Due,Units,Kind,How many');
+    const book = new ExcelJS.Workbook();
+    await book.xlsx.load(await fetch(`${app.url}/api/orders/template?as=xlsx`).then((answer) => answer.arrayBuffer()));
+    expect(book.worksheets[0]!.getRow(1).getCell(2).value).toBe('Customer');
+  });
+
+  test('none of it made a script error', () => expect(me.errors).toEqual([]));
+});
