@@ -150,6 +150,7 @@ export class Columns {
       const { low: lows, high: highs } = column;
       // The place only rises, so a stretch that was passed over stays behind.
       let k = hints[i - first]!;
+      if (k === 0 && y > 0) k = firstReaching(highs, y + top);
       while (k < highs.length && (highs[k]! < y + top || highs[k]! - lows[k]! < top - bottom)) k++;
       if (k === highs.length) return Infinity;
       hints[i - first] = k;
@@ -200,6 +201,17 @@ export class Columns {
       return !before || before.low.length !== column.low.length || before.low.some((y, k) => y !== column.low[k]) || before.high.some((y, k) => y !== column.high[k]); // prettier-ignore
     });
   }
+}
+
+/** The number of the first free stretch that reaches up to y at least. */
+function firstReaching(highs: readonly Nm[], y: Nm): number {
+  let [low, high] = [0, highs.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (highs[middle]! < y) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 function subtract({ low, high }: Column, from: Nm, to: Nm) {

@@ -1,6 +1,6 @@
 import type { Nm } from '../length';
 import { ok, type Result } from '../result';
-import { lowerBound } from './bounds';
+import { barBound, lowerBound, type Placed } from './bounds';
 import { findFaults } from './check';
 import type { LayJob } from './job';
 import { pieceParts, stripSets, type Part } from './parts';
@@ -50,23 +50,27 @@ export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
     unplaced.push({ strip: want.strip, copy: want.copy, why });
     placeable.strips.set(want.strip, placeable.strips.get(want.strip)! - 1);
   }
-  const bound = lowerBound(job, placeable);
+  let bound = lowerBound(job, placeable);
 
   let best: Found | null = null;
   let passes = 0;
   if (pieces.length + sets.flat().length > 0) {
     passes = search(job, pieces, sets, {
-      ...limitsOf(job, options, bound, () => best),
+      ...limitsOf(job, options, () => ({ best, bound })),
+      target: bound,
+      sharpen: () => (bound = Math.max(bound, barBound(job, placeable))),
       onBetter: (found) => (best = found),
     });
   }
-  const plan = { ...toPlan(job, best, unplaced, (placed) => lowerBound(job, placed)), passes };
+  // The better bound is for all that could be placed; the quick one is for what was.
+  const boundOf = (placed: Placed) => (isSame(placed, placeable) ? bound : lowerBound(job, placed));
+  const plan = { ...toPlan(job, best, unplaced, boundOf), passes };
   const faults = findFaults(job, plan);
   if (faults.length > 0) throw new Error(`The lay engine made an invalid plan: ${faults[0]!.what}`);
   return ok(plan);
 }
 
-function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Found | null) {
+function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found | null; bound: Nm }) {
   const { clock, isCancelled, onProgress } = options;
   const seconds = options.seconds ?? job.search.seconds;
   const steps = options.steps ?? (clock ? Infinity : STEPS_WITHOUT_CLOCK);
@@ -74,7 +78,6 @@ function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Foun
   let told = start;
   return {
     seed: options.seed ?? job.search.seed,
-    target: bound,
     lane: options.lane ?? 0,
     isOver: (passes: number) => {
       if (passes >= steps || isCancelled?.(passes)) return true;
@@ -82,7 +85,8 @@ function limitsOf(job: LayJob, options: NestOptions, bound: Nm, best: () => Foun
       const now = clock();
       if (onProgress && now - told >= PROGRESS_EVERY_MS) {
         told = now;
-        const used = best()?.placing.used.reduce((sum, one) => sum + one, 0) ?? 0;
+        const { best, bound } = known();
+        const used = best?.placing.used.reduce((sum, one) => sum + one, 0) ?? 0;
         onProgress({ done: Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps)), used, bound });
       }
       return now - start >= seconds * 1000;
@@ -109,7 +113,8 @@ function sortOut(job: LayJob): { pieces: Part[]; unplaced: Unplaced[] } {
 
 const pieceName = ({ id, copy }: { id: string; copy: number }) => ({ piece: id, copy });
 
-type Placed = { pieces: Map<string, number>; strips: Map<string, number> };
+const isSame = (one: Placed, other: Placed): boolean =>
+  (['pieces', 'strips'] as const).every((of) => [...other[of]].every(([id, qty]) => (one[of].get(id) ?? 0) === qty));
 
 function toPlan(
   job: LayJob,

@@ -19,8 +19,9 @@ const MOST_OFF = 14;
 /** What the height of the lay counts beside the area that does not fit below the target. */
 const DRIFT = 0.02;
 const TIDY_EVERY = 64;
-/** How often only the window is looked at for a place, where outlines make looking slow. */
+/** How often only the window is looked at for a place: more where outlines make looking slow. */
 const NEAR = 0.7;
+const NEAR_PLAIN = 0.3;
 
 /** A part of a length that was made free: from x0 to x1 across, from y0 up. */
 interface Window {
@@ -406,7 +407,7 @@ export class Ruin {
     else if (this.groups.size > 0 && dice < 0.16) this.removeGroup(remove);
     const window = this.removeWindow(lead, remove);
     // Mostly only the place that has become free is looked at: elsewhere little has changed.
-    const near = this.step > 0 && random.next() < NEAR ? window : null;
+    const near = random.next() < (this.step > 0 ? NEAR : NEAR_PLAIN) ? window : null;
 
     const again = recut
       ? [

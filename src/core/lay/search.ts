@@ -13,6 +13,8 @@ export interface SearchLimits {
   seed: number;
   /** The bound (nm) of the endless length: a lay that reaches it can't be bettered. */
   target: Nm;
+  /** Called once there is a first lay: the bound, made as good as it can be. */
+  sharpen: () => Nm;
   /** Which of several searches over the same job this is: they start with other strategies and seeds. */
   lane: number;
   /** Asked after every pass with the number of passes so far. */
@@ -101,6 +103,7 @@ export function search(
   }
   room.starts.sort((a, b) => a.placing.cost - b.placing.cost);
   if (!tryWays(room)) return room.passes;
+  limits.target = limits.sharpen();
 
   const strategies = strategiesOf(room);
   const spent = strategies.map((_, i) => (i === limits.lane % strategies.length ? -1e-9 : 0));
@@ -148,7 +151,7 @@ function strategiesOf(room: Room): { passes: Strategy; share: number }[] {
     const isMatched = pieces.some(({ match }) => match);
     strategies.push({ passes: beams(room), share: !isExact ? 0.2 : isMatched ? 12 : parts.length <= FEW ? 4 : 1 });
   }
-  if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 2.5 });
+  if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 8 });
   if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
   return strategies;
 }

@@ -1,4 +1,5 @@
 import type { Nm } from '../length';
+import type { LayStrip, StockLength } from './job';
 import type { Point } from './outline';
 
 const ROOT2 = Math.SQRT2;
@@ -47,6 +48,22 @@ export function cutLengths(want: StripWant, n: number, most: Nm, even: boolean):
   const rest = Math.max(total - (n - 1) * most, least);
   const full = Math.ceil((total - rest) / (n - 1));
   return full >= least && rest <= most ? [...Array.from({ length: n - 1 }, () => full), rest] : null;
+}
+
+/**
+ * How much of a strip (nm of its length) has to be cut at least from these lengths: what is wanted and a `loss` for each
+ * join, of which there are the fewest where each cut is as long as can be.
+ */
+export function leastLength(strip: LayStrip, stock: readonly StockLength[]): Nm {
+  const across = Math.max(...stock.map(({ left, right }) => right - left));
+  const most =
+    strip.grain === 'across'
+      ? across
+      : strip.grain === 'bias'
+        ? longestBias(across)
+        : Math.max(...stock.map(({ length }) => length));
+  const cuts = fewestCuts({ ...strip, strip: strip.id, copy: 1 }, most) ?? 1;
+  return strip.length + (cuts - 1) * strip.loss;
 }
 
 /** The fewest cuts of at most `most` nm that join to the wanted length, or null when joins take all of a cut. */

@@ -1,0 +1,200 @@
+import type { Nm } from '../length';
+import { greatestCommon } from './kinds';
+
+/** A way of crossing a line: how much of it the thing takes, and where on it the thing may start. */
+export interface Crossing {
+  /** nm of the line that it takes. */
+  side: Nm;
+  /** nm at right angles to the line: so much of the cloth it is crossed. */
+  cover: Nm;
+  /** It may only start at `first` plus whole multiples of `period` nm from the line's start; null: anywhere. */
+  starts: { first: Nm; period: Nm } | null;
+}
+
+/** Copies of a thing that lines cross, each copy in one of its ways. */
+export interface Crossed {
+  qty: number;
+  ways: readonly Crossing[];
+}
+
+/** Steps of a line, so fine that a line has no more: finer sizes are rounded down, which a bound may be. */
+const FINEST = 3_000;
+/** Steps of pricing at most (about a tenth of a second), and how near to the programme's optimum a bound is good enough. */
+const MOST_WORK = 2e7;
+const NEAR_ENOUGH = 1 - 2e-4;
+const EPSILON = 1e-9;
+/** Whole numbers that the prices are rounded to. */
+const SCALE = 1e9;
+
+/**
+ * A proven lower bound (nm) of how much cloth, counted at right angles to lines of `length` nm, is needed to cross all the
+ * things: the linear programme of Gilmore and Gomory (1961) in which every line holds a set of things side by side (the bar
+ * relaxation), solved by column generation. `loose` nm² may be cut in any way. The prices are rounded to whole numbers
+ * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did.
+ */
+export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm): Nm {
+  const line = gridOf(things, length);
+  const rows = things.length + (loose > 0n ? 1 : 0);
+  if (rows === 0) return 0;
+  const amounts = [...things.map(({ qty }) => qty), ...(loose > 0n ? [Number(loose)] : [])];
+  const prices = pricesOf(line, amounts, things.length);
+  return priced(line, things, loose, prices);
+}
+
+/** The line in whole steps, with every way of each thing on it. */
+interface Line {
+  steps: number;
+  step: Nm;
+  ways: { thing: number; side: number; cover: Nm; first: number; period: number }[];
+}
+
+function gridOf(things: readonly Crossed[], length: Nm): Line {
+  const sizes = things.flatMap(({ ways }) =>
+    ways.flatMap(({ side, starts }) => [side, ...(starts ? [starts.first, starts.period] : [])]),
+  );
+  const common = sizes.reduce(greatestCommon, length);
+  const isFine = length / common <= FINEST;
+  const step = isFine ? common : Math.ceil(length / FINEST);
+  const steps = Math.ceil(length / step);
+  return {
+    steps,
+    step,
+    ways: things.flatMap(({ ways }, thing) =>
+      ways.map(({ side, cover, starts }) => ({
+        thing,
+        side: Math.floor(side / step),
+        cover,
+        first: isFine && starts ? starts.first / step : 0,
+        period: isFine && starts ? starts.period / step : 1,
+      })),
+    ),
+  };
+}
+
+/** The dearest set of things on a line by dynamic programming: `values` by way, `perStep` for a step with nothing on it. */
+function dearest(
+  line: Line,
+  values: readonly number[],
+  perStep: number,
+): { value: number; taken: number[]; empty: number } {
+  const { steps, ways } = line;
+  const best = new Float64Array(steps + 1);
+  const choice = new Int32Array(steps + 1).fill(-1);
+  const used = ways.map((way, i) => ({ ...way, i, value: values[i]! })).filter(({ value }) => value > 0);
+  for (let at = 0; at <= steps; at++) {
+    if (at > 0) {
+      const skipped = best[at - 1]! + perStep;
+      if (skipped > best[at]! || choice[at] === -1) {
+        best[at] = skipped;
+        choice[at] = -1;
+      }
+    }
+    for (const { i, side, first, period, value } of used) {
+      if ((at - first) % period !== 0) continue;
+      const end = at + side;
+      if (end <= steps && best[at]! + value > best[end]!) {
+        best[end] = best[at]! + value;
+        choice[end] = i;
+      }
+    }
+  }
+  const taken: number[] = [];
+  let empty = 0;
+  for (let at = steps; at > 0;) {
+    const i = choice[at]!;
+    if (i === -1) {
+      empty++;
+      at--;
+    } else {
+      taken.push(i);
+      at -= ways[i]!.side;
+    }
+  }
+  return { value: best[steps]!, taken, empty };
+}
+
+/** The dual prices of the programme: for a copy of each thing, and last for a nm² of what is loose. */
+function pricesOf(line: Line, amounts: readonly number[], things: number): Float64Array {
+  const { ways, steps, step } = line;
+  const m = amounts.length;
+  const hasLoose = m > things;
+  // The first basis: each thing alone on its lines.
+  const inverse = Array.from({ length: m }, () => new Float64Array(m));
+  const level = new Float64Array(m);
+  for (let r = 0; r < m; r++) {
+    const alone =
+      r < things
+        ? Math.max(
+            ...ways
+              .filter(({ thing }) => thing === r)
+              .map(({ side, cover }) => Math.max(1, Math.floor(steps / side)) / cover),
+          )
+        : steps * step;
+    inverse[r]![r] = 1 / alone;
+    level[r] = amounts[r]! / alone;
+  }
+  const costs = new Float64Array(m).fill(1);
+  const prices = new Float64Array(m);
+  for (let work = 0; work < MOST_WORK; work += steps * ways.length) {
+    prices.fill(0);
+    for (let r = 0; r < m; r++) {
+      if (costs[r] === 0) continue;
+      for (let k = 0; k < m; k++) prices[k]! += inverse[r]![k]!;
+    }
+    const entering = new Float64Array(m);
+    let cost = 0;
+    const negative = prices.findIndex((price, r) => price * amounts[r]! < -1);
+    if (negative >= 0) entering[negative] = -1;
+    else {
+      const values = ways.map(({ thing, cover }) => prices[thing]! / cover);
+      const found = dearest(line, values, hasLoose ? prices[things]! * step : 0);
+      if (found.value <= 1 / NEAR_ENOUGH) break;
+      for (const i of found.taken) entering[ways[i]!.thing]! += 1 / ways[i]!.cover;
+      if (hasLoose) entering[things] = found.empty * step;
+      cost = 1;
+    }
+    const change = inverse.map((row) => row.reduce((sum, one, k) => sum + one * entering[k]!, 0));
+    let leaving = -1;
+    let ratio = Infinity;
+    for (let r = 0; r < m; r++) {
+      if (change[r]! <= EPSILON) continue;
+      const one = level[r]! / change[r]!;
+      if (one < ratio) [ratio, leaving] = [one, r];
+    }
+    if (leaving < 0) break;
+    pivot(inverse, level, change, leaving);
+    costs[leaving] = cost;
+  }
+  return prices.map((price) => Math.max(0, price));
+}
+
+function pivot(inverse: Float64Array[], level: Float64Array, change: readonly number[], leaving: number) {
+  const row = inverse[leaving]!;
+  const by = change[leaving]!;
+  for (let k = 0; k < row.length; k++) row[k]! /= by;
+  level[leaving]! /= by;
+  inverse.forEach((other, r) => {
+    if (r === leaving || change[r] === 0) return;
+    for (let k = 0; k < row.length; k++) other[k]! -= change[r]! * row[k]!;
+    level[r]! = Math.max(0, level[r]! - change[r]! * level[leaving]!);
+  });
+}
+
+/** The bound that prices prove: what all things are worth over what the dearest line is worth, in whole numbers. */
+function priced(line: Line, things: readonly Crossed[], loose: bigint, prices: Float64Array): Nm {
+  const { ways, step } = line;
+  const most = Math.max(...ways.map(({ thing, cover }) => prices[thing]! / cover), (prices[things.length] ?? 0) * step);
+  if (!(most > 0)) return 0;
+  const scale = SCALE / most;
+  const values = ways.map(({ thing, cover }) => Math.floor((prices[thing]! / cover) * scale));
+  const perStep = loose > 0n ? Math.floor(prices[things.length]! * step * scale) : 0;
+  const { value } = dearest(line, values, perStep);
+  let worth = 0n;
+  things.forEach(({ qty }, thing) => {
+    const each = ways.flatMap((way, i) => (way.thing === thing ? [BigInt(values[i]!) * BigInt(way.cover)] : []));
+    worth += BigInt(qty) * each.reduce((least, one) => (one < least ? one : least));
+  });
+  // A whole step with nothing on it takes step nm times the nm at right angles.
+  const total = worth * BigInt(step) + BigInt(perStep) * loose;
+  return value > 0 ? Number(total / (BigInt(step) * BigInt(value))) : 0;
+}
