@@ -5,6 +5,8 @@ import { nest, planToJson, type LayJob, type LayPlan, type NestOptions } from '@
 import { Cancel, closePool, layOnAllCores } from '@/work/pool';
 import { readText, Refusal, runCommand } from './command';
 
+/** Threads take a moment to start: shorter searches do without. */
+const LEAST_SECONDS = 0.5;
 const USAGE = 'usage: nest JOB.json [--out PLAN.json] [--seconds S] [--seed N] [--steps N]';
 
 // The lay engine on the command line (docs/formats/lay-job.md): exit 0 with a plan, 2 with one line on what is wrong.
@@ -23,9 +25,6 @@ await runCommand(async (args) => {
       : onOneCore(job.value, options);
   return { text: `${JSON.stringify(planToJson(plan, job.value.units), null, 1)}\n`, out: values.out };
 });
-
-/** Threads take a moment to start: shorter searches do without. */
-const LEAST_SECONDS = 0.5;
 
 function onOneCore(job: LayJob, options: NestOptions): LayPlan {
   const plan = nest(job, { ...options, clock: () => performance.now() });

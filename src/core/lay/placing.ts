@@ -134,12 +134,7 @@ export class Placer {
 
   /** All parts lie on the one length: its furthest point and the cost. */
   asPlacing(x: Float64Array, y: Float64Array, turned: Uint8Array): Placing {
-    const used = this.parts.reduce(
-      (most, { width, height }, i) => Math.max(most, y[i]! + (turned[i]! % 2 === 1 ? width : height)),
-      0,
-    );
-    const placing = { stock: new Int32Array(this.parts.length), x, y, turned, used: Float64Array.of(used), cost: 0 };
-    return { ...placing, cost: costOf(this.job, this.parts, placing) };
+    return measured(this.job, this.parts, { stock: new Int32Array(this.parts.length), x, y, turned });
   }
 
   private clear(phases: readonly (Phase | null)[], rule: SpaceRule) {
@@ -196,6 +191,17 @@ export class Placer {
     const group = this.groups.get(match.group)!;
     this.groupPhases[group] ??= phaseAt(match, motif, x, y, this.job.lattice);
   }
+}
+
+/** How far a lay reaches on each length, and what it costs. */
+export function measured(job: LayJob, parts: readonly Part[], where: Omit<Placing, 'cost' | 'used'>): Placing {
+  const { stock, y, turned } = where;
+  const used = new Float64Array(job.stock.length);
+  parts.forEach(({ width, height }, i) => {
+    const at = stock[i]!;
+    if (at >= 0) used[at] = Math.max(used[at]!, y[i]! + (turned[i]! % 2 === 1 ? width : height));
+  });
+  return { ...where, used, cost: costOf(job, parts, { ...where, used }) };
 }
 
 /** What a lay costs, to be made small: what is not placed, the endless length, a little the others, and how high it all lies. */

@@ -6,7 +6,7 @@ import { greatestCommon } from './kinds';
 import { boxesOutside, turnOutline } from './outline';
 import type { Part, StripSet } from './parts';
 import { blockPart } from './parts';
-import { costOf, phaseAt, type Phase, type Placing } from './placing';
+import { measured, phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
 import type { Found } from './search';
 
@@ -21,7 +21,7 @@ const DRIFT = 0.02;
 const TIDY_EVERY = 64;
 /** How often only the window is looked at for a place: more where outlines make looking slow. */
 const NEAR = 0.7;
-const NEAR_PLAIN = 0.3;
+const NEAR_PLAIN = 0.5;
 
 /** A part of a length that was made free: from x0 to x1 across, from y0 up. */
 interface Window {
@@ -230,28 +230,16 @@ export class Ruin {
   /** The lay as the search tells it. */
   found(): Omit<Found, 'setChoice'> {
     const numbers = this.activeParts();
-    const placing: Placing = {
+    const parts = numbers.map((i) => this.parts[i]!);
+    const where = {
       stock: Int32Array.from(numbers, (i) => this.spots[i]?.stock ?? -1),
       x: Float64Array.from(numbers, (i) => (this.spots[i]?.x ?? 0) + this.margin),
       y: Float64Array.from(numbers, (i) => (this.spots[i]?.y ?? 0) + this.margin),
       turned: Uint8Array.from(numbers, (i) => this.spots[i]?.turned ?? 0),
-      cost: 0,
-      used: new Float64Array(this.job.stock.length),
     };
-    for (const i of numbers) {
-      const spot = this.spots[i];
-      if (spot) placing.used[spot.stock] = Math.max(placing.used[spot.stock]!, this.topOf(i));
-    }
     return {
-      parts: numbers.map((i) => this.parts[i]!),
-      placing: {
-        ...placing,
-        cost: costOf(
-          this.job,
-          numbers.map((i) => this.parts[i]!),
-          placing,
-        ),
-      },
+      parts,
+      placing: measured(this.job, parts, where),
       ways: [...this.way],
     };
   }
@@ -407,7 +395,7 @@ export class Ruin {
     else if (this.groups.size > 0 && dice < 0.16) this.removeGroup(remove);
     const window = this.removeWindow(lead, remove);
     // Mostly only the place that has become free is looked at: elsewhere little has changed.
-    const near = random.next() < (this.step > 0 ? NEAR : NEAR_PLAIN) ? window : null;
+    const near = random.next() < (this.step > 0 ? NEAR : this.groups.size > 0 ? 0 : NEAR_PLAIN) ? window : null;
 
     const again = recut
       ? [

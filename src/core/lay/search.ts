@@ -1,12 +1,13 @@
 import type { Nm } from '../length';
 import type { LayJob } from './job';
 import { blockPart, type Part, type StripSet } from './parts';
-import { phaseAt, Placer, type Phase, type Placing, type Rule } from './placing';
+import { measured, phaseAt, Placer, type Phase, type Placing, type Rule } from './placing';
 import { Jigsaw, wasteAt } from './jigsaw';
 import { Merges } from './merges';
 import { Random } from './random';
 import { Rows, suitsRows } from './rows';
 import { Ruin } from './ruin';
+import { Squeeze } from './squeeze';
 
 /** What the search works under; it stops when `isOver` says so. */
 export interface SearchLimits {
@@ -151,7 +152,10 @@ function strategiesOf(room: Room): { passes: Strategy; share: number }[] {
     const isMatched = pieces.some(({ match }) => match);
     strategies.push({ passes: beams(room), share: !isExact ? 0.2 : isMatched ? 12 : parts.length <= FEW ? 4 : 1 });
   }
-  if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 8 });
+  if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 25 });
+  const endless = job.stock.some(({ length }) => length === Infinity);
+  if (hasOutlines && !job.straight && endless && parts.length <= MOST_SQUEEZED)
+    strategies.push({ passes: squeezes(room), share: 50 });
   if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
   return strategies;
 }
@@ -325,6 +329,55 @@ function* ruins(room: Room): Strategy {
     }
   }
 }
+
+/** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
+function* squeezes(room: Room): Strategy {
+  const { job, random, limits } = room;
+  const endless = job.stock.findIndex(({ length }) => length === Infinity);
+  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+  const floor = Math.max(0, limits.target - finite);
+  let squeeze: Squeeze | null = null;
+  let pressed: readonly Part[] = [];
+  let share = FIRST_PRESS;
+  for (let isFresh = true; ;) {
+    const from = room.best!;
+    if (from.placing.stock.some((at) => at < 0)) {
+      yield room.spend(1);
+      continue;
+    }
+    if (!squeeze || pressed !== from.parts) {
+      squeeze = new Squeeze(job, (pressed = from.parts), random);
+      isFresh = true;
+    }
+    const used = from.placing.used[endless]!;
+    const target = Math.round(used - Math.max(1, (used - floor) * share));
+    squeeze.press(isFresh ? from.placing : null, target);
+    let strikes = 0;
+    while (!squeeze.isFree && strikes < STRIKES && room.best!.placing.used[endless]! > target) {
+      yield room.spend(squeeze.sweep() * PASSES_A_MOVE);
+      if (squeeze.stale < SWEEPS_WITHOUT) continue;
+      squeeze.restore();
+      strikes++;
+    }
+    if (squeeze.isFree) room.consider({ ...from, placing: measured(job, from.parts, squeeze.asPlacing()) });
+    // Where it failed, it goes on from there with a little more cloth; from the best lay again when that comes to nothing.
+    const failed = strikes >= STRIKES;
+    isFresh = !failed || share < LEAST_PRESS;
+    share = !failed ? Math.min(MOST_PRESS, share * 1.2) : isFresh ? FIRST_PRESS / 2 : share * 0.6;
+  }
+}
+
+/** How much nearer to the bound the first target of a squeeze is, the furthest, and the nearest. */
+const FIRST_PRESS = 0.15;
+const MOST_PRESS = 0.25;
+const LEAST_PRESS = 0.01;
+/** Sweeps without less overlap before a squeeze goes back to its best state, and how often it does. */
+const SWEEPS_WITHOUT = 40;
+const STRIKES = 3;
+/** About how many passes a move takes: measured. */
+const PASSES_A_MOVE = 0.5;
+/** The weights of pairs take memory by the square: no more parts than that are squeezed. */
+const MOST_SQUEEZED = 600;
 
 /**
  * Piles for straight cutting, each with a fresh start: rows across the cloth, first those without waste, and every other
