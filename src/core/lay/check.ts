@@ -18,6 +18,7 @@ export interface PlanFault {
     | 'phase'
     | 'strip'
     | 'copies'
+    | 'locked'
     | 'used'
     | 'bound'
     | 'stock';
@@ -81,6 +82,13 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
       fault('used', `${lay.stock}: ${lay.used} nm is given, the furthest point is ${furthest} nm`);
   }
 
+  for (const { stock, piece, copy, x, y, turn } of job.locked) {
+    const placed = plan.lays.find((lay) => lay.stock === stock)?.placed ?? [];
+    const there = placed.some(
+      (one) => one.piece === piece && one.copy === copy && one.x === x && one.y === y && one.turn === turn,
+    );
+    if (!there) fault('locked', `${piece} ${copy} is not where it is locked`);
+  }
   for (const [key, { total, length }] of stripTotals) {
     if (total < length - tolerance) fault('strip', `${key} joins to ${total} nm, not ${length} nm`);
     seen.set(key, (seen.get(key) ?? 0) + 1);

@@ -5,22 +5,13 @@ import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import { describe, expect, test } from 'vitest';
 import { NM } from '../length';
+import { boxShape, Clearances, ringShape } from './clearances';
 import { Columns, profileOf } from './columns';
-import { areaOfPiece, handLength, nest, readJob, turnOutline, type LayJob, type LayPlan, type Point } from './index';
+import { areaOfPiece, handLength, turnOutline, type Point } from './index';
 import { pieceParts } from './parts';
 import { Random } from './random';
 import { Rows } from './rows';
-
-const jobOf = (rest: object): LayJob => {
-  const job = readJob({ format: 'jolly-bolt/lay-job', version: 1, units: 'in', ...rest });
-  if (!job.ok) throw new Error(job.faults[0]!.message);
-  return job.value;
-};
-const lay = (job: LayJob, steps: number): LayPlan => {
-  const plan = nest(job, { steps });
-  if (!plan.ok) throw new Error(plan.faults[0]!.message);
-  return plan.value;
-};
+import { jobOf, lay } from './testing';
 
 interface Box {
   x: number;
@@ -191,5 +182,50 @@ describe('the columns of free cloth', () => {
     const area = high!.reduce((sum, one) => sum + 10 * one, 0);
     expect(area).toBeGreaterThanOrEqual(400_000);
     expect(area).toBeLessThan(400_000 * 1.03);
+  });
+});
+
+describe('clearances of shapes', () => {
+  const factory = new GeometryFactory();
+  const polygon = (ring: readonly Point[], dx: number, dy: number) =>
+    factory.createPolygon(
+      factory.createLinearRing([...ring, ring[0]!].map(([x, y]) => new Coordinate(x + dx, y + dy))),
+    );
+  const rings: Point[][] = [
+    [[0, 0], [14, 0], [5, 12]],
+    [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]],
+    [[3, 0], [13, 0], [13, 3], [16, 3], [16, 12], [13, 12], [13, 15], [3, 15], [3, 12], [0, 12], [0, 3], [3, 3]],
+    [[0, 4], [9, 0], [11, 10], [2, 8]],
+  ]; // prettier-ignore
+  const sizes: [number, number][] = [[14, 12], [15, 13], [16, 15], [11, 10]]; // prettier-ignore
+  const clearances = new Clearances(
+    rings.map((ring, i) => ringShape(ring, ...sizes[i]!)),
+    0,
+  );
+
+  test('say that shapes overlap exactly when a geometry library (JTS) does', () => {
+    const number = fc.integer({ min: 0, max: 3 });
+    const shift = fc.integer({ min: -1700, max: 1700 }).map((x) => x / 100);
+    fc.assert(
+      fc.property(number, number, shift, shift, (a, b, dx, dy) => {
+        const depth = clearances.depth(a, b, dx, dy);
+        const area = OverlayOp.intersection(polygon(rings[a]!, 0, 0), polygon(rings[b]!, dx, dy)).getArea();
+        if (depth > 1e-6) expect(area).toBeGreaterThan(0);
+        else expect(area).toBeLessThan(1e-4);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  test('lead out of a convex shape the shortest way', () => {
+    const [wide, narrow] = [boxShape(10, 4), boxShape(3, 3)];
+    const boxes = new Clearances([wide, narrow], 0.5);
+    // One in from the right edge, the gap with it.
+    expect(boxes.depth(0, 1, 9, 0.5)).toBeCloseTo(1.5);
+    expect(boxes.out[0]).toBe(1);
+    expect(boxes.out[1]).toBeCloseTo(0);
+    expect(boxes.depth(0, 1, 10.5, 0.5)).toBe(0);
+    // A flaw may be touched.
+    expect(new Clearances([boxShape(10, 4, false), narrow], 0.5).depth(0, 1, 10, 0.5)).toBe(0);
   });
 });

@@ -1,6 +1,7 @@
 import { TURN_ANGLES, latticeOf, type Lattice, type Turns } from '../cloth';
 import { fromUnits, type Nm, type Units } from '../length';
 import { ok, refuse, type Result } from '../result';
+import { findFaults } from './check';
 import { isSimple, type Point } from './outline';
 
 /** A lay job in whole nanometres, read from the open format (docs/formats/lay-job.md). */
@@ -14,6 +15,8 @@ export interface LayJob {
   straight: boolean;
   pieces: LayPiece[];
   strips: LayStrip[];
+  /** Pieces that stay where they are; the rest is laid round them. */
+  locked: LockedPiece[];
   search: { seconds: number; seed: number };
 }
 
@@ -45,6 +48,16 @@ export interface PieceMatch {
   anchor: Point;
   offset: Point;
   group: string | null;
+}
+
+/** A copy of a piece that is fixed: x, y nm of its box's lower left corner after turning (degrees). */
+export interface LockedPiece {
+  stock: string;
+  piece: string;
+  copy: number;
+  x: Nm;
+  y: Nm;
+  turn: number;
 }
 
 export type Grain = 'bias' | 'across' | 'along';
@@ -108,7 +121,7 @@ function readWhole(json: unknown): LayJob {
   uniqueIds(strips, 'strips');
   const copies = [...pieces, ...strips].reduce((sum, { qty }) => sum + qty, 0);
   if (copies > MOST_COPIES) throw new Refusal('qty', `${copies} copies in all are more than ${MOST_COPIES}`);
-  return {
+  const whole: LayJob = {
     units,
     clothName: typeof cloth.name === 'string' ? cloth.name : '',
     lattice,
@@ -117,8 +130,56 @@ function readWhole(json: unknown): LayJob {
     straight: oneOf(job.cut ?? 'free', ['free', 'straight'] as const, 'cut') === 'straight',
     pieces,
     strips,
+    locked: list(job.placed ?? [], 'placed').map((one, i) => readLocked(read, one, `placed[${i}]`, stock, pieces)),
     search: readSearch(job.search),
   };
+  checkLocked(whole);
+  return whole;
+}
+
+function readLocked(
+  read: Reader,
+  value: unknown,
+  field: string,
+  stock: readonly StockLength[],
+  pieces: readonly LayPiece[],
+): LockedPiece {
+  const one = object(value, field);
+  const length = one.stock === undefined ? stock.at(-1)! : stock.find(({ id }) => id === one.stock);
+  if (!length) no(`${field}.stock`, one.stock, 'the id of a stock length');
+  const piece = pieces.find(({ id }) => id === one.piece);
+  if (!piece) no(`${field}.piece`, one.piece, 'the id of a piece');
+  const copy = quantity(one.copy ?? 1, `${field}.copy`);
+  if (copy > piece.qty) no(`${field}.copy`, copy, `one of the ${piece.qty} copies of ${JSON.stringify(piece.id)}`);
+  const turn = one.turn ?? 0;
+  if (!piece.turns.includes(turn as number)) no(`${field}.turn`, turn, `one of ${piece.turns.join(', ')}`);
+  return {
+    stock: length.id,
+    piece: piece.id,
+    copy,
+    x: read.any(one.x, `${field}.x`),
+    y: read.any(one.y, `${field}.y`),
+    turn: turn as number,
+  };
+}
+
+/** Refuses locked pieces that can't lie as they are given: twice, over each other, off the cloth or off the pattern. */
+function checkLocked(job: LayJob) {
+  if (job.locked.length === 0) return;
+  const seen = new Set<string>();
+  job.locked.forEach(({ piece, copy }, i) => {
+    const key = `${copy} ${piece}`;
+    if (seen.has(key))
+      throw new Refusal(`placed[${i}].copy`, `copy ${copy} of ${JSON.stringify(piece)} is there twice`);
+    seen.add(key);
+  });
+  const lays = job.stock.flatMap(({ id }) => {
+    const placed = job.locked.filter(({ stock }) => stock === id);
+    return placed.length > 0 ? [{ stock: id, used: 0, placed, cuts: [] }] : [];
+  });
+  const plan = { lays, unplaced: [], used: 0, endless: 0, bound: 0, passes: 0 };
+  const fault = findFaults(job, plan).find(({ kind }) => !['copies', 'used', 'bound'].includes(kind));
+  if (fault) throw new Refusal('placed', fault.what);
 }
 
 function readSearch(value: unknown): LayJob['search'] {

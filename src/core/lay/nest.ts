@@ -3,6 +3,7 @@ import { ok, type Result } from '../result';
 import { barBound, lowerBound, type Placed } from './bounds';
 import { findFaults } from './check';
 import type { LayJob } from './job';
+import { withLocked, withoutLocked } from './locked';
 import { pieceParts, stripSets, type Part } from './parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './plan';
 import { search, type Found } from './search';
@@ -39,6 +40,20 @@ const PROGRESS_EVERY_MS = 100;
  * check has found valid, with a proven lower bound.
  */
 export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
+  const plan = job.locked.length === 0 ? laid(job, options) : laidRound(job, options);
+  const faults = findFaults(job, plan);
+  if (faults.length > 0) throw new Error(`The lay engine made an invalid plan: ${faults[0]!.what}`);
+  return ok(plan);
+}
+
+/** A plan of a job with locked pieces: of the rest, and what is locked with it. */
+function laidRound(job: LayJob, options: NestOptions): LayPlan {
+  const plan = withLocked(job, laid(withoutLocked(job), options));
+  return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedOn(plan.lays)))) };
+}
+
+/** A plan of a job without locked pieces. */
+function laid(job: LayJob, options: NestOptions): LayPlan {
   const { pieces, unplaced } = sortOut(job);
   const fits = (id: string) => pieces.filter((part) => part.piece!.id === id).length;
   const placeable = {
@@ -64,10 +79,7 @@ export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
   }
   // The better bound is for all that could be placed; the quick one is for what was.
   const boundOf = (placed: Placed) => (isSame(placed, placeable) ? bound : lowerBound(job, placed));
-  const plan = { ...toPlan(job, best, unplaced, boundOf), passes };
-  const faults = findFaults(job, plan);
-  if (faults.length > 0) throw new Error(`The lay engine made an invalid plan: ${faults[0]!.what}`);
-  return ok(plan);
+  return { ...toPlan(job, best, unplaced, boundOf), passes };
 }
 
 function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found | null; bound: Nm }) {
@@ -151,14 +163,7 @@ function toPlan(
     const [strip, copy] = JSON.parse(key) as [string, number];
     failed.push({ strip, copy, why: 'no stock length has room left for all of its cuts' });
   }
-  const cutStrips = new Set(lays.flatMap(({ cuts }) => cuts.map(keyOf)));
-  const placed: Placed = { pieces: new Map(), strips: new Map() };
-  for (const { piece } of lays.flatMap((lay) => lay.placed))
-    placed.pieces.set(piece, (placed.pieces.get(piece) ?? 0) + 1);
-  for (const key of cutStrips) {
-    const [strip] = JSON.parse(key) as [string, number];
-    placed.strips.set(strip, (placed.strips.get(strip) ?? 0) + 1);
-  }
+  const placed = placedOn(lays);
   const used = lays.reduce((sum, lay) => sum + lay.used, 0);
   return {
     lays: lays.filter(({ placed: p, cuts }) => p.length + cuts.length > 0),
@@ -168,6 +173,18 @@ function toPlan(
       lays.find(({ stock }) => job.stock.some(({ id, length }) => id === stock && length === Infinity))?.used ?? 0,
     bound: Math.min(bound(placed), used),
   };
+}
+
+/** How many copies of each piece and strip lie on the lays. */
+function placedOn(lays: readonly Lay[]): Placed {
+  const placed: Placed = { pieces: new Map(), strips: new Map() };
+  for (const { piece } of lays.flatMap((lay) => lay.placed))
+    placed.pieces.set(piece, (placed.pieces.get(piece) ?? 0) + 1);
+  for (const key of new Set(lays.flatMap(({ cuts }) => cuts.map(keyOf)))) {
+    const [strip] = JSON.parse(key) as [string, number];
+    placed.strips.set(strip, (placed.strips.get(strip) ?? 0) + 1);
+  }
+  return placed;
 }
 
 const keyOf = ({ strip, copy }: Pick<StripWant, 'strip' | 'copy'>) => JSON.stringify([strip, copy]);

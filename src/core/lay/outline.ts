@@ -71,16 +71,7 @@ export function boxesOutside(ring: readonly Point[], left: Nm, right: Nm, length
   const ys = ring.map(([, y]) => y);
   const top = Math.min(length, Math.max(...ys));
   const bottom = Math.max(0, Math.min(...ys));
-  const stops = [
-    ...new Set([
-      bottom,
-      top,
-      ...ys,
-      ...Array.from({ length: SLABS + 1 }, (_, i) => Math.round(bottom + ((top - bottom) * i) / SLABS)),
-    ]),
-  ]
-    .filter((y) => y >= bottom && y <= top)
-    .sort((a, b) => a - b);
+  const stops = stopsOf(ys, bottom, top);
   const boxes: [Nm, Nm, Nm, Nm][] = [];
   if (bottom > 0) boxes.push([left, 0, right, bottom]);
   const far = length === Infinity ? top * 2 + 1 : length;
@@ -97,8 +88,49 @@ export function boxesOutside(ring: readonly Point[], left: Nm, right: Nm, length
   return boxes;
 }
 
+/** Boxes (x0, y0, x1, y1) that together cover a simple outline, in slabs at its corners and at even steps. */
+export function boxesWithin(ring: readonly Point[]): [Nm, Nm, Nm, Nm][] {
+  const ys = ring.map(([, y]) => y);
+  const [bottom, top] = [Math.min(...ys), Math.max(...ys)];
+  const stops = stopsOf(ys, bottom, top);
+  return stops.slice(1).flatMap((y1, i) => {
+    const y0 = stops[i]!;
+    return crossingsOf(ring, y0, y1)
+      .reduce<[Nm, Nm][]>((spans, { low, high }, k) => {
+        if (k % 2 === 0) spans.push([low, high]);
+        else spans.at(-1)![1] = high;
+        return spans;
+      }, [])
+      .map(([x0, x1]): [Nm, Nm, Nm, Nm] => [Math.floor(x0), y0, Math.ceil(x1), y1]);
+  });
+}
+
+/** The corners' heights and even steps between bottom and top, in order. */
+const stopsOf = (ys: readonly Nm[], bottom: Nm, top: Nm): Nm[] =>
+  [
+    ...new Set([
+      bottom,
+      top,
+      ...ys,
+      ...Array.from({ length: SLABS + 1 }, (_, i) => Math.round(bottom + ((top - bottom) * i) / SLABS)),
+    ]),
+  ]
+    .filter((y) => y >= bottom && y <= top)
+    .sort((a, b) => a - b);
+
 /** Where the whole slab from y0 to y1 is inside the ring: no corner lies strictly between, so edges are straight in it. */
 function insideSpans(ring: readonly Point[], y0: Nm, y1: Nm): [Nm, Nm][] {
+  const crossings = crossingsOf(ring, y0, y1);
+  const spans: [Nm, Nm][] = [];
+  for (let i = 0; i + 1 < crossings.length; i += 2) {
+    const [from, to] = [Math.ceil(crossings[i]!.high), Math.floor(crossings[i + 1]!.low)];
+    if (to > from) spans.push([from, to]);
+  }
+  return spans;
+}
+
+/** The edges that go through the slab from y0 to y1, from left to right, with the least and the greatest x of each in it. */
+function crossingsOf(ring: readonly Point[], y0: Nm, y1: Nm): { at: number; low: number; high: number }[] {
   const middle = (y0 + y1) / 2;
   const crossings: { at: number; low: number; high: number }[] = [];
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
@@ -109,11 +141,5 @@ function insideSpans(ring: readonly Point[], y0: Nm, y1: Nm): [Nm, Nm][] {
     const ends = [xAt(y0), xAt(y1)];
     crossings.push({ at: xAt(middle), low: Math.min(...ends), high: Math.max(...ends) });
   }
-  crossings.sort((a, b) => a.at - b.at);
-  const spans: [Nm, Nm][] = [];
-  for (let i = 0; i + 1 < crossings.length; i += 2) {
-    const [from, to] = [Math.ceil(crossings[i]!.high), Math.floor(crossings[i + 1]!.low)];
-    if (to > from) spans.push([from, to]);
-  }
-  return spans;
+  return crossings.sort((a, b) => a.at - b.at);
 }

@@ -1,0 +1,229 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { NM } from '../length';
+import { findFaults, lowerBound, readJob, type LayJob, type LayPlan } from './index';
+import { linesBound } from './lines';
+import { jobArb, jobOf, lay } from './testing';
+
+type Json = Parameters<typeof jobOf>[0] & {
+  cloth: { width: number; selvage: [number, number]; repeat?: { across: number; along: number; drop: number } };
+  stock?: { id: string; width?: number; motif?: [number, number]; flaws?: number[][] }[];
+  pieces: { id: string; size: [number, number]; match?: { at?: number[]; group?: string; delta?: number[] } }[];
+};
+
+/** The job seen in a mirror that stands along the cloth. */
+function mirrored(json: object): Json {
+  const { cloth, stock, pieces } = json as Json;
+  const drop = cloth.repeat?.drop ?? 0;
+  const flip = ([x, y]: number[]) => [-x!, y!];
+  return {
+    ...(json as Json),
+    cloth: {
+      ...cloth,
+      selvage: [cloth.selvage[1], cloth.selvage[0]],
+      repeat: cloth.repeat && { ...cloth.repeat, drop: drop === 0 ? 0 : 1 - drop },
+    },
+    // A length without a motif point has the pattern's at its left edge, which is now its right one.
+    stock: (stock ?? [{ id: 'roll' }]).map(({ width = cloth.width, motif = [0, 0], flaws = [], ...one }) => ({
+      ...one,
+      width,
+      ...(one.id !== 'rem' && { selvage: [cloth.selvage[1], cloth.selvage[0]] }),
+      motif: [width - motif[0], motif[1]] as [number, number],
+      flaws: flaws.map(([x, y, w, h]) => [width - x! - w!, y!, w!, h!]),
+    })),
+    pieces: pieces.map(({ match, ...piece }) => ({
+      ...piece,
+      ...(match?.at && { match: { at: flip(match.at) } }),
+      ...(match?.group && { match: { group: match.group, delta: flip(match.delta ?? [0, 0]) } }),
+    })),
+  };
+}
+
+const mirroredPlan = (job: LayJob, plan: LayPlan, widths: Map<string, number>): LayPlan => ({
+  ...plan,
+  lays: plan.lays.map((one) => {
+    const width = widths.get(one.stock)!;
+    return {
+      ...one,
+      placed: one.placed.map((at) => {
+        const { width: w, height: h } = job.pieces.find(({ id }) => id === at.piece)!;
+        return { ...at, x: width - at.x - (at.turn % 180 === 0 ? w : h) };
+      }),
+      cuts: one.cuts.map((cut) => ({
+        ...cut,
+        outline: cut.outline.map(([x, y]) => [width - x, y]) as (typeof cut)['outline'],
+      })),
+    };
+  }),
+});
+
+const all = (job: LayJob) => ({
+  pieces: new Map(job.pieces.map(({ id, qty }) => [id, qty])),
+  strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
+});
+
+/** What a short search may miss: the lays of a job and of its like differ by so much. */
+const NOISE = 1.12;
+
+describe('a job in the mirror', () => {
+  test('is bounded alike, and its mirrored lay is a lay of it', () => {
+    fc.assert(
+      fc.property(jobArb, (json) => {
+        const [job, other] = [jobOf(json), jobOf(mirrored(json))];
+        expect(lowerBound(other, all(other))).toBe(lowerBound(job, all(job)));
+        const widths = new Map((json.stock ?? [{ id: 'roll' }]).map((one) => [one.id, ((one as { width?: number }).width ?? json.cloth.width) * NM.in])); // prettier-ignore
+        const plan = lay(job, 25);
+        expect(findFaults(other, mirroredPlan(job, plan, widths))).toEqual([]);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('takes about the same length: one way round is no better than the other on the whole', () => {
+    const ratios = fc.sample(jobArb, { numRuns: 25, seed: 5 }).map((json) => {
+      const free = { ...json, cut: 'free', stock: undefined, strips: [] };
+      return lay(jobOf(mirrored(free)), 300).used / lay(jobOf(free), 300).used;
+    });
+    const mean = ratios.reduce((sum, one) => sum + one, 0) / ratios.length;
+    expect(mean).toBeGreaterThan(0.95);
+    expect(mean).toBeLessThan(1.05);
+    expect(Math.max(...ratios)).toBeLessThan(1.4);
+  });
+});
+
+test('a wider cloth needs no more length, but for what the search misses', () => {
+  fc.assert(
+    fc.property(jobArb, fc.integer({ min: 1, max: 20 }), (json, wider) => {
+      const free = { ...json, stock: undefined, cloth: { ...json.cloth, repeat: undefined } };
+      const narrow = lay(jobOf(free), 300);
+      const wide = lay(jobOf({ ...free, cloth: { ...free.cloth, width: free.cloth.width + wider } }), 300);
+      if (narrow.unplaced.length > 0) return;
+      expect(wide.unplaced).toEqual([]);
+      expect(wide.used).toBeLessThanOrEqual(narrow.used * NOISE + 2540);
+    }),
+    { numRuns: 20, seed: 7 },
+  );
+});
+
+describe('locked pieces', () => {
+  test('stay where they are, and the rest is laid round them: any lay may be locked in part', () => {
+    fc.assert(
+      fc.property(jobArb, fc.integer({ min: 1, max: 9 }), (json, every) => {
+        const whole = lay(jobOf({ ...json, cut: 'free' }), 25);
+        const placed = whole.lays
+          .flatMap(({ stock, placed: some }) => some.map((one) => ({ ...one, stock })))
+          .filter((_, i) => i % every === 0)
+          .map((one) => ({ ...one, x: one.x / NM.in, y: one.y / NM.in }));
+        const job = jobOf({ ...json, cut: 'free', placed });
+        expect(job.locked).toHaveLength(placed.length);
+        const plan = lay(job, 25);
+        expect(findFaults(job, plan)).toEqual([]);
+        expect(plan.bound).toBeLessThanOrEqual(plan.used);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('with straight cuts the rest lies behind them', () => {
+    const job = jobOf({
+      cut: 'straight',
+      pieces: [{ id: 'a', size: [10, 12], qty: 12 }],
+      placed: [{ piece: 'a', copy: 5, x: 0.5, y: 0 }],
+    });
+    const plan = lay(job, 60);
+    // Five abreast: the locked one, then three rows of the other eleven.
+    expect(plan.used / NM.in).toBe(48);
+    expect(plan.lays[0]!.placed.filter(({ y }) => y < 12 * NM.in)).toHaveLength(1);
+  });
+
+  test('an outline that is locked is laid round, not its box', () => {
+    const triangle = { id: 't', outline: [[0, 0], [40, 0], [0, 40]], qty: 1 }; // prettier-ignore
+    const job = jobOf({
+      cloth: { name: 't', width: 40, turns: 'none' },
+      pieces: [triangle, { id: 'a', size: [18, 18], qty: 1 }],
+      placed: [{ piece: 't', x: 0, y: 0 }],
+    });
+    expect(lay(job, 60).used / NM.in).toBe(40);
+  });
+
+  test.each([
+    ['placed[0].piece', [{ piece: 'z', x: 1, y: 0 }]],
+    ['placed[0].stock', [{ piece: 'a', x: 1, y: 0, stock: 'attic' }]],
+    ['placed[0].copy', [{ piece: 'a', copy: 4, x: 1, y: 0 }]],
+    ['placed[0].turn', [{ piece: 'a', x: 1, y: 0, turn: 90 }]],
+    ['placed[0].x', [{ piece: 'a', x: '1', y: 0 }]],
+    [
+      'placed[1].copy',
+      [
+        { piece: 'a', x: 1, y: 0 },
+        { piece: 'a', x: 20, y: 0 },
+      ],
+    ],
+    [
+      'placed',
+      [
+        { piece: 'a', x: 1, y: 0 },
+        { piece: 'a', copy: 2, x: 10, y: 11 },
+      ],
+    ],
+    ['placed', [{ piece: 'a', x: 0.25, y: 0 }]],
+    ['placed', [{ piece: 'a', x: 1, y: -1 }]],
+  ])('a lock that can’t be is refused at %s', (field, placed) => {
+    const json = readJob({
+      format: 'jolly-bolt/lay-job',
+      version: 1,
+      units: 'in',
+      cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'half' },
+      pieces: [{ id: 'a', size: [10, 12], qty: 3 }],
+      placed,
+    });
+    expect(json.ok).toBe(false);
+    if (!json.ok) expect(json.faults[0]!.field).toBe(field);
+  });
+});
+
+describe('the bound by lines across the cloth', () => {
+  // In thousandths, so that rounding down to whole nanometres is small.
+  const lines = (things: Parameters<typeof linesBound>[0], loose: number, length: number) =>
+    linesBound(
+      things.map(({ qty, ways }) => ({ qty, ways: ways.map((way) => ({ ...way, cover: 1000 * way.cover })) })),
+      BigInt(1000 * loose),
+      length,
+    ) / 1000;
+  const thing = (
+    qty: number,
+    side: number,
+    cover: number,
+    starts: { first: number; period: number } | null = null,
+  ) => ({
+    qty,
+    ways: [{ side, cover, starts }],
+  });
+
+  test('sums on paper', () => {
+    // Three of 3 abreast in 10: seven lines' worth in three.
+    expect(lines([thing(7, 3, 30)], 0, 10)).toBeCloseTo(70, 1);
+    // A 6 leaves 4, so every 6 takes a line of its own; the 4s go beside them.
+    expect(lines([thing(4, 6, 50), thing(4, 4, 50)], 0, 10)).toBeCloseTo(200, 1);
+    // With 5s instead none goes beside a 6: two 5s share a line.
+    expect(lines([thing(4, 6, 50), thing(4, 5, 50)], 0, 10)).toBeCloseTo(300, 1);
+    // What is loose fills what the 6s leave, 800; 200 more take 20.
+    expect(lines([thing(4, 6, 50)], 800, 10)).toBeCloseTo(200, 1);
+    expect(lines([thing(4, 6, 50)], 1000, 10)).toBeCloseTo(220, 1);
+  });
+
+  test('a pattern keeps things apart', () => {
+    // At 0 and 6 only: two 4s abreast; of 5s the second would end at 11.
+    expect(lines([thing(6, 4, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(60, 1);
+    expect(lines([thing(6, 5, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(120, 1);
+  });
+
+  test('a thing that may turn is counted the way that costs least', () => {
+    const ways = [
+      { side: 6, cover: 40, starts: null },
+      { side: 4, cover: 60, starts: null },
+    ];
+    // One of each abreast: 1/40 and 1/60 of a copy for each nm, so 24 for a copy; two 4 wide abreast would take 30.
+    expect(lines([{ qty: 2, ways }], 0, 10)).toBeCloseTo(48, 1);
+  });
+});
