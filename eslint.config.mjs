@@ -9,6 +9,7 @@ const arrows = {
   work: { forbid: ['app', 'ui', 'cli'], why: 'the queue knows the core, the database and the rooms it works for' },
   rooms: { forbid: ['app', 'cli'], why: 'rooms are composed by app, not the other way round' },
   cli: { forbid: ['db', 'rooms', 'app', 'ui'], why: 'the command line needs only the core and the pool' },
+  bench: { forbid: ['db', 'rooms', 'app', 'ui', 'cli'], why: 'the bench makes jobs for the core' },
 };
 
 const arrowRules = Object.entries(arrows).map(([folder, { forbid, why }]) => ({

@@ -116,6 +116,8 @@ export async function ensureBundles() {
     platform: 'node',
     target: 'node20',
     format: 'esm',
+    // Some packages have a good module and a main file that Node can't read.
+    mainFields: ['module', 'main'],
     alias: { '@': './src' },
     external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'papaparse', 'joi'],
     logLevel: 'error',

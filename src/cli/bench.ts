@@ -3,6 +3,10 @@ import { performance } from 'node:perf_hooks';
 import { cutList, type OrderLine } from '@/core/cutlist';
 import { handLength, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
+import { HOSTILE } from '@/bench/hostile';
+import { dissectedJob, PUBLISHED, publishedJob, workroomJob } from '@/bench/jobs';
+import { lengthByLibraries } from '@/bench/libraries';
+import { parseLayJob } from '@/core/files/lay-json';
 import { Cancel, closePool, layOnAllCores } from '@/work/pool';
 
 // npm run bench: speeds and lengths, printed and never asserted. `bench lay` measures the lay engine alone.
@@ -34,47 +38,73 @@ function benchCutList() {
   );
 }
 
-/** A workroom-like job of about n pieces: cushions of mixed sizes with hemmed backs and piping. */
-function workroomJob(n: number, isMatched: boolean): LayJob {
-  const pieces = Array.from(
-    { length: Math.ceil(n / 6) },
-    (_, i) => [15 + ((i * 7) % 12), 13 + ((i * 5) % 11)] as const,
-  ).flatMap(([w, h], i) => [
-    { id: `${i} front`, size: [w, h], qty: 2, ...(isMatched && { match: { group: `${i}` } }) },
-    { id: `${i} back`, size: [w, (h + 6) / 2 + 0.5], qty: 4 },
-  ]);
-  const job = readJob({
-    format: 'jolly-bolt/lay-job',
-    version: 1,
-    units: 'in',
-    cloth: {
-      name: 'bench',
-      width: 54,
-      selvage: [0.5, 0.5],
-      turns: 'half',
-      ...(isMatched && { repeat: { across: 11, along: 9, drop: 0.5 } }),
-    },
-    pieces,
-    strips: [{ id: 'piping', width: 1.5, length: 200, grain: 'bias', loss: 1.5, least: 12 }],
-  });
-  if (!job.ok) throw new Error(job.faults[0]!.message);
-  return job.value;
+interface Row {
+  name: string;
+  job: LayJob;
+  /** The proven best length in inches, where it is known. */
+  best?: number;
 }
 
-function benchLay(seconds: number) {
-  console.log(`\nlays of a made-up workroom batch, ${seconds} s each: first plan, used/bound, hand/used`);
+/** Jobs of our own making and published ones: a family each. */
+const FAMILIES: Record<string, Row[]> = {
+  published: PUBLISHED.map((one) => ({ name: one.name, job: publishedJob(one), best: one.best })),
+  ...Object.fromEntries(
+    (['free', 'straight', 'matched'] as const).map((kind) => [
+      `dissection, ${kind}`,
+      [20, 60, 200].map((n, i) => ({ name: `${n} pieces`, ...dissectedJob(n, 31 + i, kind) })),
+    ]),
+  ),
+  'workroom, plain': [30, 100, 300].map((n) => ({ name: `${n} pieces`, job: workroomJob(n, false) })),
+  'workroom, half drop': [30, 100, 300].map((n) => ({ name: `${n} pieces`, job: workroomJob(n, true) })),
+};
+
+/** Used length over the optimum or the proven bound, of the hand method, of packing libraries and of the engine. */
+function benchFamilies(seconds: number) {
+  console.log(
+    `\nlays on one core, ${seconds} s each, over the optimum or the bound: by hand, by libraries, by the engine`,
+  );
+  for (const [family, rows] of Object.entries(FAMILIES)) {
+    const ratios = rows.map(({ name, job, best }) => {
+      const plan = nest(job, { seconds, clock: now });
+      if (!plan.ok) throw new Error('refused');
+      const reference = best === undefined ? plan.value.bound : best * NM.in;
+      const row = [handLength(job), lengthByLibraries(job), plan.value.used].map((one) => one / reference);
+      console.log(`  ${`${family}, ${name}`.padEnd(36)} ${row.map((one) => one.toFixed(4)).join('  ')}`);
+      return row;
+    });
+    const mean = ratios[0]!.map((_, k) => ratios.reduce((sum, row) => sum + row[k]!, 0) / ratios.length);
+    console.log(`  ${`${family}, mean`.padEnd(36)} ${mean.map((one) => one.toFixed(4)).join('  ')}`);
+  }
+}
+
+/** How long the first plan takes, how that grows with the pieces, and the memory at the most. */
+function benchFirstPlans() {
+  console.log('\nfirst plan: median of runs, and the exponent of growth between neighbours');
   for (const isMatched of [false, true]) {
-    for (const n of [30, 100, 300, 1000]) {
+    let before: { n: number; ms: number } | null = null;
+    for (const n of [100, 300, 1000, 3000, 5000]) {
       const job = workroomJob(n, isMatched);
-      const first = timed(() => nest(job, { steps: 1, clock: now }));
-      const found = nest(job, { seconds, clock: now });
-      if (!found.ok || !first.value.ok) throw new Error('refused');
-      const { used, bound } = found.value;
-      const name = `${n} pieces, ${isMatched ? 'matched on a half drop' : 'plain'}`;
+      const runs = n <= 1000 ? 5 : 1;
+      const times = Array.from({ length: runs }, () => timed(() => nest(job, { steps: 1, clock: now })).ms);
+      const ms = times.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
+      const growth = before ? `n^${(Math.log(ms / before.ms) / Math.log(n / before.n)).toFixed(2)}` : '';
+      const memory = process.memoryUsage().rss / 1e6;
       console.log(
-        `  ${name.padEnd(36)} ${first.ms.toFixed(0).padStart(6)} ms  ${(used / bound).toFixed(4)}  ${(handLength(job) / used).toFixed(3)}`,
+        `  ${`${n} pieces, ${isMatched ? 'half drop' : 'plain'}`.padEnd(36)} ${ms.toFixed(0).padStart(6)} ms  ${growth.padEnd(6)}  ${memory.toFixed(0)} MB in all`,
       );
+      before = { n, ms };
     }
+  }
+}
+
+/** How long it takes to refuse what can't be or shouldn't. */
+function benchRefusals() {
+  console.log('\nhostile jobs: the time to refuse them');
+  for (const [name, text] of Object.entries(HOSTILE)) {
+    const { value, ms } = timed(() => parseLayJob(text()));
+    console.log(
+      `  ${name.padEnd(36)} ${ms.toFixed(0).padStart(6)} ms  ${value.ok ? 'NOT REFUSED' : value.faults[0]!.message}`,
+    );
   }
 }
 
@@ -117,7 +147,9 @@ async function benchDevelopment(folder: string, seconds: number) {
 const [what, time] = process.argv.slice(2);
 const seconds = Number(time ?? 5);
 if (what !== 'lay') benchCutList();
-benchLay(seconds);
+benchFirstPlans();
+benchRefusals();
+benchFamilies(seconds);
 const development = '../shared/bench/dev';
 if (existsSync(development)) await benchDevelopment(development, seconds);
 await closePool();

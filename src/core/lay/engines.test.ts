@@ -4,6 +4,7 @@ import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import { describe, expect, test } from 'vitest';
+import { dissect, dissectedPieces, DISSECTED_REPEAT } from '@/bench/jobs';
 import { NM } from '../length';
 import { boxShape, Clearances, ringShape } from './clearances';
 import { Columns, profileOf } from './columns';
@@ -13,57 +14,25 @@ import { Random } from './random';
 import { Rows } from './rows';
 import { jobOf, lay } from './testing';
 
-interface Box {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-
-/** Cuts a rectangle edge to edge, again and again, at whole eighths: a straight lay without waste. */
-function dissect(width: number, height: number, count: number, random: Random): Box[] {
-  const boxes: Box[] = [{ x: 0, y: 0, w: width, h: height }];
-  while (boxes.length < count) {
-    const largest = boxes.reduce((best, box, i) => (box.w * box.h > boxes[best]!.w * boxes[best]!.h ? i : best), 0);
-    const { x, y, w, h } = boxes[largest]!;
-    const isAcross = w > h;
-    const long = isAcross ? w : h;
-    const cut = Math.round(8 * long * (0.3 + 0.4 * random.next())) / 8;
-    const parts: Box[] = isAcross
-      ? [{ x, y, w: cut, h }, { x: x + cut, y, w: w - cut, h }]
-      : [{ x, y, w, h: cut }, { x, y: y + cut, w, h: h - cut }]; // prettier-ignore
-    boxes.splice(largest, 1, ...parts);
-  }
-  return boxes;
-}
-
 describe('lays that are known to be without waste (dissections of our own making)', () => {
   const cloth = { name: 't', width: 40, turns: 'any' };
 
   test.each([1, 2, 3])('fourteen parts are laid without waste, seed %d', (seed) => {
     const boxes = dissect(40, 30, 14, new Random(seed));
-    const pieces = boxes.map(({ w, h }, i) => ({ id: `p${i}`, size: [w, h], qty: 1 }));
+    const pieces = dissectedPieces(boxes, new Random(0), false);
     expect(lay(jobOf({ cloth, pieces }), 20_000).used / NM.in).toBe(30);
   });
 
   test.each([1, 2])('matched parts find their phases, and their group its own, seed %d', (seed) => {
-    const repeat = { across: 11, along: 9.5, drop: 0.5 };
     const random = new Random(seed);
-    const boxes = dissect(40, 46, 26, random);
-    const pieces = boxes.map(({ x, y, w, h }, i) => {
-      const kind = random.below(3);
-      // The anchor of a fixed part, or the part's own place in its group: both as they lie in the dissection.
-      if (kind === 0) return { id: `p${i}`, size: [w, h], qty: 1, match: { anchor: [0, 0], at: [x, y] } };
-      if (kind === 1)
-        return { id: `p${i}`, size: [w, h], qty: 1, match: { anchor: [0, 0], group: 'g', delta: [x, y] } };
-      return { id: `p${i}`, size: [w, h], qty: 1 };
-    });
-    expect(lay(jobOf({ cloth: { ...cloth, turns: 'none', repeat }, pieces }), 20_000).used / NM.in).toBe(46);
+    const pieces = dissectedPieces(dissect(40, 46, 26, random), random, true);
+    const matched = { ...cloth, turns: 'none', repeat: DISSECTED_REPEAT };
+    expect(lay(jobOf({ cloth: matched, pieces }), 20_000).used / NM.in).toBe(46);
   });
 
   test.each([4, 5])('straight cutting: sixteen parts come together again, seed %d', (seed) => {
     const boxes = dissect(40, 33, 16, new Random(seed));
-    const pieces = boxes.map(({ w, h }, i) => ({ id: `p${i}`, size: [w, h], qty: 1 }));
+    const pieces = dissectedPieces(boxes, new Random(0), false);
     expect(lay(jobOf({ cloth, pieces, cut: 'straight' }), 20_000).used / NM.in).toBe(33);
   });
 });

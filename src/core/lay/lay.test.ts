@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
+import { PUBLISHED, publishedJob } from '@/bench/jobs';
 import { inches, NM } from '../length';
 import { findFaults, handLength, lowerBound, nest, planToJson, readJob, type LayPlan } from './index';
 import { jobArb, jobOf, lay } from './testing';
@@ -151,21 +152,10 @@ describe('small lays whose best length is plain', () => {
 describe('published strip-packing instances are laid at their optimum', () => {
   // Hopper and Turton, "An empirical investigation of meta-heuristic and heuristic algorithms for a 2D packing
   // problem" (2001), set C; the values are from memory, checked by their area. Optimum: the area over the width.
-  const instance = (width: number, sizes: [number, number, number?][]) => ({
-    cloth: { name: 'published', width, turns: 'any' },
-    pieces: sizes.map(([w, h, qty = 1], i) => ({ id: `p${i}`, size: [w, h], qty })),
-  });
-
-  test('C1, problem 1: 16 pieces in 20 by 20', () => {
-    const sizes: [number, number][] = [[2, 12], [7, 12], [8, 6], [3, 6], [3, 5], [5, 5], [3, 12], [3, 7], [5, 7], [2, 6], [3, 2], [4, 2], [3, 4], [4, 4], [9, 2], [11, 2]]; // prettier-ignore
-    expect(sizes.reduce((sum, [w, h]) => sum + w * h, 0)).toBe(400);
-    expect(usedInches(instance(20, sizes), 20_000)).toBe(20);
-  });
-
-  test('C2, problem 2: 25 pieces in 40 by 15', () => {
-    const sizes: [number, number, number?][] = [[11, 2, 2], [2, 3], [10, 7], [8, 4, 2], [9, 5], [7, 2], [4, 1], [6, 1], [4, 5], [8, 3], [1, 3], [5, 5], [3, 1], [12, 4], [6, 2, 2], [2, 4], [11, 4], [10, 2], [3, 2, 2], [3, 4], [26, 4]]; // prettier-ignore
-    expect(sizes.reduce((sum, [w, h, qty = 1]) => sum + w * h * qty, 0)).toBe(600);
-    expect(usedInches(instance(40, sizes), 20_000)).toBe(15);
+  test.each(PUBLISHED)('$name', (instance) => {
+    const { width, best, sizes } = instance;
+    expect(sizes.reduce((sum, [w, h, qty = 1]) => sum + w * h * qty, 0)).toBe(width * best);
+    expect(lay(publishedJob(instance), 20_000).used / NM.in).toBe(best);
   });
 });
 

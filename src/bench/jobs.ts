@@ -1,0 +1,113 @@
+import { readJob, type LayJob } from '@/core/lay';
+import { Random } from '@/core/lay/random';
+
+// Jobs of our own making for the bench and the tests: dissections, whose best length is known, and workroom batches.
+
+export interface Box {
+  x: number;
+  y: number;
+  w: number;
+  h: number;
+}
+
+/** Cuts a rectangle edge to edge, again and again, at whole eighths: a straight lay without waste. */
+export function dissect(width: number, height: number, count: number, random: Random): Box[] {
+  const boxes: Box[] = [{ x: 0, y: 0, w: width, h: height }];
+  while (boxes.length < count) {
+    const largest = boxes.reduce((best, box, i) => (box.w * box.h > boxes[best]!.w * boxes[best]!.h ? i : best), 0);
+    const { x, y, w, h } = boxes[largest]!;
+    const isAcross = w > h;
+    const long = isAcross ? w : h;
+    const cut = Math.round(8 * long * (0.3 + 0.4 * random.next())) / 8;
+    const parts: Box[] = isAcross
+      ? [{ x, y, w: cut, h }, { x: x + cut, y, w: w - cut, h }]
+      : [{ x, y, w, h: cut }, { x, y: y + cut, w, h: h - cut }]; // prettier-ignore
+    boxes.splice(largest, 1, ...parts);
+  }
+  return boxes;
+}
+
+/** A pattern that a dissection can be bound to. */
+export const DISSECTED_REPEAT = { across: 11, along: 9.5, drop: 0.5 };
+
+/**
+ * The pieces of a dissection, as a lay job has them. When they are matched, a third of them is fixed to the pattern as it
+ * lies in the dissection, a third belongs to one group, the rest is free.
+ */
+export function dissectedPieces(boxes: readonly Box[], random: Random, isMatched: boolean) {
+  return boxes.map(({ x, y, w, h }, i) => {
+    const piece = { id: `p${i}`, size: [w, h], qty: 1 };
+    const kind = isMatched ? random.below(3) : 2;
+    if (kind === 0) return { ...piece, match: { anchor: [0, 0], at: [x, y] } };
+    return kind === 1 ? { ...piece, match: { anchor: [0, 0], group: 'g', delta: [x, y] } } : piece;
+  });
+}
+
+/** A dissection of about n pieces 54 in wide as a job, with its best length in inches. */
+export function dissectedJob(n: number, seed: number, kind: 'free' | 'straight' | 'matched') {
+  const random = new Random(seed);
+  const best = Math.round(8 + n * 1.4);
+  const isMatched = kind === 'matched';
+  const job = toJob({
+    cloth: {
+      name: 'dissection',
+      width: 54,
+      turns: isMatched ? 'none' : 'any',
+      ...(isMatched && { repeat: DISSECTED_REPEAT }),
+    },
+    cut: kind === 'straight' ? 'straight' : 'free',
+    pieces: dissectedPieces(dissect(54, best, n, random), random, isMatched),
+  });
+  return { job, best };
+}
+
+/** Set C, classes 1 and 2 of Hopper and Turton (2001), problem 1 and problem 2: from memory, checked by their area. */
+export const PUBLISHED: { name: string; width: number; best: number; sizes: [number, number, number?][] }[] = [
+  {
+    name: 'C1, problem 1',
+    width: 20,
+    best: 20,
+    sizes: [[2, 12], [7, 12], [8, 6], [3, 6], [3, 5], [5, 5], [3, 12], [3, 7], [5, 7], [2, 6], [3, 2], [4, 2], [3, 4], [4, 4], [9, 2], [11, 2]], // prettier-ignore
+  },
+  {
+    name: 'C2, problem 2',
+    width: 40,
+    best: 15,
+    sizes: [[11, 2, 2], [2, 3], [10, 7], [8, 4, 2], [9, 5], [7, 2], [4, 1], [6, 1], [4, 5], [8, 3], [1, 3], [5, 5], [3, 1], [12, 4], [6, 2, 2], [2, 4], [11, 4], [10, 2], [3, 2, 2], [3, 4], [26, 4]], // prettier-ignore
+  },
+];
+
+/** A published instance as a job. */
+export const publishedJob = ({ width, sizes }: (typeof PUBLISHED)[number]): LayJob =>
+  toJob({
+    cloth: { name: 'published', width, turns: 'any' },
+    pieces: sizes.map(([w, h, qty = 1], i) => ({ id: `p${i}`, size: [w, h], qty })),
+  });
+
+/** A workroom-like job of about n pieces: cushions of mixed sizes with hemmed backs and piping. */
+export function workroomJob(n: number, isMatched: boolean): LayJob {
+  const pieces = Array.from(
+    { length: Math.ceil(n / 6) },
+    (_, i) => [15 + ((i * 7) % 12), 13 + ((i * 5) % 11)] as const,
+  ).flatMap(([w, h], i) => [
+    { id: `${i} front`, size: [w, h], qty: 2, ...(isMatched && { match: { group: `${i}` } }) },
+    { id: `${i} back`, size: [w, (h + 6) / 2 + 0.5], qty: 4 },
+  ]);
+  return toJob({
+    cloth: {
+      name: 'bench',
+      width: 54,
+      selvage: [0.5, 0.5],
+      turns: 'half',
+      ...(isMatched && { repeat: { across: 11, along: 9, drop: 0.5 } }),
+    },
+    pieces,
+    strips: [{ id: 'piping', width: 1.5, length: 200, grain: 'bias', loss: 1.5, least: 12 }],
+  });
+}
+
+function toJob(rest: object): LayJob {
+  const job = readJob({ format: 'jolly-bolt/lay-job', version: 1, units: 'in', ...rest });
+  if (!job.ok) throw new Error(job.faults[0]!.message);
+  return job.value;
+}
