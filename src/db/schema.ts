@@ -1,3 +1,4 @@
+import type { BestSoFar } from '@/core/batch';
 import { sql } from 'drizzle-orm';
 import {
   bigint,
@@ -135,6 +136,8 @@ export const batches = pgTable(
     /** 0 to 1 while the lays are made. */
     progress: real('progress').notNull().default(0),
     progressNote: text('progress_note').notNull().default(''),
+    /** The best lay so far while the lays are made, for the screen. */
+    bestSoFar: jsonb('best_so_far').$type<BestSoFar>(),
     cancelRequested: boolean('cancel_requested').notNull().default(false),
     /** Counts the requests to make the lays, so that the result of an older one is not taken for the newest. */
     run: integer('run').notNull().default(0),

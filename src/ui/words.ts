@@ -17,6 +17,13 @@ export function dueDistance(iso: string, today: Date): { text: string; isLate: b
 
 export const percent = (part: number): string => `${(100 * part).toFixed(1)} %`;
 
+/** How far a lay is over its proven bound, in words. */
+export function overBound(used: Nm, bound: Nm): string {
+  if (used <= bound) return 'no shorter lay is possible';
+  const over = (100 * (used - bound)) / bound;
+  return over < 0.05 ? 'this lay is less than 0.1 % over' : `this lay is ${over.toFixed(1)} % over`;
+}
+
 /** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
 export const longLength = (length: Nm, units: Units): string =>
   units === 'in' ? printYards(length, 8) : printLength(Math.ceil(length / 10_000_000) * 10_000_000, { unit: 'm' });

@@ -1,7 +1,8 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { clothTasks, settle, type BatchCloth, type ClothTask, type LayFigures } from '@/core/batch';
+import { clothTasks, settle, type BatchCloth, type BestSoFar, type ClothTask, type LayFigures } from '@/core/batch';
 import { cutList, type BatchOrder } from '@/core/cutlist';
 import { planToJson, type LayPlan } from '@/core/lay';
+import { NM, type Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
@@ -43,8 +44,8 @@ export async function layBatch(db: Database, batchId: number, run: number): Prom
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
     const results: { task: ClothTask; plan: LayPlan; figures: LayFigures }[] = [];
     for (const [i, task] of tasks.entries()) {
-      const plan = await layTogether(task, loaded, cancel, (part, note) =>
-        watch.tell((i + part) / tasks.length, `${task.cloth.name}: ${note}`),
+      const plan = await layTogether(task, loaded, cancel, (part, note, best) =>
+        watch.tell((i + part) / tasks.length, `${task.cloth.name}: ${note}`, best),
       );
       const alone = await layAlone(task, plan, loaded.seed, cancel);
       results.push({ task, plan, figures: settle(task, plan, alone) });
@@ -53,7 +54,10 @@ export async function layBatch(db: Database, batchId: number, run: number): Prom
   } catch (error) {
     const message =
       error instanceof LayFailure ? error.message : `The lay could not be made: ${(error as Error).message}`;
-    await db.update(schema.batches).set({ status: 'failed', error: message, updatedAt: new Date() }).where(current);
+    await db
+      .update(schema.batches)
+      .set({ status: 'failed', error: message, bestSoFar: null, updatedAt: new Date() })
+      .where(current);
     if (!(error instanceof LayFailure)) throw error;
   } finally {
     await watch.end();
@@ -64,11 +68,22 @@ function layTogether(
   task: ClothTask,
   { seconds, seed }: Loaded,
   cancel: Cancel,
-  tell: (part: number, note: string) => void,
+  tell: (part: number, note: string, best: BestSoFar | null) => void,
 ) {
-  return layOnAllCores({ json: task.whole.json, seconds, seed }, cancel, ({ done, used }) =>
-    tell(done, used > 0 ? 'finding a shorter lay' : 'first lay'),
-  );
+  const { cloth, units } = task;
+  let drawn: Pick<BestSoFar, 'widthMm' | 'rings'> | null = null;
+  return layOnAllCores({ json: task.whole.json, seconds, seed }, cancel, ({ done, used, bound, sketch }) => {
+    const inMm = (length: Nm) => Math.round(length / NM.mm);
+    if (sketch) {
+      const rings = sketch.rings.map(({ isStrip, ring }) => ({
+        isStrip,
+        ring: ring.map(([x, y]): [number, number] => [inMm(y), inMm(x)]),
+      }));
+      drawn = { widthMm: inMm(sketch.width), rings };
+    }
+    const best = drawn && { cloth: cloth.name, units, usedNm: used, boundNm: bound, ...drawn };
+    tell(done, used > 0 ? 'finding a shorter lay' : 'first lay', best);
+  });
 }
 
 /** The length that each order takes by itself. One order is the whole batch; a cancelled search still gives its first lay. */
@@ -141,12 +156,21 @@ async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
 
 /** Writes progress to the batch's row now and then, and hears there that the search should end. */
 function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) {
-  let latest = { progress: 0, note: 'Reading the orders' };
+  let latest: { progress: number; note: string; best: BestSoFar | null } = {
+    progress: 0,
+    note: 'Reading the orders',
+    best: null,
+  };
   const current = and(eq(schema.batches.id, batchId), eq(schema.batches.run, run));
   const beat = async () => {
     const [row] = await db
       .update(schema.batches)
-      .set({ progress: Math.min(1, latest.progress), progressNote: latest.note, updatedAt: new Date() })
+      .set({
+        progress: Math.min(1, latest.progress),
+        progressNote: latest.note,
+        bestSoFar: latest.best,
+        updatedAt: new Date(),
+      })
       .where(current)
       .returning({ cancelRequested: schema.batches.cancelRequested });
     // A batch that was deleted or asked for again needs no further search either.
@@ -157,8 +181,8 @@ function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) 
     pending = beat().catch(() => undefined);
   }, TELL_EVERY_MS);
   return {
-    tell: (progress: number, note: string) => {
-      latest = { progress, note };
+    tell: (progress: number, note: string, best: BestSoFar | null) => {
+      latest = { progress, note, best };
     },
     end: async () => {
       clearInterval(timer);
@@ -181,6 +205,7 @@ async function save(
         status: 'laid',
         progress: 1,
         progressNote: '',
+        bestSoFar: null,
         error: '',
         cancelRequested: false,
         version: sql`${schema.batches.version} + 1`,

@@ -70,8 +70,10 @@ export async function layOnAllCores(
   const memories = Array.from({ length: lanes }, () => cancel.hold());
   let best: NestProgress | null = null;
   const tell = (progress: NestProgress) => {
-    if (progress.used > 0 && (!best || progress.used <= best.used)) best = progress;
-    onProgress?.({ ...progress, used: best?.used ?? progress.used });
+    const { sketch, ...rest } = progress;
+    const isBest = progress.used > 0 && (!best || progress.used < best.used);
+    if (isBest) best = progress;
+    onProgress?.({ ...rest, used: best?.used ?? progress.used, ...(isBest && sketch && { sketch }) });
   };
   try {
     const plans = await Promise.all(

@@ -64,7 +64,7 @@ describe('a batch', () => {
       [600, 600],
     ]);
     expect(figures.waste).toBeCloseTo(1 - (6 * 17 * 17) / (53 * 34), 9);
-    expect(figures.hand).toBe(inches(68)); // fronts and backs in shelves of their own: 17 + 17, then 17 + 17
+    expect(figures.hand).toBe(inches(51)); // each by itself, three abreast: 34, then 17
     expect(figures.shares.reduce((sum, { used }) => sum + used, 0)).toBeCloseTo(inches(34), -1);
   });
 });

@@ -1,1 +1,2 @@
 export * from './batch';
+export * from './best-so-far';

@@ -4,48 +4,47 @@ import type { LayJob, LayPiece } from './job';
 import { fewestCuts, longestBias } from './strips';
 
 /**
- * The length (nm) that the job takes laid by hand on an endless cloth: shelf after shelf of equal pieces across the full
- * usable width, a matched piece always a whole number of repeats after its neighbour and the one before it, strips cut
- * in full widths or lengths, bias from a block of the full width. Nothing lies in what a shelf leaves.
+ * The length (nm) that the job takes laid by hand on an endless cloth: shelf after shelf across the full usable width, the
+ * tallest pieces first, a matched piece always a whole number of repeats after its neighbour and the one before it, strips
+ * cut in full widths or lengths, bias from a block of the full width. Nothing lies in what a shelf leaves above a piece.
  * Source: handbook, "Lay out": common practice, no source. What does not fit the cloth is left out.
  */
 export function handLength(job: LayJob): Nm {
   const roll = job.stock.at(-1)!;
   const usable = roll.right - roll.left;
-  const phases = new Map<string, readonly [Nm, Nm]>();
-  let y = 0;
-  for (const piece of job.pieces) y = shelvesEnd(job, piece, roll.left, roll.right, y, phases);
+  const y = shelvesEnd(job, roll.left, roll.right);
   const strips = job.strips.reduce((sum, strip) => sum + stripLength(job, strip, usable), 0);
   return strips > 0 ? y + strips : Math.max(0, y - job.gap);
 }
 
-/** Where the shelves of one piece end (its gap included) when they start at y. */
-function shelvesEnd(
-  job: LayJob,
-  piece: LayPiece,
-  left: Nm,
-  right: Nm,
-  start: Nm,
-  phases: Map<string, readonly [Nm, Nm]>,
-): Nm {
+/** Where the shelves of all pieces end, the last gap included. */
+function shelvesEnd(job: LayJob, left: Nm, right: Nm): Nm {
   const { lattice, gap } = job;
-  const upright = piece.turns.includes(0) && piece.width <= right - left;
-  if (!upright && !(piece.turns.includes(90) && piece.height <= right - left)) return start;
-  const [w, h] = upright ? [piece.width, piece.height] : [piece.height, piece.width];
-  const phase = lattice && cornerPhase(piece, lattice, left, start, phases);
-  const firstX = phase ? nextAcross(left, phase[0], lattice!) : left;
-  if (firstX + w > right) return start;
-  let y = start;
-  for (let waiting = piece.qty; waiting > 0;) {
-    let end = y;
-    for (let x = firstX; waiting > 0 && x + w <= right; waiting--) {
-      const at = phase ? nextAlong(x, y, phase, lattice!) : y;
-      end = Math.max(end, at + h + gap);
-      x = phase ? nextAcross(x + w + gap, phase[0], lattice!) : x + w + gap;
+  const phases = new Map<string, readonly [Nm, Nm]>();
+  const fitting = job.pieces.flatMap((piece) => {
+    const { turns, width, height } = piece;
+    const upright = turns.includes(0) && width <= right - left;
+    if (!upright && !(turns.includes(90) && height <= right - left)) return [];
+    return [upright ? { piece, w: width, h: height } : { piece, w: height, h: width }];
+  });
+  let shelf = 0;
+  let end = 0;
+  let free = left;
+  for (const { piece, w, h } of fitting.sort((a, b) => b.h - a.h)) {
+    const phase = lattice && cornerPhase(piece, lattice, left, shelf, phases);
+    if (phase && nextAcross(left, phase[0], lattice!) + w > right) continue;
+    for (let waiting = piece.qty; waiting > 0; waiting--) {
+      const nextX = () => (phase ? nextAcross(free, phase[0], lattice!) : free);
+      if (nextX() + w > right) {
+        shelf = end;
+        free = left;
+      }
+      const x = nextX();
+      end = Math.max(end, (phase ? nextAlong(x, shelf, phase, lattice!) : shelf) + h + gap);
+      free = x + w + gap;
     }
-    y = end;
   }
-  return y;
+  return end;
 }
 
 /** The phase of the piece's lower left corner; a group takes it from where its first member starts. */

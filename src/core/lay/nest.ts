@@ -4,6 +4,7 @@ import { barBound, lowerBound, type Placed } from './bounds';
 import { findFaults } from './check';
 import type { LayJob } from './job';
 import { withLocked, withoutLocked } from './locked';
+import { turnOutline, type Point } from './outline';
 import { pieceParts, stripSets, type Part } from './parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './plan';
 import { search, type Found } from './search';
@@ -30,6 +31,15 @@ export interface NestProgress {
   done: number;
   used: Nm;
   bound: Nm;
+  /** What lies where in the best lay so far, when it is another than was told last. */
+  sketch?: LaySketch;
+}
+
+/** A lay in outlines (nm), all its lengths one behind the other along the cloth. */
+export interface LaySketch {
+  /** From edge to edge of the widest usable cloth. */
+  width: Nm;
+  rings: { isStrip: boolean; ring: Point[] }[];
 }
 
 const STEPS_WITHOUT_CLOCK = 2_000;
@@ -88,6 +98,7 @@ function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found 
   const steps = options.steps ?? (clock ? Infinity : STEPS_WITHOUT_CLOCK);
   const start = clock?.() ?? 0;
   let told = start;
+  let drawn: Found | null = null;
   return {
     seed: options.seed ?? job.search.seed,
     lane: options.lane ?? 0,
@@ -99,11 +110,31 @@ function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found 
         told = now;
         const { best, bound } = known();
         const used = best?.placing.used.reduce((sum, one) => sum + one, 0) ?? 0;
-        onProgress({ done: Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps)), used, bound });
+        const done = Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps));
+        onProgress({ done, used, bound, ...(best && best !== drawn && { sketch: sketchOf(job, best) }) });
+        drawn = best;
       }
       return now - start >= seconds * 1000;
     },
   };
+}
+
+function sketchOf(job: LayJob, { parts, placing }: Found): LaySketch {
+  const lefts = job.stock.map(({ left }) => left);
+  const [left, right] = [Math.min(...lefts), Math.max(...job.stock.map((stock) => stock.right))];
+  const starts = placing.used.map((_, k) => placing.used.slice(0, k).reduce((sum, one) => sum + one, 0));
+  const rings = parts.flatMap((part, i): LaySketch['rings'] => {
+    if (placing.stock[i]! < 0) return [];
+    const turn = 90 * placing.turned[i]!;
+    const box: Point[] = [[0, 0], [part.width, 0], [part.width, part.height], [0, part.height]]; // prettier-ignore
+    const cuts = part.block?.cuts.map(({ outline }) => outline) ?? [turnOutline(part.outlines?.ring ?? box, turn)];
+    const [x, y] = [placing.x[i]! - left, placing.y[i]! + starts[placing.stock[i]!]!];
+    return cuts.map((ring) => ({
+      isStrip: part.block !== undefined,
+      ring: ring.map(([dx, dy]): Point => [x + dx, y + dy]),
+    }));
+  });
+  return { width: right - left, rings };
 }
 
 /** Splits the pieces into those that fit on an empty length and those that fit on none, with the reason. */

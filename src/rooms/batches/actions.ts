@@ -110,6 +110,7 @@ export async function makeLays(batchId: number, seconds: number): Promise<Answer
         status: 'queued',
         seconds,
         progress: 0,
+        bestSoFar: null,
         progressNote: 'Waiting for its turn',
         error: '',
         cancelRequested: false,

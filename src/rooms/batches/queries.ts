@@ -176,6 +176,7 @@ export async function batchProgress(id: number) {
       status: schema.batches.status,
       progress: schema.batches.progress,
       note: schema.batches.progressNote,
+      best: schema.batches.bestSoFar,
       error: schema.batches.error,
     })
     .from(schema.batches)

@@ -13,6 +13,7 @@ export async function reopenBatches(tx: Transaction, ids: readonly number[]): Pr
     .set({
       status: 'draft',
       progress: 0,
+      bestSoFar: null,
       progressNote: '',
       error: '',
       run: sql`${schema.batches.run} + 1`,

@@ -5,13 +5,15 @@ import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
+import type { BestSoFar } from '@/core/batch';
 import { printMoney } from '@/core/cost';
+import { NM } from '@/core/length';
 import type { Answer } from '@/rooms/answer';
 import { ClothSwatch } from '@/ui/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
-import { longLength, percent } from '@/ui/words';
+import { longLength, overBound, percent } from '@/ui/words';
 import { approveBatch, deleteBatch, makeLays, markCut, removeLine, stopLays } from '../actions';
 import type { BatchView, LaySummary } from '../queries';
 import { BatchStatus } from './batch-status';
@@ -72,7 +74,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
         {error && <Notice level="stop">{error}</Notice>}
         {batch.status === 'failed' && <Notice level="stop">{batch.error}</Notice>}
         {isRunning ? (
-          <Running id={batch.id} onStop={() => act(() => stopLays(batch.id))} />
+          <Running id={batch.id} status={batch.status} onStop={() => act(() => stopLays(batch.id))} />
         ) : (
           !isFrozen &&
           lines.length > 0 && (
@@ -144,9 +146,21 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
 
 const ASK_EVERY_MS = 400;
 
-function Running({ id, onStop }: { id: number; onStop: () => void }) {
+interface RunState {
+  progress: number;
+  note: string;
+  best: BestSoFar | null;
+  isStopping: boolean;
+}
+
+function Running({ id, status, onStop }: { id: number; status: string; onStop: () => void }) {
   const router = useRouter();
-  const [state, setState] = useState({ progress: 0, note: 'Waiting for its turn', isStopping: false });
+  const [state, setState] = useState<RunState>({
+    progress: 0,
+    note: 'Waiting for its turn',
+    best: null,
+    isStopping: false,
+  });
   useEffect(() => {
     let isHere = true;
     const ask = async () => {
@@ -154,15 +168,15 @@ function Running({ id, onStop }: { id: number; onStop: () => void }) {
         .then((response) => (response.ok ? response.json() : null))
         .catch(() => null);
       if (!isHere || !answer) return;
-      setState((before) => ({ ...before, progress: answer.progress, note: answer.note }));
-      if (answer.status !== 'queued' && answer.status !== 'laying') router.refresh();
+      setState((before) => ({ ...before, progress: answer.progress, note: answer.note, best: answer.best }));
+      if (answer.status !== status) router.refresh();
     };
     const timer = setInterval(ask, ASK_EVERY_MS);
     return () => {
       isHere = false;
       clearInterval(timer);
     };
-  }, [id, router]);
+  }, [id, status, router]);
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" px="5" py="5" role="status">
       <Flex gap="5" align="center">
@@ -192,6 +206,46 @@ function Running({ id, onStop }: { id: number; onStop: () => void }) {
           Stop, keep the best
         </Button>
       </Flex>
+      {state.best && <BestLay best={state.best} />}
+    </Box>
+  );
+}
+
+/** The best lay that the search has so far, to scale, along the screen as it will lie along the table. */
+function BestLay({ best: { cloth, units, usedNm, boundNm, widthMm, rings } }: { best: BestSoFar }) {
+  const used = usedNm / NM.mm;
+  return (
+    <Box mt="4">
+      <Flex gap="6" mb="2" wrap="wrap" align="baseline">
+        <Text fontWeight="700">{cloth}</Text>
+        <Text>
+          so far <Fractions>{longLength(usedNm, units)}</Fractions>
+        </Text>
+        <Text color="fg.muted">
+          cannot be under <Fractions>{longLength(boundNm, units)}</Fractions>
+        </Text>
+      </Flex>
+      <Box asChild w="100%" maxH="260px" display="block" data-testid="best-so-far">
+        <svg
+          viewBox={`-4 -4 ${used + 8} ${widthMm + 8}`}
+          preserveAspectRatio="xMinYMid meet"
+          role="img"
+          aria-label={`The best lay of ${cloth} so far`}
+        >
+          <rect width={used} height={widthMm} fill="#e4ddcb" />
+          {rings.map(({ ring, isStrip }, i) => (
+            <polygon
+              key={i}
+              points={ring.map((corner) => corner.join()).join(' ')}
+              fill={isStrip ? '#c98a2b' : '#2f5d50'}
+              fillOpacity={isStrip ? 0.75 : 0.85}
+              stroke="#fffdf6"
+              strokeWidth={1}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+        </svg>
+      </Box>
     </Box>
   );
 }
@@ -226,7 +280,7 @@ function LayCard({ lay, batchId }: { lay: LaySummary; batchId: number }) {
           </Text>
         </Flex>
         <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
-          <Figure label="Used" note={`${((100 * lay.usedNm) / lay.boundNm - 100).toFixed(1)} % over the bound`}>
+          <Figure label="Used" note={overBound(lay.usedNm, lay.boundNm)}>
             <Fractions>{longLength(lay.usedNm, units)}</Fractions>
           </Figure>
           <Figure label="To buy" note={printMoney(lay.costMinor, currency)}>

@@ -11,7 +11,7 @@ import { NM, printLength, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead } from '@/ui/page';
-import { longLength, percent } from '@/ui/words';
+import { longLength, percent, overBound } from '@/ui/words';
 import type { LayView, LayViewItem } from '../lay-view';
 import { LayPicture } from './lay-picture';
 
@@ -277,10 +277,7 @@ function Figures({
         <Figure label="Waste" note="of the used cloth">
           {percent(lay.wastePart)}
         </Figure>
-        <Figure
-          label="Cannot be under"
-          note={`this lay is ${((100 * lay.usedNm) / lay.boundNm - 100).toFixed(1)} % over`}
-        >
+        <Figure label="Cannot be under" note={overBound(lay.usedNm, lay.boundNm)}>
           <Fractions>{longLength(lay.boundNm, units)}</Fractions>
         </Figure>
         <Figure

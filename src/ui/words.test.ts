@@ -1,0 +1,23 @@
+import { describe, expect, test } from 'vitest';
+import { NM } from '@/core/length';
+import { dueDistance, longLength, overBound, percent } from './words';
+
+describe('words for figures', () => {
+  test('a lay over its bound, at it, and hardly over it', () => {
+    expect(overBound(103_000, 100_000)).toBe('this lay is 3.0 % over');
+    // The same length twice is no rounding error over or under.
+    for (const length of [1, 3, 7, 49, 1_000_003]) expect(overBound(length, length)).toBe('no shorter lay is possible');
+    expect(overBound(100_001, 100_000)).toBe('this lay is less than 0.1 % over');
+  });
+
+  test('lengths of cloth, shares and days', () => {
+    expect(longLength(100 * NM.in, 'in')).toContain('yd');
+    // Metres are rounded up: cloth is bought to reach.
+    expect(longLength(1_234_000_000, 'mm')).toContain('1.24');
+    expect(percent(0.1234)).toBe('12.3 %');
+    const today = new Date(2026, 1, 10);
+    expect(dueDistance('2026-02-10', today)).toEqual({ text: 'today', isLate: false });
+    expect(dueDistance('2026-02-11', today)).toEqual({ text: 'tomorrow', isLate: false });
+    expect(dueDistance('2026-02-08', today)).toEqual({ text: '2 days late', isLate: true });
+  });
+});
