@@ -3,7 +3,16 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { PUBLISHED, publishedJob } from '@/bench/jobs';
 import { inches, NM } from '../length';
-import { findFaults, handLength, lowerBound, nest, planToJson, readJob, type LayPlan } from './index';
+import {
+  findFaults,
+  handLength,
+  lowerBound,
+  nest,
+  planToJson,
+  readJob,
+  type LayPlan,
+  type NestProgress,
+} from './index';
 import { jobArb, jobOf, lay } from './testing';
 import { biasBlock, cutLengths, fewestCuts, type StripWant } from './strips';
 
@@ -111,6 +120,30 @@ describe('small lays whose best length is plain', () => {
     expect(plan.ok && plan.value.lays[0]!.placed.length).toBe(30);
   });
 
+  test('better lays are told as they are found, with what lies where', () => {
+    const job = jobOf({
+      pieces: [{ id: 'a', size: [20, 13], qty: 9 }, { id: 't', outline: [[0, 0], [30, 0], [0, 20]], qty: 4 }],
+      strips: [{ id: 's', width: 2, length: 150, grain: 'bias', loss: 2 }],
+    }); // prettier-ignore
+    let time = 0;
+    const told: NestProgress[] = [];
+    const plan = nest(job, { seconds: 60, clock: () => (time += 40), onProgress: (one) => told.push(one) });
+    if (!plan.ok) throw new Error('refused');
+    const sketches = told.filter(({ sketch }) => sketch);
+    expect(sketches.length).toBeGreaterThan(0);
+    // Never longer than before, and each sketch reaches as far as it says and holds every piece and cut.
+    told.forEach(({ used }, i) => expect(used).toBeLessThanOrEqual(told[i - 1]?.used ?? Infinity));
+    for (const { used, sketch } of sketches) {
+      const corners = sketch!.rings.flatMap(({ ring }) => ring);
+      expect(Math.max(...corners.map(([, y]) => y))).toBe(used);
+      expect(Math.min(...corners.map(([x]) => x))).toBeGreaterThanOrEqual(0);
+      expect(Math.max(...corners.map(([x]) => x))).toBeLessThanOrEqual(sketch!.width);
+      expect(sketch!.rings.filter(({ isStrip }) => !isStrip)).toHaveLength(13);
+      expect(sketch!.rings.some(({ isStrip }) => isStrip)).toBe(true);
+    }
+    expect(plan.value.used).toBeLessThanOrEqual(told.at(-1)!.used);
+  });
+
   test('straight cutting gives a lay that comes apart by edge-to-edge cuts, a pinwheel is refused by the check', () => {
     const pieces = [{ id: 'p', size: [20, 10], qty: 4 }, { id: 'core', size: [10, 10] }]; // prettier-ignore
     const straight = jobOf({ cloth: { name: 't', width: 30, turns: 'any' }, pieces, cut: 'straight' });
@@ -207,6 +240,45 @@ describe('strips', () => {
         },
       ),
     );
+  });
+
+  test('a bias block joins to just what is wanted, whichever way it lies', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 24, max: 60 }),
+        fc.integer({ min: 12, max: 900 }),
+        fc.boolean(),
+        (side, long, isLying) => {
+          const one = want({ width: inches(1.5), loss: inches(1.5), least: inches(12), length: inches(long) });
+          const { cuts, width, height } = biasBlock(inches(side), [one], 0, isLying)!;
+          const joined = cuts.reduce((sum, cut) => sum + cut.length, 0) - (cuts.length - 1) * one.loss;
+          expect(joined).toBeGreaterThanOrEqual(one.length - 2540);
+          // The last cut may be the shortest allowed where less was missing.
+          expect(joined).toBeLessThanOrEqual(one.length + one.least);
+          for (const { length, outline } of cuts) {
+            expect(length).toBeGreaterThanOrEqual(one.least - 2540);
+            const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+            // An edge of `length` at 45 degrees, and a side or an end of width * sqrt 2.
+            expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(
+              (length + (isLying ? 2 * one.width : 0)) / Math.SQRT2,
+              -2,
+            );
+            expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(
+              (length + (isLying ? 0 : 2 * one.width)) / Math.SQRT2,
+              -2,
+            );
+            expect(Math.min(...xs, ...ys)).toBeGreaterThanOrEqual(0);
+            expect(Math.max(...xs)).toBeLessThanOrEqual(width + 2540);
+            expect(Math.max(...ys)).toBeLessThanOrEqual(height + 2540);
+          }
+        },
+      ),
+    );
+  });
+
+  test('a strip no longer than the least cut is one cut', () => {
+    const one = want({ width: inches(1.5), loss: inches(1.5), least: inches(12), length: inches(30) });
+    expect(biasBlock(inches(53), [{ ...one, length: inches(10) }], 0)!.cuts).toHaveLength(1);
   });
 
   test('strips join to their lengths in the lay, whatever the grain', () => {

@@ -20,7 +20,9 @@ export interface Crossed {
 /** Steps of a line, so fine that a line has no more: finer sizes are rounded down, which a bound may be. */
 const FINEST = 3_000;
 /** Steps of pricing at most (about a tenth of a second), and how near to the programme's optimum a bound is good enough. */
-const MOST_WORK = 2e7;
+const MOST_WORK = 1e7;
+/** With more different things their area is nearly as good a bound, and the programme takes long. */
+const MOST_ROWS = 120;
 const NEAR_ENOUGH = 1 - 2e-4;
 const EPSILON = 1e-9;
 /** Whole numbers that the prices are rounded to. */
@@ -29,13 +31,13 @@ const SCALE = 1e9;
 /**
  * A proven lower bound (nm) of how much cloth, counted at right angles to lines of `length` nm, is needed to cross all the
  * things: the linear programme of Gilmore and Gomory (1961) in which every line holds a set of things side by side (the bar
- * relaxation), solved by column generation. `loose` nm² may be cut in any way. The prices are rounded to whole numbers
+ * relaxation), solved by column generation. `loose` nm² may be cut in any way. 0 when there are too many things to say. The prices are rounded to whole numbers
  * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did.
  */
 export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm): Nm {
   const line = gridOf(things, length);
   const rows = things.length + (loose > 0n ? 1 : 0);
-  if (rows === 0) return 0;
+  if (rows === 0 || rows > MOST_ROWS) return 0;
   const amounts = [...things.map(({ qty }) => qty), ...(loose > 0n ? [Number(loose)] : [])];
   const prices = pricesOf(line, amounts, things.length);
   return priced(line, things, loose, prices);
@@ -90,9 +92,9 @@ function dearest(
       }
     }
     for (const { i, side, first, period, value } of used) {
-      if ((at - first) % period !== 0) continue;
       const end = at + side;
-      if (end <= steps && best[at]! + value > best[end]!) {
+      if (end > steps || best[at]! + value <= best[end]!) continue;
+      if (period === 1 || (at - first) % period === 0) {
         best[end] = best[at]! + value;
         choice[end] = i;
       }
@@ -135,7 +137,7 @@ function pricesOf(line: Line, amounts: readonly number[], things: number): Float
   }
   const costs = new Float64Array(m).fill(1);
   const prices = new Float64Array(m);
-  for (let work = 0; work < MOST_WORK; work += steps * ways.length) {
+  for (let work = 0; work < MOST_WORK; work += steps * ways.length + 6 * m * m) {
     prices.fill(0);
     for (let r = 0; r < m; r++) {
       if (costs[r] === 0) continue;

@@ -121,12 +121,23 @@ function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean):
   return ways.slice(0, MOST_WAYS);
 }
 
-/** Blocks of the full usable width and of parts of it: narrower ones waste less corner and fit beside panels. */
+/** Parts of the usable width that bias blocks are made for. */
+const BIAS_PARTS = [1, 1 / 2, 1 / 3, 2 / 3, 1 / 4, 3 / 4, 2 / 5, 3 / 5, 4 / 5, 1 / 5, 0.45, 0.55, 0.37, 0.85];
+/** A block that takes so much more cloth than the best one is not worth a try. */
+const WORTH = 1.4;
+
+/** Blocks for strips on the bias, upright and lying, of the full usable width and of parts of it, the smallest of these first. */
 function biasWays(wants: StripWant[], across: Nm, gap: Nm): StripWay[] {
-  return [1, 1 / 2, 1 / 3, 2 / 3, 1 / 4, 3 / 4]
-    .map((part) => biasBlock(Math.floor(across * part), wants, gap))
-    .filter((block) => block !== null)
-    .map((block) => [block]);
+  const area = ({ width, height }: StripBlock) => width * height;
+  const blocks = BIAS_PARTS.flatMap((part) =>
+    [false, true].flatMap((isLying) => biasBlock(Math.floor(across * part), wants, gap, isLying) ?? []),
+  ).sort((a, b) => area(a) - area(b));
+  const worthy = blocks.filter((block) => area(block) <= WORTH * area(blocks[0]!));
+  // Right across the cloth first: it leaves nothing beside it.
+  const widest = Math.max(...worthy.map(({ width }) => width));
+  return [...worthy.filter(({ width }) => width === widest), ...worthy.filter(({ width }) => width < widest)].map(
+    (block) => [block],
+  );
 }
 
 export const blockPart = (block: StripBlock): Part => ({

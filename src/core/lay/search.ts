@@ -150,7 +150,10 @@ function strategiesOf(room: Room): { passes: Strategy; share: number }[] {
   const isExact = placer.canBeTight && !hasOutlines && wasteAt(job, parts, limits.target) === 0;
   if (placer.canBeTight && !hasOutlines) {
     const isMatched = pieces.some(({ match }) => match);
-    strategies.push({ passes: beams(room), share: !isExact ? 0.2 : isMatched ? 12 : parts.length <= FEW ? 4 : 1 });
+    strategies.push({
+      passes: beams(room),
+      share: !isExact ? 0.2 : isMatched ? 12 : limits.lane % 2 === 1 ? 12 : parts.length <= FEW ? 4 : 1,
+    });
   }
   if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 25 });
   const endless = job.stock.some(({ length }) => length === Infinity);

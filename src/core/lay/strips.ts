@@ -101,26 +101,35 @@ export const longestBias = (width: Nm): Nm => Math.floor(width * ROOT2);
 /**
  * The shortest block of the given width from which parallel 45-degree cuts give all the wanted strips. Neighbours step
  * width * sqrt(2) along the edge; cuts shorten in the two corner triangles and are used there down to the least length;
- * what is left of a cut goes to the next strip of the same width. Null when the least length does not fit the width.
+ * what is left of a cut goes to the next strip of the same width. The cuts end at the sides of the block, or with `isLying`
+ * at its lower and upper edge, which suits a block that is wider than long. Null when the least length does not fit the width.
  * Source: handbook, "Welt and piping" (a block of width b and length l); the geometry is elementary.
  */
-export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm): StripBlock | null {
-  if (wants.some((want) => Math.ceil(leastCut(want) / ROOT2) > blockWidth)) return null;
-  let low = 0;
-  let high = blockWidth;
-  while (!fillBias(blockWidth, high, wants, gap)) {
+export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, isLying = false): StripBlock | null {
+  const narrowest = Math.max(...wants.map((want) => Math.ceil(leastCut(want) / ROOT2)));
+  // A lying block holds a cut's slanted end beside its least length.
+  const end = isLying ? Math.max(...wants.map(({ width }) => width * ROOT2)) : 0;
+  if (narrowest + end > blockWidth) return null;
+  const fill = (length: Nm) =>
+    isLying ? fillBias(length, blockWidth, wants, gap) : fillBias(blockWidth, length, wants, gap);
+  let low = isLying ? narrowest - 1 : 0;
+  let high = Math.max(blockWidth, narrowest);
+  while (!fill(high)) {
     low = high;
     high *= 2;
     if (high > 1e15) return null;
   }
   for (let i = 0; i < 60 && high - low > 1000; i++) {
     const middle = Math.round((low + high) / 2);
-    if (fillBias(blockWidth, middle, wants, gap)) high = middle;
+    if (fill(middle)) high = middle;
     else low = middle;
   }
-  const cuts = fillBias(blockWidth, high, wants, gap)!;
-  return { width: blockWidth, height: Math.max(...cuts.flatMap(({ outline }) => outline.map(([, y]) => y))), cuts };
+  const cuts = fill(high)!.map((cut) => (isLying ? { ...cut, outline: overCorner(cut.outline) } : cut));
+  const corners = cuts.flatMap(({ outline }) => outline);
+  return { width: isLying ? Math.min(blockWidth, Math.max(...corners.map(([x]) => x))) : blockWidth, height: Math.max(...corners.map(([, y]) => y)), cuts }; // prettier-ignore
 }
+
+const overCorner = (outline: BlockCut['outline']) => outline.map(([x, y]): Point => [y, x]) as BlockCut['outline'];
 
 /** The cuts of all the wanted strips in a block of b by l, band after band from the lower right corner, or null. */
 function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[] | null {
@@ -132,8 +141,9 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[
   for (const want of wants) {
     const rise = want.width * ROOT2;
     const least = leastCut(want);
-    let missing = want.length + want.loss; // the first cut has no join to lose
-    while (missing > 0) {
+    // Each cut gives its length less a join's loss, but for one: n cuts have n - 1 joins.
+    let missing = want.length - want.loss;
+    for (let isFirst = true; isFirst || missing > 0;) {
       if (bandWidth !== want.width || (to - from) * ROOT2 < least) {
         if (bandWidth > 0) offset += (bandWidth + gap) * ROOT2;
         if (offset > l) return null;
@@ -142,10 +152,11 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[
         to = Math.min(b, l - offset - rise);
         continue;
       }
-      const wanted = Math.max(Math.min(missing, (to - from) * ROOT2), least);
+      const wanted = Math.max(Math.min(missing + want.loss, (to - from) * ROOT2), least);
       const end = Math.min(to, from + Math.ceil(wanted / ROOT2));
       cuts.push(biasCut(want, from, end, offset, rise));
       missing -= Math.floor((end - from) * ROOT2) - want.loss;
+      isFirst = false;
       from = end + gap;
     }
   }
