@@ -371,12 +371,12 @@ function* squeezes(room: Room): Strategy {
 }
 
 /** How much nearer to the bound the first target of a squeeze is, the furthest, and the nearest. */
-const FIRST_PRESS = 0.15;
+const FIRST_PRESS = 0.06;
 const MOST_PRESS = 0.25;
 const LEAST_PRESS = 0.01;
 /** Sweeps without less overlap before a squeeze goes back to its best state, and how often it does. */
-const SWEEPS_WITHOUT = 40;
-const STRIKES = 3;
+const SWEEPS_WITHOUT = 30;
+const STRIKES = 2;
 /** About how many passes a move takes: measured. */
 const PASSES_A_MOVE = 0.5;
 /** The weights of pairs take memory by the square: no more parts than that are squeezed. */

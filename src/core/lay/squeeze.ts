@@ -48,6 +48,9 @@ export class Squeeze {
   private readonly members: number[][];
   private readonly phases: (Phase | null)[];
   private target: Nm = 0;
+  /** The cloth (nm²) of each length up to the target, and of all. */
+  private areas: number[] = [];
+  private area = 0;
   /** The best state since the target was set, by what lies in each other. */
   private best: { depth: number; spots: Spot[]; phases: (Phase | null)[] } | null = null;
   stale = 0;
@@ -118,6 +121,8 @@ export class Squeeze {
   /** Starts from a whole lay, or (null) from where the parts are, pressed below a target on the endless length. */
   press(placing: Placing | null, target: Nm) {
     this.target = target;
+    this.areas = this.job.stock.map(({ left, right }, k) => (right - left) * this.farOf(k));
+    this.area = this.areas.reduce((sum, one) => sum + one, 0);
     if (placing) this.load(placing);
     for (let i = 0; i < this.n; i++) {
       const spot = this.spots[i]!;
@@ -294,10 +299,9 @@ export class Squeeze {
   }
 
   private anywhere(i: number): Spot | null {
-    const { random, job } = this;
+    const { random, job, areas } = this;
     for (let tries = 0; tries < 20; tries++) {
-      const areas = job.stock.map(({ left, right }, k) => (right - left) * this.farOf(k));
-      let at = random.next() * areas.reduce((sum, one) => sum + one, 0);
+      let at = random.next() * this.area;
       let stock = 0;
       while (stock < areas.length - 1 && at >= areas[stock]!) at -= areas[stock++]!;
       const shape = this.ways[i]![random.below(this.ways[i]!.length)]!;
