@@ -4,10 +4,10 @@ import { dueDistance, longLength, overBound, percent } from './words';
 
 describe('words for figures', () => {
   test('a lay over its bound, at it, and hardly over it', () => {
-    expect(overBound(103_000, 100_000)).toBe('this lay is 3.0 % over');
+    expect(overBound(103_000, 100_000)).toBe('at most 3.0 % too long');
     // The same length twice is no rounding error over or under.
     for (const length of [1, 3, 7, 49, 1_000_003]) expect(overBound(length, length)).toBe('no shorter lay is possible');
-    expect(overBound(100_001, 100_000)).toBe('this lay is less than 0.1 % over');
+    expect(overBound(100_001, 100_000)).toBe('less than 0.1 % too long');
   });
 
   test('lengths of cloth, shares and days', () => {

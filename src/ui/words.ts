@@ -17,11 +17,11 @@ export function dueDistance(iso: string, today: Date): { text: string; isLate: b
 
 export const percent = (part: number): string => `${(100 * part).toFixed(1)} %`;
 
-/** How far a lay is over its proven bound, in words. */
+/** How much longer than the shortest possible a lay may be, by its proven bound, in words. */
 export function overBound(used: Nm, bound: Nm): string {
   if (used <= bound) return 'no shorter lay is possible';
   const over = (100 * (used - bound)) / bound;
-  return over < 0.05 ? 'this lay is less than 0.1 % over' : `this lay is ${over.toFixed(1)} % over`;
+  return over < 0.05 ? 'less than 0.1 % too long' : `at most ${over.toFixed(1)} % too long`;
 }
 
 /** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
