@@ -7,7 +7,8 @@ import { withLocked, withoutLocked } from './locked';
 import { turnOutline, type Point } from './outline';
 import { pieceParts, stripSets, type Part } from './parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './plan';
-import { search, type Found } from './search';
+import type { Found } from './room';
+import { search } from './search';
 import type { StripWant } from './strips';
 
 /** How a nesting is run. Without `clock` it is bounded by `steps` alone and is deterministic for the job's seed. */

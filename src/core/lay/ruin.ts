@@ -8,7 +8,7 @@ import type { Part, StripSet } from './parts';
 import { blockPart } from './parts';
 import { measured, phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
-import type { Found } from './search';
+import type { Found } from './room';
 
 /** Columns across the cloth where outlines have to be laid. */
 const COLUMNS = 220;

@@ -1,0 +1,104 @@
+import type { Nm } from '../length';
+import type { LayJob } from './job';
+import { blockPart, type Part, type StripSet } from './parts';
+import { Placer, type Phase, type Placing, type Rule } from './placing';
+import { Random } from './random';
+
+/** What the search works under; it stops when `isOver` says so. */
+export interface SearchLimits {
+  seed: number;
+  /** The bound (nm) of the endless length: a lay that reaches it can't be bettered. */
+  target: Nm;
+  /** Called once there is a first lay: the bound, made as good as it can be. */
+  sharpen: () => Nm;
+  /** Which of several searches over the same job this is: they start with other strategies and seeds. */
+  lane: number;
+  /** Asked after every pass with the number of passes so far. */
+  isOver: (passes: number) => boolean;
+  /** Told of every better lay. */
+  onBetter: (found: Found) => void;
+}
+
+export interface Found {
+  parts: readonly Part[];
+  placing: Placing;
+  /** Which sets of strips were cut, and each of them how. */
+  setChoice: number;
+  ways: readonly number[];
+}
+
+/** One lay in the search: the strip ways chosen, the order of the parts, the rule, and what that gives. */
+export interface State extends Found {
+  placer: Placer;
+  order: Int32Array;
+  rule: Rule;
+  /** The phases given to match groups; null leaves one to its first member. */
+  phases: readonly (Phase | null)[];
+}
+
+/** A way of searching: it yields, pass by pass, about how many passes it has taken. */
+export type Strategy = Generator<number, void, void>;
+
+/** So many parts are few: a search for a lay without waste is worth more tries. */
+export const FEW = 120;
+
+/** The universal restart sequence 1 1 2 1 1 2 4 1 … (Luby, Sinclair and Zuckerman 1993): restarts of growing patience. */
+export function luby(n: number): number {
+  let size = 1;
+  while (size < n + 1) size *= 2;
+  return size === n + 1 ? size / 2 : luby(n - size / 2 + 1);
+}
+
+/** What the strategies of one search share: the job, the random numbers, the passes and the best lay so far. */
+export class Room {
+  readonly random: Random;
+  readonly starts: State[] = [];
+  best: Found | null = null;
+  /** The best lay that came from an order. */
+  bestOrder: State | null = null;
+  passes = 0;
+
+  constructor(
+    readonly job: LayJob,
+    readonly pieces: readonly Part[],
+    readonly sets: readonly StripSet[][],
+    readonly limits: SearchLimits,
+  ) {
+    this.random = new Random(limits.seed + 7919 * limits.lane);
+  }
+
+  isOver(): boolean {
+    return (
+      this.limits.isOver(this.passes) || (this.best !== null && isAtTarget(this.best, this.job, this.limits.target))
+    );
+  }
+
+  spend(passes: number): number {
+    this.passes += passes;
+    return passes;
+  }
+
+  assemble(setChoice: number, ways: readonly number[]): { parts: readonly Part[]; placer: Placer } {
+    const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
+    const parts = [...this.pieces, ...blocks.map(blockPart)];
+    return { parts, placer: new Placer(this.job, parts) };
+  }
+
+  /** One pass; its lay counts if it is the best. */
+  run(state: Omit<State, 'placing'>, limit: Nm): State {
+    this.spend(1);
+    const ran = { ...state, placing: state.placer.place(state.order, state.rule, limit, state.phases) };
+    if (!this.bestOrder || ran.placing.cost < this.bestOrder.placing.cost) this.bestOrder = ran;
+    this.consider(ran);
+    return ran;
+  }
+
+  consider(found: Found) {
+    if (this.best && found.placing.cost >= this.best.placing.cost) return;
+    this.best = found;
+    this.limits.onBetter(found);
+  }
+}
+
+const isAtTarget = ({ placing }: Found, job: LayJob, target: Nm) =>
+  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target;

@@ -1,0 +1,233 @@
+import { Jigsaw, wasteAt } from './jigsaw';
+import { Merges } from './merges';
+import { orders } from './orders';
+import type { Part } from './parts';
+import { measured } from './placing';
+import { FEW, luby, type Room, type Strategy } from './room';
+import { Rows, suitsRows } from './rows';
+import { Ruin } from './ruin';
+import { Squeeze } from './squeeze';
+
+/** The first width of the beam, and the widest: about 200 MB of states. */
+const NARROW = 64;
+const WIDEST = 8192;
+/** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
+const PASSES_A_STATE = 0.15;
+const PASSES_A_STEP = 0.6;
+const PASSES_A_MERGE = 1;
+const PASSES_A_SHAPE = 6;
+/** The width of the first beam of merges. */
+const MERGES = 50;
+/** Steps of ruin and recreate at a time, and how many without a better lay before it starts again from the best one. */
+const STEPS = 50;
+const STEPS_WITHOUT = 6_000;
+/** Steps of a pile without a shorter one before it starts afresh. */
+const ROW_STEPS_WITHOUT = 1_500;
+/** How much nearer to the bound the length of the next columns is. */
+const NEARER_BY_COLUMNS = 0.1;
+/** How much nearer to the bound the next target of ruin and recreate is, without and with outlines: measured. */
+const NEARER = 0.03;
+const NEARER_WITH_OUTLINES = 0.01;
+/** How much nearer to the bound the first target of a squeeze is, the furthest, and the nearest. */
+const FIRST_PRESS = 0.06;
+const MOST_PRESS = 0.25;
+const LEAST_PRESS = 0.01;
+/** Sweeps without less overlap before a squeeze goes back to its best state, and how often it does. */
+const SWEEPS_WITHOUT = 30;
+const STRIKES = 2;
+/** About how many passes a move takes: measured. */
+const PASSES_A_MOVE = 0.5;
+/** The weights of pairs take memory by the square: no more parts than that are squeezed. */
+const MOST_SQUEEZED = 600;
+
+/** The strategies that suit a job, each with its share of the time. */
+export function strategiesOf(room: Room): { passes: Strategy; share: number }[] {
+  const { job, pieces, limits } = room;
+  const { placer, parts } = room.starts[0]!;
+  const hasOutlines = pieces.some(({ outlines }) => outlines);
+  const strategies = [{ passes: orders(room), share: hasOutlines ? 0.2 : 1 }];
+  // A lay without waste is worth looking for when the parts would fill it exactly, and they are few or bound to a phase.
+  const isExact = placer.canBeTight && !hasOutlines && wasteAt(job, parts, limits.target) === 0;
+  if (placer.canBeTight && !hasOutlines) {
+    const isMatched = pieces.some(({ match }) => match);
+    strategies.push({
+      passes: beams(room),
+      share: !isExact ? 0.2 : isMatched ? 12 : limits.lane % 2 === 1 ? 12 : parts.length <= FEW ? 4 : 1,
+    });
+  }
+  if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 25 });
+  const endless = job.stock.some(({ length }) => length === Infinity);
+  if (hasOutlines && !job.straight && endless && parts.length <= MOST_SQUEEZED)
+    strategies.push({ passes: squeezes(room), share: 50 });
+  if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
+  return strategies;
+}
+
+/** Beams of growing width, at the bound and then between it and the best lay. */
+function* beams(room: Room): Strategy {
+  const { job, random, limits } = room;
+  const base = room.starts[0]!;
+  const { parts } = base;
+  const ruin = new Ruin(job, room.pieces, room.sets[base.setChoice] ?? [], random);
+  const jigsaw = new Jigsaw(job, parts, random, room.best!.placing.used[0]!);
+  const isExact = wasteAt(job, parts, limits.target) === 0;
+  const narrow = parts.length <= FEW ? NARROW : 4 * NARROW;
+  for (let go = 0; ; go++) {
+    const width = Math.min(WIDEST, narrow * luby(Math.floor(go / 4) * 3 + (go % 4)));
+    const atBound = isExact && go % 4 < 3;
+    const used = room.best!.placing.used[0]!;
+    const target = atBound
+      ? limits.target
+      : Math.round(limits.target + (used - limits.target) * (0.3 + 0.6 * random.next()));
+    if (target < used) {
+      const levels = jigsaw.run(target, width, go % 2 === 0);
+      let next = levels.next();
+      for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_STATE);
+      // What is left over is laid wherever it fits; often that is hardly any longer.
+      for (const lay of next.value) {
+        ruin.load(lay, base.ways);
+        ruin.layRest((one, other) => other.width * other.height - one.width * one.height);
+        room.consider({ ...ruin.found(), setChoice: base.setChoice });
+        yield room.spend(1);
+      }
+    }
+    yield room.spend(1);
+  }
+}
+
+/** Ruin and recreate from the best lay, toward targets a little below it. */
+function* ruins(room: Room): Strategy {
+  const { job, random, limits, pieces, sets } = room;
+  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+  const floor = Math.max(0, limits.target - finite);
+  const keys = [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width];
+  const hasOutlines = pieces.some(({ outlines }) => outlines);
+  for (let round = 0; ; round++) {
+    const from = room.best!;
+    const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
+    ruin.load(from.placing, from.ways);
+    let best = ruin.used;
+    const nearer = hasOutlines ? NEARER_WITH_OUTLINES : NEARER;
+    const aim = () => ruin.aim(Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
+    const tell = () => {
+      best = ruin.used;
+      room.consider({ ...ruin.found(), setChoice: from.setChoice });
+      aim();
+    };
+    aim();
+    // Outlines lie in each other's boxes only here: their first lays come from orders, too.
+    if (round === 0 && hasOutlines) {
+      for (const key of keys) {
+        ruin.build((a, b) => key(b) - key(a));
+        if (ruin.used < best) tell();
+        yield room.spend(4);
+      }
+      if (ruin.used > best) ruin.load(room.best!.placing, room.best!.ways);
+      aim();
+    }
+    const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
+    for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
+      for (let step = 0; step < STEPS; step++) {
+        ruin.tryStep();
+        if (ruin.isDone) {
+          tell();
+          stale = 0;
+        }
+        yield room.spend(cost);
+      }
+    }
+  }
+}
+
+/** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
+function* squeezes(room: Room): Strategy {
+  const { job, random, limits } = room;
+  const endless = job.stock.findIndex(({ length }) => length === Infinity);
+  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+  const floor = Math.max(0, limits.target - finite);
+  let squeeze: Squeeze | null = null;
+  let pressed: readonly Part[] = [];
+  let share = FIRST_PRESS;
+  for (let isFresh = true; ;) {
+    const from = room.best!;
+    if (from.placing.stock.some((at) => at < 0)) {
+      yield room.spend(1);
+      continue;
+    }
+    if (!squeeze || pressed !== from.parts) {
+      squeeze = new Squeeze(job, (pressed = from.parts), random);
+      isFresh = true;
+    }
+    const used = from.placing.used[endless]!;
+    const target = Math.round(used - Math.max(1, (used - floor) * share));
+    squeeze.press(isFresh ? from.placing : null, target);
+    let strikes = 0;
+    while (!squeeze.isFree && strikes < STRIKES && room.best!.placing.used[endless]! > target) {
+      yield room.spend(squeeze.sweep() * PASSES_A_MOVE);
+      if (squeeze.stale < SWEEPS_WITHOUT) continue;
+      squeeze.restore();
+      strikes++;
+    }
+    if (squeeze.isFree) room.consider({ ...from, placing: measured(job, from.parts, squeeze.asPlacing()) });
+    // Where it failed, it goes on from there with a little more cloth; from the best lay again when that comes to nothing.
+    const failed = strikes >= STRIKES;
+    isFresh = !failed || share < LEAST_PRESS;
+    share = !failed ? Math.min(MOST_PRESS, share * 1.2) : isFresh ? FIRST_PRESS / 2 : share * 0.6;
+  }
+}
+
+/**
+ * Piles for straight cutting, each with a fresh start: rows across the cloth, first those without waste, and every other
+ * time columns along it, as wide together as the cloth at most, for a length that is a little shorter than the best.
+ */
+function* piles(room: Room): Strategy {
+  const { job, random, starts, limits } = room;
+  const { left, right } = job.stock[0]!;
+  for (let round = 0; ; round++) {
+    const base = round % 4 < 2 ? room.bestOrder! : starts[round % starts.length]!;
+    const { parts, placer } = base;
+    const n = parts.length;
+    const isColumns = round % 2 === 1;
+    const best = room.best!.placing.used[0]!;
+    const length = Math.round(best - Math.max(1, (best - limits.target) * NEARER_BY_COLUMNS));
+    const rows = isColumns
+      ? new Rows(
+          job,
+          parts.map((part) => ({ ...part, width: part.height, height: part.width })),
+          random,
+          length,
+        )
+      : new Rows(job, parts, random, right - left);
+    const isBetter = () => (isColumns ? rows.used <= right - left : rows.used <= room.best!.placing.used[0]!);
+    const tell = () => {
+      if (!rows.isWhole || !isBetter()) return false;
+      const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
+      if (isColumns) rows.unfold(y, x, turned);
+      else rows.unfold(x, y, turned);
+      for (let i = 0; i < n; i++) x[i]! += left;
+      room.consider({ ...base, placing: placer.asPlacing(x, y, turned) });
+      return true;
+    };
+    tell();
+    if (!isColumns && n <= FEW && wasteAt(job, parts, limits.target) === 0) {
+      const merges = new Merges(job, parts, random);
+      const levels = merges.run(limits.target, MERGES * luby(round / 2 + 1));
+      let next = levels.next();
+      for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_MERGE);
+      for (const full of next.value) {
+        rows.restart(full);
+        tell();
+        yield room.spend(1);
+      }
+    }
+    let shortest = rows.used;
+    for (let stale = 0; stale < ROW_STEPS_WITHOUT; stale++) {
+      if (rows.tryStep() && rows.used < shortest) {
+        shortest = rows.used;
+        stale = 0;
+        if (tell() && isColumns) break;
+      }
+      yield room.spend(1);
+    }
+  }
+}
