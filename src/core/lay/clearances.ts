@@ -1,6 +1,6 @@
 import { makeCCW, quickDecomp } from 'poly-decomp-es';
 import type { Nm } from '../length';
-import type { Point } from './outline';
+import { doubleArea, type Point } from './outline';
 
 /** A shape as convex parts, each counter-clockwise, its box's lower left corner at [0, 0]. */
 export interface Shape {
@@ -25,14 +25,29 @@ const boxRing = (w: Nm, h: Nm): Point[] => [
   [0, h],
 ];
 
-/** A simple outline as a shape: cut into convex parts (Bayazit's decomposition). */
+/** A simple outline as a shape: cut into convex parts (Bayazit's decomposition), or its box where that fails. */
 export function ringShape(ring: readonly Point[], width: Nm, height: Nm): Shape {
   // Around 1, so that the library's own tolerances mean little.
   const scale = Math.max(width, height);
   const scaled = ring.map(([x, y]): Point => [x / scale, y / scale]);
   makeCCW(scaled);
   const parts = quickDecomp(scaled).map((part) => part.map(([x, y]): Point => [x! * scale, y! * scale]));
-  return { width, height, parts, keepsGap: true };
+  // A decomposition that leaves something out would let shapes overlap; one that is too large is only cautious.
+  const area = Math.abs(doubleArea(ring));
+  const covered = parts.reduce((sum, part) => sum + doubleArea(part), 0);
+  return Math.abs(covered - area) <= 1e-6 * area && parts.every(isConvex)
+    ? { width, height, parts, keepsGap: true }
+    : boxShape(width, height);
+}
+
+/** True when a counter-clockwise ring turns left, or goes straight on, at every corner. */
+function isConvex(ring: readonly Point[]): boolean {
+  const n = ring.length;
+  return ring.every((b, i) => {
+    const [a, c] = [ring[(i + n - 1) % n]!, ring[(i + 1) % n]!];
+    const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+    return ux * vy - uy * vx >= -1e-9 * (Math.hypot(ux, uy) * Math.hypot(vx, vy));
+  });
 }
 
 /** The half-planes n·t < d, flat as nx, ny, d, that meet in one convex no-fit polygon. */

@@ -8,7 +8,7 @@ import { dissect, dissectedPieces, DISSECTED_REPEAT } from '@/bench/jobs';
 import { NM } from '../length';
 import { boxShape, Clearances, ringShape } from './clearances';
 import { Columns, profileOf } from './columns';
-import { areaOfPiece, handLength, turnOutline, type Point } from './index';
+import { areaOfPiece, findFaults, handLength, isSimple, turnOutline, type Point } from './index';
 import { pieceParts } from './parts';
 import { Random } from './random';
 import { Rows } from './rows';
@@ -88,6 +88,40 @@ describe('outlines', () => {
       const boxes = job.pieces.reduce((sum, { width, height, qty }) => sum + width * height * qty, 0);
       expect(plan.used).toBeLessThan(Math.min(boxes / (44 * NM.in), handLength(job)));
     }
+  });
+});
+
+describe('odd outlines', () => {
+  /** A star of n corners at growing angles, with points in the middle of its edges now and then. */
+  const star = fc
+    .array(fc.tuple(fc.integer({ min: 3, max: 20 }), fc.boolean()), { minLength: 3, maxLength: 12 })
+    .map((corners) => {
+      const ring = corners.map(([radius], i): [number, number] => {
+        const angle = (2 * Math.PI * i) / corners.length;
+        return [Math.round(4 * radius * Math.cos(angle)) / 4, Math.round(4 * radius * Math.sin(angle)) / 4];
+      });
+      const [left, low] = [Math.min(...ring.map(([x]) => x)), Math.min(...ring.map(([, y]) => y))];
+      return ring
+        .map(([x, y]): [number, number] => [x - left, y - low])
+        .flatMap((corner, i, all) => {
+          const next = all[(i + 1) % all.length]!;
+          const middle: [number, number] = [(corner[0] + next[0]) / 2, (corner[1] + next[1]) / 2];
+          return corners[i]![1] ? [corner, middle] : [corner];
+        });
+    })
+    .filter((ring) => isSimple(ring));
+
+  test('are laid without overlapping, notches, needles and needless corners and all', () => {
+    fc.assert(
+      fc.property(fc.array(star, { minLength: 2, maxLength: 5 }), fc.constantFrom(0, 0.25), (rings, gap) => {
+        const pieces = rings.map((outline, i) => ({ id: `s${i}`, outline, qty: 2 }));
+        const job = jobOf({ cloth: { name: 't', width: 44, turns: 'any' }, gap, pieces });
+        const plan = lay(job, 700);
+        expect(findFaults(job, plan)).toEqual([]);
+        expect(plan.unplaced).toEqual([]);
+      }),
+      { numRuns: 25 },
+    );
   });
 });
 
