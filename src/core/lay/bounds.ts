@@ -96,7 +96,7 @@ function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
 }
 
 /**
- * A proven lower bound (nm) that often is better than `lowerBound` and takes longer, up to about a tenth of a second: what
+ * A proven lower bound (nm) that often is better than `lowerBound` and takes longer, up to some tenths of a second: what
  * lines across the cloth can hold side by side (`linesBound`). Pieces whose pattern is fixed start only where it does, when
  * there is one length of cloth. Outlines, bias and cuts across count by their area.
  */

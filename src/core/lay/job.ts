@@ -113,6 +113,11 @@ function readWhole(json: unknown): LayJob {
   const turns = oneOf(cloth.turns, ['any', 'half', 'none'] as const, 'cloth.turns');
   const lattice = readLattice(read, cloth.repeat);
   const stock = readStock(read, job.stock, width, selvage);
+  // Each has a copy at least: no need to read them all to refuse them.
+  for (const field of ['pieces', 'strips'] as const) {
+    const count = list(job[field] ?? [], field).length;
+    if (count > MOST_COPIES) throw new Refusal(field, `${count} copies in all are more than ${MOST_COPIES}`);
+  }
   const pieces = list(job.pieces ?? [], 'pieces').map((one, i) => readPiece(read, one, `pieces[${i}]`, turns, lattice));
   const strips = list(job.strips ?? [], 'strips').map((one, i) => readStrip(read, one, `strips[${i}]`));
   if (pieces.length + strips.length === 0)

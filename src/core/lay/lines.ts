@@ -19,7 +19,7 @@ export interface Crossed {
 
 /** Steps of a line, so fine that a line has no more: finer sizes are rounded down, which a bound may be. */
 const FINEST = 3_000;
-/** Steps of pricing at most (about a tenth of a second), and how near to the programme's optimum a bound is good enough. */
+/** Steps of pricing at most (some tenths of a second), and how near to the programme's optimum a bound is good enough. */
 const MOST_WORK = 1e7;
 /** With more different things their area is nearly as good a bound, and the programme takes long. */
 const MOST_ROWS = 120;
@@ -137,7 +137,7 @@ function pricesOf(line: Line, amounts: readonly number[], things: number): Float
   }
   const costs = new Float64Array(m).fill(1);
   const prices = new Float64Array(m);
-  for (let work = 0; work < MOST_WORK; work += steps * ways.length + 6 * m * m) {
+  for (let work = 0; work < MOST_WORK; work += steps * ways.length + m * m) {
     prices.fill(0);
     for (let r = 0; r < m; r++) {
       if (costs[r] === 0) continue;
@@ -155,7 +155,12 @@ function pricesOf(line: Line, amounts: readonly number[], things: number): Float
       if (hasLoose) entering[things] = found.empty * step;
       cost = 1;
     }
-    const change = inverse.map((row) => row.reduce((sum, one, k) => sum + one * entering[k]!, 0));
+    const filled = [...entering.keys()].filter((k) => entering[k] !== 0);
+    const change = inverse.map((row) => {
+      let sum = 0;
+      for (const k of filled) sum += row[k]! * entering[k]!;
+      return sum;
+    });
     let leaving = -1;
     let ratio = Infinity;
     for (let r = 0; r < m; r++) {
@@ -175,10 +180,12 @@ function pivot(inverse: Float64Array[], level: Float64Array, change: readonly nu
   const by = change[leaving]!;
   for (let k = 0; k < row.length; k++) row[k]! /= by;
   level[leaving]! /= by;
+  const filled = [...row.keys()].filter((k) => row[k] !== 0);
   inverse.forEach((other, r) => {
-    if (r === leaving || change[r] === 0) return;
-    for (let k = 0; k < row.length; k++) other[k]! -= change[r]! * row[k]!;
-    level[r]! = Math.max(0, level[r]! - change[r]! * level[leaving]!);
+    const factor = change[r]!;
+    if (r === leaving || factor === 0) return;
+    for (const k of filled) other[k]! -= factor * row[k]!;
+    level[r]! = Math.max(0, level[r]! - factor * level[leaving]!);
   });
 }
 
