@@ -390,8 +390,8 @@ const HEADREST: CoverKind = {
       do: 'Press the cloth, square its end against the selvage and cut the slips; put a label on each.',
       caution: 'Close the rotary cutter whenever you put it down, and keep your fingers behind the ruler’s edge.',
     },
-    { do: 'Turn and stitch the end hems, then the sides.' },
-    { do: 'Sew hook-and-loop to the sides behind.' },
+    { do: 'Turn and stitch the end hems, then the sides.', stitch: 'seam' },
+    { do: 'Sew hook-and-loop to the sides behind.', stitch: 'seam' },
     { do: 'Check: it lies flat over the seat back, the pile runs down.' },
   ],
 };

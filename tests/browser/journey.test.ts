@@ -78,6 +78,17 @@ describe('from nothing to a costed lay', () => {
     await me.sees('4 envelope cushions, 1 boxed cushion with a zip panel');
   });
 
+  test('its sewing sheet has the steps with their stitch and foot, and what the tape must show', async () => {
+    await me.go('/orders/1/sewing');
+    await me.sees('Order 201, to sew');
+    const text = await me.text();
+    expect(text).toContain('2. 1 × Boxed cushion with a zip panel, true size');
+    expect(text).toMatch(/zip panel half under.*Stitch 2\.5–3 mm, zip foot\./);
+    expect(text).toContain('width: 17 1⁄2 in, within 1⁄4 in');
+    expect(text).toContain('local fire-safety rules');
+    await me.go('/orders');
+  });
+
   test('a copy waits beside it; deleting can be undone', async () => {
     await me.press('Copy order 201');
     await me.sees('Order 202');

@@ -122,8 +122,23 @@ export interface Check {
   level: 'warn' | 'stop';
 }
 
+/** What the machine is set to, by what the stitching is for. Common practice of the trade, no source. */
+export const STITCHES = {
+  seam: '2.5–3 mm',
+  upholstery: '4–5 mm',
+  topstitch: '6 mm',
+  basting: 'the longest',
+} as const;
+export type Stitch = keyof typeof STITCHES;
+
+/** Presser feet that a step may ask for. From memory. */
+export const FEET = ['zip foot', 'piping foot', 'walking foot'] as const;
+export type Foot = (typeof FEET)[number];
+
 export interface Step {
   do: string;
+  stitch?: Stitch;
+  foot?: Foot;
   when?: string;
   caution?: string;
 }

@@ -444,6 +444,18 @@ test('what is checked has its size by the tape and its tolerance: common practic
   expect(firm).toContainEqual({ what: 'thickness', size: inches(3), tolerance: inches(1 / 8) });
 });
 
+test('every step with a seam says its stitch; a zip, a cord and basting say theirs (common practice, no source)', () => {
+  for (const kind of KINDS) {
+    for (const { do: what, stitch, foot } of kind.steps) {
+      const isByHand = kind.letter === 'N' || /check|button|dust cover/i.test(what);
+      if (/\b(sew|stitch along|stitch close)\b/i.test(what) && !isByHand) expect([kind.id, what, stitch]).not.toContain(undefined); // prettier-ignore
+      if (/^baste|: baste/i.test(what)) expect([what, stitch]).toEqual([what, 'basting']);
+      if (/(sew|set|lay|centre)[^.;]* (the )?zip (into|between|under)|centre the zip/i.test(what)) expect([what, foot]).toEqual([what, 'zip foot']); // prettier-ignore
+      if (/wrap the cord|sew the piping/i.test(what)) expect([what, foot]).toEqual([what, 'piping foot']);
+    }
+  }
+});
+
 test('book flaps single or doubled reach in equally far (common practice, no source)', () => {
   const book = { wrap: 13, height: 8.5, board: 0.125 };
   const flap = (id: string, measures: Record<string, number>, flaps: string) =>

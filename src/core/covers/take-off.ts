@@ -25,7 +25,17 @@ import {
   word,
 } from './formula';
 import { arcPoints, boxSize, isSimple, offsetOutline, overhang, perimeterOf } from './outline';
-import { FITS, type Axis, type CoverKind, type Fit, type KindOption, type PartPiece, type Role } from './kind';
+import {
+  FITS,
+  type Axis,
+  type CoverKind,
+  type Fit,
+  type Foot,
+  type KindOption,
+  type PartPiece,
+  type Role,
+  type Stitch,
+} from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
 export interface CoverInput {
@@ -81,6 +91,8 @@ export interface CoverNotion {
 export interface CoverStep {
   n: number;
   do: string;
+  stitch?: Stitch;
+  foot?: Foot;
   caution?: string;
 }
 
@@ -334,7 +346,13 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     seam: scope.values.has('seam') ? size('seam') : inches(1 / 2),
     steps: kind.steps
       .filter(({ when }) => holds(when))
-      .map((step, i) => ({ n: i + 1, do: text(step.do), ...(step.caution && { caution: step.caution }) })),
+      .map(({ do: what, stitch, foot, caution }, i) => ({
+        n: i + 1,
+        do: text(what),
+        ...(stitch && { stitch }),
+        ...(foot && { foot }),
+        ...(caution && { caution }),
+      })),
     warnings: kind.checks
       .filter(({ when }) => holds(when))
       .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),

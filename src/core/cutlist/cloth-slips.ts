@@ -152,13 +152,21 @@ export function clothWarnings(
   });
 }
 
+const isHeavyToSew = ({ nature }: Cloth) =>
+  nature !== undefined && (nature.weight === 'heavy' || ['vinyl', 'leather'].includes(nature.fibre));
+
+/** A step as its cloth asks for it: heavy and sticky cloth takes a longer stitch and the walking foot. Common practice, no source. */
+export function stepOn(face: Cloth | undefined, step: CoverStep): CoverStep {
+  if (!face || !step.stitch || !isHeavyToSew(face)) return step;
+  return { ...step, stitch: step.stitch === 'seam' ? 'upholstery' : step.stitch, foot: step.foot ?? 'walking foot' };
+}
+
 /** What the sewing of a cloth asks for, before the first step. Common practice of the trade, no source. */
 export function clothSteps(face: Cloth | undefined): Omit<CoverStep, 'n'>[] {
   const { nature } = face ?? {};
   if (!face || !nature) return [];
   const steps: Omit<CoverStep, 'n'>[] = [];
-  if (nature.weight === 'heavy' || ['vinyl', 'leather'].includes(nature.fibre))
-    steps.push({ do: `${face.name}: a heavy needle, a stitch of 4–5 mm and the walking foot; try a scrap first.` });
+  if (isHeavyToSew(face)) steps.push({ do: `${face.name}: a heavy needle; try the stitch on a scrap first.` });
   if (nature.fibre === 'neoprene') steps.push({ do: `${face.name}: more thread tension, and a test piece first.` });
   if (['fleece', 'vinyl', 'acrylic', 'polyester', 'neoprene'].includes(nature.fibre))
     steps.push({

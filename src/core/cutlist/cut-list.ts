@@ -17,7 +17,7 @@ import {
 } from '../covers';
 import { printLength, STYLES, type Nm, type Units } from '../length';
 import { ok, type Fault, type Result } from '../result';
-import { clothSteps, clothWarnings } from './cloth-slips';
+import { clothSteps, clothWarnings, stepOn } from './cloth-slips';
 import { joinedParts, joinOf, lengthInRows, turned, type Direction, type Part, type WideWay } from './panels';
 
 /** How the seen parts of a line share the cloth's pattern: not at all, all alike, or alike with the motif centred. */
@@ -160,7 +160,8 @@ function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_I
   for (const one of cover.inspections) list.inspections.push(Object.assign(one, id));
   const ofCloth = clothSteps(clothOf('face'));
   ofCloth.forEach((step, i) => list.steps.push({ ...step, ...id, n: i + 1 }));
-  for (const step of cover.steps) list.steps.push(Object.assign(step, id, { n: ofCloth.length + step.n }));
+  for (const step of cover.steps)
+    list.steps.push(Object.assign(stepOn(clothOf('face'), step), id, { n: ofCloth.length + step.n }));
   const slips = clothWarnings(line, kind, cover, (role) => clothOf(role as Role), units);
   list.warnings.push(...[...cover.warnings, ...slips].map((warning) => ({ ...id, ...warning })));
   return [];

@@ -208,7 +208,16 @@ describe('slips that the cloth shows (common practice, no source)', () => {
 
   test('heavy cloth brings its needle and its caution before the first step', () => {
     const steps = listOf(cushion(), cloth(nature({ fibre: 'vinyl', weight: 'heavy' }))).steps;
-    expect(steps[0]!.do).toContain('walking foot');
+    expect(steps[0]!.do).toContain('heavy needle');
+    // Common practice, no source: 4 to 5 mm and the walking foot where cloth is heavy or sticks; a zip keeps its foot, basting its stitch.
+    const zipped = { ...cushion(), kind: 'zip-cushion', options: {} };
+    const sewn = listOf(zipped, cloth(nature({ fibre: 'vinyl', weight: 'heavy' }))).steps.filter(
+      ({ stitch }) => stitch,
+    );
+    expect(sewn.length).toBeGreaterThan(2);
+    for (const { stitch, foot } of sewn) expect([stitch, foot]).toEqual(['upholstery', foot === 'zip foot' ? 'zip foot' : 'walking foot']); // prettier-ignore
+    expect(sewn.some(({ foot }) => foot === 'zip foot')).toBe(true);
+    for (const { stitch, foot } of listOf(cushion(), cloth()).steps) expect([stitch ?? 'seam', foot === 'walking foot']).toEqual(['seam', false]); // prettier-ignore
     expect(steps.map(({ n }) => n)).toEqual(steps.map((_, i) => i + 1));
     expect(listOf(cushion(), cloth()).steps[0]!.do).toContain('square its end');
   });

@@ -1,5 +1,16 @@
 import Joi from 'joi';
-import { AXES, checkKind, DRAWINGS, FITS, ROLES, TAPES, type CoverKind, type MeasuredObject } from '../covers';
+import {
+  AXES,
+  checkKind,
+  DRAWINGS,
+  FEET,
+  FITS,
+  ROLES,
+  STITCHES,
+  TAPES,
+  type CoverKind,
+  type MeasuredObject,
+} from '../covers';
 import { ok, refuse, type Fault, type Result } from '../result';
 import { parseJson } from './lay-json';
 
@@ -143,7 +154,15 @@ export const KIND_SHAPE = Joi.object<CoverKind>({
       level: Joi.string().valid('warn', 'stop').required(),
     }),
   ),
-  steps: list(Joi.object({ do: text(500).required(), when: formula, caution: text(400) })),
+  steps: list(
+    Joi.object({
+      do: text(500).required(),
+      stitch: Joi.string().valid(...Object.keys(STITCHES)),
+      foot: Joi.string().valid(...FEET),
+      when: formula,
+      caution: text(400),
+    }),
+  ),
   centre: pair,
 });
 

@@ -1,4 +1,4 @@
-import { FITS, kindById, ROLES, type CoverInput, type Fit } from '../covers';
+import { FITS, kindById, ROLES, STITCHES, type CoverInput, type Fit } from '../covers';
 import { cutList, DIRECTIONS, MOST_COVERS, WIDE_WAYS, type CutList, type OrderLine } from '../cutlist';
 import { parseLength, printNumber, STYLES, toUnits, type Nm, type Units } from '../length';
 import { ok, refuse, type Result } from '../result';
@@ -202,7 +202,14 @@ export function cutListToJson(list: CutList, units: Units) {
       ...(length !== undefined && { length: out(length) }),
       note,
     })),
-    steps: list.steps.map(({ line, n, do: what, caution }) => ({ line, n, do: what, ...(caution && { caution }) })),
+    steps: list.steps.map(({ line, n, do: what, stitch, foot, caution }) => ({
+      line,
+      n,
+      do: what,
+      ...(stitch && { stitch: STITCHES[stitch] }),
+      ...(foot && { foot }),
+      ...(caution && { caution }),
+    })),
     inspections: list.inspections.map(({ line, what, size, tolerance }) => ({
       line,
       what,

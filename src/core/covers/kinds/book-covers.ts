@@ -93,11 +93,15 @@ export const paddedBookCover: CoverKind = {
     },
     {
       do: 'Fuse interfacing to each flap up to its hem, turn the hem 1/2 + 1/2 and top-stitch.',
+      stitch: 'seam',
       when: "flaps == 'single'",
       caution: CAUTION.iron,
     },
-    { do: 'Baste the batting to the outer; lay the flaps on it, raw edges out, then the lining face down.' },
-    { do: 'Sew all round at the seam allowance, leaving a gap of 2 to 3 in.', caution: CAUTION.needle },
+    {
+      do: 'Baste the batting to the outer; lay the flaps on it, raw edges out, then the lining face down.',
+      stitch: 'basting',
+    },
+    { do: 'Sew all round at the seam allowance, leaving a gap of 2 to 3 in.', stitch: 'seam', caution: CAUTION.needle },
     { do: 'Clip the corners, turn through the gap with a blunt point, press and close the gap.' },
     { do: 'Check: it goes over the closed book without pulling the boards.' },
   ],
@@ -186,14 +190,21 @@ export const hemmedBookCover: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Hem one long edge of each flap; top-stitch at 2.5–3 mm.', when: "flaps == 'single'", caution: CAUTION.iron },
+    {
+      do: 'Hem one long edge of each flap: press the turns, then stitch along the fold.',
+      stitch: 'seam',
+      when: "flaps == 'single'",
+      caution: CAUTION.iron,
+    },
     { do: 'Fold each flap in half along its length and press.', when: "flaps == 'doubled'", caution: CAUTION.iron },
     {
       do: 'Sew the pocket’s layers together, turn, and stitch it to the lining.',
+      stitch: 'seam',
       when: 'pocketWidthGiven && pocketHeightGiven',
     },
     {
       do: 'Lay the flaps on the outer, the lining face down over them, and sew all round at 3/8 in, leaving a gap.',
+      stitch: 'seam',
       caution: CAUTION.needle,
     },
     { do: 'Clip the corners, turn with a blunt point, press and close the gap.' },

@@ -172,42 +172,54 @@ export const boxedCushion: CoverKind = {
   steps: [
     cutStep,
     {
-      do: 'Join the piping strips at 45 degrees, never at a corner; wrap the cord and sew it in with the piping foot.',
+      do: 'Join the piping strips at 45 degrees, never at a corner; wrap the cord and sew it in.',
+      stitch: 'seam',
+      foot: 'piping foot',
       when: "piping != 'none'",
       caution: CAUTION.needle,
     },
     {
       do: 'Sew the piping round the top along the seam line; clip its allowance at the corners.',
+      stitch: 'seam',
+      foot: 'piping foot',
       when: "piping == 'top'",
     },
     {
       do: 'Sew the piping round top and bottom along the seam line; clip its allowance at the corners.',
+      stitch: 'seam',
+      foot: 'piping foot',
       when: "piping == 'both'",
     },
     {
-      do: 'Press the long edge of each zip panel half under, lay both along the zip and top-stitch.',
+      do: 'Press the long edge of each zip panel half under, lay both along the zip and stitch close to the fold.',
+      stitch: 'seam',
+      foot: 'zip foot',
       when: ZIPPED,
       caution: CAUTION.iron,
     },
     {
       do: 'Hem one long edge of both closure strips, sew hook-and-loop to them and lay the half under the full one.',
+      stitch: 'seam',
       when: TAPED,
       caution: CAUTION.needle,
     },
     {
       do: 'Sew front and side boxing together at the corners, then close the ring with the closure.',
+      stitch: 'seam',
       when: "boxing == 'corners'",
     },
     {
       do: 'Join the boxing strip if it has joins, then close the ring with the closure; mark the corners.',
+      stitch: 'seam',
       when: "boxing == 'wrap'",
     },
     {
       do: 'Sew the boxing to the top, corners clipped to the stitch; the stripe meets along the front seam line.',
+      stitch: 'seam',
       caution: CAUTION.needle,
     },
     ...edgesSteps,
-    { do: 'Open the closure half way, then sew the boxing to the bottom.' },
+    { do: 'Open the closure half way, then sew the boxing to the bottom.', stitch: 'seam' },
     { do: 'Turn, press the seams, fill with the foam.', caution: CAUTION.foam },
     {
       do: 'Check: corners full, stripe meets within 1/8 in, no pull at the piping’s corners, the closure shuts flat.',

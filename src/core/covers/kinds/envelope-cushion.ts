@@ -78,9 +78,17 @@ export const envelopeCushion: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Hem one long edge of each back panel and top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
+    {
+      do: 'Hem one long edge of each back panel: press the turns, then stitch along the fold.',
+      stitch: 'seam',
+      caution: CAUTION.iron,
+    },
     { do: 'Lay the front face up, the upper back face down on it, then the lower back; pin the four sides.' },
-    { do: 'Sew round all four sides at the seam allowance; backstitch where the hems cross.', caution: CAUTION.needle },
+    {
+      do: 'Sew round all four sides at the seam allowance; backstitch where the hems cross.',
+      stitch: 'seam',
+      caution: CAUTION.needle,
+    },
     { do: 'Clip the corners.' },
     ...edgesSteps,
     { do: 'Turn with a blunt point and press.', caution: CAUTION.iron },

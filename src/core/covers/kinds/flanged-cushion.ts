@@ -64,15 +64,21 @@ export const flangedCushion: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Hem one long edge of each back panel and top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
+    {
+      do: 'Hem one long edge of each back panel: press the turns, then stitch along the fold.',
+      stitch: 'seam',
+      caution: CAUTION.iron,
+    },
     {
       do: 'Lay the backs over the front right sides together and sew all round at the seam allowance.',
+      stitch: 'seam',
       caution: CAUTION.needle,
     },
     ...edgesSteps,
     { do: 'Clip the corners, turn with a blunt point, press, and mark the flange all round.' },
     {
       do: 'Stitch the flange in along the mark; on a bold pattern all four lines fall at the same place of the pattern.',
+      stitch: 'seam',
     },
     { do: 'Check: flange equal on four sides within 1/8 in, corners square.' },
   ],

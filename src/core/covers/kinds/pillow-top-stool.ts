@@ -172,18 +172,27 @@ export const pillowTopStool: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Set the zip into a diagonal cut of the bottom; open it half way.', caution: CAUTION.needle },
     {
-      do: 'Join the piping strips at 45 degrees, wrap the cord, and sew it round top and bottom.',
+      do: 'Set the zip into a diagonal cut of the bottom; open it half way.',
+      stitch: 'seam',
+      foot: 'zip foot',
       caution: CAUTION.needle,
     },
-    { do: 'Seam the two boxing lengths at the corners and sew them between top and bottom.' },
+    {
+      do: 'Join the piping strips at 45 degrees, wrap the cord, and sew it round top and bottom.',
+      stitch: 'upholstery',
+      foot: 'piping foot',
+      caution: CAUTION.needle,
+    },
+    { do: 'Seam the two boxing lengths at the corners and sew them between top and bottom.', stitch: 'upholstery' },
     {
       do: 'Sew the skirt’s corners straight up to the frame’s height and mitre them above; join it to the underside {inset} from the edge.',
+      stitch: 'upholstery',
       when: "corners == 'mitred'",
     },
     {
       do: 'Sew the skirt’s corners straight; join it to the underside {inset} from the edge.',
+      stitch: 'upholstery',
       when: "corners == 'straight'",
     },
     ...edgesSteps,

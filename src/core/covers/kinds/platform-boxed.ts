@@ -68,6 +68,7 @@ export const platformBoxed: CoverKind = {
     cutStep,
     {
       do: 'Sew the boxing to the plate, then the corners; cloth pulls for tufts come from scraps.',
+      stitch: 'upholstery',
       caution: CAUTION.needle,
     },
     { do: 'Glue the foam to the platform and let it flash off.', caution: CAUTION.adhesive },

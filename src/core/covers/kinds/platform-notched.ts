@@ -99,7 +99,11 @@ export const platformNotched: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Cut the corner notches out and sew only the four corner seams.', caution: CAUTION.needle },
+    {
+      do: 'Cut the corner notches out and sew only the four corner seams.',
+      stitch: 'upholstery',
+      caution: CAUTION.needle,
+    },
     { do: 'Round the board’s corners; glue the foam to the board and let it flash off.', caution: CAUTION.adhesive },
     {
       do: 'Pull the cover over and staple the middle of each side first, then towards the corners.',

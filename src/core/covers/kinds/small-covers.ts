@@ -75,16 +75,26 @@ export const deviceSleeve: CoverKind = {
     },
   ],
   steps: [
-    { do: 'Sew a test piece: neoprene wants more thread tension and a longer stitch.', caution: CAUTION.needle },
+    {
+      do: 'Sew a test piece: neoprene wants more thread tension and a longer stitch.',
+      stitch: 'upholstery',
+      caution: CAUTION.needle,
+    },
     { do: 'Cut the parts and the half-round thumb notch.', caution: CAUTION.cutter },
     {
       do: 'Stitch the contrast panels on; catch the cord loop in the back’s edge.',
+      stitch: 'upholstery',
       when: "button == 'yes'",
       caution: CAUTION.small,
     },
-    { do: 'Stitch the contrast panels on.', when: "button == 'no'" },
-    { do: 'Sew sides and bottom; sew the button on below the notch.', when: "button == 'yes'", caution: CAUTION.small },
-    { do: 'Sew sides and bottom.', when: "button == 'no'" },
+    { do: 'Stitch the contrast panels on.', stitch: 'upholstery', when: "button == 'no'" },
+    {
+      do: 'Sew sides and bottom; sew the button on below the notch.',
+      stitch: 'upholstery',
+      when: "button == 'yes'",
+      caution: CAUTION.small,
+    },
+    { do: 'Sew sides and bottom.', stitch: 'upholstery', when: "button == 'no'" },
     { do: 'Check: the device slides in with its ease and does not fall out.' },
   ],
 };
@@ -166,10 +176,11 @@ export const strapPad: CoverKind = {
     { do: 'Fuse the fleece to the outer, out of the seams.', caution: CAUTION.iron },
     {
       do: 'Right sides together, sew round at the seam allowance leaving a gap; turn, press, close.',
+      stitch: 'seam',
       caution: CAUTION.needle,
     },
     { do: 'Set the snaps, an odd number.', when: "closure == 'snaps'", caution: CAUTION.small },
-    { do: 'Sew the hook-and-loop on.', when: "closure == 'tape'" },
+    { do: 'Sew the hook-and-loop on.', stitch: 'seam', when: "closure == 'tape'" },
     { do: 'Check: it closes flat.', caution: CAUTION.belt },
   ],
 };
@@ -230,6 +241,7 @@ export const foundClothCover: CoverKind = {
     cutStep,
     {
       do: 'Lay front, under-flap and back together, hems at the opening, and sew three sides.',
+      stitch: 'seam',
       caution: CAUTION.needle,
     },
     { do: 'Turn with a blunt point and press.', caution: CAUTION.iron },

@@ -92,8 +92,12 @@ export const strappedPad: CoverKind = {
   steps: [
     cutStep,
     { do: 'Mark the centre of every part and snip the corners of the boxing.' },
-    { do: 'Sew hook-and-loop to the two closure strips; fold and hem the straps.', caution: CAUTION.needle },
-    { do: 'Sew the boxing round top and bottom, the straps caught in the back seam.' },
+    {
+      do: 'Sew hook-and-loop to the two closure strips; fold and hem the straps.',
+      stitch: 'seam',
+      caution: CAUTION.needle,
+    },
+    { do: 'Sew the boxing round top and bottom, the straps caught in the back seam.', stitch: 'seam' },
     { do: 'Fill through the back.', caution: CAUTION.foam },
     { do: 'Check: centre marks meet, corners full, the tape closes flat.' },
   ],

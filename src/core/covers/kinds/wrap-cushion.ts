@@ -61,11 +61,15 @@ export const wrapCushion: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Hem both short ends and top-stitch at 2.5–3 mm.', caution: CAUTION.iron },
+    { do: 'Hem both short ends: press the turns, then stitch along the fold.', stitch: 'seam', caution: CAUTION.iron },
     {
       do: 'Fold the strip right sides together so that the ends overlap at the back and the outer flap reads upright.',
     },
-    { do: 'Sew the two sides at the seam allowance; backstitch over the overlap.', caution: CAUTION.needle },
+    {
+      do: 'Sew the two sides at the seam allowance; backstitch over the overlap.',
+      stitch: 'seam',
+      caution: CAUTION.needle,
+    },
     ...edgesSteps,
     { do: 'Turn with a blunt point and press.', caution: CAUTION.iron },
     { do: 'Check: the outer flap reads upright, the overlap stays shut.' },

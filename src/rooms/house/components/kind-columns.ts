@@ -1,6 +1,8 @@
 import {
   AXES,
+  FEET,
   ROLES,
+  STITCHES,
   TAPES,
   type Arc,
   type Check,
@@ -241,6 +243,14 @@ export const checkColumns: Column<Check>[] = [
 
 export const stepColumns: Column<Step>[] = [
   text('do', 'Do', '4 1 260px', { isWide: true }),
+  text('stitch', 'Stitch', '1 1 130px', {
+    isOptional: true,
+    choices: [
+      { id: '', label: 'none' },
+      ...Object.entries(STITCHES).map(([id, mm]) => ({ id, label: `${id}, ${mm}` })),
+    ],
+  }),
+  text('foot', 'Foot', '1 1 120px', { isOptional: true, choices: [{ id: '', label: 'the usual' }, ...same(FEET)] }),
   text('caution', 'Caution', '3 1 200px', { isWide: true, isOptional: true }),
   when(),
 ];

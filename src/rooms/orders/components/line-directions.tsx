@@ -30,7 +30,7 @@ export function Directions({
       return { directions: direction === proposed ? rest : { ...rest, [part]: direction } };
     });
   return (
-    <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+    <Grid templateColumns="repeat(2, minmax(0, 1fr))" gap="4">
       {cover.pieces.map(({ name, axes }) => {
         const choices: { id: Direction; label: string }[] = [
           { id: 'along', label: axes[1] },
@@ -42,7 +42,7 @@ export function Directions({
             key={name}
             label={`On the ${name}`}
             value={line.directions[name] ?? proposed}
-            choices={choices.map(({ id, label }) => ({ id, label: id === proposed ? `${label}, as usual` : label }))}
+            choices={choices.map(({ id, label }) => ({ id, label: id === proposed ? `${label} (usual)` : label }))}
             onChange={(direction) => set(name, direction as Direction)}
           />
         );

@@ -1,12 +1,11 @@
 'use client';
 
-import { Box, Flex, HStack, Link as TextLink, Stack, Text } from '@chakra-ui/react';
-import { TriangleAlert } from 'lucide-react';
+import { Box, Flex, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import Link from 'next/link';
 import { memo } from 'react';
 import type { CoverKind, TakeOff } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
-import { printLength, printNumber, STYLES, type Units } from '@/core/length';
+import type { Units } from '@/core/length';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { CutTable } from '@/ui/cut-table';
 import { Folded } from '@/ui/folded';
@@ -17,6 +16,7 @@ import type { Change, LineForm } from '../form';
 import type { ClothChoice } from '../queries';
 import { WideChoice } from './line-directions';
 import { useOrderRoom } from './order-room';
+import { Inspections, notionsText, Steps } from './sewing';
 
 interface Props {
   kind: CoverKind;
@@ -68,14 +68,7 @@ export const LinePreview = memo(function LinePreview(props: Props) {
           <Text as="span" fontWeight="700" color="fg">
             Also:{' '}
           </Text>
-          <Fractions>
-            {list.notions
-              .map(
-                ({ name, qty, length, note }) =>
-                  `${qty} ${name}${length ? ` ${printNumber(length, STYLES[units]).text}` : ''} (${note})`,
-              )
-              .join('; ')}
-          </Fractions>
+          <Fractions>{notionsText(list, units)}</Fractions>
         </Text>
       )}
       <Box fontSize="sm">
@@ -136,42 +129,5 @@ function Guide({ kind, focused }: { kind: CoverKind; focused: string | undefined
         </Link>
       </TextLink>
     </>
-  );
-}
-
-/** How the cover is sewn, with the cautions where they belong. */
-function Steps({ list }: { list: CutList }) {
-  return (
-    <Stack as="ol" gap="2" pl="5" css={{ listStyle: 'decimal' }}>
-      {list.steps.map(({ n, do: what, caution }) => (
-        <li key={n}>
-          <Fractions>{what}</Fractions>
-          {caution && (
-            <HStack gap="2" align="flex-start" color="fg.muted" mt="1">
-              <Box flex="none" mt="0.5" color="warn.line">
-                <TriangleAlert size={16} aria-label="Caution" />
-              </Box>
-              <Text>{caution}</Text>
-            </HStack>
-          )}
-        </li>
-      ))}
-    </Stack>
-  );
-}
-
-function Inspections({ list, units }: { list: CutList; units: Units }) {
-  return (
-    <Stack as="ul" gap="1" pl="5" css={{ listStyle: 'disc' }}>
-      {list.inspections.map(({ what, size, tolerance }) => (
-        <li key={what}>
-          {what}:{' '}
-          <b>
-            <Fractions>{printLength(size, STYLES[units])}</Fractions>
-          </b>
-          , within <Fractions>{printLength(tolerance, STYLES[units])}</Fractions>
-        </li>
-      ))}
-    </Stack>
   );
 }

@@ -1,7 +1,8 @@
 'use client';
 
 import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
-import { Plus } from 'lucide-react';
+import { format, isValid, parseISO } from 'date-fns';
+import { Plus, Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState, useTransition } from 'react';
@@ -45,6 +46,7 @@ function OrderPage({ edited, initial, customers }: Props) {
   const [isTried, setTried] = useState(false);
   const [nextKind, setNextKind] = useState(initial.lines[0]!.kind);
   const units = useWatch({ control, name: 'units' });
+  const due = useWatch({ control, name: 'due' });
   useWarningOnLeave(formState.isDirty && !isSaving);
 
   const save = (form: OrderForm, onVersion: number) =>
@@ -112,6 +114,13 @@ function OrderPage({ edited, initial, customers }: Props) {
         <Button asChild variant="ghost">
           <Link href="/orders">Back to orders</Link>
         </Button>
+        {edited && (
+          <Button asChild variant="ghost">
+            <Link href={`/orders/${edited.id}/sewing`}>
+              <Printer size={18} /> Sewing sheet
+            </Link>
+          </Button>
+        )}
         <Button type="submit" loading={isSaving} loadingText="Saving" disabled={!isTyped}>
           {isTyped ? 'Save order' : 'Saved'}
         </Button>
@@ -162,6 +171,9 @@ function OrderPage({ edited, initial, customers }: Props) {
             <Field.Root invalid={fieldError('due') !== undefined}>
               <Field.Label fontWeight="600">Due</Field.Label>
               <Input type="date" {...register('due')} />
+              {isValid(parseISO(due)) && (
+                <Field.HelperText>{format(parseISO(due), 'EEEE d MMMM yyyy')}</Field.HelperText>
+              )}
               <Field.ErrorText>{fieldError('due')}</Field.ErrorText>
             </Field.Root>
             <Field.Root>

@@ -1,0 +1,139 @@
+'use client';
+
+import { Box, Button, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
+import { kindBook, takeOff, type CoverKind } from '@/core/covers';
+import { cutList } from '@/core/cutlist';
+import { printNumber, STYLES } from '@/core/length';
+import { CoverDrawing } from '@/ui/cover/cover-drawing';
+import { Fractions } from '@/ui/fraction';
+import { OrderMark } from '@/ui/order-mark';
+import { Notice } from '@/ui/page';
+import { FIT_LABELS, readLineForm } from '../form';
+import type { ClothChoice, StoredOrder } from '../queries';
+import { Inspections, notionsText, Steps } from './sewing';
+
+interface Props {
+  order: StoredOrder;
+  due: string;
+  cloths: ClothChoice[];
+  own: CoverKind[];
+  withdrawn: string[];
+}
+
+/** What goes to the sewing machine with an order's cut parts: each line's parts, notions, steps and what is checked. */
+export function SewingSheet({ order, due, cloths, own, withdrawn }: Props) {
+  const { customer, lines, notes } = order.form;
+  return (
+    <Box>
+      <Flex className="no-print" gap="3" mb="5" align="center">
+        <Button asChild variant="ghost">
+          <Link href={`/orders/${order.id}`}>Back to the order</Link>
+        </Button>
+        <Button onClick={() => window.print()}>
+          <Printer size={18} /> Print this sheet
+        </Button>
+        <Text color="fg.muted">For the sewing machine, A4 upright.</Text>
+      </Flex>
+      <Box
+        className="light"
+        bg="#fff"
+        color="#000"
+        p={{ base: '6', _print: '0' }}
+        maxW="210mm"
+        mx="auto"
+        borderWidth={{ base: '1px', _print: '0' }}
+        borderColor="#999"
+      >
+        <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" gap="4">
+          <Heading as="h1" fontSize="2xl">
+            <HStack gap="3">
+              <OrderMark mark={order.mark} size={26} /> Order {order.no}, to sew
+            </HStack>
+          </Heading>
+          <Text>
+            {customer}, due {due}
+          </Text>
+        </Flex>
+        {notes && <Text mt="2">{notes}</Text>}
+        <Stack gap="6" mt="4">
+          {lines.map((_, index) => (
+            <Line key={index} order={order} index={index} cloths={cloths} own={own} withdrawn={withdrawn} />
+          ))}
+        </Stack>
+      </Box>
+    </Box>
+  );
+}
+
+function Line({ order, index, cloths, own, withdrawn }: Omit<Props, 'due'> & { index: number }) {
+  const { units, lines } = order.form;
+  const form = lines[index]!;
+  const kinds = kindBook(own, withdrawn);
+  const kind = kinds.find(form.kind, form.kindVersion)!;
+  const { line, faults } = readLineForm(form, units, String(index + 1), kinds);
+  const cover = takeOff(kind, { ...line, units });
+  const list = cutList([line], units, { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) });
+  if (!cover.ok || !list.ok)
+    return <Notice level="stop">{(faults[0] ?? (!list.ok ? list.faults[0] : undefined))?.message ?? kind.name}</Notice>;
+  const face = cloths.find(({ id }) => id === form.cloth.face);
+  const clothName = (id: string) => cloths.find((one) => one.id === id)?.name ?? '';
+  const size = (length: number) => printNumber(length, STYLES[units]).text;
+  return (
+    <Box css={{ breakInside: 'auto', '& li, & h2, & tr': { breakInside: 'avoid' }, '& h2': { breakAfter: 'avoid' } }}>
+      <Heading as="h2" fontSize="lg" borderBottomWidth="1px" borderColor="#000" pb="1" mb="2">
+        {index + 1}. {form.qty} × {kind.name}, {FIT_LABELS[form.fit].toLowerCase()}
+      </Heading>
+      <Grid templateColumns="1fr 1.5fr" gap="6">
+        <Stack gap="3">
+          <CoverDrawing
+            id={`sew-${index}`}
+            kind={kind}
+            cover={cover.value}
+            units={units}
+            look={face?.look}
+            directions={form.directions}
+          />
+          <Box
+            as="table"
+            fontSize="sm"
+            css={{ '& td': { padding: '2px 8px 2px 0', borderBottom: '1px solid #bbb', verticalAlign: 'top' } }}
+          >
+            <tbody>
+              {[...list.value.pieces, ...list.value.strips].map((part) => (
+                <tr key={part.name}>
+                  <td>
+                    <b>{part.qty}</b>
+                  </td>
+                  <td>
+                    {part.name}
+                    {part.cloth !== form.cloth.face && clothName(part.cloth) && `, ${clothName(part.cloth)}`}
+                  </td>
+                  <td>
+                    <Fractions>
+                      {'across' in part
+                        ? `${size(part.across)} × ${size(part.along)}`
+                        : `${size(part.width)} × ${size(part.length)}`}
+                    </Fractions>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </Box>
+          <Text fontSize="sm">
+            <Fractions>{`For each: ${notionsText(
+              { ...list.value, notions: cover.value.notions.map((notion) => ({ ...notion, line: '' })) },
+              units,
+            )}.`}</Fractions>
+          </Text>
+        </Stack>
+        <Stack gap="3" fontSize="sm">
+          <Steps list={list.value} />
+          <Text fontWeight="700">Checked, on each cover</Text>
+          <Inspections list={list.value} units={units} isPrint />
+        </Stack>
+      </Grid>
+    </Box>
+  );
+}
