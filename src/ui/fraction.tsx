@@ -3,7 +3,7 @@ import { Fragment } from 'react';
 
 /** Text in which every fraction is set as one: `13 5/8` with a raised 5, a bar and a lowered 8. */
 export function Fractions({ children }: { children: string }) {
-  const parts = children.split(/(\d+\/\d+)/);
+  const parts = children.replaceAll('≈ ', '≈\u00a0').split(/(\d+\/\d+)/);
   return (
     <>
       {parts.map((part, i) => {

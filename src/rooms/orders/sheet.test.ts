@@ -111,6 +111,19 @@ describe('rows', () => {
     expect([badRows, goodRows, orders.flatMap(({ rows }) => rows)]).toEqual([[1], 2, [0, 2]]);
   });
 
+  test('with several slips have each told at its cell, and none twice', () => {
+    expect(
+      told(row({ Customer: '', Due: '2027-13-08', Qty: '0', Width: '=B2', Height: 'tall', Fabric: 'Gold leaf' })),
+    ).toEqual([
+      'Width: This cell holds a formula; write its value instead.',
+      'Due: “2027-13-08” is not a day without doubt; write it like 2027-02-12 or 12 Feb 2027.',
+      'Customer: Say who the order is for.',
+      'Fabric: “Gold leaf” is not a cloth that this house keeps.',
+      expect.stringMatching(/^Qty: /),
+      expect.stringMatching(/^Height: “tall” is not a length/),
+    ]);
+  });
+
   test('that can’t be made are told too, at the row where the sheet has no such column', () => {
     expect(told(row({ Kind: 'zip-cushion', Width: '3' }))).toEqual([
       '-: Two closed ends of 2 in leave no opening in a 3 in edge.',

@@ -62,7 +62,11 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
   sheet.rows.forEach((cells, row) => {
     if (cells.every((cell) => cell.trim() === '')) return;
     const told: CellFault[] = [];
-    const tell = (field: string, message: string) => told.push({ row, column: at(field), message });
+    // One sentence a cell: what follows from the first is not told again.
+    const tell = (field: string, message: string) => {
+      const column = at(field);
+      if (column < 0 || !told.some((one) => one.column === column)) told.push({ row, column, message });
+    };
     cells.forEach((cell, column) => {
       if (fields[column] && cell.trimStart().startsWith('='))
         told.push({ row, column, message: 'This cell holds a formula; write its value instead.' });
@@ -77,7 +81,8 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
     if (customer === '') tell('customer', 'Say who the order is for.');
     if (customer.length > 120) tell('customer', 'A customer’s name has at most 120 letters.');
     if (text('notes').length > 4000) tell('notes', 'Notes have at most 4,000 letters.');
-    const line = told.length > 0 ? null : lineOf(cells, fields, units!, room, tell);
+    const made = units === null ? null : lineOf(cells, fields, units, room, tell);
+    const line = told.length > 0 ? null : made;
     const key = text('order') || `${customer.toLowerCase()} ${due} ${units}`;
     const order = orders.get(key);
     if (line && order && order.form.lines.length >= MOST_LINES)

@@ -243,7 +243,7 @@ export const checkColumns: Column<Check>[] = [
 
 export const stepColumns: Column<Step>[] = [
   text('do', 'Do', '4 1 260px', { isWide: true }),
-  text('stitch', 'Stitch', '1 1 130px', {
+  text('stitch', 'Stitch', '1 1 170px', {
     isOptional: true,
     choices: [
       { id: '', label: 'none' },

@@ -167,8 +167,8 @@ export function KindEditor({ edited, initial, units }: Props) {
                 label="Filled"
                 value={kind.fill}
                 choices={[
-                  { id: 'soft', label: 'softly, within 1/4 in' },
-                  { id: 'firm', label: 'firmly, within 1/8 in' },
+                  { id: 'soft', label: 'softly, to 1/4 in' },
+                  { id: 'firm', label: 'firmly, to 1/8 in' },
                 ]}
                 onChange={(fill) => set({ fill: fill as CoverKind['fill'] })}
               />
