@@ -71,7 +71,7 @@ export class Columns {
   private hints = new Int32Array(64);
 
   constructor(
-    private readonly left: Nm,
+    readonly left: Nm,
     readonly right: Nm,
     private readonly bottom: Nm,
     private readonly top: Nm,
@@ -90,9 +90,15 @@ export class Columns {
     return this.columns.length;
   }
 
-  /** The places across where a column starts. */
-  startOf(index: number): Nm {
-    return this.columns[index]!.from;
+  /** Places across where a column starts or ends, for a part of that width, written into `into`; returns how many. */
+  placesFor(width: Nm, into: Float64Array): number {
+    let n = 0;
+    for (const { from } of this.columns) {
+      if (n < into.length && from + width <= this.right) into[n++] = from;
+      if (n < into.length && from - width >= this.left) into[n++] = from - width;
+    }
+    if (n < into.length && this.right - width >= this.left) into[n++] = this.right - width;
+    return n;
   }
 
   private indexOf(x: Nm): number {

@@ -1,5 +1,6 @@
 import { nextAcross, nextAlong, phaseOf } from '../cloth';
 import type { Nm } from '../length';
+import { Bands } from './bands';
 import { Columns, profileOf, type Lift, type Profile } from './columns';
 import type { LayJob } from './job';
 import { greatestCommon } from './kinds';
@@ -18,6 +19,12 @@ const ROW = 14;
 const MOST_OFF = 14;
 /** What the height of the lay counts beside the area that does not fit below the target. */
 const DRIFT = 0.02;
+/** How often places are ranked by how well a part fits there, not by how low it lies. */
+const BY_TOUCH = 0.5;
+/** Added to the height of a place above the target, so that it ranks behind all below it. */
+const OVER = 1e15;
+/** The height of a band in mean heights of a part. */
+const BAND = 0.25;
 const TIDY_EVERY = 64;
 /** How often only the window is looked at for a place: more where outlines make looking slow. */
 const NEAR = 0.7;
@@ -47,7 +54,9 @@ interface Spot {
  */
 export class Ruin {
   private readonly parts: Part[];
-  private readonly spaces: Columns[];
+  /** The free cloth of each length: bands of rectangles, or columns where outlines have to be laid. */
+  private readonly spaces: (Columns | Bands)[];
+  private readonly places: Float64Array;
   private readonly profiles: (Profile | null)[][] = [];
   private readonly spots: (Spot | null)[];
   private readonly active: boolean[];
@@ -62,8 +71,15 @@ export class Ruin {
   private readonly members: number[][];
   private phases: (Phase | null)[];
   private readonly setOf = new Map<number, number>();
+  /** How many members of each group are laid. */
+  private readonly laid: Int32Array;
+  private readonly groupOf: Int32Array;
   private cost = Infinity;
   private temperature: number;
+  /** The best place that a look round has found: lower scores first, then lower ties. */
+  private readonly best = { stock: -1, x: 0, y: 0, turned: 0, score: Infinity, tie: Infinity };
+  private readonly over: number[] = [];
+  private readonly keys: Float64Array;
   private turns = 0;
   target: Nm = Infinity;
 
@@ -91,10 +107,15 @@ export class Ruin {
     const usable = Math.max(...stock.map(({ left, right }) => right - left));
     const hasOutlines = pieces.some(({ outlines }) => outlines);
     this.step = hasOutlines ? finestStep(usable, pieces) : 0;
-    this.spaces = stock.map(({ left, right, length }) => {
-      const m = this.margin;
-      return new Columns(left - m, right + m, -m, length + m, this.step);
-    });
+    const m = this.margin;
+    const heights = this.parts.reduce((sum, { height }) => sum + height, 0);
+    const high = Math.ceil((BAND * heights) / Math.max(1, this.parts.length));
+    this.spaces = stock.map(({ left, right, length }, k) =>
+      hasOutlines
+        ? new Columns(left - m, right + m, -m, length + m, this.step)
+        : new Bands(left - m, right + m, -m, length + m, high, this.parts.length, this.blockedOf(k)),
+    );
+    this.places = new Float64Array(2 * this.parts.length + 64);
     this.areas = Float64Array.from(this.parts, ({ width, height, outlines }) => outlines?.area ?? width * height);
     this.spots = this.parts.map(() => null);
     this.active = this.parts.map((_, i) => i < pieces.length);
@@ -103,6 +124,9 @@ export class Ruin {
     const names = [...new Set(this.parts.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, g) => [name, g]));
     this.members = names.map((name) => this.parts.flatMap(({ match }, i) => (match?.group === name ? [i] : [])));
+    this.groupOf = Int32Array.from(this.parts, ({ match }) => (match?.group ? this.groups.get(match.group)! : -1));
+    this.laid = new Int32Array(names.length);
+    this.keys = new Float64Array(this.parts.length);
     this.phases = names.map(() => null);
     this.temperature = this.areas.reduce((sum, area) => sum + area, 0) / this.parts.length;
     this.clear();
@@ -133,18 +157,29 @@ export class Ruin {
   private clear() {
     this.spots.fill(null);
     this.phases.fill(null);
+    this.laid.fill(0);
+    this.spaces.forEach((space, k) => {
+      space.clear();
+      if (space instanceof Columns)
+        for (const [x0, y0, x1, y1] of this.blockedOf(k))
+          space.take(x0, y0, { width: x1 - x0, height: y1 - y0, low: null, high: null });
+    });
+  }
+
+  /** What of a length nothing may lie on: flaws, and what lies outside an odd shape. */
+  private blockedOf(k: number): [Nm, Nm, Nm, Nm][] {
+    const { left, right, length, flaws, outline } = this.job.stock[k]!;
     const m = this.margin;
-    this.job.stock.forEach(({ left, right, length, flaws, outline }, k) => {
-      this.spaces[k]!.clear();
-      const outside = outline ? boxesOutside(outline, left, right, length) : [];
-      // Only parts keep the gap: a flaw may be touched, so it loses what every part has round it.
-      for (const [x0, y0, x1, y1] of [...flaws, ...outside]) {
-        const atLeft = x0 <= left ? x0 - m : x0 + m;
-        const atRight = x1 >= right ? x1 + m : x1 - m;
-        const [low, high] = [y0 <= 0 ? y0 - m : y0 + m, y1 >= length ? y1 + m : y1 - m];
-        if (atRight > atLeft && high > low)
-          this.spaces[k]!.take(atLeft, low, { width: atRight - atLeft, height: high - low, low: null, high: null });
-      }
+    const outside = outline ? boxesOutside(outline, left, right, length) : [];
+    // Only parts keep the gap: a flaw may be touched, so it loses what every part has round it.
+    return [...flaws, ...outside].flatMap(([x0, y0, x1, y1]): [Nm, Nm, Nm, Nm][] => {
+      const atLeft = Math.max(left - m, x0 <= left ? x0 - m : x0 + m);
+      const atRight = Math.min(right + m, x1 >= right ? x1 + m : x1 - m);
+      const [low, high] = [
+        Math.max(-m, y0 <= 0 ? y0 - m : y0 + m),
+        Math.min(length + m, y1 >= length ? y1 + m : y1 - m),
+      ];
+      return atRight > atLeft && high > low ? [[atLeft, low, atRight, high]] : [];
     });
   }
 
@@ -197,18 +232,20 @@ export class Ruin {
 
   private costNow(): number {
     let cost = 0;
-    const scale = Number.isFinite(this.target) && this.target > 0 ? this.target : 1e9;
-    for (let i = 0; i < this.parts.length; i++) {
-      if (!this.active[i]) continue;
-      const spot = this.spots[i];
-      if (!spot) cost += 2 * this.areas[i]!;
-      else if (spot.stock === this.endless) {
-        const top = this.topOf(i);
-        if (top > this.target) cost += this.areas[i]! * (1 + (top - this.target) / scale);
-        cost += (DRIFT * this.areas[i]! * Math.min(top, this.target)) / scale;
-      }
-    }
+    for (let i = 0; i < this.parts.length; i++) if (this.active[i]) cost += this.costOf(i);
     return cost;
+  }
+
+  /** What a part costs where it lies now. */
+  private costOf(i: number): number {
+    const spot = this.spots[i];
+    const area = this.areas[i]!;
+    if (!spot) return 2 * area;
+    if (spot.stock !== this.endless) return 0;
+    const scale = Number.isFinite(this.target) && this.target > 0 ? this.target : 1e9;
+    const top = this.topOf(i);
+    const over = top > this.target ? area * (1 + (top - this.target) / scale) : 0;
+    return over + (DRIFT * area * Math.min(top, this.target)) / scale;
   }
 
   /** The furthest point on the endless length, Infinity when a part is laid nowhere. */
@@ -246,125 +283,152 @@ export class Ruin {
 
   private put(i: number, spot: Spot) {
     this.spots[i] = spot;
-    this.spaces[spot.stock]!.take(spot.x, spot.y, this.profiles[i]![spot.turned]!);
+    const space = this.spaces[spot.stock]!;
+    const profile = this.profiles[i]![spot.turned]!;
+    if (space instanceof Bands) space.take(i, spot.x, spot.y, profile);
+    else space.take(spot.x, spot.y, profile);
+    const group = this.groupOf[i]!;
+    if (group < 0 || !this.job.lattice) return;
+    this.laid[group]!++;
+    const { motif } = this.job.stock[spot.stock]!;
     const { match } = this.parts[i]!;
-    if (match?.group && this.job.lattice) {
-      const group = this.groups.get(match.group)!;
-      const { motif } = this.job.stock[spot.stock]!;
-      this.phases[group] ??= phaseAt(match, motif, spot.x + this.margin, spot.y + this.margin, this.job.lattice);
-    }
+    this.phases[group] ??= phaseAt(match!, motif, spot.x + this.margin, spot.y + this.margin, this.job.lattice);
   }
 
   private takeOff(i: number) {
     const spot = this.spots[i]!;
-    this.spaces[spot.stock]!.give(spot.x, spot.y, this.profiles[i]![spot.turned]!);
+    const space = this.spaces[spot.stock]!;
+    if (space instanceof Bands) space.give(i);
+    else space.give(spot.x, spot.y, this.profiles[i]![spot.turned]!);
     this.spots[i] = null;
-    const group = this.parts[i]!.match?.group;
-    if (group) {
-      const g = this.groups.get(group)!;
-      if (this.members[g]!.every((one) => this.spots[one] === null)) this.phases[g] = null;
-    }
+    const group = this.groupOf[i]!;
+    if (group >= 0 && this.job.lattice && --this.laid[group]! === 0) this.phases[group] = null;
   }
 
   /** Lays a part at its lowest place; `blinks` passes over a place now and then. */
   private layLowest(i: number, blinks: boolean, near: Window | null = null): boolean {
-    const { random } = this;
-    const part = this.parts[i]!;
-    const phase = this.cornerPhase(part);
+    const { random, best } = this;
+    const phase = this.cornerPhase(i);
+    best.score = best.tie = Infinity;
     for (let k = 0; k < this.spaces.length; k++) {
       if (near && k !== near.stock && k !== this.endless) continue;
-      const space = this.spaces[k]!;
-      let best: Spot | null = null;
-      let bestTop = Infinity;
-      let bestTie = Infinity;
       for (let turned = 0; turned < 4; turned++) {
         const profile = this.profiles[i]![turned];
         if (!profile || (profile.low && blinks && random.next() < 0.4)) continue;
-        const isRightFirst = blinks && random.next() < 0.3;
-        const isNear = near !== null && k === near.stock;
-        const least = isNear ? Math.max(-this.margin, Math.floor(near.y0) - profile.height) : -this.margin;
-        const tryAt = (x: Nm) => {
-          if (blinks && random.next() < 0.02) return;
-          if (isNear && (x + profile.width < near.x0 || x > near.x1)) return;
-          const limit = bestTop - profile.height;
-          const y = space.lowestAt(x, profile, least, limit, this.liftAt(x, k, phase));
-          if (y > limit || y === Infinity) return;
-          const top = y + profile.height;
-          const tie = isRightFirst ? -x : x;
-          if (top < bestTop || (top === bestTop && tie < bestTie)) {
-            best = { stock: k, x, y, turned };
-            bestTop = top;
-            bestTie = tie;
-          }
-        };
-        this.eachPlace(space, k, profile, phase, tryAt);
-        if (profile.low && !phase)
-          this.eachStep(space, profile, tryAt, () => (best && best.turned === turned ? best.x : null));
+        this.isRightFirst = blinks && random.next() < 0.3;
+        this.blinks = blinks;
+        const window = near !== null && k === near.stock ? near : null;
+        if (phase && this.job.lattice && this.job.lattice.across > 0)
+          this.lookAtPhase(k, profile, turned, phase, window);
+        else if (!profile.low) this.lookAtSides(k, profile, turned, this.liftAt(k, phase), window);
+        if (profile.low && !phase) this.lookAtSteps(k, profile, turned, window);
       }
-      if (best) {
-        this.put(i, best);
-        return true;
-      }
+      // The first length that has a place at all, unless the place is to fit best.
+      if (best.score < Infinity && !this.byTouch) break;
     }
-    return false;
+    if (best.score === Infinity) return false;
+    this.put(i, { stock: best.stock, x: best.x, y: best.y, turned: best.turned });
+    return true;
   }
 
-  private eachPlace(space: Columns, k: number, { width, low }: Profile, phase: Phase | null, tryAt: (x: Nm) => void) {
-    const { lattice, stock } = this.job;
-    const { left, motif } = stock[k]!;
+  private isRightFirst = false;
+  private blinks = false;
+  /** Whether places are ranked by how much of the part's edge touches others, or by how low they are. */
+  private byTouch = false;
+
+  /** Takes the lowest place at x if it is the best so far. */
+  private tryAt(k: number, x: Nm, profile: Profile, turned: number, lift: Lift | null, near: Window | null) {
+    const { best } = this;
+    if (this.blinks && this.random.next() < 0.02) return;
+    if (near && (x + profile.width < near.x0 || x > near.x1)) return;
+    const least = near ? Math.max(-this.margin, Math.floor(near.y0) - profile.height) : -this.margin;
+    const { height } = profile;
+    const { endless, margin, target } = this;
+    // Only below the target does it count how well a part fits; above it, how low it lies.
+    const isEndless = k === endless;
+    const most =
+      this.byTouch && isEndless && best.score < OVER ? target + margin : best.score - (this.byTouch ? OVER : 0);
+    const limit = this.byTouch && !isEndless ? Infinity : most - height;
+    const space = this.spaces[k]!;
+    const y = space.lowestAt(x, profile, least, limit, lift);
+    if (y > limit || y === Infinity) return;
+    const top = y + height;
+    let score = top;
+    if (this.byTouch && space instanceof Bands) {
+      if (isEndless && top - margin > target) score = OVER + top;
+      else score = -space.touching(x, y, profile) / (profile.width + height);
+      if (score > best.score) return;
+    }
+    const tie = this.isRightFirst ? -x : x;
+    if (score < best.score || tie < best.tie) {
+      best.stock = k;
+      best.x = x;
+      best.y = y;
+      best.turned = turned;
+      best.score = score;
+      best.tie = tie;
+    }
+  }
+
+  /** Every place across that holds the phase. */
+  private lookAtPhase(k: number, profile: Profile, turned: number, phase: Phase, near: Window | null) {
+    const { left, motif } = this.job.stock[k]!;
+    const lattice = this.job.lattice!;
+    const space = this.spaces[k]!;
+    const lift = this.liftAt(k, phase)!;
     const m = this.margin;
-    if (phase && lattice && lattice.across > 0) {
-      for (
-        let x = motif[0] + nextAcross(left - motif[0], phase[0], lattice);
-        x - m + width <= space.right;
-        x += lattice.across
-      )
-        tryAt(x - m);
-      return;
-    }
-    const count = space.count;
-    if (low) return;
-    for (let c = 0; c < count; c++) {
-      const x = space.startOf(c);
-      if (x + width > space.right) break;
-      tryAt(x);
-    }
-    // Ending where a column starts, too.
-    for (let c = count - 1; c > 0; c--) {
-      const x = space.startOf(c) - width;
-      if (x < left - m) break;
-      tryAt(x);
-    }
-    tryAt(space.right - width);
+    for (
+      let x = motif[0] + nextAcross(left - motif[0], phase[0], lattice) - m;
+      x + profile.width <= space.right;
+      x += lattice.across
+    )
+      this.tryAt(k, x, profile, turned, lift && lift(x), near);
+  }
+
+  /** Places beside others. */
+  private lookAtSides(
+    k: number,
+    profile: Profile,
+    turned: number,
+    lift: ((x: Nm) => Lift) | null,
+    near: Window | null,
+  ) {
+    const { places } = this;
+    const count = this.spaces[k]!.placesFor(profile.width, places);
+    for (let p = 0; p < count; p++) this.tryAt(k, places[p]!, profile, turned, lift && lift(places[p]!), near);
   }
 
   /** For an outline, places along a coarse row of steps, then finer ones about the best of them. */
-  private eachStep(space: Columns, { width }: Profile, tryAt: (x: Nm) => void, bestX: () => Nm | null) {
-    const { step } = this;
-    const start = space.startOf(0);
-    const count = Math.floor((space.right - start - width) / step);
+  private lookAtSteps(k: number, profile: Profile, turned: number, near: Window | null) {
+    const { step, best } = this;
+    const space = this.spaces[k]!;
+    const start = space.left;
+    const count = Math.floor((space.right - start - profile.width) / step);
     if (count < 0) return;
+    const tryAt = (x: Nm) => this.tryAt(k, x, profile, turned, null, near);
     const stride = 2 ** Math.max(0, Math.floor(Math.log2(count / ROW)));
     for (let c = this.random.below(stride); c <= count; c += stride) tryAt(start + c * step);
     for (let finer = stride / 2; finer >= 1; finer /= 2) {
-      const x = bestX();
-      if (x === null) return;
+      if (best.score === Infinity || best.turned !== turned) return;
+      const { x } = best;
       if (x - finer * step >= start) tryAt(x - finer * step);
-      if (x + finer * step + width <= space.right) tryAt(x + finer * step);
+      if (x + finer * step + profile.width <= space.right) tryAt(x + finer * step);
     }
   }
 
-  private liftAt(x: Nm, k: number, phase: Phase | null): Lift | null {
+  /** For each place across, what lifts a part that lies there to its phase; null when it holds none. */
+  private liftAt(k: number, phase: Phase | null): ((x: Nm) => Lift) | null {
     const { lattice, stock } = this.job;
     if (!phase || !lattice || lattice.along === 0) return null;
     const [motifX, motifY] = stock[k]!.motif;
     const m = this.margin;
     // Up to a whole nanometre, never down: below it there is no room.
-    return (y) => Math.ceil(motifY + nextAlong(x + m - motifX, y + m - motifY, phase, lattice) - 1e-3) - m;
+    return (x) => (y) => Math.ceil(motifY + nextAlong(x + m - motifX, y + m - motifY, phase, lattice) - 1e-3) - m;
   }
 
-  private cornerPhase({ match }: Part): Phase | null {
+  private cornerPhase(i: number): Phase | null {
     const { lattice } = this.job;
+    const { match } = this.parts[i]!;
     if (!match || !lattice) return null;
     const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
     if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
@@ -375,14 +439,19 @@ export class Ruin {
   /** One step: takes some parts off and lays them again; true when it stays. */
   tryStep(): boolean {
     const { random } = this;
-    if (++this.turns % TIDY_EVERY === 0) for (const space of this.spaces) space.tidy();
+    if (++this.turns % TIDY_EVERY === 0) {
+      for (const space of this.spaces) if (space instanceof Columns) space.tidy();
+      this.cost = this.costNow();
+    }
     const over = this.overTarget();
     const lead = over.length > 0 ? over[random.below(over.length)]! : this.anyActive();
     const before = this.phases.slice();
     const off: number[] = [];
     const old: (Spot | null)[] = [];
+    let cost = this.cost;
     const remove = (i: number) => {
       if (off.includes(i)) return;
+      cost -= this.costOf(i);
       off.push(i);
       old.push(this.spots[i] ?? null);
       if (this.spots[i]) this.takeOff(i);
@@ -404,26 +473,31 @@ export class Ruin {
         ]
       : off.slice();
     this.arrange(again, lead);
-    for (const i of again) if (!this.layLowest(i, true, near) && near) this.layLowest(i, true);
-    const cost = this.costNow();
+    this.byTouch = this.step === 0 && random.next() < BY_TOUCH;
     const limit = this.cost - this.temperature * this.heat * Math.log(Math.max(1e-12, random.next()));
+    // Each part only adds to the cost: when it is too much, the rest need not be laid.
+    for (const i of again) {
+      if (!this.layLowest(i, true, near) && near) this.layLowest(i, true);
+      cost += this.costOf(i);
+      if (cost > limit) break;
+    }
     if (cost <= limit) {
       this.cost = cost;
       return true;
     }
     for (const i of again) if (this.spots[i]) this.takeOff(i);
     if (recut) this.use(recut.set, recut.way);
-    this.phases = before.slice();
-    off.forEach((i, k) => old[k] && this.put(i, old[k]!));
     this.phases = before;
+    off.forEach((i, k) => old[k] && this.put(i, old[k]!));
     return false;
   }
 
   /** How much worse a step may be, in shares of a mean part. */
-  heat = 0.02;
+  heat = 0.06;
 
-  private overTarget(): number[] {
-    const over: number[] = [];
+  private overTarget(): readonly number[] {
+    const { over } = this;
+    over.length = 0;
     for (let i = 0; i < this.parts.length; i++) {
       if (!this.active[i]) continue;
       const spot = this.spots[i];
@@ -486,15 +560,14 @@ export class Ruin {
     const { random, parts } = this;
     const by = random.below(4);
     const noise = 0.1 + random.next() * 0.5;
-    const keys = new Map(
-      numbers.map((i) => {
-        const { width, height } = parts[i]!;
-        const key = by === 0 ? this.areas[i]! : by === 1 ? height * height : by === 2 ? width * width : width * height;
-        return [i, key * (1 + noise * (random.next() * 2 - 1))];
-      }),
-    );
-    if (random.next() < 0.5) keys.set(lead, Infinity);
-    numbers.sort((a, b) => keys.get(b)! - keys.get(a)! || a - b);
+    const { keys } = this;
+    for (const i of numbers) {
+      const { width, height } = parts[i]!;
+      const key = by === 0 ? this.areas[i]! : by === 1 ? height * height : by === 2 ? width * width : width * height;
+      keys[i] = key * (1 + noise * (random.next() * 2 - 1));
+    }
+    if (random.next() < 0.5) keys[lead] = Infinity;
+    numbers.sort((a, b) => keys[b]! - keys[a]! || a - b);
   }
 }
 

@@ -13,14 +13,14 @@ const NARROW = 64;
 const WIDEST = 8192;
 /** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
-const PASSES_A_STEP = 0.6;
+const PASSES_A_STEP = 0.25;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
 /** The width of the first beam of merges. */
 const MERGES = 50;
 /** Steps of ruin and recreate at a time, and how many without a better lay before it starts again from the best one. */
 const STEPS = 50;
-const STEPS_WITHOUT = 6_000;
+const STEPS_WITHOUT = 30_000;
 /** Steps of a pile without a shorter one before it starts afresh. */
 const ROW_STEPS_WITHOUT = 1_500;
 /** How much nearer to the bound the length of the next columns is. */
@@ -128,8 +128,7 @@ function* ruins(room: Room): Strategy {
     const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
     for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
       for (let step = 0; step < STEPS; step++) {
-        ruin.tryStep();
-        if (ruin.isDone) {
+        if (ruin.tryStep() && ruin.isDone) {
           tell();
           stale = 0;
         }
