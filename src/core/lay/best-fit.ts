@@ -6,6 +6,7 @@ interface Way {
   w: Nm;
   h: Nm;
   turned: 0 | 1;
+  kind: number;
 }
 
 /**
@@ -17,6 +18,9 @@ interface Way {
  */
 export class BestFit {
   private readonly ways: readonly (readonly Way[])[];
+  /** The ways of one width, and those of one height: what fits exactly is found without looking at the rest. */
+  private readonly ofWidth = new Map<Nm, Way[]>();
+  private readonly ofHeight = new Map<Nm, Way[]>();
   /** Parts of one size and turning are one kind; they are placed in the order of their numbers. */
   private readonly kindOf: Int32Array;
   private readonly members: number[][];
@@ -44,17 +48,68 @@ export class BestFit {
       this.members[kind]!.push(i);
       return kind;
     });
-    this.ways = this.members.map(([first]) => {
+    this.ways = this.members.map(([first], kind) => {
       const { width, height, turns } = parts[first!]!;
       return turns.map((turn): Way =>
-        turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
+        turn === 0
+          ? { w: width + gap, h: height + gap, turned: 0, kind }
+          : { w: height + gap, h: width + gap, turned: 1, kind },
       );
     });
+    for (const way of this.ways.flat()) {
+      this.ofWidth.set(way.w, [...(this.ofWidth.get(way.w) ?? []), way]);
+      this.ofHeight.set(way.h, [...(this.ofHeight.get(way.h) ?? []), way]);
+    }
+    this.byWidth = this.ways.flat().sort((a, b) => a.w - b.w);
+    this.rank = new Int32Array(this.members.length);
+    this.next = new Int32Array(this.members.length + 1);
+  }
+
+  /** Where a kind comes in the order, and after each place of the order the next kind that still waits. */
+  private readonly rank: Int32Array;
+  private readonly next: Int32Array;
+  /** All ways, the narrowest first, and the narrowest that still waits. */
+  private readonly byWidth: readonly Way[];
+  private narrow = 0;
+
+  /**
+   * The waiting way that fits a gap best, the earliest of equals; null when none does. `sequence` is the order of the kinds.
+   */
+  private fitting(width: Nm, wall: Nm, waiting: readonly number[], sequence: readonly number[]): Way | null {
+    const { ways, rank, next } = this;
+    let bestScore = -1;
+    let bestRank = Infinity;
+    let best: Way | null = null;
+    const offer = (way: Way, score: number) => {
+      if (waiting[way.kind] === 0 || score < bestScore || (score === bestScore && rank[way.kind]! >= bestRank)) return;
+      bestScore = score;
+      bestRank = rank[way.kind]!;
+      best = way;
+    };
+    for (const way of this.ofWidth.get(width) ?? []) offer(way, way.h === wall ? 4 : way.h > wall ? 3 : 2);
+    if (best) return best;
+    for (const way of this.ofHeight.get(wall) ?? []) if (way.w < width) offer(way, 1);
+    if (best) return best;
+    // Nothing that still waits is narrow enough: known without a look at all of it.
+    while (this.narrow < this.byWidth.length && waiting[this.byWidth[this.narrow]!.kind] === 0) this.narrow++;
+    if (this.narrow === this.byWidth.length || this.byWidth[this.narrow]!.w >= width) return null;
+    let before = 0;
+    for (let k = next[0]!; k < sequence.length; k = next[k + 1]!) {
+      const kind = sequence[k]!;
+      if (waiting[kind] === 0) {
+        // Passed over from now on.
+        next[before] = next[k + 1]!;
+        continue;
+      }
+      for (const way of ways[kind]!) if (way.w < width) return way;
+      before = k + 1;
+    }
+    return null;
   }
 
   /** Places all parts; returns the length used, or Infinity once it passes `limit`. x, y and turned are filled by part. */
   place(order: Int32Array, limit: Nm, x: Float64Array, y: Float64Array, turned: Uint8Array): Nm {
-    const { ways, members, kindOf, gap } = this;
+    const { members, kindOf, gap } = this;
     const waiting = members.map((one) => one.length);
     // The kinds in the order in which their first part comes.
     const sequence: number[] = [];
@@ -63,9 +118,12 @@ export class BestFit {
       const kind = kindOf[i]!;
       if (!seen[kind]) {
         seen[kind] = 1;
+        this.rank[kind] = sequence.length;
         sequence.push(kind);
       }
     }
+    for (let k = 0; k <= sequence.length; k++) this.next[k] = k;
+    this.narrow = 0;
     const segX: Nm[] = [0];
     const segW: Nm[] = [this.width];
     const segY: Nm[] = [0];
@@ -84,34 +142,18 @@ export class BestFit {
           : rightWall === Infinity
             ? leftWall
             : Math.max(leftWall, rightWall);
-      let bestScore = -1;
-      let bestKind = -1;
-      let bestWay: Way | null = null;
-      for (let k = 0; k < sequence.length; k++) {
-        const kind = sequence[k]!;
-        if (waiting[kind] === 0) continue;
-        for (const way of ways[kind]!) {
-          if (way.w > width) continue;
-          const score = way.w === width ? (way.h === wall ? 4 : way.h > wall ? 3 : 2) : way.h === wall ? 1 : 0;
-          if (score > bestScore) {
-            bestScore = score;
-            bestKind = kind;
-            bestWay = way;
-          }
-        }
-        if (bestScore === 4) break;
-      }
+      const bestWay = this.fitting(width, wall, waiting, sequence);
       if (!bestWay) {
         level(segX, segW, segY, s, Math.min(leftWall, rightWall));
         continue;
       }
-      const { w, h } = bestWay;
+      const { w, h, kind } = bestWay;
       // Beside the higher wall, so that the gap that remains lies at the lower one.
       const atLeft = leftWall >= rightWall;
       const px = atLeft ? segX[s]! : segX[s]! + width - w;
       const py = segY[s]!;
-      const part = members[bestKind]![members[bestKind]!.length - waiting[bestKind]!]!;
-      waiting[bestKind]!--;
+      const part = members[kind]![members[kind]!.length - waiting[kind]!]!;
+      waiting[kind]!--;
       left--;
       x[part] = this.left + px;
       y[part] = py;

@@ -2,10 +2,12 @@ import type { LayJob } from './job';
 import type { Part } from './parts';
 import { phaseAt } from './placing';
 import type { Random } from './random';
-import { FEW, luby, type Room, type State, type Strategy } from './room';
+import { FEW, luby, passOf, type Room, type State, type Strategy } from './room';
 
 const LATE = 40;
 const PATIENCE = 400;
+const QUICK_LATE = 500;
+const QUICK_PATIENCE = 12_000;
 /** Goes at a tight lay between two rounds, how many there are at first, and the nodes that each may visit at least. */
 const TIGHT_GOES = 5;
 const EARLY_GOES = 20;
@@ -19,20 +21,25 @@ const NODES_A_PASS = 20;
  * shuffled order when that stalls.
  */
 export function* orders(room: Room): Strategy {
-  const { random, starts, limits } = room;
+  const { random, limits } = room;
   let tries = 0;
+  // Best fit is so much quicker that the other rules are not worth their time beside it.
+  const isQuick = room.starts[0]!.placer.rules[0] === 'fit';
+  const starts = isQuick ? room.starts.filter(({ rule }) => rule === 'fit') : room.starts;
+  const best = () => (isQuick && room.bestOrder!.rule !== 'fit' ? starts[0]! : room.bestOrder!);
+  const [patience, lateness] = isQuick ? [QUICK_PATIENCE, QUICK_LATE] : [PATIENCE, LATE];
   for (let round = 0; ; round++) {
     let now = starts[round % Math.min(starts.length, 4)]!;
     if (round >= 4) {
-      const base = round % 2 === 0 ? room.bestOrder! : starts[random.below(starts.length)]!;
+      const base = round % 2 === 0 ? best() : starts[random.below(starts.length)]!;
       now = room.run({ ...base, order: perturbed(base.order, random, 3 + random.below(8)) }, Infinity);
-      yield 1;
+      yield passOf(now.rule);
     }
-    const late = new Array<number>(LATE).fill(now.placing.cost);
-    for (let step = 0, stale = 0; stale < PATIENCE; step++) {
+    const late = new Array<number>(lateness).fill(now.placing.cost);
+    for (let step = 0, stale = 0; stale < patience; step++) {
       const next = room.run(neighbour(room, now), now.placing.used.at(-1)! * 1.1 + 1);
-      yield 1;
-      const slot = step % LATE;
+      yield passOf(now.rule);
+      const slot = step % lateness;
       const better = next.placing.cost < now.placing.cost;
       if (next.placing.cost <= now.placing.cost || next.placing.cost <= late[slot]!) now = next;
       late[slot] = now.placing.cost;
@@ -41,7 +48,7 @@ export function* orders(room: Room): Strategy {
     // Between the rounds, goes at a lay that is shorter than the best by a part of what could be gained; most of them
     // early on, since what is not found soon is seldom found.
     // With matched parts a search over orders comes first: tight lays are rare there.
-    const most = now.placer.rules[0] === 'fit' ? TIGHT_GOES : Math.min(round, 2);
+    const most = isQuick ? TIGHT_GOES : Math.min(round, 2);
     const goes = !now.placer.canBeTight ? 0 : tries < EARLY_GOES ? most : Math.min(most, 1);
     for (let go = 0; go < goes; go++, tries++) {
       const base = room.bestOrder!;
@@ -96,7 +103,8 @@ function neighbour(room: Room, now: State): Omit<State, 'placing'> {
   const { order } = now;
   if (sets.length > 0 && sets[0]!.length > 0 && dice < 0.08) return recut(room, now);
   if (now.placer.groups.size > 0 && dice > 0.85) return rephase(job, now, random);
-  if (dice < 0.12) return { ...now, rule: now.placer.rules[random.below(now.placer.rules.length)]! };
+  if (dice < 0.12 && now.rule !== 'fit')
+    return { ...now, rule: now.placer.rules[random.below(now.placer.rules.length)]! };
   const next = order.slice();
   const a = random.below(order.length);
   if (dice < 0.55) {

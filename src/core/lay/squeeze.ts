@@ -10,9 +10,12 @@ import type { Random } from './random';
 /** Parts lie free of each other when none is deeper in another than this (nm): the format compares to 2540 nm. */
 const FREE = 800;
 /** Places tried for a part: anywhere, about where it is; those of them that are then bettered step by step. */
-const ANYWHERE = 12;
-const ABOUT = 8;
+const ANYWHERE = 20;
+const ABOUT = 12;
 const BETTERED = 1;
+/** Steps that a place is bettered by at most, and by what part each must make it lighter: without, one part could take seconds. */
+const TRIES = 40;
+const LEAST_GAIN = 0.001;
 /** A part bound to a phase is tried at so many of its places. */
 const BOUND = 60;
 /** How the weight of two parts that overlap grows after a sweep, and fades when they don't. */
@@ -132,6 +135,26 @@ export class Squeeze {
     this.weights.fill(1);
     this.best = null;
     this.stale = 0;
+  }
+
+  /** Swaps two large parts that are not alike: a way out of where small steps lead no further. */
+  disrupt() {
+    const { random, spots } = this;
+    const size = (i: number) => this.shapes[spots[i]!.shape]!.width * this.shapes[spots[i]!.shape]!.height;
+    const large = Array.from({ length: this.n }, (_, i) => i)
+      .sort((a, b) => size(b) - size(a) || a - b)
+      .slice(0, Math.ceil(this.n / 2));
+    const i = large[random.below(large.length)]!;
+    const others = large.filter((j) => this.ways[j]![0] !== this.ways[i]![0]);
+    if (others.length === 0) return;
+    const j = others[random.below(others.length)]!;
+    const [one, other] = [spots[i]!, spots[j]!];
+    const to = (k: number, shape: number, { stock, x, y }: Spot) => {
+      const place = this.allowed(k, stock, x, y, shape);
+      if (place) this.put(k, { stock, x: place[0], y: place[1], shape });
+    };
+    to(i, one.shape, other);
+    to(j, other.shape, one);
   }
 
   private load(placing: Placing) {
@@ -358,7 +381,7 @@ export class Squeeze {
       if (!place || (place[0] === spot.x && place[1] === spot.y)) return false;
       if (Math.abs(place[0] - from.x) > reach || Math.abs(place[1] - from.y) > reach) return false;
       const there = this.weightAmong(i, place[0], place[1], spot.shape, weight);
-      if (there >= weight) return false;
+      if (there >= weight * (1 - LEAST_GAIN)) return false;
       spot = { ...spot, x: place[0], y: place[1] };
       weight = there;
       return true;
@@ -369,7 +392,7 @@ export class Squeeze {
     this.gather(i, spot.stock, spot.x - reach, spot.y - reach, spot.x + width + reach, spot.y + height + reach);
     weight = this.weightAmong(i, spot.x, spot.y, spot.shape, Infinity);
     let [pushX, pushY] = push;
-    while (step > least && weight > FREE) {
+    for (let tries = 0; tries < TRIES && step > least && weight > FREE; tries++) {
       // Far from as good as another place: not worth more steps.
       if (step < Math.min(width, height) / 20 && weight > 3 * goal) break;
       const axis = random.below(3);

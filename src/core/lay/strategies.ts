@@ -55,7 +55,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
       share: !isExact ? 0.2 : isMatched ? 12 : limits.lane % 2 === 1 ? 12 : parts.length <= FEW ? 4 : 1,
     });
   }
-  if (!job.straight) strategies.push({ passes: ruins(room), share: isExact ? 1 : 25 });
+  if (!job.straight) strategies.push({ passes: ruins(room), share: hasOutlines ? 12 : isExact ? 1 : 25 });
   const endless = job.stock.some(({ length }) => length === Infinity);
   if (hasOutlines && !job.straight && endless && parts.length <= MOST_SQUEEZED)
     strategies.push({ passes: squeezes(room), share: 50 });
@@ -147,6 +147,7 @@ function* squeezes(room: Room): Strategy {
   let squeeze: Squeeze | null = null;
   let pressed: readonly Part[] = [];
   let share = FIRST_PRESS;
+  let isStuck = false;
   for (let isFresh = true; ;) {
     const from = room.best!;
     if (from.placing.stock.some((at) => at < 0)) {
@@ -160,6 +161,7 @@ function* squeezes(room: Room): Strategy {
     const used = from.placing.used[endless]!;
     const target = Math.round(used - Math.max(1, (used - floor) * share));
     squeeze.press(isFresh ? from.placing : null, target);
+    if (isStuck) squeeze.disrupt();
     let strikes = 0;
     while (!squeeze.isFree && strikes < STRIKES && room.best!.placing.used[endless]! > target) {
       yield room.spend(squeeze.sweep() * PASSES_A_MOVE);
@@ -171,6 +173,7 @@ function* squeezes(room: Room): Strategy {
     // Where it failed, it goes on from there with a little more cloth; from the best lay again when that comes to nothing.
     const failed = strikes >= STRIKES;
     isFresh = !failed || share < LEAST_PRESS;
+    isStuck = failed && isFresh;
     share = !failed ? Math.min(MOST_PRESS, share * 1.2) : isFresh ? FIRST_PRESS / 2 : share * 0.6;
   }
 }

@@ -14,6 +14,7 @@ import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { saveOrder } from '../actions';
 import { emptyLine, type LineForm, type OrderForm } from '../form';
+import { ClothNeeds } from './cloth-needs';
 import { KindOptions, LineCard } from './line-card';
 import { OrderRoomProvider, useOrderRoom, type RoomProps } from './order-room';
 
@@ -239,6 +240,7 @@ function OrderPage({ edited, initial, customers }: Props) {
             <Plus size={18} /> Add a line
           </Button>
         </Flex>
+        <ClothNeeds control={control} units={units} />
       </Stack>
     </form>
   );

@@ -17,6 +17,8 @@ export interface RoomProps {
 interface OrderRoom {
   cloths: ClothChoice[];
   kinds: KindBook;
+  own: CoverKind[];
+  withdrawn: string[];
   house: HouseRules;
   /** For the core. */
   room: Workroom;
@@ -27,7 +29,14 @@ const Context = createContext<OrderRoom | null>(null);
 export function OrderRoomProvider({ cloths, own, withdrawn, house, children }: RoomProps & { children: ReactNode }) {
   const value = useMemo((): OrderRoom => {
     const kinds = kindBook(own, withdrawn);
-    return { cloths, kinds, house, room: { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) } };
+    return {
+      cloths,
+      kinds,
+      own,
+      withdrawn,
+      house,
+      room: { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) },
+    };
   }, [cloths, own, withdrawn, house]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }

@@ -1,0 +1,63 @@
+import type { Cloth } from '@/core/cloth';
+import type { KindBook } from '@/core/covers';
+import { boughtLength, costOf } from '@/core/cost';
+import { cutList, layJobFor } from '@/core/cutlist';
+import { nest, readJob, type LayJob, type NestOptions } from '@/core/lay';
+import type { Nm, Units } from '@/core/length';
+import { readLineForm, type LineForm } from './form';
+
+/** What an order, laid by itself, takes of a cloth. Lengths in nm, the cost in minor units. */
+export interface ClothNeed {
+  cloth: string;
+  name: string;
+  pieces: number;
+  /** Copies that fit on no width of it. */
+  unplaced: number;
+  used: Nm;
+  bought: Nm;
+  cost: number;
+  currency: string;
+}
+
+/** The lay job of an order on one of its cloths. */
+export interface NeedJob {
+  cloth: string;
+  name: string;
+  stuff: Cloth;
+  pieces: number;
+  job: LayJob;
+}
+
+/** The lay jobs of an order as it is typed, one a cloth; lines that can't be made yet are left out and counted. */
+export function needJobs(
+  lines: readonly LineForm[],
+  units: Units,
+  room: { kinds: KindBook; cloths: ReadonlyMap<string, Cloth> },
+): { jobs: NeedJob[]; leftOut: number } {
+  const good = lines.flatMap((form, i) => {
+    const { line, faults } = readLineForm(form, units, String(i + 1), room.kinds);
+    if (faults.length > 0) return [];
+    const list = cutList([line], units, room);
+    return list.ok && list.value.warnings.every(({ level }) => level !== 'stop') ? [line] : [];
+  });
+  const leftOut = lines.length - good.length;
+  const list = cutList(good, units, room);
+  if (!list.ok) return { jobs: [], leftOut: lines.length };
+  const jobs = [...room.cloths].flatMap(([cloth, stuff]): NeedJob[] => {
+    const made = layJobFor([{ orderNo: '', cutList: list.value }], cloth, stuff, units);
+    const job = made && readJob(made.json);
+    if (!job?.ok) return [];
+    const pieces = job.value.pieces.reduce((sum, { qty }) => sum + qty, 0);
+    return [{ cloth, name: stuff.name, stuff, pieces, job: job.value }];
+  });
+  return { jobs, leftOut };
+}
+
+/** What a job takes, by a lay made under these options. */
+export function needOf({ cloth, name, stuff, pieces, job }: NeedJob, options: NestOptions): ClothNeed {
+  const plan = nest(job, options);
+  const used = plan.ok ? plan.value.used : 0;
+  const bought = boughtLength(used, stuff.sellingStep);
+  const unplaced = plan.ok ? plan.value.unplaced.length : 0;
+  return { cloth, name, pieces, unplaced, used, bought, cost: costOf(bought, stuff), currency: stuff.price.currency };
+}
