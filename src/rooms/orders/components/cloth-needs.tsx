@@ -70,26 +70,57 @@ export function ClothNeeds({ control, units }: { control: Control<OrderForm>; un
   );
 }
 
+/** A worker that is busy with an older question hears nothing: it is given up for one that stands ready. */
+class Layers {
+  private busy = false;
+  private worker = this.made();
+  private spare = this.made();
+
+  constructor(private readonly hear: (answer: NeedsAnswer) => void) {}
+
+  private made(): Worker {
+    const made = new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' });
+    made.onmessage = ({ data }: MessageEvent<NeedsAnswer>) => {
+      if (!data.isFirst) this.busy = false;
+      this.hear(data);
+    };
+    return made;
+  }
+
+  ask(question: NeedsQuestion) {
+    if (this.busy) {
+      this.worker.terminate();
+      this.worker = this.spare;
+      this.spare = this.made();
+    }
+    this.busy = true;
+    this.worker.postMessage(question);
+  }
+
+  end() {
+    this.worker.terminate();
+    this.spare.terminate();
+  }
+}
+
 /** The last answer stays to be seen while the next is worked out. */
 function useNeeds(control: Control<OrderForm>, units: Units): NeedsAnswer | null {
   const lines = useWatch({ control, name: 'lines' });
   const { cloths, own, withdrawn } = useOrderRoom();
-  const worker = useRef<Worker>(null);
+  const layers = useRef<Layers>(null);
   const run = useRef(0);
   const [answer, setAnswer] = useState<NeedsAnswer | null>(null);
   useEffect(() => {
-    const made = new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' });
-    made.onmessage = ({ data }: MessageEvent<NeedsAnswer>) => {
-      if (data.run === run.current) setAnswer(data);
-    };
-    worker.current = made;
-    return () => made.terminate();
+    const made = new Layers((answer) => {
+      if (answer.run === run.current) setAnswer(answer);
+    });
+    layers.current = made;
+    return () => made.end();
   }, []);
   useEffect(() => {
     const timer = setTimeout(() => {
       run.current++;
-      const question: NeedsQuestion = { run: run.current, lines, units, room: { cloths, own, withdrawn } };
-      worker.current?.postMessage(question);
+      layers.current?.ask({ run: run.current, lines, units, room: { cloths, own, withdrawn } });
     }, REST);
     return () => clearTimeout(timer);
   }, [lines, units, cloths, own, withdrawn]);

@@ -20,15 +20,11 @@ export interface NeedsAnswer {
   isFirst: boolean;
 }
 
-/** Seconds that each cloth is bettered for; no word of a newer question is heard meanwhile. */
+/** Seconds that each cloth is bettered for. */
 const SECONDS = 0.6;
 
-let latest = 0;
-const pause = () => new Promise((resolve) => setTimeout(resolve));
-
-self.onmessage = async ({ data }: MessageEvent<NeedsQuestion>) => {
+self.onmessage = ({ data }: MessageEvent<NeedsQuestion>) => {
   const { run, lines, units, room } = data;
-  latest = run;
   const tell = (answer: Omit<NeedsAnswer, 'run'>) => self.postMessage({ run, ...answer } satisfies NeedsAnswer);
   const { jobs, leftOut } = needJobs(lines, units, {
     kinds: kindBook(room.own, room.withdrawn),
@@ -37,12 +33,9 @@ self.onmessage = async ({ data }: MessageEvent<NeedsQuestion>) => {
   const needs = jobs.map((job) => needOf(job, { steps: 1 }));
   tell({ needs, leftOut, isFirst: true });
   const clock = () => performance.now();
-  for (const [k, job] of jobs.entries()) {
-    await pause();
-    if (run !== latest) return;
-    const better = needOf(job, { clock, seconds: SECONDS });
-    if (better.used < needs[k]!.used) needs[k] = better;
-  }
-  await pause();
-  if (run === latest) tell({ needs, leftOut, isFirst: false });
+  const better = jobs.map((job, k) => {
+    const found = needOf(job, { clock, seconds: SECONDS });
+    return found.used < needs[k]!.used ? found : needs[k]!;
+  });
+  tell({ needs: better, leftOut, isFirst: false });
 };
