@@ -14,6 +14,7 @@ import {
   type NestProgress,
 } from './index';
 import { jobArb, jobOf, lay } from './testing';
+import { bestTube } from './parts';
 import { biasBlock, cutLengths, fewestCuts, type StripWant } from './strips';
 
 const usedInches = (rest: object, steps?: number) => lay(jobOf(rest), steps).used / NM.in;
@@ -279,6 +280,26 @@ describe('strips', () => {
   test('a strip no longer than the least cut is one cut', () => {
     const one = want({ width: inches(1.5), loss: inches(1.5), least: inches(12), length: inches(30) });
     expect(biasBlock(inches(53), [{ ...one, length: inches(10) }], 0)!.cuts).toHaveLength(1);
+  });
+
+  test('a tube from a square: side² = length x width; offered where it fits and takes less than any block of strips', () => {
+    const one: StripWant = {
+      strip: 's',
+      copy: 1,
+      width: inches(1.5),
+      length: inches(150),
+      loss: inches(1.5),
+      least: inches(12),
+    };
+    const tube = bestTube(one, inches(53), 0)!;
+    expect(tube.side).toBe(inches(15)); // 15 x 15 = 225 = 150 x 1 1/2
+    expect(tube.tube).toBeLessThan(tube.strips);
+    // The block of strips that it is compared with is the least of those that the engine would cut.
+    for (const side of [53, 26.5, 15.9]) expect(biasBlock(inches(side), [one], 0)!.width * biasBlock(inches(side), [one], 0)!.height).toBeGreaterThanOrEqual(tube.strips); // prettier-ignore
+    expect(bestTube(one, inches(14), 0)).toBeNull();
+    // One cut from edge to edge, 53 x 1.414 = 74.95, has no joins to save.
+    expect(bestTube({ ...one, length: inches(74) }, inches(53), 0)).toBeNull();
+    expect(bestTube({ ...one, length: inches(76) }, inches(53), 0)).not.toBeNull();
   });
 
   test('strips join to their lengths in the lay, whatever the grain', () => {

@@ -140,6 +140,28 @@ function biasWays(wants: StripWant[], across: Nm, gap: Nm): StripWay[] {
   );
 }
 
+/** A bias strip cut in one piece round a tube, and the cloth (nm²) that it and parallel strips take. */
+export interface Tube {
+  side: Nm;
+  tube: number;
+  strips: number;
+}
+
+/**
+ * The square that, sewn into a tube with its edges a strip's width aside, gives one strip of that length on the bias without
+ * joins: length = side² / width, so side = sqrt(length × width). Null where it is wider than the usable width `across` (nm)
+ * or takes no less cloth than the best block of parallel strips. Source: handbook, "Welt and piping"; common practice of
+ * quilting, without the tube's two seams.
+ */
+export function bestTube(want: StripWant, across: Nm, gap: Nm): Tube | null {
+  const side = Math.ceil(Math.sqrt(want.length * want.width));
+  const [strips] = biasWays([want], across, gap).map(([block]) => block!.width * block!.height).sort((a, b) => a - b); // prettier-ignore
+  // One cut that is long enough has no joins to save.
+  if (want.length <= longestBias(across)) return null;
+  if (strips === undefined || side > across || side * side >= strips) return null;
+  return { side, tube: side * side, strips };
+}
+
 export const blockPart = (block: StripBlock): Part => ({
   width: block.width,
   height: block.height,

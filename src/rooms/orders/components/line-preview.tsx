@@ -2,10 +2,12 @@
 
 import { Box, Flex, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import Link from 'next/link';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
+import { usableWidth } from '@/core/cloth';
 import type { CoverKind, TakeOff } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
-import type { Units } from '@/core/length';
+import { bestTube } from '@/core/lay';
+import { NM, printLength, STYLES, type Units } from '@/core/length';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { CutTable } from '@/ui/cut-table';
 import { Folded } from '@/ui/folded';
@@ -71,6 +73,7 @@ export const LinePreview = memo(function LinePreview(props: Props) {
           <Fractions>{notionsText(list, units)}</Fractions>
         </Text>
       )}
+      <Tubes list={list} units={units} />
       <Box fontSize="sm">
         <Folded title="Where the tape goes">
           <Guide kind={kind} focused={focused} />
@@ -85,6 +88,38 @@ export const LinePreview = memo(function LinePreview(props: Props) {
     </>
   );
 });
+
+/** Where a bias strip cut round a tube, from one square, takes less cloth than parallel strips: the square. */
+function Tubes({ list, units }: { list: CutList; units: Units }) {
+  const { cloths } = useOrderRoom();
+  const offers = useMemo(
+    () =>
+      list.strips.flatMap(({ line, name, grain, width, length, loss, least, cloth: id }) => {
+        const cloth = cloths.find((one) => one.id === id)?.cloth;
+        if (grain !== 'bias' || !cloth) return [];
+        const found = bestTube({ strip: name, copy: 1, width, length, loss, least }, usableWidth(cloth), 0);
+        return found ? [{ key: `${line} ${name}`, name, length, ...found }] : [];
+      }),
+    [list, cloths],
+  );
+  const size = (length: number) => printLength(length, STYLES[units]);
+  return offers.map(({ key, name, length, side, tube, strips }) => (
+    <Text key={key} fontSize="sm" color="fg.muted">
+      <Text as="span" fontWeight="700" color="fg">
+        A tube instead:{' '}
+      </Text>
+      <Fractions>
+        {`a square of ${size(roundUp(side, units))}, sewn into a tube a strip’s width aside, gives ${size(length)} of ${name} in one run, on ${Math.round(100 * (1 - tube / strips))} % less cloth than strips. Its two seams are extra.`}
+      </Fractions>
+    </Text>
+  ));
+}
+
+/** Up to an eighth of an inch, or to a millimetre. */
+const roundUp = (length: number, units: Units) => {
+  const step = units === 'in' ? NM.in / 8 : NM.mm;
+  return Math.ceil(length / step) * step;
+};
 
 /** Before the sizes are known: where the tape goes. */
 export function MeasureFirst({ kind, focused }: { kind: CoverKind; focused: string | undefined }) {
