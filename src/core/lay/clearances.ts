@@ -50,8 +50,11 @@ function isConvex(ring: readonly Point[]): boolean {
   });
 }
 
-/** The half-planes n·t < d, flat as nx, ny, d, that meet in one convex no-fit polygon. */
-type HalfPlanes = Float64Array;
+/** One convex no-fit polygon as half-planes n·t < d, flat as nx, ny, d; `last` is the one that t lay beyond last time. */
+interface HalfPlanes {
+  planes: Float64Array;
+  last: number;
+}
 
 /**
  * How deep shapes lie in each other, from the no-fit polygons of their convex parts: for a shape at the origin and another
@@ -74,7 +77,10 @@ export class Clearances {
   depth(a: number, b: number, dx: Nm, dy: Nm): Nm {
     const polygons = (this.known[a * this.shapes.length + b] ??= this.noFit(this.shapes[a]!, this.shapes[b]!));
     let deepest = 0;
-    for (const planes of polygons) {
+    for (const polygon of polygons) {
+      const { planes, last } = polygon;
+      // Places that are tried lie near each other: what was beyond an edge mostly still is.
+      if (planes[last + 2]! - planes[last]! * dx - planes[last + 1]! * dy <= deepest) continue;
       let least = Infinity;
       let at = 0;
       for (let e = 0; e < planes.length; e += 3) {
@@ -82,7 +88,9 @@ export class Clearances {
         if (inside >= least) continue;
         least = inside;
         at = e;
-        if (least <= deepest) break;
+        if (least > deepest) continue;
+        polygon.last = e;
+        break;
       }
       if (least > deepest) {
         deepest = least;
@@ -95,28 +103,36 @@ export class Clearances {
 
   private noFit(a: Shape, b: Shape): HalfPlanes[] {
     const gap = a.keepsGap && b.keepsGap ? this.gap : 0;
-    return a.parts.flatMap((fixed) =>
-      b.parts.map((moving) => {
-        const planes: number[] = [];
-        const add = (nx: number, ny: number) => {
-          for (let e = 0; e < planes.length; e += 3)
-            if (Math.abs(planes[e]! - nx) < 1e-12 && Math.abs(planes[e + 1]! - ny) < 1e-12) return;
-          const far = Math.max(...fixed.map(([x, y]) => nx * x + ny * y));
-          const near = Math.min(...moving.map(([x, y]) => nx * x + ny * y));
-          planes.push(nx, ny, far - near + gap);
-        };
-        eachNormal(fixed, add);
-        eachNormal(moving, (nx, ny) => add(-nx, -ny));
-        return Float64Array.from(planes);
-      }),
-    );
+    return a.parts.flatMap((fixed) => b.parts.map((moving) => minkowski(fixed, moving, gap)));
   }
 }
 
-function eachNormal(ring: readonly Point[], tell: (nx: number, ny: number) => void) {
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [dx, dy] = [ring[i]![0] - ring[j]![0], ring[i]![1] - ring[j]![1]];
-    const length = Math.hypot(dx, dy);
-    if (length > 0) tell(dy / length, -dx / length);
-  }
+/** The half-planes of a convex ring's sum with another one mirrored, grown by the gap: one for each direction of an edge. */
+function minkowski(fixed: readonly Point[], moving: readonly Point[], gap: Nm): HalfPlanes {
+  const planes = new Float64Array(3 * (fixed.length + moving.length));
+  let count = 0;
+  const add = (ring: readonly Point[], other: readonly Point[], sign: 1 | -1) => {
+    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+      const [dx, dy] = [ring[i]![0] - ring[j]![0], ring[i]![1] - ring[j]![1]];
+      const length = Math.hypot(dx, dy);
+      if (length === 0) continue;
+      const [nx, ny] = [(sign * dy) / length, (-sign * dx) / length];
+      let isKnown = false;
+      for (let e = 0; e < count && !isKnown; e += 3)
+        isKnown = Math.abs(planes[e]! - nx) < 1e-12 && Math.abs(planes[e + 1]! - ny) < 1e-12;
+      if (isKnown) continue;
+      // A very short edge may lie a little askew: then another corner of its ring lies further out.
+      let own = -Infinity;
+      for (const [x, y] of ring) own = Math.max(own, sign * (nx * x + ny * y));
+      let against = Infinity;
+      for (const [x, y] of other) against = Math.min(against, sign * (nx * x + ny * y));
+      planes[count] = nx;
+      planes[count + 1] = ny;
+      planes[count + 2] = own - against + gap;
+      count += 3;
+    }
+  };
+  add(fixed, moving, 1);
+  add(moving, fixed, -1);
+  return { planes: planes.slice(0, count), last: 0 };
 }

@@ -9,9 +9,12 @@ import type { Random } from './random';
 
 /** Parts lie free of each other when none is deeper in another than this (nm): the format compares to 2540 nm. */
 const FREE = 800;
-/** Places tried for a part: anywhere, about where it is; those of them that are then bettered step by step. */
-const ANYWHERE = 20;
-const ABOUT = 12;
+/** Places tried for a part anywhere, fewer each the more parts there are; for each of them tried about where it is. */
+const MOST_TRIES = 20;
+const LEAST_TRIES = 8;
+const ALL_TRIES = 1200;
+const ABOUT = 0.6;
+/** How many of the places tried are bettered step by step. */
 const BETTERED = 1;
 /** Steps that a place is bettered by at most, and by what part each must make it lighter: without, one part could take seconds. */
 const TRIES = 40;
@@ -46,6 +49,7 @@ export class Squeeze {
   private readonly weights: Float32Array;
   private readonly spots: Spot[];
   private readonly n: number;
+  private readonly tries: number;
   private readonly endless: number;
   private readonly groups: Map<string, number>;
   private readonly members: number[][];
@@ -92,6 +96,7 @@ export class Squeeze {
       }),
     );
     this.n = parts.length;
+    this.tries = Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.round(ALL_TRIES / this.n)));
     this.spots = parts.map((_, i) => ({ stock: 0, x: 0, y: 0, shape: this.ways[i]![0]! }));
     job.stock.forEach(({ left, right, length, flaws, outline }, stock) => {
       for (const [x0, y0, x1, y1] of [...flaws, ...(outline ? boxesOutside(outline, left, right, length) : [])]) {
@@ -352,8 +357,9 @@ export class Squeeze {
       top.push({ spot, weight });
       top.sort((a, b) => a.weight - b.weight);
     };
-    for (let k = 0; k < (isBound ? BOUND : ANYWHERE); k++) consider(this.anywhere(i));
-    for (let k = 0; k < ABOUT; k++) {
+    const tries = this.tries;
+    for (let k = 0; k < (isBound ? BOUND : tries); k++) consider(this.anywhere(i));
+    for (let k = 0; k < ABOUT * tries; k++) {
       const shape = random.next() < 0.7 ? now.shape : this.ways[i]![random.below(this.ways[i]!.length)]!;
       const { width, height } = this.shapes[shape]!;
       const x = now.x + (random.next() - 0.5) * width;

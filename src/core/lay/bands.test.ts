@@ -1,0 +1,99 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { Bands } from './bands';
+import type { Profile } from './columns';
+
+type Box = [x: number, y: number, width: number, height: number];
+const WIDTH = 100;
+const profile = (width: number, height: number): Profile => ({ width, height, low: null, high: null });
+const meets = ([ax, ay, aw, ah]: Box, [bx, by, bw, bh]: Box) => ax < bx + bw && bx < ax + aw && ay < by + bh && by < ay + ah; // prettier-ignore
+
+/** Boxes that do not lie in each other, as the bands hold them. */
+const apart = (boxes: readonly Box[]) =>
+  boxes.filter((box, i) => box[0] + box[2] <= WIDTH && boxes.slice(0, i).every((other) => !meets(box, other)));
+const box = fc.tuple(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 0, max: 120 }), fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 40 })); // prettier-ignore
+const layout = fc.array(box, { maxLength: 14 }).map((boxes) => apart(boxes as Box[]));
+
+const filled = (boxes: readonly Box[], high = 7, top = Infinity, fixed: [number, number, number, number][] = []) => {
+  const bands = new Bands(0, WIDTH, 0, top, high, 20, fixed);
+  boxes.forEach(([x, y, w, h], i) => bands.take(i, x, y, profile(w, h)));
+  return bands;
+};
+
+describe('bands', () => {
+  test('the lowest place at x is the one that a look at every height finds', () => {
+    fc.assert(
+      fc.property(layout, fc.integer({ min: 0, max: 80 }), fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 50 }), fc.constantFrom(1, 2, 3, 7, 25), fc.integer({ min: 0, max: 60 }),
+        (boxes, x, w, h, high, least) => {
+          fc.pre(x + w <= WIDTH);
+          let wanted = least;
+          while (boxes.some((other) => meets([x, wanted, w, h], other))) wanted++;
+          expect(filled(boxes, high).lowestAt(x, profile(w, h), least, Infinity, null)).toBe(wanted);
+        }), // prettier-ignore
+      { numRuns: 400 },
+    );
+  });
+
+  test('with a phase it is the lowest that holds it; below a limit or under the end of the cloth there may be none', () => {
+    const lift = (y: number) => Math.ceil((y - 3) / 10) * 10 + 3;
+    fc.assert(
+      fc.property(layout, fc.integer({ min: 0, max: 80 }), fc.integer({ min: 1, max: 20 }), fc.integer({ min: 1, max: 50 }), fc.integer({ min: 20, max: 160 }),
+        (boxes, x, w, h, end) => {
+          let wanted = 3;
+          while (boxes.some((other) => meets([x, wanted, w, h], other))) wanted += 10;
+          const bands = filled(boxes);
+          expect(bands.lowestAt(x, profile(w, h), 0, Infinity, lift)).toBe(wanted);
+          expect(bands.lowestAt(x, profile(w, h), 0, wanted - 1, lift)).toBe(Infinity);
+          const low = apart(boxes).filter(([, y, , height]) => y + height <= end);
+          let under = 3;
+          while (low.some((other) => meets([x, under, w, h], other))) under += 10;
+          expect(filled(low, 7, end).lowestAt(x, profile(w, h), 0, Infinity, lift)).toBe(under + h <= end ? under : Infinity);
+        }), // prettier-ignore
+      { numRuns: 300 },
+    );
+  });
+
+  test('what was taken off leaves no trace', () => {
+    fc.assert(
+      fc.property(layout, fc.integer({ min: 0, max: 13 }), fc.integer({ min: 0, max: 80 }), (boxes, gone, x) => {
+        fc.pre(gone < boxes.length);
+        const rest = boxes.filter((_, i) => i !== gone);
+        const bands = filled(boxes);
+        bands.give(gone);
+        const other = filled(rest);
+        expect(bands.lowestAt(x, profile(20, 15), 0, Infinity, null)).toBe(other.lowestAt(x, profile(20, 15), 0, Infinity, null)); // prettier-ignore
+        const places = (of: Bands) => {
+          const into = new Float64Array(100);
+          return [...new Set(into.subarray(0, of.placesFor(12, into)))].sort((a, b) => a - b);
+        };
+        expect(places(bands)).toEqual(places(other));
+      }),
+    );
+  });
+
+  test('places to try: beside every box, and at both selvages', () => {
+    const into = new Float64Array(20);
+    const bands = filled([[10, 0, 30, 20], [40, 0, 25, 5]]); // prettier-ignore
+    const places = new Set(into.subarray(0, bands.placesFor(20, into)));
+    // After the left selvage and the ends at 40 and 65; before the right selvage and the starts at 10 (no room) and 40.
+    expect([...places].sort((a, b) => a - b)).toEqual([0, 20, 40, 65, 80]);
+  });
+
+  test('touching is the length of the edge along others, the selvages and the end', () => {
+    const bands = filled([[0, 0, 30, 20], [60, 0, 40, 10]]); // prettier-ignore
+    // A box of 30 by 10 on the ground between the two: 30 below, 10 at each side.
+    expect(bands.touching(30, 0, profile(30, 10))).toBe(50);
+    // On the second, in the right corner of the cloth: 40 below, 5 along the selvage.
+    expect(bands.touching(60, 10, profile(40, 5))).toBe(45);
+    // One that hangs free beside the first touches it along 8 of its height.
+    expect(bands.touching(30, 12, profile(10, 20))).toBe(8);
+  });
+
+  test('flaws are in the way, even where they lie over each other', () => {
+    const bands = filled([], 5, Infinity, [[0, 10, 60, 20], [40, 10, 100, 20]]); // prettier-ignore
+    expect(bands.lowestAt(0, profile(30, 10), 0, Infinity, null)).toBe(0);
+    expect(bands.lowestAt(0, profile(30, 11), 0, Infinity, null)).toBe(20);
+    const narrow = filled([], 5, Infinity, [[0, 10, 60, 20], [40, 10, 60, 20]]); // prettier-ignore
+    expect(narrow.lowestAt(60, profile(40, 15), 0, Infinity, null)).toBe(0);
+  });
+});
