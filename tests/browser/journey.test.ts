@@ -72,9 +72,9 @@ describe('from nothing to a costed lay', () => {
     await me.choose('Piping', 'at the top');
     await me.sees('piping, bias');
     await me.sees('27 + 2 × 1⁄2 = 28');
-    // Both lines, laid in the browser: 12 pieces of the cushions and 7 of the boxed one.
+    // Both lines, laid in the browser: 12 pieces of the cushions, 7 of the boxed one and its piping.
     await me.sees('The cloth it takes by itself');
-    await me.sees('Rushes 19');
+    await me.sees('Rushes 20');
     await me.press('Save order');
     await me.sees('The order is saved.');
     await me.sees('The Ferry House');

@@ -10,6 +10,7 @@ import { readLineForm, type LineForm } from './form';
 export interface ClothNeed {
   cloth: string;
   name: string;
+  /** Pieces and strips. */
   pieces: number;
   /** Copies that fit on no width of it. */
   unplaced: number;
@@ -47,7 +48,7 @@ export function needJobs(
     const made = layJobFor([{ orderNo: '', cutList: list.value }], cloth, stuff, units);
     const job = made && readJob(made.json);
     if (!job?.ok) return [];
-    const pieces = job.value.pieces.reduce((sum, { qty }) => sum + qty, 0);
+    const pieces = [...job.value.pieces, ...job.value.strips].reduce((sum, { qty }) => sum + qty, 0);
     return [{ cloth, name: stuff.name, stuff, pieces, job: job.value }];
   });
   return { jobs, leftOut };

@@ -41,7 +41,7 @@ export function ClothNeeds({ control, units }: { control: Control<OrderForm>; un
       >
         <thead>
           <tr>
-            {['Cloth', 'Pieces', 'Used', 'To buy', 'Cost'].map((name) => (
+            {['Cloth', 'Pieces and strips', 'Used', 'To buy', 'Cost'].map((name) => (
               <th key={name}>{name}</th>
             ))}
           </tr>
