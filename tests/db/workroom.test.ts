@@ -429,6 +429,7 @@ describe('batches', () => {
         used: nm(plan.totals.used),
         endless: nm(plan.totals.used),
         passes: 0,
+        refused: 0,
         bound: nm(plan.totals.bound),
         unplaced: [],
         lays: plan.lays.map((one) => ({

@@ -182,7 +182,7 @@ function checkLocked(job: LayJob) {
     const placed = job.locked.filter(({ stock }) => stock === id);
     return placed.length > 0 ? [{ stock: id, used: 0, placed, cuts: [] }] : [];
   });
-  const plan = { lays, unplaced: [], used: 0, endless: 0, bound: 0, passes: 0 };
+  const plan = { lays, unplaced: [], used: 0, endless: 0, bound: 0, passes: 0, refused: 0 };
   const fault = findFaults(job, plan).find(({ kind }) => !['copies', 'used', 'bound'].includes(kind));
   if (fault) throw new Refusal('placed', fault.what);
 }

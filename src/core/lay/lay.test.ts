@@ -169,6 +169,7 @@ describe('small lays whose best length is plain', () => {
       endless: inches(30),
       bound: inches(30),
       passes: 0,
+      refused: 0,
     };
     expect(findFaults(straight, pinwheel).map(({ kind }) => kind)).toEqual(['straight']);
     expect(findFaults(straight, lay(straight, 400))).toEqual([]);

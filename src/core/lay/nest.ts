@@ -1,7 +1,7 @@
 import type { Nm } from '../length';
 import { ok, type Result } from '../result';
 import { barBound, lowerBound, type Placed } from './bounds';
-import { findFaults } from './check';
+import { findFaults, type PlanFault } from './check';
 import type { LayJob } from './job';
 import { withLocked, withoutLocked } from './locked';
 import { turnOutline, type Point } from './outline';
@@ -51,11 +51,18 @@ const PROGRESS_EVERY_MS = 100;
  * check has found valid, with a proven lower bound.
  */
 export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
-  const plan = job.locked.length === 0 ? laid(job, options) : laidRound(job, options);
-  const faults = findFaults(job, plan);
-  if (faults.length > 0) throw new Error(`The lay engine made an invalid plan: ${faults[0]!.what}`);
+  if (job.locked.length === 0) return ok(laid(job, options));
+  const plan = laidRound(job, options);
+  refuseFaulty(findFaults(job, plan));
   return ok(plan);
 }
+
+function refuseFaulty([fault]: readonly PlanFault[]) {
+  if (fault) throw new Error(`The lay engine made an invalid plan: ${fault.what}`);
+}
+
+/** So many of the last better lays are kept, beside the first one. */
+const KEPT = 8;
 
 /** A plan of a job with locked pieces: of the rest, and what is locked with it. */
 function laidRound(job: LayJob, options: NestOptions): LayPlan {
@@ -63,7 +70,7 @@ function laidRound(job: LayJob, options: NestOptions): LayPlan {
   return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedOn(plan.lays)))) };
 }
 
-/** A plan of a job without locked pieces. */
+/** A plan of a job without locked pieces: the best lay that the independent check finds valid. */
 function laid(job: LayJob, options: NestOptions): LayPlan {
   const { pieces, unplaced } = sortOut(job);
   const fits = (id: string) => pieces.filter((part) => part.piece!.id === id).length;
@@ -78,19 +85,27 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
   }
   let bound = lowerBound(job, placeable);
 
-  let best: Found | null = null;
+  const better: Found[] = [];
   let passes = 0;
   if (pieces.length + sets.flat().length > 0) {
     passes = search(job, pieces, sets, {
-      ...limitsOf(job, options, () => ({ best, bound })),
+      ...limitsOf(job, options, () => ({ best: better.at(-1) ?? null, bound })),
       target: bound,
       sharpen: () => (bound = Math.max(bound, barBound(job, placeable))),
-      onBetter: (found) => (best = found),
+      onBetter: (found) => {
+        if (better.length > KEPT) better.splice(1, 1);
+        better.push(found);
+      },
     });
   }
   // The better bound is for all that could be placed; the quick one is for what was.
   const boundOf = (placed: Placed) => (isSame(placed, placeable) ? bound : lowerBound(job, placed));
-  return { ...toPlan(job, best, unplaced, boundOf), passes };
+  for (let refused = 0; ; refused++) {
+    const plan = { ...toPlan(job, better.pop() ?? null, unplaced, boundOf), passes, refused };
+    const faults = findFaults(job, plan);
+    if (faults.length === 0) return plan;
+    if (better.length === 0) refuseFaulty(faults);
+  }
 }
 
 function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found | null; bound: Nm }) {
@@ -165,7 +180,7 @@ function toPlan(
   best: Found | null,
   unplaced: Unplaced[],
   bound: (placed: Placed) => Nm,
-): Omit<LayPlan, 'passes'> {
+): Omit<LayPlan, 'passes' | 'refused'> {
   const lays: Lay[] = job.stock.map(({ id }) => ({ stock: id, used: 0, placed: [], cuts: [] }));
   const failed: Unplaced[] = [...unplaced];
   const short = new Set<string>();

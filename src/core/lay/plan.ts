@@ -15,6 +15,8 @@ export interface LayPlan {
   bound: Nm;
   /** About how many passes over the whole lay the search took. */
   passes: number;
+  /** How many better lays the independent check refused: never any, unless the engine is at fault. */
+  refused: number;
 }
 
 export interface Lay {

@@ -19,6 +19,8 @@ export const jobOf = (rest: object): LayJob => {
 export const lay = (job: LayJob, steps = 60): LayPlan => {
   const plan = nest(job, { steps });
   if (!plan.ok) throw new Error(plan.faults[0]!.message);
+  // The engine goes back to an older lay rather than give a faulty one; here that is a fault.
+  if (plan.value.refused > 0) throw new Error(`The check refused ${plan.value.refused} lays of the engine.`);
   return plan.value;
 };
 const size = fc.integer({ min: 8, max: 200 }).map((eighths) => eighths / 8);
