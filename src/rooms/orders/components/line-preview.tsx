@@ -109,7 +109,7 @@ function Tubes({ list, units }: { list: CutList; units: Units }) {
         A tube instead:{' '}
       </Text>
       <Fractions>
-        {`a square of ${size(roundUp(side, units))}, sewn into a tube a strip’s width aside, gives one ${name} of ${size(length)} in one run, on ${Math.round(100 * (1 - tube / strips))} % less cloth than strips. Its two seams are extra.`}
+        {`a square of ${size(roundUp(side, units))}, sewn into a tube a strip’s width aside, gives one ${name} of ${size(length)} without joins, on ${Math.round(100 * (1 - tube / strips))} % less cloth than strips. Its two seams are extra.`}
       </Fractions>
     </Text>
   ));
