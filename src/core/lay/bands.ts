@@ -197,16 +197,21 @@ export class Bands {
     this.room *= 2;
   }
 
+  /** How many places `placesFor` may give. */
+  get mostPlaces(): number {
+    return this.lefts.count + this.rights.count;
+  }
+
   /** Places across where a box of that width lies beside another, or at a selvage, written into `into`; returns how many. */
   placesFor(width: Nm, into: Float64Array): number {
     const { lefts, rights } = this;
     let n = 0;
-    for (let i = 0; i < rights.count && n < into.length; i++) {
+    for (let i = 0; i < rights.count; i++) {
       const x = rights.at[i]!;
       if (x + width > this.right) break;
       into[n++] = x;
     }
-    for (let i = lefts.count - 1; i >= 0 && n < into.length; i--) {
+    for (let i = lefts.count - 1; i >= 0; i--) {
       const x = lefts.at[i]! - width;
       if (x < this.left) break;
       into[n++] = x;

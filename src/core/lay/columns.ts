@@ -90,14 +90,19 @@ export class Columns {
     return this.columns.length;
   }
 
+  /** How many places `placesFor` may give. */
+  get mostPlaces(): number {
+    return 2 * this.count + 1;
+  }
+
   /** Places across where a column starts or ends, for a part of that width, written into `into`; returns how many. */
   placesFor(width: Nm, into: Float64Array): number {
     let n = 0;
     for (const { from } of this.columns) {
-      if (n < into.length && from + width <= this.right) into[n++] = from;
-      if (n < into.length && from - width >= this.left) into[n++] = from - width;
+      if (from + width <= this.right) into[n++] = from;
+      if (from - width >= this.left) into[n++] = from - width;
     }
-    if (n < into.length && this.right - width >= this.left) into[n++] = this.right - width;
+    if (this.right - width >= this.left) into[n++] = this.right - width;
     return n;
   }
 

@@ -177,6 +177,17 @@ describe('the columns of free cloth', () => {
     );
   });
 
+  test('places beside every column are given, far more of them than there are parts', () => {
+    const columns = new Columns(0, 1000, 0, Infinity, 10);
+    const slope = profileOf([[0, 0], [900, 0], [900, 900]], 900, 900, 10, 0); // prettier-ignore
+    columns.take(0, 0, slope);
+    const into = new Float64Array(columns.mostPlaces);
+    const places = new Set(into.subarray(0, columns.placesFor(50, into)));
+    // The slope divides the cloth every 10 up to 900: a part of 50 can start at each of these places, and end there.
+    for (let x = 0; x <= 900; x += 10) expect(places).toContain(x);
+    expect(places).toContain(950);
+  });
+
   test('a profile covers its outline and hardly more', () => {
     const ring: Point[] = [[0, 0], [1000, 0], [400, 800]]; // prettier-ignore
     const { low, high, width } = profileOf(ring, 1000, 800, 10, 0);

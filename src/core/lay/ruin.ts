@@ -56,7 +56,7 @@ export class Ruin {
   private readonly parts: Part[];
   /** The free cloth of each length: bands of rectangles, or columns where outlines have to be laid. */
   private readonly spaces: (Columns | Bands)[];
-  private readonly places: Float64Array;
+  private places = new Float64Array(256);
   private readonly profiles: (Profile | null)[][] = [];
   private readonly spots: (Spot | null)[];
   private readonly active: boolean[];
@@ -115,7 +115,6 @@ export class Ruin {
         ? new Columns(left - m, right + m, -m, length + m, this.step)
         : new Bands(left - m, right + m, -m, length + m, high, this.parts.length, this.blockedOf(k)),
     );
-    this.places = new Float64Array(2 * this.parts.length + 64);
     this.areas = Float64Array.from(this.parts, ({ width, height, outlines }) => outlines?.area ?? width * height);
     this.spots = this.parts.map(() => null);
     this.active = this.parts.map((_, i) => i < pieces.length);
@@ -393,8 +392,10 @@ export class Ruin {
     lift: ((x: Nm) => Lift) | null,
     near: Window | null,
   ) {
+    const space = this.spaces[k]!;
+    if (space.mostPlaces > this.places.length) this.places = new Float64Array(2 * space.mostPlaces);
     const { places } = this;
-    const count = this.spaces[k]!.placesFor(profile.width, places);
+    const count = space.placesFor(profile.width, places);
     for (let p = 0; p < count; p++) this.tryAt(k, places[p]!, profile, turned, lift && lift(places[p]!), near);
   }
 

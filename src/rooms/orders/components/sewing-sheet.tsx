@@ -1,8 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
 import { kindBook, takeOff, type CoverKind } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
 import { printNumber, STYLES } from '@/core/length';
@@ -10,6 +8,7 @@ import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice } from '@/ui/page';
+import { PrintBar } from '@/ui/print-bar';
 import { FIT_LABELS, readLineForm } from '../form';
 import type { ClothChoice, StoredOrder } from '../queries';
 import { Inspections, notionsText, Steps } from './sewing';
@@ -27,15 +26,12 @@ export function SewingSheet({ order, due, cloths, own, withdrawn }: Props) {
   const { customer, lines, notes } = order.form;
   return (
     <Box>
-      <Flex className="no-print" gap="3" mb="5" align="center">
-        <Button asChild variant="ghost">
-          <Link href={`/orders/${order.id}`}>Back to the order</Link>
-        </Button>
-        <Button onClick={() => window.print()}>
-          <Printer size={18} /> Print this sheet
-        </Button>
-        <Text color="fg.muted">For the sewing machine, A4 upright.</Text>
-      </Flex>
+      <PrintBar
+        back="Back to the order"
+        backTo={`/orders/${order.id}`}
+        print="Print this sheet"
+        about="For the sewing machine, A4 upright."
+      />
       <Box
         className="light"
         bg="#fff"

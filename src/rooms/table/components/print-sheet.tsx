@@ -1,13 +1,12 @@
 'use client';
 
-import { Box, Button, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
 import { Fragment } from 'react';
 import { printMoney } from '@/core/cost';
 import { NM, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { markPath } from '@/ui/order-mark';
+import { PrintBar } from '@/ui/print-bar';
 import { longLength, percent } from '@/ui/words';
 import type { LayView, LayViewItem } from '../lay-view';
 import { LayPicture } from './lay-picture';
@@ -29,15 +28,12 @@ export function PrintSheet({
 }) {
   return (
     <Box>
-      <Flex className="no-print" gap="3" mb="5" align="center">
-        <Button asChild variant="ghost">
-          <Link href={`/batches/${batch.id}`}>Back to the batch</Link>
-        </Button>
-        <Button onClick={() => window.print()}>
-          <Printer size={18} /> Print these sheets
-        </Button>
-        <Text color="fg.muted">One sheet a cloth, A4 upright; the browser can save it as a PDF too.</Text>
-      </Flex>
+      <PrintBar
+        back="Back to the batch"
+        backTo={`/batches/${batch.id}`}
+        print="Print these sheets"
+        about="One sheet a cloth, A4 upright; the browser can save it as a PDF too."
+      />
       <Stack gap="8">
         {lays.map((lay, i) => (
           <Sheet key={lay.id} lay={lay} batchName={batch.name} printedOn={printedOn} isFirst={i === 0} />

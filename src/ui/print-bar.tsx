@@ -1,0 +1,30 @@
+'use client';
+
+import { Button, Flex, Text } from '@chakra-ui/react';
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
+
+/** Above what is to be printed, and not on the paper: the way back, the button, and how it comes out. */
+export function PrintBar({
+  back,
+  backTo,
+  print,
+  about,
+}: {
+  back: string;
+  backTo: string;
+  print: string;
+  about: string;
+}) {
+  return (
+    <Flex className="no-print" gap="3" mb="5" align="center">
+      <Button asChild variant="ghost">
+        <Link href={backTo}>{back}</Link>
+      </Button>
+      <Button onClick={() => window.print()}>
+        <Printer size={18} /> {print}
+      </Button>
+      <Text color="fg.muted">{about}</Text>
+    </Flex>
+  );
+}
