@@ -61,6 +61,40 @@ export function dissectedJob(n: number, seed: number, kind: 'free' | 'straight' 
   return { job, best };
 }
 
+/**
+ * The fields of a grid whose corners are moved about, at millionths of an inch: four-cornered outlines without waste, each
+ * turned by some quarter turns.
+ */
+export function shakenGrid(width: number, length: number, across: number, along: number, random: Random) {
+  const at = (i: number, count: number, whole: number) =>
+    (whole / count) * (i + (i > 0 && i < count ? 0.4 * (random.next() - 0.5) : 0));
+  const corners = Array.from({ length: along + 1 }, (_, j) =>
+    Array.from({ length: across + 1 }, (_, i): [number, number] => [at(i, across, width), at(j, along, length)]),
+  );
+  return Array.from({ length: across * along }, (_, k) => {
+    const [i, j] = [k % across, Math.floor(k / across)];
+    const ring = [corners[j]![i]!, corners[j]![i + 1]!, corners[j + 1]![i + 1]!, corners[j + 1]![i]!];
+    return { id: `p${k}`, outline: turned(ring, random.below(4)), qty: 1 };
+  });
+}
+
+/** A ring by so many quarter turns, its box at the origin, at millionths. */
+function turned(ring: readonly [number, number][], quarters: number): [number, number][] {
+  let turning: [number, number][] = [...ring];
+  for (let q = 0; q < quarters; q++) turning = turning.map(([x, y]) => [-y, x]);
+  const [left, low] = [Math.min(...turning.map(([x]) => x)), Math.min(...turning.map(([, y]) => y))];
+  return turning.map(([x, y]) => [Math.round((x - left) * 1e6) / 1e6, Math.round((y - low) * 1e6) / 1e6]);
+}
+
+/** A shaken grid as a job of about n outlines, with its best length in inches. */
+export function shakenJob(n: number, seed: number) {
+  const across = Math.round(Math.sqrt(n / 1.3));
+  const along = Math.round(n / across);
+  const best = 9 * along;
+  const pieces = shakenGrid(54, best, across, along, new Random(seed));
+  return { job: toJob({ cloth: { name: 'shaken', width: 54, turns: 'any' }, pieces }), best };
+}
+
 /** Set C, classes 1 and 2 of Hopper and Turton (2001), problem 1 and problem 2: from memory, checked by their area. */
 export const PUBLISHED: { name: string; width: number; best: number; sizes: [number, number, number?][] }[] = [
   {

@@ -4,7 +4,7 @@ import { cutList, type OrderLine } from '@/core/cutlist';
 import { handLength, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
 import { HOSTILE } from '@/bench/hostile';
-import { dissectedJob, PUBLISHED, publishedJob, workroomJob } from '@/bench/jobs';
+import { dissectedJob, PUBLISHED, publishedJob, shakenJob, workroomJob } from '@/bench/jobs';
 import { lengthByLibraries } from '@/bench/libraries';
 import { parseLayJob } from '@/core/files/lay-json';
 import { Cancel, closePool, layOnAllCores } from '@/work/pool';
@@ -54,6 +54,7 @@ const FAMILIES: Record<string, Row[]> = {
       [20, 60, 200].map((n, i) => ({ name: `${n} pieces`, ...dissectedJob(n, 31 + i, kind) })),
     ]),
   ),
+  'outlines without waste': [12, 40].map((n, i) => ({ name: `${n} pieces`, ...shakenJob(n, 41 + i) })),
   'workroom, plain': [30, 100, 300].map((n) => ({ name: `${n} pieces`, job: workroomJob(n, false) })),
   'workroom, half drop': [30, 100, 300].map((n) => ({ name: `${n} pieces`, job: workroomJob(n, true) })),
 };

@@ -7,6 +7,8 @@ export interface Shape {
   width: Nm;
   height: Nm;
   parts: readonly (readonly Point[])[];
+  /** The outline, counter-clockwise. */
+  ring: readonly Point[];
   /** False for a flaw: parts may touch it, whatever gap they keep from each other. */
   keepsGap: boolean;
 }
@@ -15,6 +17,7 @@ export const boxShape = (width: Nm, height: Nm, keepsGap = true): Shape => ({
   width,
   height,
   parts: [boxRing(width, height)],
+  ring: boxRing(width, height),
   keepsGap,
 });
 
@@ -36,7 +39,7 @@ export function ringShape(ring: readonly Point[], width: Nm, height: Nm): Shape 
   const area = Math.abs(doubleArea(ring));
   const covered = parts.reduce((sum, part) => sum + doubleArea(part), 0);
   return Math.abs(covered - area) <= 1e-6 * area && parts.every(isConvex)
-    ? { width, height, parts, keepsGap: true }
+    ? { width, height, parts, ring: doubleArea(ring) > 0 ? ring : [...ring].reverse(), keepsGap: true }
     : boxShape(width, height);
 }
 

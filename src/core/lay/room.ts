@@ -49,6 +49,9 @@ export function luby(n: number): number {
   return size === n + 1 ? size / 2 : luby(n - size / 2 + 1);
 }
 
+/** Lengths that differ by no more (nm) are the same, as the format has it. */
+const EQUAL = 2_540;
+
 /** What a pass by best fit takes beside one that keeps every hole: measured. */
 const FIT_PASS = 0.05;
 
@@ -107,4 +110,4 @@ export class Room {
 }
 
 const isAtTarget = ({ placing }: Found, job: LayJob, target: Nm) =>
-  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target;
+  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target + EQUAL;

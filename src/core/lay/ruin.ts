@@ -29,6 +29,8 @@ const TIDY_EVERY = 64;
 /** How often only the window is looked at for a place: more where outlines make looking slow. */
 const NEAR = 0.7;
 const NEAR_PLAIN = 0.5;
+/** Half the time no more places than about that are looked at on each length: more steps in the same time. */
+const FEW_PLACES = 8;
 
 /** A part of a length that was made free: from x0 to x1 across, from y0 up. */
 interface Window {
@@ -330,6 +332,7 @@ export class Ruin {
     return true;
   }
 
+  private mostLooked = Infinity;
   private isRightFirst = false;
   private blinks = false;
   /** Whether places are ranked by how much of the part's edge touches others, or by how low they are. */
@@ -396,7 +399,10 @@ export class Ruin {
     if (space.mostPlaces > this.places.length) this.places = new Float64Array(2 * space.mostPlaces);
     const { places } = this;
     const count = space.placesFor(profile.width, places);
-    for (let p = 0; p < count; p++) this.tryAt(k, places[p]!, profile, turned, lift && lift(places[p]!), near);
+    const share = near || !this.blinks ? 1 : this.mostLooked / count;
+    for (let p = 0; p < count; p++)
+      if (share >= 1 || this.random.next() < share)
+        this.tryAt(k, places[p]!, profile, turned, lift && lift(places[p]!), near);
   }
 
   /** For an outline, places along a coarse row of steps, then finer ones about the best of them. */
@@ -474,6 +480,7 @@ export class Ruin {
         ]
       : off.slice();
     this.arrange(again, lead);
+    this.mostLooked = random.next() < 0.5 ? FEW_PLACES : Infinity;
     this.byTouch = this.step === 0 && random.next() < BY_TOUCH;
     const limit = this.cost - this.temperature * this.heat * Math.log(Math.max(1e-12, random.next()));
     // Each part only adds to the cost: when it is too much, the rest need not be laid.

@@ -45,8 +45,9 @@ export function search(
     let next = 0;
     for (let i = 1; i < strategies.length; i++) if (turn(i) < turn(next)) next = i;
     const before = room.best!.placing.cost;
-    const { value } = strategies[next]!.passes.next();
-    spent[next]! += value ?? 0;
+    const { value, done } = strategies[next]!.passes.next();
+    // One that has nothing left to try leaves its time to the others.
+    spent[next]! += done ? Infinity : value;
     for (let i = 0; i < praise.length; i++) praise[i] = 1 + (praise[i]! - 1) * FADING;
     if (room.best!.placing.cost < before) praise[next] = PRAISE;
   }

@@ -1,11 +1,11 @@
 import { nextAlong, phaseOf, wrap } from '../cloth';
 import type { Nm } from '../length';
-import { boxShape, Clearances, ringShape, type Shape } from './clearances';
+import { Clearances, type Shape } from './clearances';
 import type { LayJob } from './job';
-import { boxesOutside, turnOutline } from './outline';
 import type { Part } from './parts';
 import { phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
+import { shapesOf, type Spot } from './shapes';
 
 /** Parts lie free of each other when none is deeper in another than this (nm): the format compares to 2540 nm. */
 const FREE = 800;
@@ -27,13 +27,6 @@ const MOST_GROWTH = 2;
 const FADING = 0.95;
 const PHASES_TRIED = 8;
 
-interface Spot {
-  stock: number;
-  x: Nm;
-  y: Nm;
-  shape: number;
-}
-
 /**
  * Overlap minimisation with guided weights (after Umetani and others 2009 and Gardeyn and others 2025, from memory): all
  * parts are pressed below a target, where they lie in each other; one after another those that do are given the place where
@@ -41,10 +34,10 @@ interface Spot {
  * pattern and the lengths of cloth; match groups change their phase as a whole.
  */
 export class Squeeze {
-  private readonly shapes: Shape[] = [];
+  private readonly shapes: Shape[];
   /** For each part the numbers of its shapes, and the turn of each shape. */
   private readonly ways: number[][];
-  private readonly turnOf: number[] = [];
+  private readonly turnOf: number[];
   private readonly clearances: Clearances;
   private readonly weights: Float32Array;
   private readonly spots: Spot[];
@@ -77,33 +70,13 @@ export class Squeeze {
     private readonly parts: readonly Part[],
     private readonly random: Random,
   ) {
-    const known = new Map<string, number>();
-    const shapeNumber = (key: string, turn: number, make: () => Shape) => {
-      let number = known.get(key);
-      if (number === undefined) {
-        known.set(key, (number = this.shapes.length));
-        this.shapes.push(make());
-        this.turnOf.push(turn);
-      }
-      return number;
-    };
-    this.ways = parts.map(({ width, height, turns, outlines, piece }) =>
-      (outlines ? outlines.turns : turns).map((turn) => {
-        const [w, h] = turn % 180 === 0 ? [width, height] : [height, width];
-        return outlines
-          ? shapeNumber(`${piece!.id} ${turn}`, turn / 90, () => ringShape(turnOutline(outlines.ring, turn), w, h))
-          : shapeNumber(`${w} ${h} ${turn}`, turn / 90, () => boxShape(w, h));
-      }),
-    );
+    const { shapes, turnOf, ways, fixed } = shapesOf(job, parts);
+    this.shapes = shapes;
+    this.turnOf = turnOf;
+    this.ways = ways;
     this.n = parts.length;
     this.tries = Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.round(ALL_TRIES / this.n)));
-    this.spots = parts.map((_, i) => ({ stock: 0, x: 0, y: 0, shape: this.ways[i]![0]! }));
-    job.stock.forEach(({ left, right, length, flaws, outline }, stock) => {
-      for (const [x0, y0, x1, y1] of [...flaws, ...(outline ? boxesOutside(outline, left, right, length) : [])]) {
-        this.shapes.push(boxShape(x1 - x0, y1 - y0, false));
-        this.spots.push({ stock, x: x0, y: y0, shape: this.shapes.length - 1 });
-      }
-    });
+    this.spots = [...parts.map((_, i) => ({ stock: 0, x: 0, y: 0, shape: ways[i]![0]! })), ...fixed];
     this.clearances = new Clearances(this.shapes, job.gap);
     const count = this.spots.length;
     this.weights = new Float32Array(count * this.n).fill(1);

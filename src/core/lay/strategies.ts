@@ -1,5 +1,6 @@
 import { Jigsaw, wasteAt } from './jigsaw';
 import { Merges } from './merges';
+import { Mosaic, suitsMosaic } from './mosaic';
 import { orders } from './orders';
 import type { Part } from './parts';
 import { measured } from './placing';
@@ -16,6 +17,11 @@ const PASSES_A_STATE = 0.15;
 const PASSES_A_STEP = 0.25;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
+const PASSES_A_MOSAIC = 1;
+/** The width of the first beams of a mosaic, and of those that follow, when the first have laid such a share of the parts. */
+const MOSAIC = 64;
+const WIDE_MOSAIC = 256;
+const FAR = 0.5;
 /** The width of the first beam of merges. */
 const MERGES = 50;
 /** Steps of ruin and recreate at a time, and how many without a better lay before it starts again from the best one. */
@@ -57,8 +63,10 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
   }
   if (!job.straight) strategies.push({ passes: ruins(room), share: hasOutlines ? 12 : isExact ? 1 : 25 });
   const endless = job.stock.some(({ length }) => length === Infinity);
-  if (hasOutlines && !job.straight && endless && parts.length <= MOST_SQUEEZED)
-    strategies.push({ passes: squeezes(room), share: 50 });
+  const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
+  if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
+  if (isSmall && suitsMosaic(job, parts))
+    strategies.push({ passes: mosaics(room), share: limits.lane % 2 === 1 ? 400 : 50 });
   if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
   return strategies;
 }
@@ -91,6 +99,24 @@ function* beams(room: Room): Strategy {
         yield room.spend(1);
       }
     }
+    yield room.spend(1);
+  }
+}
+
+/** Beams for a lay of outlines that leaves nothing over, given up when none comes far. */
+function* mosaics(room: Room): Strategy {
+  const { job, random } = room;
+  const { parts } = room.starts[0]!;
+  const mosaic = new Mosaic(job, parts, random);
+  const { left, right } = job.stock[0]!;
+  const target = Math.round(mosaic.area / (right - left));
+  for (let go = 0; mosaic.canEndAt(target); go++) {
+    const levels = mosaic.run(target, go < 2 ? MOSAIC : WIDE_MOSAIC * luby(Math.floor(go / 2)), go % 2 === 1);
+    let next = levels.next();
+    for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_MOSAIC);
+    for (const lay of next.value)
+      if (lay.placed === parts.length) room.consider({ ...room.starts[0]!, placing: measured(job, parts, lay) });
+    if (go === 1 && mosaic.reached < FAR * parts.length) break;
     yield room.spend(1);
   }
 }

@@ -1,0 +1,84 @@
+import { describe, expect, test } from 'vitest';
+import { dissect, shakenGrid } from '@/bench/jobs';
+import { NM } from '../length';
+import { findFaults } from './index';
+import { Mosaic, suitsMosaic } from './mosaic';
+import { pieceParts } from './parts';
+import { Random } from './random';
+import { jobOf, lay } from './testing';
+
+const drain = <T>(steps: Generator<number, T, void>): T => {
+  for (let next = steps.next(); ; next = steps.next()) if (next.done) return next.value;
+};
+
+const mosaicOf = (width: number, pieces: object[]) => {
+  const job = jobOf({ cloth: { name: 't', width, turns: 'any' }, pieces });
+  return new Mosaic(job, pieceParts(job), new Random(1));
+};
+
+describe('outlines that fill the cloth without waste (grids whose corners are moved about)', () => {
+  test.each([
+    [4, 4],
+    [5, 6],
+    [6, 8],
+  ])('%d by %d fields come together again', (across, along) => {
+    const length = 8 * along;
+    const pieces = shakenGrid(48, length, across, along, new Random(across));
+    const job = jobOf({ cloth: { name: 't', width: 48, turns: 'any' }, pieces });
+    const plan = lay(job, 3_000);
+    expect(plan.used / NM.in).toBeCloseTo(length, 4);
+    expect(findFaults(job, plan)).toEqual([]);
+    expect(plan.unplaced).toEqual([]);
+  });
+
+  test('two boxes that make an ell are laid with it: seven parts on 24 in', () => {
+    const boxes = dissect(24, 18, 8, new Random(5));
+    const [a, b] = [boxes[0]!, boxes.find((box) => box !== boxes[0] && box.x === boxes[0]!.x + boxes[0]!.w && box.y === boxes[0]!.y)!]; // prettier-ignore
+    expect(b.h).not.toBe(a.h);
+    const [low, high] = a.h < b.h ? [a.h, b.h] : [b.h, a.h];
+    const whole = a.w + b.w;
+    const ell = a.h < b.h ? [[0, 0], [whole, 0], [whole, high], [a.w, high], [a.w, low], [0, low]] : [[0, 0], [whole, 0], [whole, low], [a.w, low], [a.w, high], [0, high]]; // prettier-ignore
+    const rest = boxes.filter((box) => box !== a && box !== b);
+    const mosaic = mosaicOf(24, [
+      { id: 'ell', outline: ell },
+      ...rest.map(({ w, h }, i) => ({ id: `p${i}`, size: [h, w] })),
+    ]);
+    const [best] = drain(mosaic.run(18 * NM.in, 64, true));
+    expect(best!.placed).toBe(7);
+    expect([...best!.stock]).toEqual(Array.from({ length: 7 }, () => 0));
+  });
+});
+
+describe('where there is no such lay', () => {
+  const triangle = { id: 't', outline: [[0, 0], [10, 0], [3, 8]], qty: 6 }; // prettier-ignore
+
+  test('a few parts are laid and the rest is not', () => {
+    const boxes = { id: 'b', size: [10, 8], qty: 2 };
+    const mosaic = mosaicOf(30, [{ ...triangle, qty: 2 }, boxes]);
+    const lays = drain(mosaic.run(8 * NM.in, 32, true));
+    expect(Math.max(...lays.map(({ placed }) => placed))).toBe(mosaic.reached);
+    expect(mosaic.reached).toBeLessThan(4);
+    expect(mosaic.reached).toBeGreaterThan(0);
+  });
+
+  test('parts on a grid end only on it', () => {
+    const ell = { id: 'l', outline: [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]], qty: 2 }; // prettier-ignore
+    const mosaic = mosaicOf(30, [ell]);
+    expect(mosaic.canEndAt(9 * NM.in)).toBe(true);
+    expect(mosaic.canEndAt(9.4 * NM.in)).toBe(false);
+    expect(mosaic.area).toBe(2 * (15 * 6 + 6 * 7) * NM.in ** 2);
+  });
+
+  test('remnants, gaps, straight cutting and patterns are for the other strategies', () => {
+    const suits = (rest: object) => {
+      const job = jobOf({ pieces: [triangle], ...rest });
+      return suitsMosaic(job, pieceParts(job));
+    };
+    expect(suits({})).toBe(true);
+    expect(suits({ gap: 0.25 })).toBe(false);
+    expect(suits({ cut: 'straight' })).toBe(false);
+    expect(suits({ stock: [{ id: 'rem', length: 30 }, { id: 'roll' }] })).toBe(false);
+    const cloth = { name: 't', width: 54, turns: 'half', repeat: { across: 9, along: 7 } };
+    expect(suits({ cloth, pieces: [{ ...triangle, match: { at: [0, 0] } }] })).toBe(false);
+  });
+});

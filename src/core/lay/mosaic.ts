@@ -1,0 +1,538 @@
+import type { Nm } from '../length';
+import { Clearances, type Shape } from './clearances';
+import type { JigsawLay } from './jigsaw';
+import type { LayJob } from './job';
+import { greatestCommon } from './kinds';
+import { doubleArea, type Point } from './outline';
+import type { Part } from './parts';
+import type { Random } from './random';
+import { shapesOf } from './shapes';
+
+/** Corners this near (nm) to each other are one: outlines are rounded to a millionth of an inch, and the errors add up. */
+const NEAR = 1_500;
+/** Angles that differ by less (radians) are one. */
+const TURN = 5e-5;
+/** How deep (nm) parts may lie in each other: less than the format compares to. */
+const SLACK = 1_000;
+/** What is laid counts beside the bits of evidence: a mean part as one bit. */
+const LARGE_FIRST = 1;
+const NOISE = 2;
+/** Lays that are told at the end of a run without a whole one. */
+const MOST_LAYS = 6;
+const ROUND = 2 * Math.PI;
+/** What has room at a corner is kept for so many more parts. */
+const STALE = 6;
+/** The finest grid across the cloth on which sums of edges are known. */
+const FINEST = 2_000;
+
+/** A corner of a shape: where it is, the direction of the edge that leaves it, and the angle within (radians). */
+interface Corner {
+  x: Nm;
+  y: Nm;
+  out: number;
+  angle: number;
+  /** What an edge in the direction of the one that leaves it tells, and of the one that comes in (bits). */
+  outBits: number;
+  inBits: number;
+}
+
+/** A way to begin at a free corner: a kind's shape with this corner of it there. */
+interface Start {
+  out: number;
+  angle: number;
+  kind: number;
+  shape: number;
+  corner: number;
+}
+
+/** What is free round a point: counter-clockwise from `from` over `angle` radians. */
+interface Sector {
+  x: Nm;
+  y: Nm;
+  from: number;
+  angle: number;
+  /** The starts that had room there when `count` parts were laid; null when nobody has looked. */
+  fits: readonly Start[] | null;
+  count: number;
+}
+
+/** A part that might come next, and how much speaks for it. */
+interface Move {
+  state: State;
+  placed: readonly State[];
+  start: Start;
+  x: Nm;
+  y: Nm;
+  rank: number;
+}
+
+interface State {
+  parent: State | null;
+  count: number;
+  counts: Uint16Array;
+  sectors: Sector[];
+  shape: number;
+  kind: number;
+  x: Nm;
+  y: Nm;
+  area: number;
+  score: number;
+  rank: number;
+  hash: number;
+}
+
+/** An angle within 0 to 2 pi; what is hardly less than a full turn is none. */
+function normal(angle: number): number {
+  const turned = angle - ROUND * Math.floor(angle / ROUND);
+  return turned > ROUND - TURN ? turned - ROUND : turned;
+}
+
+/** True when a job's lays are of a kind that this search knows: one plain length, nothing with a phase, no gap. */
+export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: readonly Part[]): boolean =>
+  !straight &&
+  gap === 0 &&
+  stock.length === 1 &&
+  stock[0]!.length === Infinity &&
+  stock[0]!.flaws.length === 0 &&
+  !stock[0]!.outline &&
+  parts.every(({ match, block }) => (!match || !lattice) && !block);
+
+/**
+ * A beam search for a lay of outlines that leaves nothing over. Where the free cloth has a corner that points outward, one
+ * of the parts must have a corner there, with an edge along the one side of it; of all free corners the one is filled that
+ * the fewest parts can fill, and a state with a corner that none can fill is dropped. Of the states with equally many parts
+ * the most believable are kept: a corner of a part that meets another one, or an edge that runs along one in a direction
+ * that few edges have, is hardly there by chance.
+ */
+export class Mosaic {
+  private readonly shapes: readonly Shape[];
+  private readonly turnOf: readonly number[];
+  private readonly clearances: Clearances;
+  private readonly corners: Corner[][];
+  private readonly members: number[][] = [];
+  private readonly areas: number[];
+  private readonly starts: Start[] = [];
+  private readonly narrowest: number;
+  private readonly width: Nm;
+  private readonly left: Nm;
+  private readonly cornerBits: number;
+  /** The area of all parts (nm²). */
+  readonly area: number;
+  private readonly meanArea: number;
+  /** The boxes of what a state has laid, the last first: x0, y0, x1, y1. */
+  private readonly boxes: Float64Array;
+  /** For directions that many edges have, the lengths that edges in it can sum up to, in steps. */
+  private readonly sums = new Map<number, Uint8Array>();
+  private readonly step: Nm;
+  /** The most parts that a lay had so far. */
+  reached = 0;
+
+  constructor(
+    job: LayJob,
+    private readonly parts: readonly Part[],
+    private readonly random: Random,
+  ) {
+    const { shapes, turnOf, ways } = shapesOf(job, parts);
+    this.shapes = shapes;
+    this.turnOf = turnOf;
+    this.clearances = new Clearances(shapes, 0);
+    this.corners = shapes.map(({ ring }) => cornersOf(ring));
+    this.areas = shapes.map(({ ring }) => Math.abs(doubleArea(ring)) / 2);
+    this.left = job.stock[0]!.left;
+    this.width = job.stock[0]!.right - this.left;
+    const known = new Map<string, number>();
+    ways.forEach((way, part) => {
+      const key = way.join();
+      let kind = known.get(key);
+      if (kind === undefined) {
+        known.set(key, (kind = this.members.length));
+        this.members.push([]);
+        for (const shape of way)
+          this.corners[shape]!.forEach(({ out, angle }, corner) =>
+            this.starts.push({ out, angle, kind: kind!, shape, corner }),
+          );
+      }
+      this.members[kind]!.push(part);
+    });
+    this.starts.sort((a, b) => a.out - b.out);
+    const bits = new Map<number, number>();
+    const rarity = (direction: number) => {
+      const at = normal(direction);
+      const key = Math.round(at / TURN);
+      if (!bits.has(key)) {
+        const same = this.starts.filter(({ out }) => Math.abs(normal(out - at + 1) - 1) <= TURN).length;
+        bits.set(key, Math.log2(this.starts.length / Math.max(1, same)));
+      }
+      return bits.get(key)!;
+    };
+    for (const corner of this.corners.flat()) {
+      corner.outBits = rarity(corner.out);
+      corner.inBits = rarity(corner.out + corner.angle + Math.PI);
+    }
+    this.narrowest = Math.min(...this.starts.map(({ angle }) => angle));
+    this.area = ways.reduce((sum, [shape]) => sum + this.areas[shape!]!, 0);
+    this.meanArea = this.area / parts.length;
+    this.boxes = new Float64Array(4 * parts.length);
+    const sides = this.corners.flat().flatMap(({ x, y }) => [x, y]);
+    this.step = [this.width, ...sides].reduce(greatestCommon);
+    this.cornerBits = Math.log2(this.width / Math.max(this.width / FINEST, this.step));
+    if (this.width / this.step <= FINEST) this.gatherSums();
+  }
+
+  /** False when all corners lie on a grid that a length is not on: no lay can end there. */
+  canEndAt(length: Nm): boolean {
+    const over = length % this.step;
+    return this.step <= 2 * NEAR || Math.min(over, this.step - over) <= NEAR;
+  }
+
+  private gatherSums() {
+    const { step, starts, members } = this;
+    const directions = [...new Set(starts.map(({ out }) => Math.round(out / TURN)))];
+    for (const direction of directions) {
+      const lengths = members.map(() => new Set<number>());
+      for (const { out, kind, shape, corner } of starts) {
+        if (Math.round(out / TURN) !== direction) continue;
+        const corners = this.corners[shape]!;
+        const [a, b] = [corners[corner]!, corners[(corner + 1) % corners.length]!];
+        lengths[kind]!.add(Math.round(Math.hypot(b.x - a.x, b.y - a.y) / step));
+      }
+      const reached = new Uint8Array(FINEST + 1);
+      reached[0] = 1;
+      lengths.forEach((some, kind) => {
+        for (let copy = 0; copy < members[kind]!.length; copy++)
+          for (let u = FINEST; u > 0; u--)
+            if (!reached[u]) for (const one of some) if (u >= one && reached[u - one]) reached[u] = 1;
+      });
+      this.sums.set(direction, reached);
+    }
+  }
+
+  /** False when the floor that begins at a corner ends at another one, and no edges sum up to its length. */
+  private isFillable(sectors: readonly Sector[], { x, y, from, angle }: Sector): boolean {
+    const sums = this.sums.get(Math.round((from < 0 ? from + ROUND : from) / TURN));
+    if (!sums || angle >= Math.PI - TURN) return true;
+    const [ux, uy] = [Math.cos(from), Math.sin(from)];
+    let nearest = Infinity;
+    let end: Sector | null = null;
+    for (const other of sectors) {
+      const [dx, dy] = [other.x - x, other.y - y];
+      const along = dx * ux + dy * uy;
+      if (along <= NEAR || along > nearest + NEAR || Math.abs(dy * ux - dx * uy) > NEAR) continue;
+      // Level parts beside each other are one floor.
+      if (Math.abs(other.angle - Math.PI) < TURN && Math.abs(normal(other.from - from + 1) - 1) < TURN) continue;
+      nearest = along;
+      const isEnd = Math.abs(normal(other.from + other.angle - from - Math.PI + 1) - 1) < TURN;
+      end = isEnd && other.angle < Math.PI - TURN ? other : null;
+    }
+    return !end || sums[Math.round(nearest / this.step)] === 1;
+  }
+
+  /**
+   * Looks for a lay of `target` nm with at most `width` states at a time; yields how many it has looked at. Returns whole
+   * lays, or else those with the most cloth laid.
+   */
+  *run(target: Nm, width: number, isLowest: boolean): Generator<number, JigsawLay[], void> {
+    let states: State[] = [this.empty(target)];
+    const most: State[] = [];
+    for (let level = 0; level < this.parts.length; level++) {
+      let moves: Move[] = [];
+      const keep = (count: number) => {
+        moves = moves.sort((a, b) => b.rank - a.rank).slice(0, count);
+      };
+      let looked = 0;
+      for (const state of states) {
+        this.movesOf(state, target, isLowest, moves);
+        if (moves.length > 16 * width) keep(4 * width);
+        if (++looked % 32 === 0) yield 32;
+      }
+      yield looked % 32;
+      keep(4 * width);
+      const next = new Map<number, State>();
+      for (const move of moves) {
+        const state = this.place(move, target);
+        if (!state) continue;
+        const twin = next.get(state.hash);
+        if (!twin || twin.rank < state.rank) next.set(state.hash, state);
+        if (next.size >= width) break;
+      }
+      states = [...next.values()];
+      if (states.length === 0) break;
+      this.reached = Math.max(this.reached, level + 1);
+      most.push(...states.slice(0, MOST_LAYS));
+      most.sort((a, b) => b.area - a.area).splice(MOST_LAYS);
+    }
+    return most.map((state) => this.unfold(state));
+  }
+
+  private empty(target: Nm): State {
+    const { width } = this;
+    const quarter = Math.PI / 2;
+    const sectors = [
+      { x: 0, y: 0, from: 0, angle: quarter, fits: null, count: 0 },
+      { x: width, y: 0, from: quarter, angle: quarter, fits: null, count: 0 },
+      { x: width, y: target, from: 2 * quarter, angle: quarter, fits: null, count: 0 },
+      { x: 0, y: target, from: 3 * quarter, angle: quarter, fits: null, count: 0 },
+    ];
+    const counts = Uint16Array.from(this.members, ({ length }) => length);
+    return {
+      parent: null,
+      count: 0,
+      counts,
+      sectors,
+      shape: -1,
+      kind: -1,
+      x: 0,
+      y: 0,
+      area: 0,
+      score: 0,
+      rank: 0,
+      hash: 0,
+    };
+  }
+
+  /** Calls back for each start that may lie along a free corner's one side; stops when told to. */
+  private startsAt(counts: Uint16Array, from: number, angle: number, accept: (start: Start) => boolean) {
+    const { starts } = this;
+    const at = from < 0 ? from + ROUND : from;
+    for (const low of at < TURN ? [at, at + ROUND] : at > ROUND - TURN ? [at, at - ROUND] : [at]) {
+      let [a, b] = [0, starts.length];
+      while (a < b) {
+        const middle = (a + b) >> 1;
+        if (starts[middle]!.out < low - TURN) a = middle + 1;
+        else b = middle;
+      }
+      for (; a < starts.length && starts[a]!.out <= low + TURN; a++) {
+        const start = starts[a]!;
+        if (counts[start.kind]! > 0 && start.angle <= angle + TURN && !accept(start)) return;
+      }
+    }
+  }
+
+  private canFill(counts: Uint16Array, { from, angle }: Sector): boolean {
+    if (angle < this.narrowest - TURN) return false;
+    if (angle >= Math.PI - TURN) return true;
+    let isFound = false;
+    this.startsAt(counts, from, angle, () => {
+      isFound = true;
+      return false;
+    });
+    return isFound;
+  }
+
+  /** The ways to go on from a state: what has room at its lowest free corner; none when there is a corner without. */
+  private movesOf(state: State, target: Nm, isLowest: boolean, moves: Move[]) {
+    const placed: State[] = [];
+    for (let s = state; s.parent; s = s.parent) {
+      const { width, height } = this.shapes[s.shape]!;
+      const k = placed.push(s) - 1;
+      this.boxes.set([s.x, s.y, s.x + width, s.y + height], 4 * k);
+    }
+    let lowest: Sector | null = null;
+    for (let i = 0; i < state.sectors.length; i++) {
+      const known = state.sectors[i]!;
+      if (known.angle >= Math.PI - TURN) continue;
+      const fits = this.fitsAt(state, placed, known, target);
+      if (fits.length === 0) return;
+      const isSame = known.fits?.length === fits.length && state.count - known.count < STALE;
+      const sector = isSame ? known : { ...known, fits, count: state.count };
+      state.sectors[i] = sector;
+      if (this.isBefore(sector, lowest, isLowest)) lowest = sector;
+    }
+    if (!lowest) return;
+    for (const start of lowest.fits!) {
+      const { x, y } = this.corners[start.shape]![start.corner]!;
+      const move = { state, placed, start, x: Math.round(lowest.x - x), y: Math.round(lowest.y - y), rank: 0 };
+      const area = state.area + this.areas[start.shape]!;
+      move.rank = state.score + this.evidence(move) + (LARGE_FIRST * area) / this.meanArea + NOISE * this.random.next();
+      moves.push(move);
+    }
+  }
+
+  /** Which of two free corners is filled first: the lowest, or of those that open upward the one that the fewest parts suit. */
+  private isBefore(sector: Sector, other: Sector | null, isLowest: boolean): boolean {
+    if (!isLowest && normal(Math.PI / 2 - sector.from) > sector.angle + TURN) return false;
+    if (!other) return true;
+    if (!isLowest && sector.fits!.length !== other.fits!.length) return sector.fits!.length < other.fits!.length;
+    return sector.y < other.y - NEAR || (sector.y <= other.y + NEAR && sector.x < other.x);
+  }
+
+  /** What speaks for a move (bits): corners that meet others, and edges that then run along others. */
+  private evidence({ state, start, x, y }: Move): number {
+    const corners = this.corners[start.shape]!;
+    const { width: w, height: h } = this.shapes[start.shape]!;
+    let bits = 0;
+    for (const free of state.sectors) {
+      const [px, py] = [free.x - x, free.y - y];
+      if (px < -NEAR || py < -NEAR || px > w + NEAR || py > h + NEAR) continue;
+      for (const corner of corners) {
+        if (Math.abs(corner.x - px) > NEAR || Math.abs(corner.y - py) > NEAR) continue;
+        const before = normal(corner.out - free.from);
+        if (before > free.angle - TURN) continue;
+        bits += this.cornerBits;
+        if (before <= TURN) bits += corner.outBits / 2;
+        if (free.angle - before - corner.angle <= TURN) bits += corner.inBits / 2;
+      }
+    }
+    return bits;
+  }
+
+  /** The starts that have room at a free corner: of those known from an earlier state what still has. */
+  private fitsAt({ counts, count }: State, placed: readonly State[], sector: Sector, target: Nm): readonly Start[] {
+    if (sector.fits) {
+      const since = count - sector.count;
+      return sector.fits.filter(
+        (start) => counts[start.kind]! > 0 && this.isFree(placed, since, sector, start, target),
+      );
+    }
+    const fits: Start[] = [];
+    this.startsAt(counts, sector.from, sector.angle, (start) => {
+      if (this.isFree(placed, count, sector, start, target)) fits.push(start);
+      return true;
+    });
+    return fits;
+  }
+
+  /** Whether a start has room beside the last parts that were laid, so many of them. */
+  private isFree(placed: readonly State[], last: number, at: Sector, { shape, corner }: Start, target: Nm): boolean {
+    const { shapes, width, clearances, boxes } = this;
+    const from = this.corners[shape]![corner]!;
+    const x = Math.round(at.x - from.x);
+    const y = Math.round(at.y - from.y);
+    const right = x + shapes[shape]!.width;
+    const top = y + shapes[shape]!.height;
+    if (x < -NEAR || y < -NEAR || right > width + NEAR || top > target + NEAR) return false;
+    for (let k = 0; k < last; k++) {
+      const b = 4 * k;
+      if (boxes[b]! >= right || boxes[b + 2]! <= x || boxes[b + 1]! >= top || boxes[b + 3]! <= y) continue;
+      const other = placed[k]!;
+      if (clearances.depth(other.shape, shape, x - other.x, y - other.y) > SLACK) return false;
+    }
+    return true;
+  }
+
+  /** The state after a move; null where it leaves a corner that none can fill. */
+  private place({ state, placed, start, x, y, rank }: Move, target: Nm): State | null {
+    const { shapes } = this;
+    const { kind, shape } = start;
+    const corners = this.corners[shape]!;
+    const { width: w, height: h } = shapes[shape]!;
+    const near = placed.filter((other) => {
+      const { width: ow, height: oh } = shapes[other.shape]!;
+      return other.x <= x + w + NEAR && other.x + ow >= x - NEAR && other.y <= y + h + NEAR && other.y + oh >= y - NEAR;
+    });
+    const counts = state.counts.slice();
+    counts[kind]!--;
+    const sectors: Sector[] = [];
+    const met = new Set<number>();
+    let score = state.score - this.cornerBits;
+    /** Takes an angle out of what is free; false when it is not free. */
+    const takeOut = (free: Sector, { out, angle, outBits, inBits }: Omit<Corner, 'x' | 'y'>): boolean => {
+      const before = normal(out - free.from);
+      const after = free.angle - before - angle;
+      if (after < -TURN) return false;
+      if (before > TURN) sectors.push({ ...free, angle: before, fits: null });
+      else score += outBits / 2;
+      if (after > TURN) sectors.push({ ...free, from: normal(free.from + before + angle), angle: after, fits: null });
+      else score += inBits / 2;
+      return true;
+    };
+    for (const free of state.sectors) {
+      const [px, py] = [free.x - x, free.y - y];
+      if (px < -NEAR || py < -NEAR || px > w + NEAR || py > h + NEAR) {
+        sectors.push(free);
+        continue;
+      }
+      const k = corners.findIndex((corner) => Math.abs(corner.x - px) <= NEAR && Math.abs(corner.y - py) <= NEAR);
+      const edge = k >= 0 ? -1 : edgeAt(corners, px, py);
+      // Another free angle at the same point may be the one that it fills.
+      const out = k >= 0 ? corners[k]!.out : edge >= 0 ? corners[edge]!.out : null;
+      if (out === null || normal(out - free.from) > free.angle - TURN) {
+        sectors.push(free);
+        continue;
+      }
+      const { outBits } = corners[Math.max(k, edge)]!;
+      if (!takeOut(free, k >= 0 ? corners[k]! : { out, angle: Math.PI, outBits, inBits: outBits })) return null;
+      if (k < 0 || met.has(k)) continue;
+      met.add(k);
+      score += this.cornerBits;
+    }
+    for (let k = 0; k < corners.length; k++) {
+      if (met.has(k)) continue;
+      const [px, py] = [x + corners[k]!.x, y + corners[k]!.y];
+      const { out, angle } = corners[k]!;
+      const wall = this.wallAt(px, py, target, near);
+      if (wall === null)
+        sectors.push({ x: px, y: py, from: normal(out + angle), angle: ROUND - angle, fits: null, count: 0 });
+      else if (!takeOut({ x: px, y: py, from: wall, angle: Math.PI, fits: null, count: 0 }, corners[k]!)) return null;
+    }
+    for (const sector of sectors)
+      if (!state.sectors.includes(sector) && (!this.canFill(counts, sector) || !this.isFillable(sectors, sector)))
+        return null;
+    const area = state.area + this.areas[shape]!;
+    const hash =
+      (state.hash +
+        Math.imul(shape + 1, 0x9e3779b1) * 31 +
+        Math.round(x / 5000) * 7919 +
+        Math.round(y / 5000) * 104_729) %
+      2 ** 50;
+    return { parent: state, count: state.count + 1, counts, sectors, shape, kind, x, y, area, score, rank, hash };
+  }
+
+  /** The direction of the wall that a point lies on, what is free to its left; null in free cloth. */
+  private wallAt(x: Nm, y: Nm, target: Nm, near: readonly State[]): number | null {
+    if (y <= NEAR) return 0;
+    if (x >= this.width - NEAR) return Math.PI / 2;
+    if (y >= target - NEAR) return Math.PI;
+    if (x <= NEAR) return 1.5 * Math.PI;
+    for (const other of near) {
+      const corners = this.corners[other.shape]!;
+      const edge = edgeAt(corners, x - other.x, y - other.y);
+      if (edge >= 0) return normal(corners[edge]!.out + Math.PI);
+    }
+    return null;
+  }
+
+  private unfold(state: State): JigsawLay {
+    const n = this.parts.length;
+    const lay = {
+      placed: state.count,
+      stock: new Int32Array(n).fill(-1),
+      x: new Float64Array(n),
+      y: new Float64Array(n),
+      turned: new Uint8Array(n),
+    };
+    const next = this.members.map(() => 0);
+    for (let s = state; s.parent; s = s.parent) {
+      const part = this.members[s.kind]![next[s.kind]!++]!;
+      lay.stock[part] = 0;
+      lay.x[part] = s.x + this.left;
+      lay.y[part] = s.y;
+      lay.turned[part] = this.turnOf[s.shape]!;
+    }
+    return lay;
+  }
+}
+
+/** The corners of a counter-clockwise ring, without those where it goes straight on. */
+function cornersOf(ring: readonly Point[]): Corner[] {
+  return ring.flatMap(([x, y], k) => {
+    const [px, py] = ring.at(k - 1)!;
+    const [nx, ny] = ring[(k + 1) % ring.length]!;
+    const out = normal(Math.atan2(ny - y, nx - x));
+    const angle = normal(Math.atan2(py - y, px - x) - out);
+    return Math.abs(angle - Math.PI) < TURN ? [] : [{ x, y, out, angle, outBits: 0, inBits: 0 }];
+  });
+}
+
+/** The corner that the edge leaves on which a point lies, between its ends; -1 for none. */
+function edgeAt(corners: readonly Corner[], x: Nm, y: Nm): number {
+  for (let k = 0; k < corners.length; k++) {
+    const [a, b] = [corners[k]!, corners[(k + 1) % corners.length]!];
+    const [dx, dy] = [b.x - a.x, b.y - a.y];
+    const length = Math.hypot(dx, dy);
+    const along = ((x - a.x) * dx + (y - a.y) * dy) / length;
+    const aside = ((y - a.y) * dx - (x - a.x) * dy) / length;
+    if (Math.abs(aside) <= NEAR && along > NEAR && along < length - NEAR) return k;
+  }
+  return -1;
+}
