@@ -9,6 +9,7 @@ import { NM } from '../length';
 import { boxShape, Clearances, ringShape } from './clearances';
 import { Columns, profileOf } from './columns';
 import { areaOfPiece, findFaults, handLength, isSimple, turnOutline, type Point } from './index';
+import { Jigsaw } from './jigsaw';
 import { pieceParts } from './parts';
 import { Random } from './random';
 import { Rows } from './rows';
@@ -35,6 +36,62 @@ describe('lays that are known to be without waste (dissections of our own making
     const pieces = dissectedPieces(boxes, new Random(0), false);
     expect(lay(jobOf({ cloth, pieces, cut: 'straight' }), 20_000).used / NM.in).toBe(33);
   });
+});
+
+describe('straight cutting by beams', () => {
+  const job = (count: number, seed: number, width = 40, length = 50) =>
+    jobOf({
+      cloth: { name: 't', width, turns: 'half' },
+      pieces: dissectedPieces(dissect(width, length, count, new Random(seed)), new Random(0), false),
+      cut: 'straight',
+    });
+
+  test.each([
+    [40, 7],
+    [40, 8],
+    [30, 6],
+  ])('%d parts of one dissection come together again, seed %d', (count, seed) => {
+    const one = job(count, seed);
+    const plan = lay(one, 20_000);
+    expect(plan.used / NM.in).toBe(50);
+    expect(findFaults(one, plan)).toEqual([]);
+  });
+
+  test('whatever a beam lays, straight cuts free it, with waste or without', () => {
+    let whole = 0;
+    for (let seed = 1; seed <= 12; seed++) {
+      const one = job(14 + seed, seed, 40, 30);
+      const parts = pieceParts(one);
+      const jigsaw = new Jigsaw(one, parts, new Random(seed), 40 * NM.in);
+      const levels = jigsaw.run((30 + (seed % 3)) * NM.in, 40, false);
+      let next = levels.next();
+      while (!next.done) next = levels.next();
+      for (const { placed, x, y, turned } of next.value) {
+        if (placed < parts.length) continue;
+        whole++;
+        const boxes = parts.map(({ width, height }, i): [number, number, number, number] => {
+          const [w, h] = turned[i] === 1 ? [height, width] : [width, height];
+          return [x[i]!, y[i]!, x[i]! + w, y[i]! + h];
+        });
+        expect(comesApart(boxes)).toBe(true);
+      }
+    }
+    expect(whole).toBeGreaterThan(12);
+  });
+
+  /** Whether cuts from edge to edge free all boxes: tried one by one, no cleverness. */
+  function comesApart(boxes: [number, number, number, number][]): boolean {
+    if (boxes.length <= 1) return true;
+    for (const axis of [0, 1] as const) {
+      for (const cut of boxes.map((box) => box[axis])) {
+        const below = boxes.filter((box) => box[axis + 2]! <= cut);
+        const above = boxes.filter((box) => box[axis] >= cut);
+        if (below.length > 0 && above.length > 0 && below.length + above.length === boxes.length)
+          return comesApart(below) && comesApart(above);
+      }
+    }
+    return false;
+  }
 });
 
 test('a pile of rows that is too narrow for a part is not taken for a lay', () => {

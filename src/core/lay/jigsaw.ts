@@ -15,13 +15,28 @@ const LARGE_FIRST = 1;
 const NOISE = 2;
 /** Valleys that are levelled one after another at most. */
 const MOST_LEVELLED = 6;
+/** Of these, so many that take something are filled: what is levelled for nothing is waste. */
+const MOST_OFFERED = 2;
 /** Lays that are told at the end of a run. */
 const MOST_LAYS = 12;
+
+/**
+ * For straight cutting, the ground that parts stand on beside each other: the top of something that one cut can free. What
+ * stands on it joins only there, and when it is level all across, it is as if the floor had risen.
+ */
+interface Floor {
+  x: Nm;
+  w: Nm;
+  level: Nm;
+  under: Floor | null;
+}
 
 interface State {
   x: number[];
   w: number[];
   y: number[];
+  /** The floor of each stretch of the skyline; none where cutting is free. */
+  floors: Floor[];
   counts: Uint16Array;
   phases: (Phase | null)[];
   waste: number;
@@ -56,6 +71,19 @@ interface Child {
   rank: number;
 }
 
+/** What fits a corner, as flat lists: most of it is looked at only to be counted. */
+interface Choices {
+  count: number;
+  kind: number[];
+  way: Way[];
+  px: Nm[];
+  gain: number[];
+  waste: number[];
+  rank: number[];
+}
+
+const noChoices = (): Choices => ({ count: 0, kind: [], way: [], px: [], gain: [], waste: [], rank: [] });
+
 /** What a lay of `target` nm on the one length leaves of the cloth (nm²), 0 when the parts fill it exactly. */
 export function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
   const area = parts.reduce((sum, { width, height }) => sum + (width + gap) * (height + gap), 0);
@@ -87,6 +115,12 @@ export class Jigsaw {
   private readonly canForce: boolean;
   private isForcing = false;
   private readonly keys: Int32Array;
+  /** The ways of all kinds, narrow ones first. */
+  private readonly entries: { kind: number; way: Way }[];
+  private readonly one = noChoices();
+  private readonly other = noChoices();
+  /** What ranks lower in this level need not be looked at. */
+  private least = -Infinity;
 
   constructor(
     private readonly job: LayJob,
@@ -105,6 +139,9 @@ export class Jigsaw {
     this.groups = gathered.groups;
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
     this.meanArea = this.area / parts.length;
+    this.entries = this.kinds
+      .flatMap(({ ways }, kind) => ways.map((way) => ({ kind, way })))
+      .sort((a, b) => a.way.w - b.way.w);
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
     this.step = [this.width, ...sides].reduce(greatestCommon);
@@ -136,6 +173,7 @@ export class Jigsaw {
         x: [0],
         w: [this.width],
         y: [0],
+        floors: this.job.straight ? [{ x: 0, w: this.width, level: 0, under: null }] : [],
         counts: Uint16Array.from(this.kinds, ({ members }) => members.length),
         phases: Array.from({ length: this.groups }, () => null),
         waste: 0,
@@ -150,8 +188,14 @@ export class Jigsaw {
       },
     ];
     for (let level = 0; level < this.parts.length; level++) {
-      const children: Child[] = [];
-      for (const state of states) this.expand(state, height, Math.max(0, budget) + hair, children);
+      let children: Child[] = [];
+      this.least = -Infinity;
+      for (const state of states) {
+        this.expand(state, height, Math.max(0, budget) + hair, children);
+        if (children.length < 12 * width) continue;
+        children = best(children, 3 * width);
+        this.least = children.reduce((least, { rank }) => Math.min(least, rank), Infinity);
+      }
       if (children.length === 0) break;
       const kept = children.length > width * 3 ? best(children, width * 3) : children;
       kept.sort((a, b) => b.rank - a.rank);
@@ -159,7 +203,7 @@ export class Jigsaw {
       states = [];
       for (const child of kept) {
         const next = this.grow(child);
-        const key = `${next.hash} ${next.y.join()}`;
+        const key = `${next.hash} ${next.y.join()} ${next.floors.map(({ level }) => level).join()}`;
         if (seen.has(key)) continue;
         seen.add(key);
         states.push(next);
@@ -199,39 +243,51 @@ export class Jigsaw {
   /** All that may be put into one valley of a state: the one with the fewest choices. A valley that takes nothing is levelled. */
   private expand(from: State, height: Nm, budget: number, children: Child[]) {
     let state = from;
+    let offered = 0;
     for (let tries = 0; tries < MOST_LEVELLED; tries++) {
       let forced: Child[] | null = null;
-      let fewest: Child[] | null = null;
+      let fewest: Choices | null = null;
       let at = -1;
       const { y } = state;
       for (let s = 0; s < y.length; s++) {
-        const isValley = (s === 0 || y[s - 1]! > y[s]!) && (s === y.length - 1 || y[s + 1]! > y[s]!);
-        if (!isValley) continue;
+        // Level stretches that are not one for straight cutting are walls to each other.
+        if ((s > 0 && y[s - 1]! < y[s]!) || (s < y.length - 1 && y[s + 1]! < y[s]!)) continue;
         for (const isRight of [false, true]) {
-          const found: Child[] = [];
-          const exact = this.fits(state, s, isRight, height, budget, found);
+          const found: Choices = fewest === this.one ? this.other : this.one;
+          // A corner with more choices than another one need not be looked at to the end.
+          const most = this.isForcing || !fewest ? Infinity : fewest.count;
+          const exact = this.fits(state, s, isRight, height, budget, found, most);
           if (this.isForcing && exact > 0) {
-            const only = found.filter(({ kind }) => this.isBound(state, kind));
+            const only = this.childrenOf(found, state, s).filter(({ kind }) => this.isBound(state, kind));
             if (!forced || only.length < forced.length) forced = only;
-          } else if (!fewest || found.length < fewest.length) {
+          } else if (!fewest || found.count < fewest.count) {
             fewest = found;
             at = s;
           }
         }
-        if (forced?.length === 1 || fewest?.length === 0) break;
+        if (forced?.length === 1 || fewest?.count === 0) break;
       }
-      const chosen = fewest?.length === 0 ? [] : (forced ?? fewest ?? []);
-      children.push(...chosen);
-      if (forced && chosen === forced) return;
+      if (fewest?.count !== 0) children.push(...(forced ?? (fewest ? this.childrenOf(fewest, state, at) : [])));
+      if (forced && fewest?.count !== 0) return;
+      if (fewest && fewest.count > 0 && ++offered >= MOST_OFFERED) return;
       // What may also be done, and must where nothing fits, is to leave the valley open.
-      const rise = Math.min(
-        at > 0 ? y[at - 1]! - y[at]! : Infinity,
-        at < y.length - 1 ? y[at + 1]! - y[at]! : Infinity,
-      );
+      const rises = [y[at - 1] ?? Infinity, y[at + 1] ?? Infinity].map((wall) => wall - y[at]!);
+      const rise = Math.min(...rises.filter((one) => one > 0));
       const lost = state.w[at]! * rise;
       if (rise === Infinity || state.waste + lost > budget || y[at]! + rise > height) return;
       state = this.levelled(state, at, rise, lost);
     }
+  }
+
+  /** The choices that rank high enough in this level so far. */
+  private childrenOf({ count, kind, way, px, gain, waste, rank }: Choices, parent: State, segment: number): Child[] {
+    const children: Child[] = [];
+    for (let k = 0; k < count; k++) {
+      if (rank[k]! < this.least) continue;
+      const of = { kind: kind[k]!, way: way[k]!, px: px[k]!, gain: gain[k]!, waste: waste[k]!, rank: rank[k]! };
+      children.push({ parent, segment, ...of });
+    }
+    return children;
   }
 
   private isBound(state: State, kind: number): boolean {
@@ -239,44 +295,62 @@ export class Jigsaw {
     return fixed !== null || (group >= 0 && state.phases[group] !== null);
   }
 
-  private fits(state: State, s: number, isRight: boolean, height: Nm, budget: number, found: Child[]): number {
+  private fits(
+    state: State,
+    s: number,
+    isRight: boolean,
+    height: Nm,
+    budget: number,
+    found: Choices,
+    most: number,
+  ): number {
     let exact = 0;
+    found.count = 0;
     const { x, w, y, counts } = state;
     const [sx, width, sy] = [x[s]!, w[s]!, y[s]!];
     const leftWall = s > 0 ? y[s - 1]! : Infinity;
     const rightWall = s < y.length - 1 ? y[s + 1]! : Infinity;
+    const floor = state.floors[s];
     const isTight = budget < this.step * this.step;
-    for (let kind = 0; kind < this.kinds.length; kind++) {
-      if (counts[kind] === 0) continue;
+    for (const { kind, way } of this.entries) {
+      const rest = width - way.w;
+      if (rest < 0) break;
+      if (counts[kind] === 0 || sy + way.h > height) continue;
       const one = this.kinds[kind]!;
-      for (const way of one.ways) {
-        const rest = width - way.w;
-        if (rest < 0 || sy + way.h > height) continue;
-        const top = sy + way.h;
-        let waste = 0;
-        if (isTight && !this.canFill(this.sumsAlong, height - top)) continue;
-        if (rest > 0) {
-          if (rest < this.narrowest) waste += rest * (Math.min(top, isRight ? leftWall : rightWall) - sy);
-          else if (isTight && !this.canFill(this.sumsAcross, rest)) continue;
-        }
-        const px = isRight ? sx + rest : sx;
-        let bits = 0;
-        const own = one.fixed ?? (one.group >= 0 ? state.phases[one.group]! : null);
-        if (own && this.lattice) {
-          if (!this.isExact(px, sy, one, own)) continue;
-          bits += this.phaseBits;
-          exact++;
-        }
-        if (state.waste + waste > budget) continue;
-        if (rest === 0) bits += this.widthBits * 0.6;
-        if (top === leftWall && (!isRight || rest === 0)) bits += this.widthBits * 0.4;
-        if (top === rightWall && (isRight || rest === 0)) bits += this.widthBits * 0.4;
-        if (top === height) bits += this.widthBits * 0.2;
-        const gain = bits + (LARGE_FIRST * way.w * way.h) / this.meanArea;
-        const cost = budget > 0 ? ((state.waste + waste) / (budget + 1)) * 2 * Math.sqrt(this.parts.length) : 0;
-        const rank = state.score + gain - cost + this.random.next() * NOISE;
-        found.push({ parent: state, segment: s, kind, way, px, gain, waste, rank });
+      const top = sy + way.h;
+      let waste = 0;
+      if (isTight && !this.canFill(this.sumsAlong, height - top)) continue;
+      if (rest > 0) {
+        if (rest < this.narrowest) waste += rest * (Math.min(top, isRight ? leftWall : rightWall) - sy);
+        else if (isTight && !this.canFill(this.sumsAcross, rest)) continue;
       }
+      const px = isRight ? sx + rest : sx;
+      let bits = 0;
+      const own = one.fixed ?? (one.group >= 0 ? state.phases[one.group]! : null);
+      if (own && this.lattice) {
+        if (!this.isExact(px, sy, one, own)) continue;
+        bits += this.phaseBits;
+        exact++;
+      }
+      if (state.waste + waste > budget) continue;
+      if (rest === 0) bits += this.widthBits * 0.6;
+      // To be level with a neighbour is nothing where they don't stand on one floor.
+      const isOn = !floor || rest === 0 || sy === floor.level;
+      const [isLeft, isBeside] = [isOn && state.floors[s - 1] === floor, isOn && state.floors[s + 1] === floor];
+      if (top === leftWall && (!isRight || rest === 0) && (!floor || isLeft)) bits += this.widthBits * 0.4;
+      if (top === rightWall && (isRight || rest === 0) && (!floor || isBeside)) bits += this.widthBits * 0.4;
+      if (top === height) bits += this.widthBits * 0.2;
+      const gain = bits + (LARGE_FIRST * way.w * way.h) / this.meanArea;
+      const cost = budget > 0 ? ((state.waste + waste) / (budget + 1)) * 2 * Math.sqrt(this.parts.length) : 0;
+      const rank = state.score + gain - cost + this.random.next() * NOISE;
+      const k = found.count++;
+      found.kind[k] = kind;
+      found.way[k] = way;
+      found.px[k] = px;
+      found.gain[k] = gain;
+      found.waste[k] = waste;
+      found.rank[k] = rank;
+      if (found.count >= most) return exact;
     }
     return exact;
   }
@@ -302,10 +376,12 @@ export class Jigsaw {
       x: state.x.slice(),
       w: state.w.slice(),
       y: state.y.slice(),
+      floors: state.floors.slice(),
       waste: state.waste + lost,
     };
     next.y[s]! += rise;
-    merge(next.x, next.w, next.y, s);
+    if (this.job.straight) join(next);
+    else merge(next.x, next.w, next.y, s);
     return next;
   }
 
@@ -315,6 +391,7 @@ export class Jigsaw {
       x: parent.x.slice(),
       w: parent.w.slice(),
       y: parent.y.slice(),
+      floors: parent.floors.slice(),
       counts: parent.counts.slice(),
       phases: parent.phases,
       waste: parent.waste + waste,
@@ -343,14 +420,35 @@ export class Jigsaw {
     next.x.splice(s, 1, ...bits.map((bit) => bit[0]));
     next.w.splice(s, 1, ...bits.map((bit) => bit[1]));
     next.y.splice(s, 1, ...bits.map((bit) => bit[2]));
+    const floor = next.floors[s];
+    if (floor) {
+      const on = bits.length === 1 || sy === floor.level ? floor : { x: sx, w: width, level: sy, under: floor };
+      next.floors.splice(s, 1, ...bits.map(() => on));
+    }
     // A sliver that nothing fits is filled up to its lower wall; it was counted as waste.
     for (let i = 0; i < next.w.length; i++) {
       if (next.w[i]! >= this.narrowest) continue;
       const walls = Math.min(i > 0 ? next.y[i - 1]! : Infinity, i < next.y.length - 1 ? next.y[i + 1]! : Infinity);
       if (walls > next.y[i]! && walls < Infinity) next.y[i] = walls;
     }
-    for (let i = next.y.length - 1; i > 0; i--) merge(next.x, next.w, next.y, i);
+    if (floor) join(next);
+    else for (let i = next.y.length - 1; i > 0; i--) merge(next.x, next.w, next.y, i);
     return next;
+  }
+}
+
+/** Joins level stretches that stand on one floor; what is level all over its floor stands on the floor under it. */
+function join({ x, w, y, floors }: State) {
+  for (let i = 0; i < y.length;) {
+    const { x: fx, w: fw, level, under } = floors[i]!;
+    if (under && y[i]! > level && x[i] === fx && w[i] === fw) {
+      floors[i] = under;
+      i = Math.max(0, i - 1);
+    } else if (i < y.length - 1 && y[i] === y[i + 1] && floors[i] === floors[i + 1]) {
+      w[i]! += w[i + 1]!;
+      for (const list of [x, w, y, floors]) list.splice(i + 1, 1);
+      i = Math.max(0, i - 1);
+    } else i++;
   }
 }
 

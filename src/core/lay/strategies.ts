@@ -12,6 +12,9 @@ import { Squeeze } from './squeeze';
 /** The first width of the beam, and the widest: about 200 MB of states. */
 const NARROW = 64;
 const WIDEST = 8192;
+/** For straight cutting, so many parts are few, and more are too many for a beam. */
+const FEW_STRAIGHT = 60;
+const MOST_STRAIGHT = 200;
 /** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
 const PASSES_A_STEP = 0.25;
@@ -53,20 +56,23 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
   const hasOutlines = pieces.some(({ outlines }) => outlines);
   const strategies = [{ passes: orders(room), share: hasOutlines ? 0.2 : 1 }];
   // A lay without waste is worth looking for when the parts would fill it exactly, and they are few or bound to a phase.
-  const isExact = placer.canBeTight && !hasOutlines && wasteAt(job, parts, limits.target) === 0;
-  if (placer.canBeTight && !hasOutlines) {
+  const isStraight = suitsRows(job, parts) && !hasOutlines;
+  const canBeTight = placer.canBeTight && !hasOutlines;
+  const isExact = (canBeTight || isStraight) && wasteAt(job, parts, limits.target) === 0;
+  const isSecond = limits.lane % 2 === 1;
+  if (canBeTight) {
     const isMatched = pieces.some(({ match }) => match);
-    strategies.push({
-      passes: beams(room),
-      share: !isExact ? 0.2 : isMatched ? 12 : limits.lane % 2 === 1 ? 12 : parts.length <= FEW ? 4 : 1,
-    });
+    const share = !isExact ? 0.2 : isMatched || isSecond ? 12 : parts.length <= FEW ? 4 : 1;
+    strategies.push({ passes: beams(room), share });
   }
+  // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
+  if (isStraight && parts.length <= MOST_STRAIGHT)
+    strategies.push({ passes: beams(room), share: parts.length <= FEW_STRAIGHT ? 5 : isSecond ? 1 : 0.2 });
   if (!job.straight) strategies.push({ passes: ruins(room), share: hasOutlines ? 12 : isExact ? 1 : 25 });
   const endless = job.stock.some(({ length }) => length === Infinity);
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
-  if (isSmall && suitsMosaic(job, parts))
-    strategies.push({ passes: mosaics(room), share: limits.lane % 2 === 1 ? 400 : 50 });
+  if (isSmall && suitsMosaic(job, parts)) strategies.push({ passes: mosaics(room), share: isSecond ? 400 : 50 });
   if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
   return strategies;
 }
@@ -79,18 +85,26 @@ function* beams(room: Room): Strategy {
   const ruin = new Ruin(job, room.pieces, room.sets[base.setChoice] ?? [], random);
   const jigsaw = new Jigsaw(job, parts, random, room.best!.placing.used[0]!);
   const isExact = wasteAt(job, parts, limits.target) === 0;
-  const narrow = parts.length <= FEW ? NARROW : 4 * NARROW;
+  const narrow = parts.length <= FEW || job.straight ? NARROW : 4 * NARROW;
+  // For straight cutting: how far between the bound and the best lay the next target is.
+  let share = 0.5;
   for (let go = 0; ; go++) {
     const width = Math.min(WIDEST, narrow * luby(Math.floor(go / 4) * 3 + (go % 4)));
-    const atBound = isExact && go % 4 < 3;
+    const atBound = isExact && go % 4 < (job.straight && parts.length > FEW_STRAIGHT ? 1 : 3);
     const used = room.best!.placing.used[0]!;
-    const target = atBound
-      ? limits.target
-      : Math.round(limits.target + (used - limits.target) * (0.3 + 0.6 * random.next()));
+    const q = job.straight ? share : 0.3 + 0.6 * random.next();
+    const target = atBound ? limits.target : Math.round(limits.target + (used - limits.target) * q);
     if (target < used) {
       const levels = jigsaw.run(target, width, go % 2 === 0);
       let next = levels.next();
       for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_STATE);
+      if (job.straight) {
+        const whole = next.value.find(({ placed }) => placed === parts.length);
+        if (whole) room.consider({ ...base, placing: base.placer.asPlacing(whole.x, whole.y, whole.turned) });
+        if (!atBound) share = whole ? 0.5 : Math.min(0.95, share + 0.15);
+        yield room.spend(1);
+        continue;
+      }
       // What is left over is laid wherever it fits; often that is hardly any longer.
       for (const lay of next.value) {
         ruin.load(lay, base.ways);
