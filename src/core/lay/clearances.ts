@@ -78,7 +78,7 @@ export class Clearances {
 
   /** How deep (nm) shape b at (dx, dy) lies in shape a at the origin; 0 when they are free of each other. */
   depth(a: number, b: number, dx: Nm, dy: Nm): Nm {
-    const polygons = (this.known[a * this.shapes.length + b] ??= this.noFit(this.shapes[a]!, this.shapes[b]!));
+    const polygons = this.polygons(a, b);
     let deepest = 0;
     for (const polygon of polygons) {
       const { planes, last } = polygon;
@@ -102,6 +102,19 @@ export class Clearances {
       }
     }
     return deepest;
+  }
+
+  private readonly corners: (Float64Array | undefined)[] = [];
+
+  /** Corners (x, y, x, y, … nm) of the no-fit polygons: places of shape b where it touches a corner or an edge's end of shape a. */
+  cornersOf(a: number, b: number): Float64Array {
+    return (this.corners[a * this.shapes.length + b] ??= Float64Array.from(
+      this.polygons(a, b).flatMap(({ planes }) => cornersOf(planes)),
+    ));
+  }
+
+  private polygons(a: number, b: number): HalfPlanes[] {
+    return (this.known[a * this.shapes.length + b] ??= this.noFit(this.shapes[a]!, this.shapes[b]!));
   }
 
   private noFit(a: Shape, b: Shape): HalfPlanes[] {
@@ -138,4 +151,17 @@ function minkowski(fixed: readonly Point[], moving: readonly Point[], gap: Nm): 
   add(fixed, moving, 1);
   add(moving, fixed, -1);
   return { planes: planes.slice(0, count), last: 0 };
+}
+
+/** The corners (x, y, x, y, …) of a convex polygon that is given as half-planes nx, ny, d; counter-clockwise. */
+function cornersOf(planes: Float64Array): number[] {
+  const angle = (e: number) => Math.atan2(planes[e + 1]!, planes[e]!);
+  const order = Array.from({ length: planes.length / 3 }, (_, k) => 3 * k).sort((p, q) => angle(p) - angle(q));
+  return order.flatMap((p, k) => {
+    const q = order[(k + 1) % order.length]!;
+    const [ax, ay, ad] = [planes[p]!, planes[p + 1]!, planes[p + 2]!];
+    const [bx, by, bd] = [planes[q]!, planes[q + 1]!, planes[q + 2]!];
+    const cross = ax * by - ay * bx;
+    return cross > 1e-9 ? [(ad * by - ay * bd) / cross, (ax * bd - ad * bx) / cross] : [];
+  });
 }

@@ -288,6 +288,19 @@ describe('clearances of shapes', () => {
     );
   });
 
+  test('corners of no-fit polygons are places where two convex shapes touch, but do not overlap (JTS)', () => {
+    for (const [a, b] of [[0, 3], [3, 0], [0, 0], [3, 3]] as const) {
+      const corners = clearances.cornersOf(a, b);
+      // A triangle and a field of four corners have seven edges in seven directions, two alike have their own ones twice.
+      expect(corners.length / 2).toBe(rings[a]!.length + rings[b]!.length);
+      for (let c = 0; c < corners.length; c += 2) {
+        const [one, other] = [polygon(rings[a]!, 0, 0), polygon(rings[b]!, corners[c]!, corners[c + 1]!)];
+        expect(DistanceOp.distance(one, other)).toBeLessThan(1e-6);
+        expect(OverlayOp.intersection(one, other).getArea()).toBeLessThan(1e-6);
+      }
+    }
+  }); // prettier-ignore
+
   test('lead out of a convex shape the shortest way', () => {
     const [wide, narrow] = [boxShape(10, 4), boxShape(3, 3)];
     const boxes = new Clearances([wide, narrow], 0.5);

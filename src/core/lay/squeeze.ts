@@ -14,8 +14,8 @@ const MOST_TRIES = 20;
 const LEAST_TRIES = 8;
 const ALL_TRIES = 1200;
 const ABOUT = 0.6;
-/** How many of the places tried are bettered step by step. */
-const BETTERED = 1;
+/** Places tried where a part touches another one, for each of them tried anywhere. */
+const BESIDE = 3;
 /** Steps that a place is bettered by at most, and by what part each must make it lighter: without, one part could take seconds. */
 const TRIES = 40;
 const LEAST_GAIN = 0.001;
@@ -315,22 +315,32 @@ export class Squeeze {
     return null;
   }
 
+  /** A place where a part touches another one, corner to corner or along an edge; null where the cloth allows none. */
+  private beside(i: number): Spot | null {
+    const { random, clearances, shapeOf, X, Y, on } = this;
+    const j = random.below(X.length);
+    const shape = this.ways[i]![random.below(this.ways[i]!.length)]!;
+    const corners = clearances.cornersOf(shapeOf[j]!, shape);
+    if (j === i || corners.length === 0) return null;
+    const c = 2 * random.below(corners.length / 2);
+    const place = this.allowed(i, on[j]!, X[j]! + corners[c]!, Y[j]! + corners[c + 1]!, shape);
+    return place && { stock: on[j]!, x: place[0], y: place[1], shape };
+  }
+
   /** Gives a part the best of many places, if it is no worse than where it is. */
   private move(i: number) {
-    const { random } = this;
+    const { random, tries } = this;
     const now = this.spots[i]!;
-    const top: { spot: Spot; weight: number }[] = [];
+    let best: Spot | null = null;
+    let least = Infinity;
     const isBound = this.parts[i]!.match !== null && this.job.lattice !== null;
     const consider = (spot: Spot | null) => {
       if (!spot) return;
-      const limit = top.length < BETTERED ? Infinity : top.at(-1)!.weight;
-      const weight = this.weightOf(i, spot.stock, spot.x, spot.y, spot.shape, limit);
-      if (weight >= limit) return;
-      if (top.length >= BETTERED) top.pop();
-      top.push({ spot, weight });
-      top.sort((a, b) => a.weight - b.weight);
+      const weight = this.weightOf(i, spot.stock, spot.x, spot.y, spot.shape, least);
+      if (weight >= least) return;
+      best = spot;
+      least = weight;
     };
-    const tries = this.tries;
     for (let k = 0; k < (isBound ? BOUND : tries); k++) consider(this.anywhere(i));
     for (let k = 0; k < ABOUT * tries; k++) {
       const shape = random.next() < 0.7 ? now.shape : this.ways[i]![random.below(this.ways[i]!.length)]!;
@@ -340,21 +350,22 @@ export class Squeeze {
       const place = this.allowed(i, now.stock, x, y, shape);
       if (place) consider({ ...now, shape, x: place[0], y: place[1] });
     }
-    top.push({ spot: now, weight: this.weightOf(i, now.stock, now.x, now.y, now.shape, Infinity) });
-    let best = top[0]!;
-    for (const one of top) {
-      const bettered = this.better(i, one.spot, one.weight, best.weight);
-      if (bettered.weight <= best.weight) best = bettered;
+    for (let k = 0; k < BESIDE * tries; k++) consider(this.beside(i));
+    let kept = { spot: now, weight: this.weightOf(i, now.stock, now.x, now.y, now.shape, Infinity) };
+    for (const spot of [best, now]) {
+      if (!spot) continue;
+      const bettered = this.better(i, spot, spot === now ? kept.weight : least);
+      if (bettered.weight <= kept.weight) kept = bettered;
     }
-    this.put(i, best.spot);
+    this.put(i, kept.spot);
   }
 
   /** Betters a place step by step: out of what it is deepest in, or a step aside, the steps growing when they help. */
-  private better(i: number, from: Spot, fromWeight: number, goal: number): { spot: Spot; weight: number } {
+  private better(i: number, from: Spot, goal: number): { spot: Spot; weight: number } {
     const { random, shapes, push } = this;
     const { width, height } = shapes[from.shape]!;
     let spot = from;
-    let weight = fromWeight;
+    let weight = Infinity;
     const tryAt = (x: Nm, y: Nm) => {
       const place = this.allowed(i, spot.stock, x, y, spot.shape);
       if (!place || (place[0] === spot.x && place[1] === spot.y)) return false;
