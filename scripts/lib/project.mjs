@@ -109,6 +109,7 @@ export async function ensureBundles() {
       'lay-worker': 'src/work/lay-worker.ts',
       'sheet-worker': 'src/work/sheet-worker.ts',
       'set-up': 'src/work/set-up.ts',
+      'browser-worker': 'src/bench/browser-worker.ts',
     },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },
@@ -119,7 +120,7 @@ export async function ensureBundles() {
     // Some packages have a good module and a main file that Node can't read.
     mainFields: ['module', 'main'],
     alias: { '@': './src' },
-    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'papaparse', 'joi'],
+    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'papaparse', 'joi', 'puppeteer-core'],
     logLevel: 'error',
   });
   writeFileSync(stamp, hash);

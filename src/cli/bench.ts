@@ -1,8 +1,10 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { cutList, type OrderLine } from '@/core/cutlist';
 import { handLength, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
+import { layInBrowser } from '@/bench/browser';
 import { HOSTILE } from '@/bench/hostile';
 import { dissectedJob, PUBLISHED, publishedJob, shakenJob, workroomJob } from '@/bench/jobs';
 import { lengthByLibraries } from '@/bench/libraries';
@@ -98,6 +100,24 @@ function benchFirstPlans() {
   }
 }
 
+/** The engine in a page's worker: how soon it has a first lay, and whether the page keeps its frames meanwhile. */
+async function benchBrowser() {
+  console.log('\nin a worker of a page: first lay, cold and again; frames meanwhile, the longest and the usual');
+  for (const isMatched of [false, true]) {
+    const name = `100 pieces, ${isMatched ? 'half drop' : 'plain'}`;
+    const figures = await layInBrowser(join(process.env.JOLLY_BOLT_HOME!, 'dist'), {
+      pieces: 100,
+      isMatched,
+      seconds: 2,
+    });
+    if (!figures) return console.log('  no Chromium on this machine');
+    const [cold, warm, longest, usual] = [figures.cold, figures.warm, figures.longestFrame, figures.usualFrame].map(
+      (ms) => ms.toFixed(0),
+    );
+    console.log(`  ${name.padEnd(36)} ${cold} ms, ${warm} ms; ${longest} ms, ${usual} ms`);
+  }
+}
+
 /** How long it takes to refuse what can't be or shouldn't. */
 function benchRefusals() {
   console.log('\nhostile jobs: the time to refuse them');
@@ -149,6 +169,7 @@ const [what, time] = process.argv.slice(2);
 const seconds = Number(time ?? 5);
 if (what !== 'lay') benchCutList();
 benchFirstPlans();
+await benchBrowser();
 benchRefusals();
 benchFamilies(seconds);
 const development = '../shared/bench/dev';

@@ -289,7 +289,12 @@ describe('clearances of shapes', () => {
   });
 
   test('corners of no-fit polygons are places where two convex shapes touch, but do not overlap (JTS)', () => {
-    for (const [a, b] of [[0, 3], [3, 0], [0, 0], [3, 3]] as const) {
+    for (const [a, b] of [
+      [0, 3],
+      [3, 0],
+      [0, 0],
+      [3, 3],
+    ] as const) {
       const corners = clearances.cornersOf(a, b);
       // A triangle and a field of four corners have seven edges in seven directions, two alike have their own ones twice.
       expect(corners.length / 2).toBe(rings[a]!.length + rings[b]!.length);
@@ -299,7 +304,7 @@ describe('clearances of shapes', () => {
         expect(OverlayOp.intersection(one, other).getArea()).toBeLessThan(1e-6);
       }
     }
-  }); // prettier-ignore
+  });
 
   test('lead out of a convex shape the shortest way', () => {
     const [wide, narrow] = [boxShape(10, 4), boxShape(3, 3)];
