@@ -14,7 +14,7 @@ const NARROW = 64;
 const WIDEST = 8192;
 /** For straight cutting, so many parts are few, and more are too many for a beam. */
 const FEW_STRAIGHT = 60;
-const MOST_STRAIGHT = 200;
+const MOST_STRAIGHT = 120;
 /** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
 const PASSES_A_STEP = 0.25;
