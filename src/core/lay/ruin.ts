@@ -1,28 +1,25 @@
-import { nextAcross, nextAlong, phaseOf } from '../cloth';
+import { phaseOf } from '../cloth';
 import type { Nm } from '../length';
 import { Bands } from './bands';
-import { Columns, profileOf, type Lift, type Profile } from './columns';
+import { Columns, profileOf, type Profile } from './columns';
 import type { LayJob } from './job';
 import { greatestCommon } from './kinds';
 import { boxesOutside, turnOutline } from './outline';
 import type { Part, StripSet } from './parts';
 import { blockPart } from './parts';
+import { Places, type Spot, type Window } from './places';
 import { measured, phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
 import type { Found } from './room';
 
 /** Columns across the cloth where outlines have to be laid. */
 const COLUMNS = 220;
-/** Places tried across the cloth for an outline at first. */
-const ROW = 14;
 /** Most parts that a window takes off at once. */
 const MOST_OFF = 14;
 /** What the height of the lay counts beside the area that does not fit below the target. */
 const DRIFT = 0.02;
 /** How often places are ranked by how well a part fits there, not by how low it lies. */
 const BY_TOUCH = 0.5;
-/** Added to the height of a place above the target, so that it ranks behind all below it. */
-const OVER = 1e15;
 /** The height of a band in mean heights of a part. */
 const BAND = 0.25;
 const TIDY_EVERY = 64;
@@ -31,21 +28,6 @@ const NEAR = 0.7;
 const NEAR_PLAIN = 0.5;
 /** Half the time no more places than about that are looked at on each length: more steps in the same time. */
 const FEW_PLACES = 8;
-
-/** A part of a length that was made free: from x0 to x1 across, from y0 up. */
-interface Window {
-  stock: number;
-  x0: Nm;
-  x1: Nm;
-  y0: Nm;
-}
-
-interface Spot {
-  stock: number;
-  x: Nm;
-  y: Nm;
-  turned: number;
-}
 
 /**
  * Goal-driven ruin and recreate (the idea after Gardeyn and Wauters 2022, from memory; there for bins): a lay is to end
@@ -58,7 +40,7 @@ export class Ruin {
   private readonly parts: Part[];
   /** The free cloth of each length: bands of rectangles, or columns where outlines have to be laid. */
   private readonly spaces: (Columns | Bands)[];
-  private places = new Float64Array(256);
+  private readonly places: Places;
   private readonly profiles: (Profile | null)[][] = [];
   private readonly spots: (Spot | null)[];
   private readonly active: boolean[];
@@ -72,14 +54,11 @@ export class Ruin {
   private readonly groups: Map<string, number>;
   private readonly members: number[][];
   private phases: (Phase | null)[];
-  private readonly setOf = new Map<number, number>();
   /** How many members of each group are laid. */
   private readonly laid: Int32Array;
   private readonly groupOf: Int32Array;
   private cost = Infinity;
   private temperature: number;
-  /** The best place that a look round has found: lower scores first, then lower ties. */
-  private readonly best = { stock: -1, x: 0, y: 0, turned: 0, score: Infinity, tie: Infinity };
   private readonly over: number[] = [];
   private readonly keys: Float64Array;
   private turns = 0;
@@ -97,14 +76,7 @@ export class Ruin {
     const blocks = sets.map((set) => set.ways.map((way) => way.map(blockPart)));
     this.parts = [...pieces, ...blocks.flat(2)];
     let next = pieces.length;
-    this.ways = blocks.map((ways, s) =>
-      ways.map((way) =>
-        way.map(() => {
-          this.setOf.set(next, s);
-          return next++;
-        }),
-      ),
-    );
+    this.ways = blocks.map((ways) => ways.map((way) => way.map(() => next++)));
     this.way = sets.map(() => 0);
     const usable = Math.max(...stock.map(({ left, right }) => right - left));
     const hasOutlines = pieces.some(({ outlines }) => outlines);
@@ -117,6 +89,7 @@ export class Ruin {
         ? new Columns(left - m, right + m, -m, length + m, this.step)
         : new Bands(left - m, right + m, -m, length + m, high, this.parts.length, this.blockedOf(k)),
     );
+    this.places = new Places(job, this.spaces, this.step, random);
     this.areas = Float64Array.from(this.parts, ({ width, height, outlines }) => outlines?.area ?? width * height);
     this.spots = this.parts.map(() => null);
     this.active = this.parts.map((_, i) => i < pieces.length);
@@ -206,7 +179,7 @@ export class Ruin {
   /** Lays what is not laid yet, in an order. */
   layRest(compare: (a: Part, b: Part) => number) {
     const rest = this.activeParts().filter((i) => !this.spots[i]);
-    for (const i of rest.sort((a, b) => compare(this.parts[a]!, this.parts[b]!) || a - b)) this.layLowest(i, false);
+    for (const i of rest.sort((a, b) => compare(this.parts[a]!, this.parts[b]!) || a - b)) this.layAt(i, false);
     this.aim(this.target);
   }
 
@@ -223,6 +196,7 @@ export class Ruin {
   /** Sets the target (nm on the endless length) and counts what the lay costs against it. */
   aim(target: Nm) {
     this.target = target;
+    this.places.target = target;
     this.cost = this.costNow();
   }
 
@@ -306,131 +280,12 @@ export class Ruin {
     if (group >= 0 && this.job.lattice && --this.laid[group]! === 0) this.phases[group] = null;
   }
 
-  /** Lays a part at its lowest place; `blinks` passes over a place now and then. */
-  private layLowest(i: number, blinks: boolean, near: Window | null = null): boolean {
-    const { random, best } = this;
-    const phase = this.cornerPhase(i);
-    best.score = best.tie = Infinity;
-    for (let k = 0; k < this.spaces.length; k++) {
-      if (near && k !== near.stock && k !== this.endless) continue;
-      for (let turned = 0; turned < 4; turned++) {
-        const profile = this.profiles[i]![turned];
-        if (!profile || (profile.low && blinks && random.next() < 0.4)) continue;
-        this.isRightFirst = blinks && random.next() < 0.3;
-        this.blinks = blinks;
-        const window = near !== null && k === near.stock ? near : null;
-        if (phase && this.job.lattice && this.job.lattice.across > 0)
-          this.lookAtPhase(k, profile, turned, phase, window);
-        else if (!profile.low) this.lookAtSides(k, profile, turned, this.liftAt(k, phase), window);
-        if (profile.low && !phase) this.lookAtSteps(k, profile, turned, window);
-      }
-      // The first length that has a place at all, unless the place is to fit best.
-      if (best.score < Infinity && !this.byTouch) break;
-    }
-    if (best.score === Infinity) return false;
-    this.put(i, { stock: best.stock, x: best.x, y: best.y, turned: best.turned });
+  /** Lays a part at its best place; false when there is none. */
+  private layAt(i: number, blinks: boolean, near: Window | null = null): boolean {
+    const spot = this.places.find(this.profiles[i]!, this.cornerPhase(i), blinks, near);
+    if (!spot) return false;
+    this.put(i, spot);
     return true;
-  }
-
-  private mostLooked = Infinity;
-  private isRightFirst = false;
-  private blinks = false;
-  /** Whether places are ranked by how much of the part's edge touches others, or by how low they are. */
-  private byTouch = false;
-
-  /** Takes the lowest place at x if it is the best so far. */
-  private tryAt(k: number, x: Nm, profile: Profile, turned: number, lift: Lift | null, near: Window | null) {
-    const { best } = this;
-    if (this.blinks && this.random.next() < 0.02) return;
-    if (near && (x + profile.width < near.x0 || x > near.x1)) return;
-    const least = near ? Math.max(-this.margin, Math.floor(near.y0) - profile.height) : -this.margin;
-    const { height } = profile;
-    const { endless, margin, target } = this;
-    // Only below the target does it count how well a part fits; above it, how low it lies.
-    const isEndless = k === endless;
-    const most =
-      this.byTouch && isEndless && best.score < OVER ? target + margin : best.score - (this.byTouch ? OVER : 0);
-    const limit = this.byTouch && !isEndless ? Infinity : most - height;
-    const space = this.spaces[k]!;
-    const y = space.lowestAt(x, profile, least, limit, lift);
-    if (y > limit || y === Infinity) return;
-    const top = y + height;
-    let score = top;
-    if (this.byTouch && space instanceof Bands) {
-      if (isEndless && top - margin > target) score = OVER + top;
-      else score = -space.touching(x, y, profile) / (profile.width + height);
-      if (score > best.score) return;
-    }
-    const tie = this.isRightFirst ? -x : x;
-    if (score < best.score || tie < best.tie) {
-      best.stock = k;
-      best.x = x;
-      best.y = y;
-      best.turned = turned;
-      best.score = score;
-      best.tie = tie;
-    }
-  }
-
-  /** Every place across that holds the phase. */
-  private lookAtPhase(k: number, profile: Profile, turned: number, phase: Phase, near: Window | null) {
-    const { left, motif } = this.job.stock[k]!;
-    const lattice = this.job.lattice!;
-    const space = this.spaces[k]!;
-    const lift = this.liftAt(k, phase)!;
-    const m = this.margin;
-    for (
-      let x = motif[0] + nextAcross(left - motif[0], phase[0], lattice) - m;
-      x + profile.width <= space.right;
-      x += lattice.across
-    )
-      this.tryAt(k, x, profile, turned, lift && lift(x), near);
-  }
-
-  /** Places beside others. */
-  private lookAtSides(
-    k: number,
-    profile: Profile,
-    turned: number,
-    lift: ((x: Nm) => Lift) | null,
-    near: Window | null,
-  ) {
-    const space = this.spaces[k]!;
-    if (space.mostPlaces > this.places.length) this.places = new Float64Array(2 * space.mostPlaces);
-    const { places } = this;
-    const count = space.placesFor(profile.width, places);
-    const share = near || !this.blinks ? 1 : this.mostLooked / count;
-    for (let p = 0; p < count; p++)
-      if (share >= 1 || this.random.next() < share)
-        this.tryAt(k, places[p]!, profile, turned, lift && lift(places[p]!), near);
-  }
-
-  /** For an outline, places along a coarse row of steps, then finer ones about the best of them. */
-  private lookAtSteps(k: number, profile: Profile, turned: number, near: Window | null) {
-    const { step, best } = this;
-    const space = this.spaces[k]!;
-    const start = space.left;
-    const count = Math.floor((space.right - start - profile.width) / step);
-    if (count < 0) return;
-    const tryAt = (x: Nm) => this.tryAt(k, x, profile, turned, null, near);
-    const stride = 2 ** Math.max(0, Math.floor(Math.log2(count / ROW)));
-    for (let c = this.random.below(stride); c <= count; c += stride) tryAt(start + c * step);
-    for (let finer = stride / 2; finer >= 1; finer /= 2) {
-      if (best.score === Infinity || best.turned !== turned) return;
-      const { x } = best;
-      if (x - finer * step >= start) tryAt(x - finer * step);
-      if (x + finer * step + profile.width <= space.right) tryAt(x + finer * step);
-    }
-  }
-
-  /** For each place across, what lifts a part that lies there to its phase; null when it holds none. */
-  private liftAt(k: number, phase: Phase | null): ((x: Nm) => Lift) | null {
-    const { lattice, stock } = this.job;
-    if (!phase || !lattice || lattice.along === 0) return null;
-    const [motifX, motifY] = stock[k]!.motif;
-    const m = this.margin;
-    // Up to a whole nanometre, never down: below it there is no room.
-    return (x) => (y) => Math.ceil(motifY + nextAlong(x + m - motifX, y + m - motifY, phase, lattice) - 1e-3) - m;
   }
 
   private cornerPhase(i: number): Phase | null {
@@ -480,12 +335,12 @@ export class Ruin {
         ]
       : off.slice();
     this.arrange(again, lead);
-    this.mostLooked = random.next() < 0.5 ? FEW_PLACES : Infinity;
-    this.byTouch = this.step === 0 && random.next() < BY_TOUCH;
+    this.places.mostLooked = random.next() < 0.5 ? FEW_PLACES : Infinity;
+    this.places.byTouch = this.step === 0 && random.next() < BY_TOUCH;
     const limit = this.cost - this.temperature * this.heat * Math.log(Math.max(1e-12, random.next()));
     // Each part only adds to the cost: when it is too much, the rest need not be laid.
     for (const i of again) {
-      if (!this.layLowest(i, true, near) && near) this.layLowest(i, true);
+      if (!this.layAt(i, true, near) && near) this.layAt(i, true);
       cost += this.costOf(i);
       if (cost > limit) break;
     }
