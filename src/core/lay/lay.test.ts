@@ -71,6 +71,15 @@ describe('small lays whose best length is plain', () => {
     ]);
   });
 
+  test.each(['across', 'bias'] as const)('a strip that only a wider remnant can give is cut from that, %s', (grain) => {
+    const stock = [{ id: 'wide', length: 60 }, { id: 'narrow', length: 200, width: 20 }]; // prettier-ignore
+    const job = jobOf({ stock, pieces: [], strips: [{ id: 's', width: 2, length: 90, grain, least: 40 }] });
+    const { lays, unplaced } = lay(job);
+    expect(unplaced).toEqual([]);
+    expect(lays.map(({ stock: id }) => id)).toEqual(['wide']);
+    expect(lays[0]!.cuts.reduce((sum, { length }) => sum + length, 0)).toBeGreaterThanOrEqual(inches(90) - 2540);
+  });
+
   test('what fits nowhere is unplaced with the reason', () => {
     const wide = lay(
       jobOf({

@@ -1,11 +1,12 @@
 import type { Nm } from '../length';
-import type { LayJob, LayStrip, PieceMatch } from './job';
+import type { LayJob, LayStrip, PieceMatch, StockLength } from './job';
 import { areaOfPiece, type Point } from './outline';
 import {
   biasBlock,
   cutLengths,
   fewestCuts,
   longestBias,
+  longestCut,
   straightBlock,
   type StripBlock,
   type StripWant,
@@ -58,20 +59,27 @@ export function stripSets(
   job: LayJob,
   expectedLength: Nm,
 ): { sets: StripSet[][]; impossible: { want: StripWant; why: string }[] } {
-  const roll = job.stock.at(-1)!;
-  const across = roll.right - roll.left;
   const impossible: { want: StripWant; why: string }[] = [];
   const straight: StripSet[] = [];
   const bias: StripWant[] = [];
+  // Mostly for the roll; all of the stock counts where only a wider or a longer piece of it can give a strip.
+  const roll = job.stock.slice(-1);
+  let biasFrom = roll;
   for (const strip of job.strips) {
-    const most = strip.grain === 'across' ? across : strip.grain === 'along' ? roll.length : longestBias(across);
     for (const want of wantsOf(strip)) {
-      const why = whyNot(want, most, across, strip.grain);
+      const from = whyNot(want, strip.grain, roll) ? job.stock : roll;
+      const why = whyNot(want, strip.grain, from);
+      const most = longestCut(strip.grain, from);
       if (why) impossible.push({ want, why });
-      else if (strip.grain === 'bias') bias.push(want);
-      else straight.push({ wants: [want], ways: straightWays(want, most, expectedLength, strip.grain === 'across') });
+      else if (strip.grain !== 'bias')
+        straight.push({ wants: [want], ways: straightWays(want, most, expectedLength, strip.grain === 'across') });
+      else {
+        bias.push(want);
+        if (from !== roll) biasFrom = from;
+      }
     }
   }
+  const across = widest(biasFrom);
   if (bias.length === 0) return { sets: [straight], impossible };
   // Wider first, so that one block has one change of width for each width.
   const sorted = [...bias].sort((a, b) => b.width - a.width);
@@ -92,8 +100,11 @@ export function stripSets(
 const wantsOf = ({ id, qty, width, length, loss, least }: LayStrip): StripWant[] =>
   Array.from({ length: qty }, (_, i) => ({ strip: id, copy: i + 1, width, length, loss, least }));
 
-function whyNot(want: StripWant, most: Nm, across: Nm, grain: LayStrip['grain']): string | null {
-  if (grain === 'along' && want.width > across) return 'the strip is wider than the usable cloth';
+const widest = (stock: readonly StockLength[]): Nm => Math.max(...stock.map(({ left, right }) => right - left));
+
+function whyNot(want: StripWant, grain: LayStrip['grain'], stock: readonly StockLength[]): string | null {
+  const most = longestCut(grain, stock);
+  if (grain === 'along' && want.width > widest(stock)) return 'the strip is wider than the usable cloth';
   if (want.least > most) return 'its shortest cut is longer than any cut can be';
   if (fewestCuts(want, most) === null || (grain === 'bias' && 2 * want.loss > most))
     return 'each join would take all of a cut';

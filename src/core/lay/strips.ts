@@ -55,15 +55,16 @@ export function cutLengths(want: StripWant, n: number, most: Nm, even: boolean):
  * join, of which there are the fewest where each cut is as long as can be.
  */
 export function leastLength(strip: LayStrip, stock: readonly StockLength[]): Nm {
-  const across = Math.max(...stock.map(({ left, right }) => right - left));
-  const most =
-    strip.grain === 'across'
-      ? across
-      : strip.grain === 'bias'
-        ? longestBias(across)
-        : Math.max(...stock.map(({ length }) => length));
+  const most = longestCut(strip.grain, stock);
   const cuts = fewestCuts({ ...strip, strip: strip.id, copy: 1 }, most) ?? 1;
   return strip.length + (cuts - 1) * strip.loss;
+}
+
+/** The longest cut (nm) with that grain that any of the lengths can give. */
+export function longestCut(grain: LayStrip['grain'], stock: readonly StockLength[]): Nm {
+  const across = Math.max(...stock.map(({ left, right }) => right - left));
+  if (grain === 'along') return Math.max(...stock.map(({ length }) => length));
+  return grain === 'across' ? across : longestBias(across);
 }
 
 /** The fewest cuts of at most `most` nm that join to the wanted length, or null when joins take all of a cut. */
