@@ -1,10 +1,12 @@
 import { describe, expect, test } from 'vitest';
 import { dissect, shakenGrid } from '@/bench/jobs';
 import { NM } from '../length';
+import { boxShape } from './clearances';
 import { findFaults } from './index';
 import { Mosaic, suitsMosaic } from './mosaic';
 import { pieceParts } from './parts';
 import { Random } from './random';
+import { Starts } from './starts';
 import { jobOf, lay } from './testing';
 
 const drain = <T>(steps: Generator<number, T, void>): T => {
@@ -80,5 +82,37 @@ describe('where there is no such lay', () => {
     expect(suits({ stock: [{ id: 'rem', length: 30 }, { id: 'roll' }] })).toBe(false);
     const cloth = { name: 't', width: 54, turns: 'half', repeat: { across: 9, along: 7 } };
     expect(suits({ cloth, pieces: [{ ...triangle, match: { at: [0, 0] } }] })).toBe(false);
+  });
+});
+
+describe('what can begin at a free corner', () => {
+  // Two boxes that may not turn, 3 by 2 and 5 by 2 inches, on 10 in of cloth.
+  const size = (w: number, h: number) => boxShape(w * NM.in, h * NM.in);
+  const starts = new Starts([size(3, 2), size(5, 2)], [[0], [1]], 10 * NM.in);
+  const quarter = Math.PI / 2;
+  const at = (x: number, from: number, angle = quarter) => ({ x: x * NM.in, y: 0, from, angle });
+
+  test('a floor between two corners must be a sum of edges, each part used once', () => {
+    const fits = [2, 3, 4, 5, 6, 8, 10].filter((length) => starts.hasFloor([at(0, 0), at(length, quarter)], at(0, 0)));
+    expect(fits).toEqual([3, 5, 8]);
+    // Where the ground falls away beyond its end, parts may reach over it.
+    expect(starts.hasFloor([at(0, 0), at(4, Math.PI, 1.5 * Math.PI)], at(0, 0))).toBe(true);
+  });
+
+  test('kinds that are used up, and corners that are too wide, are not offered', () => {
+    const kinds = (counts: number[], from: number, angle: number) => {
+      const found: number[] = [];
+      starts.each(Uint16Array.from(counts), from, angle, ({ kind }) => {
+        found.push(kind);
+        return true;
+      });
+      return found;
+    };
+    expect(kinds([1, 1], 0, quarter)).toEqual([0, 1]);
+    expect(kinds([0, 1], 0, quarter)).toEqual([1]);
+    expect(kinds([1, 1], 0, quarter / 2)).toEqual([]);
+    expect(kinds([1, 1], quarter / 2, quarter)).toEqual([]);
+    expect(starts.canFill(Uint16Array.of(1, 1), at(0, 0))).toBe(true);
+    expect(starts.canFill(Uint16Array.of(0, 0), at(0, 0))).toBe(false);
   });
 });

@@ -2,16 +2,12 @@ import type { Nm } from '../length';
 import { Clearances, type Shape } from './clearances';
 import type { JigsawLay } from './jigsaw';
 import type { LayJob } from './job';
-import { greatestCommon } from './kinds';
-import { doubleArea, type Point } from './outline';
+import { doubleArea } from './outline';
 import type { Part } from './parts';
 import type { Random } from './random';
 import { shapesOf } from './shapes';
+import { edgeAt, NEAR, normal, ROUND, Starts, TURN, type Corner, type FreeAngle, type Start } from './starts';
 
-/** Corners this near (nm) to each other are one: outlines are rounded to a millionth of an inch, and the errors add up. */
-const NEAR = 1_500;
-/** Angles that differ by less (radians) are one. */
-const TURN = 5e-5;
 /** How deep (nm) parts may lie in each other: less than the format compares to. */
 const SLACK = 1_000;
 /** What is laid counts beside the bits of evidence: a mean part as one bit. */
@@ -19,38 +15,10 @@ const LARGE_FIRST = 1;
 const NOISE = 2;
 /** Lays that are told at the end of a run without a whole one. */
 const MOST_LAYS = 6;
-const ROUND = 2 * Math.PI;
 /** What has room at a corner is kept for so many more parts. */
 const STALE = 6;
-/** The finest grid across the cloth on which sums of edges are known. */
-const FINEST = 2_000;
-
-/** A corner of a shape: where it is, the direction of the edge that leaves it, and the angle within (radians). */
-interface Corner {
-  x: Nm;
-  y: Nm;
-  out: number;
-  angle: number;
-  /** What an edge in the direction of the one that leaves it tells, and of the one that comes in (bits). */
-  outBits: number;
-  inBits: number;
-}
-
-/** A way to begin at a free corner: a kind's shape with this corner of it there. */
-interface Start {
-  out: number;
-  angle: number;
-  kind: number;
-  shape: number;
-  corner: number;
-}
-
-/** What is free round a point: counter-clockwise from `from` over `angle` radians. */
-interface Sector {
-  x: Nm;
-  y: Nm;
-  from: number;
-  angle: number;
+/** A free corner with what is known of it. */
+interface Sector extends FreeAngle {
   /** The starts that had room there when `count` parts were laid; null when nobody has looked. */
   fits: readonly Start[] | null;
   count: number;
@@ -81,12 +49,6 @@ interface State {
   hash: number;
 }
 
-/** An angle within 0 to 2 pi; what is hardly less than a full turn is none. */
-function normal(angle: number): number {
-  const turned = angle - ROUND * Math.floor(angle / ROUND);
-  return turned > ROUND - TURN ? turned - ROUND : turned;
-}
-
 /** True when a job's lays are of a kind that this search knows: one plain length, nothing with a phase, no gap. */
 export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: readonly Part[]): boolean =>
   !straight &&
@@ -99,8 +61,8 @@ export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: re
 
 /**
  * A beam search for a lay of outlines that leaves nothing over. Where the free cloth has a corner that points outward, one
- * of the parts must have a corner there, with an edge along the one side of it; of all free corners the one is filled that
- * the fewest parts can fill, and a state with a corner that none can fill is dropped. Of the states with equally many parts
+ * of the parts must have a corner there, with an edge along the one side of it; the lowest of them is filled first, or the one that the
+ * fewest parts suit, and a state with a corner that none can fill is dropped. Of the states with equally many parts
  * the most believable are kept: a corner of a part that meets another one, or an edge that runs along one in a direction
  * that few edges have, is hardly there by chance.
  */
@@ -108,22 +70,17 @@ export class Mosaic {
   private readonly shapes: readonly Shape[];
   private readonly turnOf: readonly number[];
   private readonly clearances: Clearances;
-  private readonly corners: Corner[][];
-  private readonly members: number[][] = [];
+  private readonly corners: readonly Corner[][];
+  private readonly members: readonly number[][];
   private readonly areas: number[];
-  private readonly starts: Start[] = [];
-  private readonly narrowest: number;
+  private readonly starts: Starts;
   private readonly width: Nm;
   private readonly left: Nm;
-  private readonly cornerBits: number;
   /** The area of all parts (nm²). */
   readonly area: number;
   private readonly meanArea: number;
   /** The boxes of what a state has laid, the last first: x0, y0, x1, y1. */
   private readonly boxes: Float64Array;
-  /** For directions that many edges have, the lengths that edges in it can sum up to, in steps. */
-  private readonly sums = new Map<number, Uint8Array>();
-  private readonly step: Nm;
   /** The most parts that a lay had so far. */
   reached = 0;
 
@@ -136,95 +93,20 @@ export class Mosaic {
     this.shapes = shapes;
     this.turnOf = turnOf;
     this.clearances = new Clearances(shapes, 0);
-    this.corners = shapes.map(({ ring }) => cornersOf(ring));
     this.areas = shapes.map(({ ring }) => Math.abs(doubleArea(ring)) / 2);
     this.left = job.stock[0]!.left;
     this.width = job.stock[0]!.right - this.left;
-    const known = new Map<string, number>();
-    ways.forEach((way, part) => {
-      const key = way.join();
-      let kind = known.get(key);
-      if (kind === undefined) {
-        known.set(key, (kind = this.members.length));
-        this.members.push([]);
-        for (const shape of way)
-          this.corners[shape]!.forEach(({ out, angle }, corner) =>
-            this.starts.push({ out, angle, kind: kind!, shape, corner }),
-          );
-      }
-      this.members[kind]!.push(part);
-    });
-    this.starts.sort((a, b) => a.out - b.out);
-    const bits = new Map<number, number>();
-    const rarity = (direction: number) => {
-      const at = normal(direction);
-      const key = Math.round(at / TURN);
-      if (!bits.has(key)) {
-        const same = this.starts.filter(({ out }) => Math.abs(normal(out - at + 1) - 1) <= TURN).length;
-        bits.set(key, Math.log2(this.starts.length / Math.max(1, same)));
-      }
-      return bits.get(key)!;
-    };
-    for (const corner of this.corners.flat()) {
-      corner.outBits = rarity(corner.out);
-      corner.inBits = rarity(corner.out + corner.angle + Math.PI);
-    }
-    this.narrowest = Math.min(...this.starts.map(({ angle }) => angle));
+    this.starts = new Starts(shapes, ways, this.width);
+    this.corners = this.starts.corners;
+    this.members = this.starts.members;
     this.area = ways.reduce((sum, [shape]) => sum + this.areas[shape!]!, 0);
     this.meanArea = this.area / parts.length;
     this.boxes = new Float64Array(4 * parts.length);
-    const sides = this.corners.flat().flatMap(({ x, y }) => [x, y]);
-    this.step = [this.width, ...sides].reduce(greatestCommon);
-    this.cornerBits = Math.log2(this.width / Math.max(this.width / FINEST, this.step));
-    if (this.width / this.step <= FINEST) this.gatherSums();
   }
 
-  /** False when all corners lie on a grid that a length is not on: no lay can end there. */
+  /** False when all corners lie on a grid that a length (nm) is not on: no lay can end there. */
   canEndAt(length: Nm): boolean {
-    const over = length % this.step;
-    return this.step <= 2 * NEAR || Math.min(over, this.step - over) <= NEAR;
-  }
-
-  private gatherSums() {
-    const { step, starts, members } = this;
-    const directions = [...new Set(starts.map(({ out }) => Math.round(out / TURN)))];
-    for (const direction of directions) {
-      const lengths = members.map(() => new Set<number>());
-      for (const { out, kind, shape, corner } of starts) {
-        if (Math.round(out / TURN) !== direction) continue;
-        const corners = this.corners[shape]!;
-        const [a, b] = [corners[corner]!, corners[(corner + 1) % corners.length]!];
-        lengths[kind]!.add(Math.round(Math.hypot(b.x - a.x, b.y - a.y) / step));
-      }
-      const reached = new Uint8Array(FINEST + 1);
-      reached[0] = 1;
-      lengths.forEach((some, kind) => {
-        for (let copy = 0; copy < members[kind]!.length; copy++)
-          for (let u = FINEST; u > 0; u--)
-            if (!reached[u]) for (const one of some) if (u >= one && reached[u - one]) reached[u] = 1;
-      });
-      this.sums.set(direction, reached);
-    }
-  }
-
-  /** False when the floor that begins at a corner ends at another one, and no edges sum up to its length. */
-  private isFillable(sectors: readonly Sector[], { x, y, from, angle }: Sector): boolean {
-    const sums = this.sums.get(Math.round((from < 0 ? from + ROUND : from) / TURN));
-    if (!sums || angle >= Math.PI - TURN) return true;
-    const [ux, uy] = [Math.cos(from), Math.sin(from)];
-    let nearest = Infinity;
-    let end: Sector | null = null;
-    for (const other of sectors) {
-      const [dx, dy] = [other.x - x, other.y - y];
-      const along = dx * ux + dy * uy;
-      if (along <= NEAR || along > nearest + NEAR || Math.abs(dy * ux - dx * uy) > NEAR) continue;
-      // Level parts beside each other are one floor.
-      if (Math.abs(other.angle - Math.PI) < TURN && Math.abs(normal(other.from - from + 1) - 1) < TURN) continue;
-      nearest = along;
-      const isEnd = Math.abs(normal(other.from + other.angle - from - Math.PI + 1) - 1) < TURN;
-      end = isEnd && other.angle < Math.PI - TURN ? other : null;
-    }
-    return !end || sums[Math.round(nearest / this.step)] === 1;
+    return this.starts.canEndAt(length);
   }
 
   /**
@@ -290,35 +172,6 @@ export class Mosaic {
     };
   }
 
-  /** Calls back for each start that may lie along a free corner's one side; stops when told to. */
-  private startsAt(counts: Uint16Array, from: number, angle: number, accept: (start: Start) => boolean) {
-    const { starts } = this;
-    const at = from < 0 ? from + ROUND : from;
-    for (const low of at < TURN ? [at, at + ROUND] : at > ROUND - TURN ? [at, at - ROUND] : [at]) {
-      let [a, b] = [0, starts.length];
-      while (a < b) {
-        const middle = (a + b) >> 1;
-        if (starts[middle]!.out < low - TURN) a = middle + 1;
-        else b = middle;
-      }
-      for (; a < starts.length && starts[a]!.out <= low + TURN; a++) {
-        const start = starts[a]!;
-        if (counts[start.kind]! > 0 && start.angle <= angle + TURN && !accept(start)) return;
-      }
-    }
-  }
-
-  private canFill(counts: Uint16Array, { from, angle }: Sector): boolean {
-    if (angle < this.narrowest - TURN) return false;
-    if (angle >= Math.PI - TURN) return true;
-    let isFound = false;
-    this.startsAt(counts, from, angle, () => {
-      isFound = true;
-      return false;
-    });
-    return isFound;
-  }
-
   /** The ways to go on from a state: what has room at its lowest free corner; none when there is a corner without. */
   private movesOf(state: State, target: Nm, isLowest: boolean, moves: Move[]) {
     const placed: State[] = [];
@@ -368,7 +221,7 @@ export class Mosaic {
         if (Math.abs(corner.x - px) > NEAR || Math.abs(corner.y - py) > NEAR) continue;
         const before = normal(corner.out - free.from);
         if (before > free.angle - TURN) continue;
-        bits += this.cornerBits;
+        bits += this.starts.cornerBits;
         if (before <= TURN) bits += corner.outBits / 2;
         if (free.angle - before - corner.angle <= TURN) bits += corner.inBits / 2;
       }
@@ -385,7 +238,7 @@ export class Mosaic {
       );
     }
     const fits: Start[] = [];
-    this.startsAt(counts, sector.from, sector.angle, (start) => {
+    this.starts.each(counts, sector.from, sector.angle, (start) => {
       if (this.isFree(placed, count, sector, start, target)) fits.push(start);
       return true;
     });
@@ -424,7 +277,7 @@ export class Mosaic {
     counts[kind]!--;
     const sectors: Sector[] = [];
     const met = new Set<number>();
-    let score = state.score - this.cornerBits;
+    let score = state.score - this.starts.cornerBits;
     /** Takes an angle out of what is free; false when it is not free. */
     const takeOut = (free: Sector, { out, angle, outBits, inBits }: Omit<Corner, 'x' | 'y'>): boolean => {
       const before = normal(out - free.from);
@@ -454,7 +307,7 @@ export class Mosaic {
       if (!takeOut(free, k >= 0 ? corners[k]! : { out, angle: Math.PI, outBits, inBits: outBits })) return null;
       if (k < 0 || met.has(k)) continue;
       met.add(k);
-      score += this.cornerBits;
+      score += this.starts.cornerBits;
     }
     for (let k = 0; k < corners.length; k++) {
       if (met.has(k)) continue;
@@ -466,7 +319,10 @@ export class Mosaic {
       else if (!takeOut({ x: px, y: py, from: wall, angle: Math.PI, fits: null, count: 0 }, corners[k]!)) return null;
     }
     for (const sector of sectors)
-      if (!state.sectors.includes(sector) && (!this.canFill(counts, sector) || !this.isFillable(sectors, sector)))
+      if (
+        !state.sectors.includes(sector) &&
+        (!this.starts.canFill(counts, sector) || !this.starts.hasFloor(sectors, sector))
+      )
         return null;
     const area = state.area + this.areas[shape]!;
     const hash =
@@ -511,28 +367,4 @@ export class Mosaic {
     }
     return lay;
   }
-}
-
-/** The corners of a counter-clockwise ring, without those where it goes straight on. */
-function cornersOf(ring: readonly Point[]): Corner[] {
-  return ring.flatMap(([x, y], k) => {
-    const [px, py] = ring.at(k - 1)!;
-    const [nx, ny] = ring[(k + 1) % ring.length]!;
-    const out = normal(Math.atan2(ny - y, nx - x));
-    const angle = normal(Math.atan2(py - y, px - x) - out);
-    return Math.abs(angle - Math.PI) < TURN ? [] : [{ x, y, out, angle, outBits: 0, inBits: 0 }];
-  });
-}
-
-/** The corner that the edge leaves on which a point lies, between its ends; -1 for none. */
-function edgeAt(corners: readonly Corner[], x: Nm, y: Nm): number {
-  for (let k = 0; k < corners.length; k++) {
-    const [a, b] = [corners[k]!, corners[(k + 1) % corners.length]!];
-    const [dx, dy] = [b.x - a.x, b.y - a.y];
-    const length = Math.hypot(dx, dy);
-    const along = ((x - a.x) * dx + (y - a.y) * dy) / length;
-    const aside = ((y - a.y) * dx - (x - a.x) * dy) / length;
-    if (Math.abs(aside) <= NEAR && along > NEAR && along < length - NEAR) return k;
-  }
-  return -1;
 }
