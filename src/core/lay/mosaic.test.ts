@@ -6,7 +6,7 @@ import { findFaults } from './index';
 import { Mosaic, suitsMosaic } from './mosaic';
 import { pieceParts } from './parts';
 import { Random } from './random';
-import { Starts } from './starts';
+import { ROUND, Starts } from './starts';
 import { jobOf, lay } from './testing';
 
 const drain = <T>(steps: Generator<number, T, void>): T => {
@@ -71,7 +71,7 @@ describe('where there is no such lay', () => {
     expect(mosaic.area).toBe(2 * (15 * 6 + 6 * 7) * NM.in ** 2);
   });
 
-  test('remnants, gaps, straight cutting and patterns are for the other strategies', () => {
+  test('remnants, gaps, straight cutting and patterns and very many corners are for the other strategies', () => {
     const suits = (rest: object) => {
       const job = jobOf({ pieces: [triangle], ...rest });
       return suitsMosaic(job, pieceParts(job));
@@ -80,6 +80,8 @@ describe('where there is no such lay', () => {
     expect(suits({ gap: 0.25 })).toBe(false);
     expect(suits({ cut: 'straight' })).toBe(false);
     expect(suits({ stock: [{ id: 'rem', length: 30 }, { id: 'roll' }] })).toBe(false);
+    expect(suits({ pieces: [{ ...triangle, qty: 1333 }] })).toBe(true);
+    expect(suits({ pieces: [{ ...triangle, qty: 1334 }] })).toBe(false);
     const cloth = { name: 't', width: 54, turns: 'half', repeat: { across: 9, along: 7 } };
     expect(suits({ cloth, pieces: [{ ...triangle, match: { at: [0, 0] } }] })).toBe(false);
   });
@@ -97,6 +99,22 @@ describe('what can begin at a free corner', () => {
     expect(fits).toEqual([3, 5, 8]);
     // Where the ground falls away beyond its end, parts may reach over it.
     expect(starts.hasFloor([at(0, 0), at(4, Math.PI, 1.5 * Math.PI)], at(0, 0))).toBe(true);
+  });
+
+  test('many traced outlines are gathered at once: 500 of 40 corners in four turns', () => {
+    const ring = (k: number) =>
+      Array.from({ length: 40 }, (_, i): [number, number] => {
+        const [angle, far] = [(ROUND * i) / 40, 4 + (((i * 7 + k * 13) % 11) + k / 500) / 20];
+        return [5 + far * Math.cos(angle), 5 + far * Math.sin(angle)].map((x) => Math.round(x * NM.in)) as [
+          number,
+          number,
+        ];
+      });
+    const shapes = Array.from({ length: 2000 }, (_, k) => ({ ...boxShape(10 * NM.in, 10 * NM.in), ring: ring(k) }));
+    const many = new Starts(shapes, shapes.map((_, k) => [k]), 54 * NM.in); // prettier-ignore
+    expect(many.corners.flat()).toHaveLength(80_000);
+    // Hardly any two edges have one direction: each tells nearly as much as there are edges.
+    expect(Math.max(...many.corners.slice(0, 50).flat().map(({ outBits }) => outBits))).toBeGreaterThan(8); // prettier-ignore
   });
 
   test('kinds that are used up, and corners that are too wide, are not offered', () => {

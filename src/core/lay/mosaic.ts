@@ -13,6 +13,8 @@ const SLACK = 1_000;
 /** What is laid counts beside the bits of evidence: a mean part as one bit. */
 const LARGE_FIRST = 1;
 const NOISE = 2;
+/** More corners are those of traced outlines, which leave nothing over only by a miracle. */
+const MOST_CORNERS = 4_000;
 /** Lays that are told at the end of a run without a whole one. */
 const MOST_LAYS = 6;
 /** What has room at a corner is kept for so many more parts. */
@@ -57,7 +59,8 @@ export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: re
   stock[0]!.length === Infinity &&
   stock[0]!.flaws.length === 0 &&
   !stock[0]!.outline &&
-  parts.every(({ match, block }) => (!match || !lattice) && !block);
+  parts.every(({ match, block }) => (!match || !lattice) && !block) &&
+  parts.reduce((sum, { outlines }) => sum + (outlines?.ring.length ?? 4), 0) <= MOST_CORNERS;
 
 /**
  * A beam search for a lay of outlines that leaves nothing over. Where the free cloth has a corner that points outward, one

@@ -11,6 +11,8 @@ export const TURN = 5e-5;
 export const ROUND = 2 * Math.PI;
 /** The finest grid across the cloth on which sums of edges are known. */
 const FINEST = 2_000;
+/** The share of the edges that must have a direction for sums in it to be worked out. */
+const MANY = 0.1;
 
 /** A corner of a shape: where it is, the direction of the edge that leaves it, and the angle within (radians). */
 export interface Corner {
@@ -80,21 +82,11 @@ export class Starts {
       this.members[kind]!.push(part);
     });
     this.all.sort((a, b) => a.out - b.out);
-    const bits = new Map<number, number>();
-    const rarity = (direction: number) => {
-      const at = normal(direction);
-      const key = Math.round(at / TURN);
-      if (!bits.has(key)) {
-        const same = this.all.filter(({ out }) => Math.abs(normal(out - at + 1) - 1) <= TURN).length;
-        bits.set(key, Math.log2(this.all.length / Math.max(1, same)));
-      }
-      return bits.get(key)!;
-    };
     for (const corner of this.corners.flat()) {
-      corner.outBits = rarity(corner.out);
-      corner.inBits = rarity(corner.out + corner.angle + Math.PI);
+      corner.outBits = this.rarityOf(corner.out);
+      corner.inBits = this.rarityOf(corner.out + corner.angle + Math.PI);
     }
-    this.narrowest = Math.min(...this.all.map(({ angle }) => angle));
+    this.narrowest = this.all.reduce((least, { angle }) => Math.min(least, angle), Infinity);
     const sides = this.corners.flat().flatMap(({ x, y }) => [x, y]);
     this.step = [width, ...sides].reduce(greatestCommon);
     this.cornerBits = Math.log2(width / Math.max(width / FINEST, this.step));
@@ -109,8 +101,10 @@ export class Starts {
 
   private gatherSums() {
     const { step, all, members } = this;
-    const directions = [...new Set(all.map(({ out }) => Math.round(out / TURN)))];
-    for (const direction of directions) {
+    const times = new Map<number, number>();
+    for (const { out } of all) times.set(Math.round(out / TURN), (times.get(Math.round(out / TURN)) ?? 0) + 1);
+    for (const [direction, count] of times) {
+      if (count < MANY * all.length) continue;
       const lengths = members.map(() => new Set<number>());
       for (const { out, kind, shape, corner } of all) {
         if (Math.round(out / TURN) !== direction) continue;
@@ -151,20 +145,37 @@ export class Starts {
 
   /** Calls back for each start that may lie along a free corner's one side; stops when told to. */
   each(counts: Uint16Array, from: number, angle: number, accept: (start: Start) => boolean) {
-    const { all } = this;
-    const at = from < 0 ? from + ROUND : from;
-    for (const low of at < TURN ? [at, at + ROUND] : at > ROUND - TURN ? [at, at - ROUND] : [at]) {
-      let [a, b] = [0, all.length];
-      while (a < b) {
-        const middle = (a + b) >> 1;
-        if (all[middle]!.out < low - TURN) a = middle + 1;
-        else b = middle;
-      }
-      for (; a < all.length && all[a]!.out <= low + TURN; a++) {
-        const start = all[a]!;
+    for (const [first, end] of this.along(from)) {
+      for (let k = first; k < end; k++) {
+        const start = this.all[k]!;
         if (counts[start.kind]! > 0 && start.angle <= angle + TURN && !accept(start)) return;
       }
     }
+  }
+
+  /** Where in the list those stand whose edge leaves in a direction: from and to, once more where that is about a full turn. */
+  private along(direction: number): [number, number][] {
+    const at = direction < 0 ? direction + ROUND : direction;
+    return (at < TURN ? [at, at + ROUND] : at > ROUND - TURN ? [at, at - ROUND] : [at]).map((one) => [
+      this.firstFrom(one - TURN),
+      this.firstFrom(one + TURN),
+    ]);
+  }
+
+  private firstFrom(direction: number): number {
+    let [a, b] = [0, this.all.length];
+    while (a < b) {
+      const middle = (a + b) >> 1;
+      if (this.all[middle]!.out < direction) a = middle + 1;
+      else b = middle;
+    }
+    return a;
+  }
+
+  /** What an edge in a direction tells (bits): the fewer have it, the more. */
+  private rarityOf(direction: number): number {
+    const same = this.along(normal(direction)).reduce((sum, [first, end]) => sum + end - first, 0);
+    return Math.log2(this.all.length / Math.max(1, same));
   }
 
   /** Whether any start suits a free corner by its angle. */
