@@ -26,7 +26,7 @@ export interface PlanFault {
 }
 
 /** Lengths are compared with this tolerance: 1e-4 in, or 2.54e-3 mm, as the format says. */
-const TOLERANCE: Record<Units, Nm> = { in: 2540, mm: 2540 };
+export const TOLERANCE: Record<Units, Nm> = { in: 2540, mm: 2540 };
 
 interface Item {
   label: string;

@@ -45,7 +45,7 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
       { id: 'ell', outline: ell },
       ...rest.map(({ w, h }, i) => ({ id: `p${i}`, size: [h, w] })),
     ]);
-    const [best] = drain(mosaic.run(18 * NM.in, 64, true));
+    const best = drain(mosaic.run(18 * NM.in, 64, true));
     expect(best!.placed).toBe(7);
     expect([...best!.stock]).toEqual(Array.from({ length: 7 }, () => 0));
   });
@@ -57,8 +57,7 @@ describe('where there is no such lay', () => {
   test('a few parts are laid and the rest is not', () => {
     const boxes = { id: 'b', size: [10, 8], qty: 2 };
     const mosaic = mosaicOf(30, [{ ...triangle, qty: 2 }, boxes]);
-    const lays = drain(mosaic.run(8 * NM.in, 32, true));
-    expect(Math.max(...lays.map(({ placed }) => placed))).toBe(mosaic.reached);
+    expect(drain(mosaic.run(8 * NM.in, 32, true))).toBeNull();
     expect(mosaic.reached).toBeLessThan(4);
     expect(mosaic.reached).toBeGreaterThan(0);
   });

@@ -15,10 +15,9 @@ const LARGE_FIRST = 1;
 const NOISE = 2;
 /** More corners are those of traced outlines, which leave nothing over only by a miracle. */
 const MOST_CORNERS = 4_000;
-/** Lays that are told at the end of a run without a whole one. */
-const MOST_LAYS = 6;
 /** What has room at a corner is kept for so many more parts. */
 const STALE = 6;
+
 /** A free corner with what is known of it. */
 interface Sector extends FreeAngle {
   /** The starts that had room there when `count` parts were laid; null when nobody has looked. */
@@ -64,10 +63,10 @@ export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: re
 
 /**
  * A beam search for a lay of outlines that leaves nothing over. Where the free cloth has a corner that points outward, one
- * of the parts must have a corner there, with an edge along the one side of it; the lowest of them is filled first, or the one that the
- * fewest parts suit, and a state with a corner that none can fill is dropped. Of the states with equally many parts
- * the most believable are kept: a corner of a part that meets another one, or an edge that runs along one in a direction
- * that few edges have, is hardly there by chance.
+ * of the parts must have a corner there, with an edge along the one side of it; the lowest of them is filled first, or the
+ * one that the fewest parts suit, and a state with a corner that none can fill is dropped. Of the states with equally many
+ * parts the most believable are kept: a corner of a part that meets another one, or an edge that runs along one in a
+ * direction that few edges have, is hardly there by chance.
  */
 export class Mosaic {
   private readonly shapes: readonly Shape[];
@@ -113,12 +112,11 @@ export class Mosaic {
   }
 
   /**
-   * Looks for a lay of `target` nm with at most `width` states at a time; yields how many it has looked at. Returns whole
-   * lays, or else those with the most cloth laid.
+   * Looks for a lay of `target` nm with at most `width` states at a time, filling the lowest free corner first or (`isLowest`
+   * false) the one that the fewest parts suit; yields how many states it has looked at. Null when it finds none.
    */
-  *run(target: Nm, width: number, isLowest: boolean): Generator<number, JigsawLay[], void> {
+  *run(target: Nm, width: number, isLowest: boolean): Generator<number, JigsawLay | null, void> {
     let states: State[] = [this.empty(target)];
-    const most: State[] = [];
     for (let level = 0; level < this.parts.length; level++) {
       let moves: Move[] = [];
       const keep = (count: number) => {
@@ -141,12 +139,10 @@ export class Mosaic {
         if (next.size >= width) break;
       }
       states = [...next.values()];
-      if (states.length === 0) break;
+      if (states.length === 0) return null;
       this.reached = Math.max(this.reached, level + 1);
-      most.push(...states.slice(0, MOST_LAYS));
-      most.sort((a, b) => b.area - a.area).splice(MOST_LAYS);
     }
-    return most.map((state) => this.unfold(state));
+    return this.unfold(states[0]!);
   }
 
   private empty(target: Nm): State {

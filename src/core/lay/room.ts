@@ -1,4 +1,5 @@
 import type { Nm } from '../length';
+import { TOLERANCE } from './check';
 import type { LayJob } from './job';
 import { blockPart, type Part, type StripSet } from './parts';
 import { Placer, type Phase, type Placing, type Rule } from './placing';
@@ -48,9 +49,6 @@ export function luby(n: number): number {
   while (size < n + 1) size *= 2;
   return size === n + 1 ? size / 2 : luby(n - size / 2 + 1);
 }
-
-/** Lengths that differ by no more (nm) are the same, as the format has it. */
-const EQUAL = 2_540;
 
 /** What a pass by best fit takes beside one that keeps every hole: measured. */
 const FIT_PASS = 0.05;
@@ -110,4 +108,4 @@ export class Room {
 }
 
 const isAtTarget = ({ placing }: Found, job: LayJob, target: Nm) =>
-  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target + EQUAL;
+  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target + TOLERANCE[job.units];

@@ -128,8 +128,7 @@ function* mosaics(room: Room): Strategy {
     const levels = mosaic.run(target, go < 2 ? MOSAIC : WIDE_MOSAIC * luby(Math.floor(go / 2)), go % 2 === 1);
     let next = levels.next();
     for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_MOSAIC);
-    for (const lay of next.value)
-      if (lay.placed === parts.length) room.consider({ ...room.starts[0]!, placing: measured(job, parts, lay) });
+    if (next.value) room.consider({ ...room.starts[0]!, placing: measured(job, parts, next.value) });
     if (go === 1 && mosaic.reached < FAR * parts.length) break;
     yield room.spend(1);
   }
