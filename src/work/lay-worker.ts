@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
-import type { MessagePort } from 'node:worker_threads';
-import { nest, readJob, type LayPlan, type NestProgress } from '@/core/lay';
+import { BroadcastChannel, receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
+import { nest, readJob, type LayPlan, type NestProgress, type Peers, type SharedLay } from '@/core/lay';
 
 /**
  * One search over a lay job for a thread of the pool. `cancel` is shared memory: its first number is 1 once the search
@@ -14,12 +14,15 @@ export interface LayTask {
   steps?: number;
   cancel: SharedArrayBuffer;
   port?: MessagePort;
+  /** The name of the channel on which lanes of the same search tell each other of better lays. */
+  channel?: string;
 }
 
-export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, port }: LayTask): LayPlan {
+export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, port, channel }: LayTask): LayPlan {
   const job = readJob(json);
   if (!job.ok) throw new Error(job.faults[0]!.message);
   const flags = new Int32Array(cancel);
+  const line = channel === undefined ? null : new BroadcastChannel(channel);
   const plan = nest(job.value, {
     clock: () => performance.now(),
     seconds,
@@ -31,8 +34,22 @@ export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, 
       const most = Atomics.load(flags, 1);
       return most > 0 && passes >= most;
     },
+    ...(line && { peers: peersOn(line) }),
     ...(port && { onProgress: (progress: NestProgress) => port.postMessage(progress) }),
   });
+  line?.close();
   if (!plan.ok) throw new Error(plan.faults[0]!.message);
   return plan.value;
 }
+
+const peersOn = (line: BroadcastChannel): Peers => ({
+  tell: (lay) => line.postMessage(lay),
+  hear: () => {
+    const told: SharedLay[] = [];
+    // Node takes a channel here as well; its types don't say so.
+    const port = line as unknown as MessagePort;
+    for (let next = receiveMessageOnPort(port); next; next = receiveMessageOnPort(port))
+      told.push(next.message as SharedLay);
+    return told;
+  },
+});

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
@@ -41,7 +42,7 @@ export class Cancel {
   }
 }
 
-type Task = Omit<LayTask, 'cancel' | 'port' | 'lane'>;
+type Task = Omit<LayTask, 'cancel' | 'port' | 'lane' | 'channel'>;
 
 /** Runs one nesting in the pool and tells its progress. */
 export async function layInPool(
@@ -59,7 +60,8 @@ export async function layInPool(
 
 /**
  * Runs one nesting on every core and keeps the best plan. Each lane searches in its own way; one that reaches the bound
- * gives the others only as many passes as it took itself, so that it does not depend on the machine which one wins.
+ * gives the others only as many passes as it took itself, so that it does not depend on the machine which one wins. Where
+ * time bounds the search they tell each other of better lays.
  */
 export async function layOnAllCores(
   task: Task,
@@ -68,6 +70,7 @@ export async function layOnAllCores(
 ): Promise<LayPlan> {
   const lanes = Math.max(1, availableParallelism());
   const memories = Array.from({ length: lanes }, () => cancel.hold());
+  const channel = task.steps === undefined && lanes > 1 ? randomUUID() : undefined;
   let best: NestProgress | null = null;
   const tell = (progress: NestProgress) => {
     const { sketch, ...rest } = progress;
@@ -78,7 +81,7 @@ export async function layOnAllCores(
   try {
     const plans = await Promise.all(
       memories.map(async (memory, lane) => {
-        const plan = await runLane(task, lane, memory, tell);
+        const plan = await runLane({ ...task, ...(channel && { channel }) }, lane, memory, tell);
         if (plan.unplaced.length === 0 && plan.used <= plan.bound) {
           for (const [other, flags] of memories.entries()) {
             const most = Math.ceil(plan.passes) + (other < lane ? 1 : 0);
@@ -102,7 +105,7 @@ function isBetter(one: LayPlan, other: LayPlan): boolean {
 }
 
 async function runLane(
-  task: Task,
+  task: Task & { channel?: string },
   lane: number,
   cancel: SharedArrayBuffer,
   onProgress?: (progress: NestProgress) => void,

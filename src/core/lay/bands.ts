@@ -1,5 +1,6 @@
 import type { Nm } from '../length';
-import type { Lift, Profile } from './columns';
+import type { Profile } from './columns';
+import { raised, type Opening } from './openings';
 
 /** Boxes a band has room for at first. */
 const ROOM = 16;
@@ -14,7 +15,8 @@ class Sides {
     this.count = 0;
   }
 
-  private indexOf(x: Nm): number {
+  /** The number of the first side at x or beyond. */
+  indexOf(x: Nm): number {
     let [low, high] = [0, this.count];
     while (low < high) {
       const middle = (low + high) >> 1;
@@ -52,25 +54,37 @@ class Sides {
 }
 
 /**
- * The boxes on one length by bands across the cloth, each about as high as a part: which of them a place meets is found among
- * a few, and a box comes and goes at next to no cost. For rectangles; lengths in whole nm.
+ * The boxes on one length by bands across the cloth, each about a quarter as high as a part: which of them a place meets is
+ * found among a few, a box comes and goes at next to no cost, and bands without a free run as wide as a box tell where there
+ * is no looking for a place. For rectangles; lengths in whole nm.
  */
 export class Bands {
   private readonly x0: Float64Array;
   private readonly y0: Float64Array;
   private readonly x1: Float64Array;
   private readonly y1: Float64Array;
-  /** By band, how many boxes it meets, and their numbers. */
+  /** By band, how many boxes it meets, and their numbers by their left sides. */
   private counts = new Int32Array(256);
   private items = new Int32Array(256 * ROOM);
   private room = ROOM;
-  /** By band, how much of the width is taken by boxes that go right through it; and the highest band that a box was in. */
-  private covered = new Float64Array(256);
+  /**
+   * By band, its free runs across (where no box reaches into it), how many there are, and how wide the widest of them is: NaN
+   * where they are to be found anew.
+   */
+  private runs = new Int32Array(256);
+  private runFrom = new Float64Array(256 * (ROOM + 1));
+  private runTo = new Float64Array(256 * (ROOM + 1));
+  private widest = new Float64Array(256);
+  /** By band, the same between boxes that go right through it: what is wider can't reach into it at all. */
+  private widestThrough = new Float64Array(256);
+  /** The highest band that a box was in. */
   private peak = -1;
-  /** Where a box of this size may lie at all, as long as nothing changes: from, to, from, to …, in ascending order. */
-  private readonly open: Nm[] = [];
-  private openWidth = -1;
-  private openHeight = -1;
+  /** The opening that was found last; for which size they are looked for, and from which band and place on. */
+  readonly opening: Opening = { from: 0, to: 0, left: 0, right: 0 };
+  private openWidth = 0;
+  private openHeight = 0;
+  private openBand = 0;
+  private openFrom = 0;
   private readonly lefts = new Sides();
   private readonly rights = new Sides();
   private readonly fixed: [Nm, Nm, Nm, Nm][] = [];
@@ -102,9 +116,9 @@ export class Bands {
 
   clear() {
     this.counts.fill(0);
-    this.covered.fill(0);
+    this.widest.fill(NaN);
+    this.widestThrough.fill(NaN);
     this.peak = -1;
-    this.openWidth = -1;
     this.lefts.clear();
     this.rights.clear();
     this.rights.add(this.left);
@@ -124,11 +138,14 @@ export class Bands {
     const last = this.bandOf(y1 - 1);
     if (last >= this.counts.length) this.grow(last + 1);
     if (last > this.peak) this.peak = last;
-    // Fixed boxes may lie over each other; what they cover is not counted.
-    if (i < this.most) this.cover(y0, y1, x1 - x0);
     for (let band = this.bandOf(y0); band <= last; band++) {
       if (this.counts[band] === this.room) this.widen();
-      this.items[band * this.room + this.counts[band]!++] = i;
+      const { items } = this;
+      const base = band * this.room;
+      let k = base + this.counts[band]!++;
+      for (; k > base && this.x0[items[k - 1]!]! > x0; k--) items[k] = items[k - 1]!;
+      items[k] = i;
+      this.widest[band] = this.widestThrough[band] = NaN;
     }
     this.lefts.add(x0);
     this.rights.add(x1);
@@ -136,38 +153,107 @@ export class Bands {
 
   give(i: number) {
     const last = this.bandOf(this.y1[i]! - 1);
-    this.cover(this.y0[i]!, this.y1[i]!, this.x0[i]! - this.x1[i]!);
+    const { items } = this;
     for (let band = this.bandOf(this.y0[i]!); band <= last; band++) {
-      const base = band * this.room;
-      let k = base;
-      while (this.items[k] !== i) k++;
-      this.items[k] = this.items[base + --this.counts[band]!]!;
+      let k = band * this.room;
+      const end = k + --this.counts[band]!;
+      while (items[k] !== i) k++;
+      for (; k < end; k++) items[k] = items[k + 1]!;
+      this.widest[band] = this.widestThrough[band] = NaN;
     }
     this.lefts.remove(this.x0[i]!);
     this.rights.remove(this.x1[i]!);
   }
 
-  private cover(y0: Nm, y1: Nm, width: Nm) {
-    this.openWidth = -1;
-    const last = Math.floor((y1 - this.bottom) / this.high);
-    for (let band = Math.ceil((y0 - this.bottom) / this.high); band < last; band++) this.covered[band]! += width;
+  private refresh(band: number) {
+    const { items, counts, room, x0, x1, y0, y1, runFrom, runTo, left, right } = this;
+    const low = this.bottom + band * this.high;
+    const high = low + this.high;
+    const base = band * (room + 1);
+    let n = 0;
+    let [reach, widest, through, widestThrough] = [left, 0, left, 0];
+    for (let k = band * room, end = k + counts[band]!; k < end; k++) {
+      const i = items[k]!;
+      const [from, to] = [x0[i]!, x1[i]!];
+      if (from > reach) {
+        runFrom[base + n] = reach;
+        runTo[base + n++] = from;
+        if (from - reach > widest) widest = from - reach;
+      }
+      if (to > reach) reach = to;
+      if (y0[i]! <= low && y1[i]! >= high) {
+        if (from - through > widestThrough) widestThrough = from - through;
+        if (to > through) through = to;
+      }
+    }
+    if (right > reach) {
+      runFrom[base + n] = reach;
+      runTo[base + n++] = right;
+    }
+    this.runs[band] = n;
+    this.widest[band] = Math.max(widest, right - reach);
+    this.widestThrough[band] = Math.max(widestThrough, right - through);
   }
 
-  /** Finds where a box of that size may lie: nowhere where boxes right through a band leave less than its width. */
-  private findOpen(width: Nm, height: Nm) {
-    const { open, covered, high, bottom } = this;
+  /** Begins to look where a box of that size (nm) may lie, from the lowest place on. */
+  startLooking(width: Nm, height: Nm) {
     this.openWidth = width;
     this.openHeight = height;
-    open.length = 0;
-    const most = this.right - this.left - width;
-    let from = bottom;
-    for (let band = 0; band <= this.peak; band++) {
-      if (covered[band]! <= most) continue;
-      const to = bottom + band * high;
-      if (to - from >= height) open.push(from, to);
-      from = to + high;
+    this.openBand = 0;
+    this.openFrom = this.bottom;
+  }
+
+  /** Finds the next `opening`; false when there is none. Nothing may come or go before the last one. */
+  nextOpening(): boolean {
+    const { high, bottom, peak, opening, widestThrough } = this;
+    const [width, height] = [this.openWidth, this.openHeight];
+    // A box so high goes right through a band wherever it lies, and needs a free run there. Any box needs one between those
+    // that go through.
+    const isTall = height >= 2 * high;
+    const widest = isTall ? this.widest : widestThrough;
+    let band = this.openBand;
+    while (band <= peak) {
+      for (; band <= peak && !(widest[band]! < width); band++) if (Number.isNaN(widest[band])) this.refresh(band--);
+      if (band > peak) break;
+      const from = this.openFrom;
+      const to = bottom + (widestThrough[band]! < width ? band : band + 1) * high - height;
+      for (band++; band <= peak && !(widest[band]! >= width); band++)
+        if (Number.isNaN(widest[band])) this.refresh(band--);
+      this.openBand = band;
+      this.openFrom = Math.max(from, bottom + (widestThrough[band - 1]! < width ? band : band - 1) * high);
+      if (to < from) continue;
+      opening.from = from;
+      opening.to = to;
+      if (this.findSides(width, height)) return true;
     }
-    if (this.top - from >= height) open.push(from, this.top);
+    if (this.openBand > peak + 1) return false;
+    this.openBand = peak + 2;
+    opening.from = this.openFrom;
+    opening.to = this.top - height;
+    return opening.to >= opening.from && this.findSides(width, height);
+  }
+
+  /** How far a box may reach across in the opening; false when there is no room for it. */
+  private findSides(width: Nm, height: Nm): boolean {
+    const { opening, high, bottom, runs, runFrom, runTo, room, peak } = this;
+    opening.left = this.left;
+    opening.right = this.right;
+    const last = Math.floor((opening.to + height - bottom) / high) - 1;
+    // A box so high fills a band from below to above, and lies in a free run of that.
+    if (height < 2 * high || last > peak) return true;
+    let [left, right] = [Infinity, -Infinity];
+    for (let band = Math.ceil((opening.from - bottom) / high); band <= last; band++) {
+      const base = band * (room + 1);
+      if (Number.isNaN(this.widest[band])) this.refresh(band);
+      for (let k = base + runs[band]! - 1; k >= base; k--) {
+        if (runTo[k]! - runFrom[k]! < width) continue;
+        if (runFrom[k]! < left) left = runFrom[k]!;
+        if (runTo[k]! > right) right = runTo[k]!;
+      }
+    }
+    opening.left = left;
+    opening.right = right;
+    return right - left >= width;
   }
 
   private bandOf(y: Nm): number {
@@ -175,26 +261,26 @@ export class Bands {
   }
 
   private grow(bands: number) {
-    const size = 2 ** Math.ceil(Math.log2(bands));
-    const counts = new Int32Array(size);
-    counts.set(this.counts);
-    const items = new Int32Array(size * this.room);
-    items.set(this.items);
-    const covered = new Float64Array(size);
-    covered.set(this.covered);
-    this.covered = covered;
-    this.counts = counts;
-    this.items = items;
+    this.resize(2 ** Math.ceil(Math.log2(bands)), this.room);
   }
 
   private widen() {
-    const items = new Int32Array(2 * this.items.length);
-    this.counts.forEach((n, band) => {
-      const base = band * this.room;
-      items.set(this.items.subarray(base, base + n), 2 * base);
-    });
-    this.items = items;
-    this.room *= 2;
+    this.resize(this.counts.length, 2 * this.room);
+  }
+
+  /** Makes room for so many bands with so many boxes each. */
+  private resize(bands: number, room: number) {
+    const { counts, items } = this;
+    this.counts = new Int32Array(bands);
+    this.counts.set(counts);
+    this.items = new Int32Array(bands * room);
+    counts.forEach((n, band) => this.items.set(items.subarray(band * this.room, band * this.room + n), band * room));
+    this.room = room;
+    this.runs = new Int32Array(bands);
+    this.runFrom = new Float64Array(bands * (room + 1));
+    this.runTo = new Float64Array(bands * (room + 1));
+    this.widest = new Float64Array(bands).fill(NaN);
+    this.widestThrough = new Float64Array(bands).fill(NaN);
   }
 
   /** How many places `placesFor` may give. */
@@ -202,60 +288,55 @@ export class Bands {
     return this.lefts.count + this.rights.count;
   }
 
-  /** Places across where a box of that width lies beside another, or at a selvage, written into `into`; returns how many. */
-  placesFor(width: Nm, into: Float64Array): number {
+  /**
+   * Places across where a box of that width lies beside another, or at a selvage, and reaches no further than `from` and `to`;
+   * written into `into`. Returns how many.
+   */
+  placesFor(width: Nm, from: Nm, to: Nm, into: Float64Array): number {
     const { lefts, rights } = this;
     let n = 0;
-    for (let i = 0; i < rights.count; i++) {
-      const x = rights.at[i]!;
-      if (x + width > this.right) break;
+    const end = to - width;
+    let i = rights.indexOf(from);
+    let k = lefts.indexOf(from + width);
+    for (;;) {
+      const right = i < rights.count ? rights.at[i]! : Infinity;
+      const left = k < lefts.count ? lefts.at[k]! - width : Infinity;
+      const x = Math.min(left, right);
+      if (x > end) return n;
       into[n++] = x;
+      if (right === x) i++;
+      if (left === x) k++;
     }
-    for (let i = lefts.count - 1; i >= 0; i--) {
-      const x = lefts.at[i]! - width;
-      if (x < this.left) break;
-      into[n++] = x;
-    }
-    return n;
   }
 
   /**
-   * The lowest place at x (nm, the box's left side) from `least` up, or Infinity when there is none up to `limit`. `lift` is
-   * asked at each candidate.
+   * The lowest place at x (nm, the box's left side) from `least` up, or Infinity when there is none up to `limit`. Where
+   * `every` is not 0, only places count that lie at `rest` in steps of `every`.
    */
-  lowestAt(x: Nm, { width, height }: Profile, least: Nm, limit: Nm, lift: Lift | null): Nm {
+  lowestAt(x: Nm, { width, height }: Profile, least: Nm, limit: Nm, rest: Nm, every: Nm): Nm {
     const { x0, y0, x1, y1, counts, items, room, high, bottom } = this;
     const end = x + width;
     if (x < this.left || end > this.right) return Infinity;
-    if (this.openWidth !== width || this.openHeight !== height) this.findOpen(width, height);
-    const { open } = this;
     const bands = counts.length;
-    let y = -Infinity;
-    for (let o = 0; o < open.length; o += 2) {
-      const most = Math.min(limit, open[o + 1]! - height);
-      const from = Math.max(least, open[o]!);
-      if (from > limit) return Infinity;
-      if (from > most || y > most) continue;
-      if (from > y) y = lift ? lift(from) : from;
-      // From the top of the place down: what lies high in it lifts it furthest.
-      search: while (y <= most) {
-        const top = y + height;
-        const last = Math.min(bands - 1, Math.floor((top - 1 - bottom) / high));
-        for (let band = last, first = Math.floor((y - bottom) / high); band >= first; band--) {
-          const base = band * room;
-          let above = y;
-          for (let k = base + counts[band]! - 1; k >= base; k--) {
-            const i = items[k]!;
-            if (x0[i]! < end && x1[i]! > x && y0[i]! < top && y1[i]! > above) above = y1[i]!;
-          }
-          if (above > y) {
-            // Never lower than asked, whatever is rounded: each round must rise.
-            y = lift ? Math.max(above, lift(above)) : above;
-            continue search;
-          }
+    const most = Math.min(limit, this.top - height);
+    let y = raised(least, rest, every);
+    // From the top of the place down: what lies high in it lifts it furthest.
+    search: while (y <= most) {
+      const top = y + height;
+      const last = Math.min(bands - 1, Math.floor((top - 1 - bottom) / high));
+      for (let band = last, first = Math.floor((y - bottom) / high); band >= first; band--) {
+        let above = y;
+        for (let k = band * room, until = k + counts[band]!; k < until; k++) {
+          const i = items[k]!;
+          if (x0[i]! >= end) break;
+          if (x1[i]! > x && y0[i]! < top && y1[i]! > above) above = y1[i]!;
         }
-        return y;
+        if (above > y) {
+          y = raised(above, rest, every);
+          continue search;
+        }
       }
+      return y;
     }
     return Infinity;
   }

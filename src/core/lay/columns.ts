@@ -1,4 +1,5 @@
 import type { Nm } from '../length';
+import { raised, type Opening } from './openings';
 import type { Point } from './outline';
 
 /** How a part's shape covers the columns below it, in whole nm from its lower left corner; a rectangle has no edges. */
@@ -58,9 +59,6 @@ interface Column {
   high: Nm[];
 }
 
-/** Asked when a place must hold a phase: the least y at or above the one given that does. */
-export type Lift = (y: Nm) => Nm;
-
 /**
  * The free cloth of one length in columns of equal free stretches: a column is divided where a part's side falls into it.
  * Unlike a skyline it keeps every hole, and parts can be taken off again. Lengths in whole nm; the stretch from `bottom`
@@ -69,6 +67,8 @@ export type Lift = (y: Nm) => Nm;
 export class Columns {
   private columns: Column[] = [];
   private hints = new Int32Array(64);
+  readonly opening: Opening;
+  private isSeen = false;
 
   constructor(
     readonly left: Nm,
@@ -78,6 +78,7 @@ export class Columns {
     /** The width of an outline's steps. */
     private readonly step: Nm,
   ) {
+    this.opening = { from: bottom, to: Infinity, left, right };
     this.clear();
   }
 
@@ -95,14 +96,24 @@ export class Columns {
     return 2 * this.count + 1;
   }
 
-  /** Places across where a column starts or ends, for a part of that width, written into `into`; returns how many. */
-  placesFor(width: Nm, into: Float64Array): number {
+  /** As in `Bands`, but columns know of no shut ones: there is one opening, the whole length. */
+  startLooking() {
+    this.isSeen = false;
+  }
+
+  nextOpening(): boolean {
+    if (this.isSeen) return false;
+    return (this.isSeen = true);
+  }
+
+  /** Places across where a column starts or ends, for a part of that width, as in `Bands`. */
+  placesFor(width: Nm, left: Nm, right: Nm, into: Float64Array): number {
     let n = 0;
     for (const { from } of this.columns) {
-      if (from + width <= this.right) into[n++] = from;
-      if (from - width >= this.left) into[n++] = from - width;
+      if (from >= left && from + width <= right) into[n++] = from;
+      if (from - width >= left && from <= right) into[n++] = from - width;
     }
-    if (this.right - width >= this.left) into[n++] = this.right - width;
+    if (right - width >= left) into[n++] = right - width;
     return n;
   }
 
@@ -127,10 +138,10 @@ export class Columns {
   }
 
   /**
-   * The lowest place at x (nm, the part's left side) from `least` up, or Infinity when there is none below `limit`.
-   * `lift` is asked at each candidate.
+   * The lowest place at x (nm, the part's left side) from `least` up, or Infinity when there is none below `limit`. Where
+   * `every` is not 0, only places count that lie at `rest` in steps of `every`.
    */
-  lowestAt(x: Nm, { width, height, low, high }: Profile, least: Nm, limit: Nm, lift: Lift | null): Nm {
+  lowestAt(x: Nm, { width, height, low, high }: Profile, least: Nm, limit: Nm, rest: Nm, every: Nm): Nm {
     const { columns, step } = this;
     const end = x + width;
     if (x < this.left || end > this.right) return Infinity;
@@ -141,7 +152,7 @@ export class Columns {
     if (this.hints.length < count) this.hints = new Int32Array(2 * count);
     const { hints } = this;
     hints.fill(0, 0, count);
-    let y = lift ? lift(least) : least;
+    let y = raised(least, rest, every);
     let agreed = 0;
     for (let i = first; ; i = i === last ? first : i + 1) {
       const column = columns[i]!;
@@ -167,11 +178,10 @@ export class Columns {
       hints[i - first] = k;
       const needed = lows[k]! - bottom;
       if (needed > y) {
-        // Never lower than asked, whatever is rounded: each round must rise.
-        y = lift ? Math.max(needed, lift(needed)) : needed;
+        y = raised(needed, rest, every);
         if (y > limit) return Infinity;
         // A lifted place may no longer end within this stretch: the column is looked at again.
-        agreed = lift && highs[k]! < y + top ? 0 : 1;
+        agreed = every > 0 && highs[k]! < y + top ? 0 : 1;
       } else agreed++;
       if (agreed >= count) return y;
     }

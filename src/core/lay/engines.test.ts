@@ -195,12 +195,12 @@ describe('the columns of free cloth', () => {
     const columns = new Columns(0, 100, 0, Infinity, 0);
     columns.take(0, 0, box(100, 10));
     columns.take(0, 30, box(60, 10));
-    expect(columns.lowestAt(0, box(50, 20), 0, Infinity, null)).toBe(10);
-    expect(columns.lowestAt(0, box(50, 21), 0, Infinity, null)).toBe(40);
-    expect(columns.lowestAt(60, box(40, 21), 0, Infinity, null)).toBe(10);
+    expect(columns.lowestAt(0, box(50, 20), 0, Infinity, 0, 0)).toBe(10);
+    expect(columns.lowestAt(0, box(50, 21), 0, Infinity, 0, 0)).toBe(40);
+    expect(columns.lowestAt(60, box(40, 21), 0, Infinity, 0, 0)).toBe(10);
     columns.give(0, 30, box(60, 10));
-    expect(columns.lowestAt(0, box(50, 21), 0, Infinity, null)).toBe(10);
-    expect(columns.lowestAt(60, box(41, 1), 0, Infinity, null)).toBe(Infinity);
+    expect(columns.lowestAt(0, box(50, 21), 0, Infinity, 0, 0)).toBe(10);
+    expect(columns.lowestAt(60, box(41, 1), 0, Infinity, 0, 0)).toBe(Infinity);
   });
 
   test('taking and giving back in any order leaves the cloth as it was', () => {
@@ -211,7 +211,7 @@ describe('the columns of free cloth', () => {
         (parts, seed) => {
           const columns = new Columns(0, 130, 0, Infinity, 0);
           const put = parts.map(({ x, w, h }) => {
-            const y = columns.lowestAt(x, box(w, h), 0, Infinity, null);
+            const y = columns.lowestAt(x, box(w, h), 0, Infinity, 0, 0);
             columns.take(x, y, box(w, h));
             return { x, y, w, h };
           });
@@ -227,7 +227,7 @@ describe('the columns of free cloth', () => {
           }
           columns.tidy();
           expect(columns.count).toBe(1);
-          expect(columns.lowestAt(0, box(130, 999), 0, Infinity, null)).toBe(0);
+          expect(columns.lowestAt(0, box(130, 999), 0, Infinity, 0, 0)).toBe(0);
         },
       ),
       { numRuns: 200, seed: 5 },
@@ -239,7 +239,7 @@ describe('the columns of free cloth', () => {
     const slope = profileOf([[0, 0], [900, 0], [900, 900]], 900, 900, 10, 0); // prettier-ignore
     columns.take(0, 0, slope);
     const into = new Float64Array(columns.mostPlaces);
-    const places = new Set(into.subarray(0, columns.placesFor(50, into)));
+    const places = new Set(into.subarray(0, columns.placesFor(50, 0, 1000, into)));
     // The slope divides the cloth every 10 up to 900: a part of 50 can start at each of these places, and end there.
     for (let x = 0; x <= 900; x += 10) expect(places).toContain(x);
     expect(places).toContain(950);

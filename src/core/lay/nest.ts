@@ -7,7 +7,7 @@ import { withLocked, withoutLocked } from './locked';
 import { turnOutline, type Point } from './outline';
 import { pieceParts, stripSets, type Part } from './parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './plan';
-import type { Found } from './room';
+import type { Found, Peers } from './room';
 import { search } from './search';
 import type { StripWant } from './strips';
 
@@ -25,6 +25,8 @@ export interface NestOptions {
   /** Asked between passes, with their number so far: true ends the search with the best lay so far. */
   isCancelled?: (passes: number) => boolean;
   onProgress?: (progress: NestProgress) => void;
+  /** The other lanes of the same search: better lays are told to them and heard from them. Not deterministic. */
+  peers?: Peers;
 }
 
 export interface NestProgress {
@@ -118,6 +120,7 @@ function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found 
   return {
     seed: options.seed ?? job.search.seed,
     lane: options.lane ?? 0,
+    ...(options.peers && { peers: options.peers }),
     isOver: (passes: number) => {
       if (passes >= steps || isCancelled?.(passes)) return true;
       if (!clock) return false;

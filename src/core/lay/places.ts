@@ -1,7 +1,7 @@
 import { nextAcross, nextAlong } from '../cloth';
 import type { Nm } from '../length';
 import { Bands } from './bands';
-import type { Columns, Lift, Profile } from './columns';
+import type { Columns, Profile } from './columns';
 import type { LayJob } from './job';
 import type { Phase } from './placing';
 import type { Random } from './random';
@@ -72,10 +72,8 @@ export class Places {
         this.isRightFirst = blinks && random.next() < 0.3;
         this.blinks = blinks;
         const window = near !== null && k === near.stock ? near : null;
-        if (phase && this.job.lattice && this.job.lattice.across > 0)
-          this.lookAtPhase(k, profile, turned, phase, window);
-        else if (!profile.low) this.lookAtSides(k, profile, turned, this.liftAt(k, phase), window);
         if (profile.low && !phase) this.lookAtSteps(k, profile, turned, window);
+        else this.lookInOpenings(k, profile, turned, phase, window);
       }
       // The first length that has a place at all, unless the place is to fit best.
       if (best.score < Infinity && !this.byTouch) break;
@@ -83,26 +81,49 @@ export class Places {
     return best.score === Infinity ? null : { stock: best.stock, x: best.x, y: best.y, turned: best.turned };
   }
 
-  /** Takes the lowest place at x if it is the best so far. */
-  private tryAt(k: number, x: Nm, profile: Profile, turned: number, lift: Lift | null, near: Window | null) {
+  /** Looks for places wherever there may be any. */
+  private lookInOpenings(k: number, profile: Profile, turned: number, phase: Phase | null, near: Window | null) {
+    const space = this.spaces[k]!;
+    const { width, height } = profile;
+    const isAcross = phase !== null && this.job.lattice !== null && this.job.lattice.across > 0;
+    const lowest = near ? Math.max(-this.margin, Math.floor(near.y0) - height) : -this.margin;
+    const { opening } = space;
+    space.startLooking(width, height);
+    while (space.nextOpening()) {
+      const highest = this.highest(k, height);
+      if (opening.from > highest) break;
+      const least = Math.max(lowest, opening.from);
+      if (least > Math.min(highest, opening.to)) continue;
+      const from = near ? Math.max(opening.left, near.x0 - width) : opening.left;
+      const to = near ? Math.min(opening.right, near.x1 + width) : opening.right;
+      if (isAcross) this.lookAtPhase(k, profile, turned, phase, from, to, least, opening.to);
+      else this.lookAtSides(k, profile, turned, phase, from, to, least, opening.to, near !== null);
+    }
+  }
+
+  /** How high (nm) a part of that height may lie at most to be better than the best place so far. */
+  private highest(k: number, height: Nm): Nm {
+    const { best, byTouch, margin, target } = this;
+    if (!byTouch) return best.score - height;
+    // Only below the target does it count how well a part fits; above it, how low it lies.
+    if (k !== this.endless) return Infinity;
+    return (best.score < OVER ? target + margin : best.score - OVER) - height;
+  }
+
+  /** Takes the lowest place at x between `least` and `most` if it is the best so far. */
+  private tryAt(k: number, x: Nm, profile: Profile, turned: number, phase: Phase | null, least: Nm, most: Nm) {
     const { best } = this;
     if (this.blinks && this.random.next() < 0.02) return;
-    if (near && (x + profile.width < near.x0 || x > near.x1)) return;
-    const least = near ? Math.max(-this.margin, Math.floor(near.y0) - profile.height) : -this.margin;
     const { height } = profile;
-    const { endless, margin, target } = this;
-    // Only below the target does it count how well a part fits; above it, how low it lies.
-    const isEndless = k === endless;
-    const most =
-      this.byTouch && isEndless && best.score < OVER ? target + margin : best.score - (this.byTouch ? OVER : 0);
-    const limit = this.byTouch && !isEndless ? Infinity : most - height;
+    const limit = Math.min(most, this.highest(k, height));
     const space = this.spaces[k]!;
-    const y = space.lowestAt(x, profile, least, limit, lift);
+    const every = phase && this.job.lattice ? this.job.lattice.along : 0;
+    const y = space.lowestAt(x, profile, least, limit, every > 0 ? this.restAt(k, x, phase!) : 0, every);
     if (y > limit || y === Infinity) return;
     const top = y + height;
     let score = top;
     if (this.byTouch && space instanceof Bands) {
-      if (isEndless && top - margin > target) score = OVER + top;
+      if (k === this.endless && top - this.margin > this.target) score = OVER + top;
       else score = -space.touching(x, y, profile) / (profile.width + height);
       if (score > best.score) return;
     }
@@ -118,18 +139,25 @@ export class Places {
   }
 
   /** Every place across that holds the phase. */
-  private lookAtPhase(k: number, profile: Profile, turned: number, phase: Phase, near: Window | null) {
-    const { left, motif } = this.job.stock[k]!;
+  private lookAtPhase(
+    k: number,
+    profile: Profile,
+    turned: number,
+    phase: Phase,
+    from: Nm,
+    to: Nm,
+    least: Nm,
+    most: Nm,
+  ) {
+    const { motif } = this.job.stock[k]!;
     const lattice = this.job.lattice!;
-    const space = this.spaces[k]!;
-    const lift = this.liftAt(k, phase)!;
     const m = this.margin;
     for (
-      let x = motif[0] + nextAcross(left - motif[0], phase[0], lattice) - m;
-      x + profile.width <= space.right;
+      let x = motif[0] + nextAcross(from + m - motif[0], phase[0], lattice) - m;
+      x + profile.width <= to;
       x += lattice.across
     )
-      this.tryAt(k, x, profile, turned, lift && lift(x), near);
+      this.tryAt(k, x, profile, turned, phase, least, most);
   }
 
   /** Places beside others. */
@@ -137,17 +165,20 @@ export class Places {
     k: number,
     profile: Profile,
     turned: number,
-    lift: ((x: Nm) => Lift) | null,
-    near: Window | null,
+    phase: Phase | null,
+    from: Nm,
+    to: Nm,
+    least: Nm,
+    most: Nm,
+    isNear: boolean,
   ) {
     const space = this.spaces[k]!;
     if (space.mostPlaces > this.sides.length) this.sides = new Float64Array(2 * space.mostPlaces);
     const { sides } = this;
-    const count = space.placesFor(profile.width, sides);
-    const share = near || !this.blinks ? 1 : this.mostLooked / count;
+    const count = space.placesFor(profile.width, from, to, sides);
+    const share = isNear || !this.blinks ? 1 : this.mostLooked / count;
     for (let p = 0; p < count; p++)
-      if (share >= 1 || this.random.next() < share)
-        this.tryAt(k, sides[p]!, profile, turned, lift && lift(sides[p]!), near);
+      if (share >= 1 || this.random.next() < share) this.tryAt(k, sides[p]!, profile, turned, phase, least, most);
   }
 
   /** For an outline, places along a coarse row of steps, then finer ones about the best of them. */
@@ -157,7 +188,11 @@ export class Places {
     const start = space.left;
     const count = Math.floor((space.right - start - profile.width) / step);
     if (count < 0) return;
-    const tryAt = (x: Nm) => this.tryAt(k, x, profile, turned, null, near);
+    const least = near ? Math.max(-this.margin, Math.floor(near.y0) - profile.height) : -this.margin;
+    const tryAt = (x: Nm) => {
+      if (!near || (x + profile.width >= near.x0 && x <= near.x1))
+        this.tryAt(k, x, profile, turned, null, least, Infinity);
+    };
     const stride = 2 ** Math.max(0, Math.floor(Math.log2(count / ROW)));
     for (let c = this.random.below(stride); c <= count; c += stride) tryAt(start + c * step);
     for (let finer = stride / 2; finer >= 1; finer /= 2) {
@@ -168,13 +203,11 @@ export class Places {
     }
   }
 
-  /** For each place across, what lifts a part that lies there to its phase; null when it holds none. */
-  private liftAt(k: number, phase: Phase | null): ((x: Nm) => Lift) | null {
-    const { lattice, stock } = this.job;
-    if (!phase || !lattice || lattice.along === 0) return null;
-    const [motifX, motifY] = stock[k]!.motif;
+  /** Where along the cloth a part that lies at x holds its phase: there, and a repeat further each time. */
+  private restAt(k: number, x: Nm, phase: Phase): Nm {
+    const [motifX, motifY] = this.job.stock[k]!.motif;
     const m = this.margin;
     // Up to a whole nanometre, never down: below it there is no room.
-    return (x) => (y) => Math.ceil(motifY + nextAlong(x + m - motifX, y + m - motifY, phase, lattice) - 1e-3) - m;
+    return Math.ceil(motifY + nextAlong(x + m - motifX, 0, phase, this.job.lattice!) - 1e-3) - m;
   }
 }

@@ -2,7 +2,7 @@ import type { Nm } from '../length';
 import { TOLERANCE } from './check';
 import type { LayJob } from './job';
 import { blockPart, type Part, type StripSet } from './parts';
-import { Placer, type Phase, type Placing, type Rule } from './placing';
+import { measured, Placer, type Phase, type Placing, type Rule } from './placing';
 import { Random } from './random';
 
 /** What the search works under; it stops when `isOver` says so. */
@@ -18,6 +18,18 @@ export interface SearchLimits {
   isOver: (passes: number) => boolean;
   /** Told of every better lay. */
   onBetter: (found: Found) => void;
+  /** The other searches over the same job. */
+  peers?: Peers;
+}
+
+/** A lay as searches over the same job tell it each other: the parts follow from how the strips are cut. */
+export type SharedLay = Pick<Found, 'setChoice' | 'ways'> & Pick<Placing, 'stock' | 'x' | 'y' | 'turned'>;
+
+/** How searches that run side by side over the same job tell each other of better lays. */
+export interface Peers {
+  tell: (lay: SharedLay) => void;
+  /** What was told since it was last asked. */
+  hear: () => SharedLay[];
 }
 
 export interface Found {
@@ -86,9 +98,13 @@ export class Room {
   }
 
   assemble(setChoice: number, ways: readonly number[]): { parts: readonly Part[]; placer: Placer } {
-    const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
-    const parts = [...this.pieces, ...blocks.map(blockPart)];
+    const parts = this.partsOf(setChoice, ways);
     return { parts, placer: new Placer(this.job, parts) };
+  }
+
+  private partsOf(setChoice: number, ways: readonly number[]): readonly Part[] {
+    const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
+    return [...this.pieces, ...blocks.map(blockPart)];
   }
 
   /** One pass; its lay counts if it is the best. */
@@ -101,9 +117,26 @@ export class Room {
   }
 
   consider(found: Found) {
-    if (this.best && found.placing.cost >= this.best.placing.cost) return;
+    if (!this.keepIfBetter(found)) return;
+    const { setChoice, ways } = found;
+    const { stock, x, y, turned } = found.placing;
+    this.limits.peers?.tell({ setChoice, ways, stock, x, y, turned });
+  }
+
+  private keepIfBetter(found: Found): boolean {
+    if (this.best && found.placing.cost >= this.best.placing.cost) return false;
     this.best = found;
     this.limits.onBetter(found);
+    return true;
+  }
+
+  /** Takes over the best lay that others have told of, where it is better. */
+  hear() {
+    for (const { setChoice, ways, ...where } of this.limits.peers?.hear() ?? []) {
+      const isCutAlike = this.best?.setChoice === setChoice && ways.every((way, i) => way === this.best!.ways[i]);
+      const parts = isCutAlike ? this.best!.parts : this.partsOf(setChoice, ways);
+      this.keepIfBetter({ setChoice, ways, parts, placing: measured(this.job, parts, where) });
+    }
   }
 }
 

@@ -19,9 +19,10 @@ const MOST_OFF = 14;
 /** What the height of the lay counts beside the area that does not fit below the target. */
 const DRIFT = 0.02;
 /** How often places are ranked by how well a part fits there, not by how low it lies. */
-const BY_TOUCH = 0.5;
-/** The height of a band in mean heights of a part. */
-const BAND = 0.25;
+const BY_TOUCH = 0.35;
+/** The height of a band: half of the lowest part, but between these mean heights of a part. */
+const LOWEST_BAND = 1 / 16;
+const HIGHEST_BAND = 0.25;
 const TIDY_EVERY = 64;
 /** How often only the window is looked at for a place: more where outlines make looking slow. */
 const NEAR = 0.7;
@@ -44,6 +45,10 @@ export class Ruin {
   private readonly profiles: (Profile | null)[][] = [];
   private readonly spots: (Spot | null)[];
   private readonly active: boolean[];
+  /** How far each part reaches on the endless length; Infinity when it is laid nowhere, -Infinity on others or not in use. */
+  private readonly tops: Float64Array;
+  /** From where to where each part lies across and along, or lay last. */
+  private readonly boxes: Float64Array;
   private readonly areas: Float64Array;
   private readonly margin: Nm;
   private readonly step: Nm;
@@ -83,7 +88,12 @@ export class Ruin {
     this.step = hasOutlines ? finestStep(usable, pieces) : 0;
     const m = this.margin;
     const heights = this.parts.reduce((sum, { height }) => sum + height, 0);
-    const high = Math.ceil((BAND * heights) / Math.max(1, this.parts.length));
+    const mean = heights / Math.max(1, this.parts.length);
+    const least = this.parts.reduce(
+      (low, { width, height, turns }) => Math.min(low, height, turns.length > 1 ? width : height),
+      Infinity,
+    );
+    const high = Math.ceil(Math.min(mean * HIGHEST_BAND, Math.max(least / 2, mean * LOWEST_BAND)));
     this.spaces = stock.map(({ left, right, length }, k) =>
       hasOutlines
         ? new Columns(left - m, right + m, -m, length + m, this.step)
@@ -93,6 +103,8 @@ export class Ruin {
     this.areas = Float64Array.from(this.parts, ({ width, height, outlines }) => outlines?.area ?? width * height);
     this.spots = this.parts.map(() => null);
     this.active = this.parts.map((_, i) => i < pieces.length);
+    this.tops = new Float64Array(this.parts.length);
+    this.boxes = new Float64Array(4 * this.parts.length);
     for (const ways of this.ways) for (const i of ways[0] ?? []) this.active[i] = true;
     this.gatherProfiles();
     const names = [...new Set(this.parts.flatMap(({ match }) => match?.group ?? []))];
@@ -130,6 +142,7 @@ export class Ruin {
 
   private clear() {
     this.spots.fill(null);
+    for (let i = 0; i < this.parts.length; i++) this.tops[i] = this.active[i] ? Infinity : -Infinity;
     this.phases.fill(null);
     this.laid.fill(0);
     this.spaces.forEach((space, k) => {
@@ -183,10 +196,17 @@ export class Ruin {
     this.aim(this.target);
   }
 
+  /** Cuts a set of strips another way; none of its blocks is laid. */
   private use(set: number, way: number) {
-    for (const i of this.ways[set]![this.way[set]!] ?? []) this.active[i] = false;
+    for (const i of this.ways[set]![this.way[set]!] ?? []) {
+      this.active[i] = false;
+      this.tops[i] = -Infinity;
+    }
     this.way[set] = way;
-    for (const i of this.ways[set]![way] ?? []) this.active[i] = true;
+    for (const i of this.ways[set]![way] ?? []) {
+      this.active[i] = true;
+      this.tops[i] = Infinity;
+    }
   }
 
   private activeParts(): number[] {
@@ -200,11 +220,6 @@ export class Ruin {
     this.cost = this.costNow();
   }
 
-  private topOf(i: number): Nm {
-    const { y, turned } = this.spots[i]!;
-    return y + this.profiles[i]![turned]!.height - this.margin;
-  }
-
   private costNow(): number {
     let cost = 0;
     for (let i = 0; i < this.parts.length; i++) if (this.active[i]) cost += this.costOf(i);
@@ -213,12 +228,11 @@ export class Ruin {
 
   /** What a part costs where it lies now. */
   private costOf(i: number): number {
-    const spot = this.spots[i];
     const area = this.areas[i]!;
-    if (!spot) return 2 * area;
-    if (spot.stock !== this.endless) return 0;
+    const top = this.tops[i]!;
+    if (top === Infinity) return 2 * area;
+    if (top === -Infinity) return 0;
     const scale = Number.isFinite(this.target) && this.target > 0 ? this.target : 1e9;
-    const top = this.topOf(i);
     const over = top > this.target ? area * (1 + (top - this.target) / scale) : 0;
     return over + (DRIFT * area * Math.min(top, this.target)) / scale;
   }
@@ -226,12 +240,7 @@ export class Ruin {
   /** The furthest point on the endless length, Infinity when a part is laid nowhere. */
   get used(): Nm {
     let used = 0;
-    for (let i = 0; i < this.parts.length; i++) {
-      if (!this.active[i]) continue;
-      const spot = this.spots[i];
-      if (!spot) return Infinity;
-      if (spot.stock === this.endless) used = Math.max(used, this.topOf(i));
-    }
+    for (let i = 0; i < this.tops.length; i++) if (this.tops[i]! > used) used = this.tops[i]!;
     return used;
   }
 
@@ -260,6 +269,12 @@ export class Ruin {
     this.spots[i] = spot;
     const space = this.spaces[spot.stock]!;
     const profile = this.profiles[i]![spot.turned]!;
+    this.tops[i] = spot.stock === this.endless ? spot.y + profile.height - this.margin : -Infinity;
+    const { boxes } = this;
+    boxes[4 * i] = spot.x;
+    boxes[4 * i + 1] = spot.x + profile.width;
+    boxes[4 * i + 2] = spot.y;
+    boxes[4 * i + 3] = spot.y + profile.height;
     if (space instanceof Bands) space.take(i, spot.x, spot.y, profile);
     else space.take(spot.x, spot.y, profile);
     const group = this.groupOf[i]!;
@@ -276,6 +291,7 @@ export class Ruin {
     if (space instanceof Bands) space.give(i);
     else space.give(spot.x, spot.y, this.profiles[i]![spot.turned]!);
     this.spots[i] = null;
+    this.tops[i] = Infinity;
     const group = this.groupOf[i]!;
     if (group >= 0 && this.job.lattice && --this.laid[group]! === 0) this.phases[group] = null;
   }
@@ -359,13 +375,9 @@ export class Ruin {
   heat = 0.06;
 
   private overTarget(): readonly number[] {
-    const { over } = this;
+    const { over, tops, target } = this;
     over.length = 0;
-    for (let i = 0; i < this.parts.length; i++) {
-      if (!this.active[i]) continue;
-      const spot = this.spots[i];
-      if (!spot || (spot.stock === this.endless && this.topOf(i) > this.target)) over.push(i);
-    }
+    for (let i = 0; i < tops.length; i++) if (tops[i]! > target) over.push(i);
     return over;
   }
 
@@ -393,12 +405,7 @@ export class Ruin {
   private removeWindow(lead: number, remove: (i: number) => void): Window {
     const { random } = this;
     const { width, height } = this.parts[lead]!;
-    const lengths = this.job.stock.map(
-      ({ length, left, right }, k) => (k === this.endless ? Math.max(0, this.target) : length) * (right - left),
-    );
-    let at = random.next() * lengths.reduce((sum, one) => sum + one, 0);
-    let k = 0;
-    while (k < lengths.length - 1 && at >= lengths[k]!) at -= lengths[k++]!;
+    const k = this.anyLength();
     const { left, right, length } = this.job.stock[k]!;
     const far = k === this.endless ? this.target : length;
     const grow = 0.6 + random.next() * 0.9;
@@ -407,16 +414,28 @@ export class Ruin {
     const x0 = left + random.next() * Math.max(0, right - left - w);
     const y0 = random.next() * Math.max(0, far - h);
     let count = 0;
+    const { boxes } = this;
     for (let i = 0; i < this.parts.length && count < MOST_OFF; i++) {
-      const spot = this.spots[i];
-      if (!spot || spot.stock !== k || !this.active[i]) continue;
-      const profile = this.profiles[i]![spot.turned]!;
-      if (spot.x < x0 + w && spot.x + profile.width > x0 && spot.y < y0 + h && spot.y + profile.height > y0) {
-        remove(i);
-        count++;
-      }
+      const box = 4 * i;
+      if (boxes[box]! >= x0 + w || boxes[box + 1]! <= x0 || boxes[box + 2]! >= y0 + h || boxes[box + 3]! <= y0)
+        continue;
+      if (this.spots[i]?.stock !== k) continue;
+      remove(i);
+      count++;
     }
     return { stock: k, x0, x1: x0 + w, y0 };
+  }
+
+  /** One of the lengths of cloth, each as often as it has area below the target. */
+  private anyLength(): number {
+    const { stock } = this.job;
+    const areaOf = (k: number) => (k === this.endless ? Math.max(0, this.target) : stock[k]!.length) * (stock[k]!.right - stock[k]!.left); // prettier-ignore
+    let sum = 0;
+    for (let k = 0; k < stock.length; k++) sum += areaOf(k);
+    let at = this.random.next() * sum;
+    let k = 0;
+    for (; k < stock.length - 1 && at >= areaOf(k); k++) at -= areaOf(k);
+    return k;
   }
 
   private arrange(numbers: number[], lead: number) {

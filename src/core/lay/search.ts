@@ -8,6 +8,8 @@ import { strategiesOf } from './strategies';
 /** How much a strategy that has just found a better lay is preferred, and how fast that fades. */
 const PRAISE = 3;
 const FADING = 0.98;
+/** Turns between looks at what the other lanes have found. */
+const HEAR_EVERY = 50;
 
 /**
  * Any-time search. Sorted orders come first, under each rule; then several strategies run side by side, and one that finds
@@ -40,7 +42,8 @@ export function search(
   const strategies = strategiesOf(room);
   const spent = strategies.map((_, i) => (i === limits.lane % strategies.length ? -1e-9 : 0));
   const praise = strategies.map(() => 1);
-  while (!room.isOver()) {
+  for (let turns = 0; !room.isOver(); turns++) {
+    if (turns % HEAR_EVERY === 0) room.hear();
     const turn = (i: number) => spent[i]! / (strategies[i]!.share * praise[i]!);
     let next = 0;
     for (let i = 1; i < strategies.length; i++) if (turn(i) < turn(next)) next = i;

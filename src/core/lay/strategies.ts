@@ -17,7 +17,7 @@ const FEW_STRAIGHT = 60;
 const MOST_STRAIGHT = 120;
 /** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
-const PASSES_A_STEP = 0.25;
+const PASSES_A_STEP = 0.2;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
 const PASSES_A_MOSAIC = 1;
@@ -137,6 +137,7 @@ function* mosaics(room: Room): Strategy {
 /** Ruin and recreate from the best lay, toward targets a little below it. */
 function* ruins(room: Room): Strategy {
   const { job, random, limits, pieces, sets } = room;
+  const endless = job.stock.findIndex(({ length }) => length === Infinity);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
   const floor = Math.max(0, limits.target - finite);
   const keys = [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width];
@@ -166,6 +167,8 @@ function* ruins(room: Room): Strategy {
     }
     const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
     for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
+      // From a better lay that another lane has told of it goes on at once.
+      if (room.best!.placing.used[endless]! < best) break;
       for (let step = 0; step < STEPS; step++) {
         if (ruin.tryStep() && ruin.isDone) {
           tell();
