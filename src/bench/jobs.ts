@@ -86,6 +86,49 @@ function turned(ring: readonly [number, number][], quarters: number): [number, n
   return turning.map(([x, y]) => [Math.round((x - left) * 1e6) / 1e6, Math.round((y - low) * 1e6) / 1e6]);
 }
 
+/** The outline of two boxes as one where they lie side by side, or null: an ell, a tee, a step or a rectangle. */
+function fused(one: Box, other: Box): [number, number][] | null {
+  if (one.x + one.w === other.x) {
+    if (Math.min(one.y + one.h, other.y + other.h) <= Math.max(one.y, other.y)) return null;
+    const [meet, far] = [other.x, other.x + other.w];
+    return [
+      [one.x, one.y], [meet, one.y], [meet, other.y], [far, other.y],
+      [far, other.y + other.h], [meet, other.y + other.h], [meet, one.y + one.h], [one.x, one.y + one.h],
+    ]; // prettier-ignore
+  }
+  const flip = ({ x, y, w, h }: Box): Box => ({ x: y, y: x, w: h, h: w });
+  if (one.y + one.h !== other.y) return null;
+  return (
+    fused(flip(one), flip(other))
+      ?.map(([x, y]): [number, number] => [y, x])
+      .reverse() ?? null
+  );
+}
+
+/** A dissection of which boxes are joined two by two until there are n outlines, as a job with its best length in inches. */
+export function fusedJob(n: number, seed: number) {
+  const random = new Random(seed);
+  const best = Math.round(8 + 2 * n);
+  const boxes = dissect(54, best, Math.round(1.4 * n), random);
+  const rings: [number, number][][] = [];
+  while (boxes.length + rings.length > n) {
+    const one = boxes.splice(random.below(boxes.length), 1)[0]!;
+    const beside = boxes.flatMap((other, k) => ((fused(one, other) ?? fused(other, one)) ? [k] : []));
+    const at = beside[random.below(beside.length)];
+    if (at === undefined) {
+      rings.push([[one.x, one.y], [one.x + one.w, one.y], [one.x + one.w, one.y + one.h], [one.x, one.y + one.h]]); // prettier-ignore
+      continue;
+    }
+    const other = boxes.splice(at, 1)[0]!;
+    rings.push((fused(one, other) ?? fused(other, one))!.filter((p, k, all) => p.join() !== all.at(k - 1)!.join()));
+  }
+  const pieces = [
+    ...rings.map((ring, k) => ({ id: `r${k}`, outline: turned(ring, random.below(4)), qty: 1 })),
+    ...boxes.map(({ w, h }, k) => ({ id: `b${k}`, size: [w, h], qty: 1 })),
+  ];
+  return { job: toJob({ cloth: { name: 'fused', width: 54, turns: 'any' }, pieces }), best };
+}
+
 /** A shaken grid as a job of about n outlines, with its best length in inches. */
 export function shakenJob(n: number, seed: number) {
   const across = Math.round(Math.sqrt(n / 1.3));

@@ -104,6 +104,21 @@ export class Clearances {
     return deepest;
   }
 
+  /** Whether shape b at (dx, dy) lies deeper (nm) in shape a at the origin than that. */
+  overlaps(a: number, b: number, dx: Nm, dy: Nm, deeper: Nm): boolean {
+    next: for (const polygon of this.polygons(a, b)) {
+      const { planes, last } = polygon;
+      if (planes[last + 2]! - planes[last]! * dx - planes[last + 1]! * dy <= deeper) continue;
+      for (let e = 0; e < planes.length; e += 3) {
+        if (planes[e + 2]! - planes[e]! * dx - planes[e + 1]! * dy > deeper) continue;
+        polygon.last = e;
+        continue next;
+      }
+      return true;
+    }
+    return false;
+  }
+
   private readonly corners: (Float64Array | undefined)[] = [];
 
   /** Corners (x, y, x, y, … nm) of the no-fit polygons: places of shape b where it touches a corner or an edge's end of shape a. */

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest';
-import { dissect, shakenGrid } from '@/bench/jobs';
+import { dissect, fusedJob, shakenGrid } from '@/bench/jobs';
 import { NM } from '../length';
 import { boxShape } from './clearances';
-import { findFaults } from './index';
+import { areaOfPiece, findFaults } from './index';
 import { Mosaic, suitsMosaic } from './mosaic';
 import { pieceParts } from './parts';
 import { Random } from './random';
@@ -31,6 +31,19 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
     expect(plan.used / NM.in).toBeCloseTo(length, 4);
     expect(findFaults(job, plan)).toEqual([]);
     expect(plan.unplaced).toEqual([]);
+  });
+
+  test.each([3, 4, 6])('boxes joined two by two to ells, tees and steps come together again, seed %d', (seed) => {
+    const { job, best } = fusedJob(12, seed);
+    // Nothing is lost when boxes are joined.
+    expect(job.pieces.reduce((sum, piece) => sum + piece.qty * areaOfPiece(piece), 0)).toBeCloseTo(
+      54 * best * NM.in ** 2,
+      -12,
+    );
+    expect(job.pieces.filter(({ outline }) => outline).length).toBeGreaterThan(2);
+    const plan = lay(job, 3_000);
+    expect(plan.used / NM.in).toBeCloseTo(best, 4);
+    expect(findFaults(job, plan)).toEqual([]);
   });
 
   test('two boxes that make an ell are laid with it: seven parts on 24 in', () => {

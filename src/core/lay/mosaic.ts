@@ -33,6 +33,7 @@ interface Move {
   x: Nm;
   y: Nm;
   rank: number;
+  chance: number;
 }
 
 interface State {
@@ -177,7 +178,10 @@ export class Mosaic {
     for (let s = state; s.parent; s = s.parent) {
       const { width, height } = this.shapes[s.shape]!;
       const k = placed.push(s) - 1;
-      this.boxes.set([s.x, s.y, s.x + width, s.y + height], 4 * k);
+      this.boxes[4 * k] = s.x;
+      this.boxes[4 * k + 1] = s.y;
+      this.boxes[4 * k + 2] = s.x + width;
+      this.boxes[4 * k + 3] = s.y + height;
     }
     let lowest: Sector | null = null;
     for (let i = 0; i < state.sectors.length; i++) {
@@ -193,9 +197,23 @@ export class Mosaic {
     if (!lowest) return;
     for (const start of lowest.fits!) {
       const { x, y } = this.corners[start.shape]![start.corner]!;
-      const move = { state, placed, start, x: Math.round(lowest.x - x), y: Math.round(lowest.y - y), rank: 0 };
+      const move = {
+        state,
+        placed,
+        start,
+        x: Math.round(lowest.x - x),
+        y: Math.round(lowest.y - y),
+        rank: 0,
+        chance: 0,
+      };
       const area = state.area + this.areas[start.shape]!;
-      move.rank = state.score + this.evidence(move) + (LARGE_FIRST * area) / this.meanArea + NOISE * this.random.next();
+      move.chance = Math.log2(lowest.fits!.length);
+      move.rank =
+        -move.chance +
+        state.score +
+        this.evidence(move) +
+        (LARGE_FIRST * area) / this.meanArea +
+        NOISE * this.random.next();
       moves.push(move);
     }
   }
@@ -257,13 +275,13 @@ export class Mosaic {
       const b = 4 * k;
       if (boxes[b]! >= right || boxes[b + 2]! <= x || boxes[b + 1]! >= top || boxes[b + 3]! <= y) continue;
       const other = placed[k]!;
-      if (clearances.depth(other.shape, shape, x - other.x, y - other.y) > SLACK) return false;
+      if (clearances.overlaps(other.shape, shape, x - other.x, y - other.y, SLACK)) return false;
     }
     return true;
   }
 
   /** The state after a move; null where it leaves a corner that none can fill. */
-  private place({ state, placed, start, x, y, rank }: Move, target: Nm): State | null {
+  private place({ state, placed, start, x, y, rank, chance }: Move, target: Nm): State | null {
     const { shapes } = this;
     const { kind, shape } = start;
     const corners = this.corners[shape]!;
@@ -276,7 +294,7 @@ export class Mosaic {
     counts[kind]!--;
     const sectors: Sector[] = [];
     const met = new Set<number>();
-    let score = state.score - this.starts.cornerBits;
+    let score = state.score - this.starts.cornerBits - chance;
     /** Takes an angle out of what is free; false when it is not free. */
     const takeOut = (free: Sector, { out, angle, outBits, inBits }: Omit<Corner, 'x' | 'y'>): boolean => {
       const before = normal(out - free.from);

@@ -213,11 +213,12 @@ export class Squeeze {
   private gather(i: number, stock: number, x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
     const { X, Y, right, top, on, near } = this;
     const { gap } = this.job;
+    const [low, high, left, far] = [y0 - gap, y1 + gap, x0 - gap, x1 + gap];
     let count = 0;
+    // Most lie elsewhere along the cloth.
     for (let j = 0; j < X.length; j++) {
-      if (X[j]! - gap >= x1 || Y[j]! - gap >= y1 || right[j]! + gap <= x0 || top[j]! + gap <= y0) continue;
-      if (on[j] !== stock || j === i) continue;
-      near[count++] = j;
+      if (top[j]! <= low || Y[j]! >= high || right[j]! <= left || X[j]! >= far) continue;
+      if (on[j] === stock && j !== i) near[count++] = j;
     }
     this.nearCount = count;
   }

@@ -20,10 +20,10 @@ const PASSES_A_STATE = 0.15;
 const PASSES_A_STEP = 0.2;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
-const PASSES_A_MOSAIC = 1;
+const PASSES_A_MOSAIC = 0.5;
 /** The width of the first beams of a mosaic, and of those that follow, when the first have laid such a share of the parts. */
 const MOSAIC = 64;
-const WIDE_MOSAIC = 256;
+const WIDE_MOSAIC = 512;
 const FAR = 0.5;
 /** The width of the first beam of merges. */
 const MERGES = 50;
@@ -54,7 +54,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
   const { job, pieces, limits } = room;
   const { placer, parts } = room.starts[0]!;
   const hasOutlines = pieces.some(({ outlines }) => outlines);
-  const strategies = [{ passes: orders(room), share: hasOutlines ? 0.2 : 1 }];
+  const strategies: { passes: Strategy; share: number }[] = [{ passes: orders(room), share: hasOutlines ? 0.2 : 1 }];
   // A lay without waste is worth looking for when the parts would fill it exactly, and they are few or bound to a phase.
   const isStraight = suitsRows(job, parts) && !hasOutlines;
   const canBeTight = placer.canBeTight && !hasOutlines;
@@ -68,11 +68,12 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
   if (isStraight && parts.length <= MOST_STRAIGHT)
     strategies.push({ passes: beams(room), share: parts.length <= FEW_STRAIGHT ? 5 : isSecond ? 1 : 0.2 });
-  if (!job.straight) strategies.push({ passes: ruins(room), share: hasOutlines ? 12 : isExact ? 1 : 25 });
+  if (!job.straight) strategies.push({ passes: ruins(room), share: hasOutlines ? 2 : isExact ? 1 : 25 });
   const endless = job.stock.some(({ length }) => length === Infinity);
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
-  if (isSmall && suitsMosaic(job, parts)) strategies.push({ passes: mosaics(room), share: isSecond ? 400 : 50 });
+  // It gives up soon where there is no hope.
+  if (isSmall && suitsMosaic(job, parts)) strategies.push({ passes: mosaics(room), share: 400 });
   if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
   return strategies;
 }
@@ -119,13 +120,14 @@ function* beams(room: Room): Strategy {
 
 /** Beams for a lay of outlines that leaves nothing over, given up when none comes far. */
 function* mosaics(room: Room): Strategy {
-  const { job, random } = room;
+  const { job, random, limits } = room;
   const { parts } = room.starts[0]!;
   const mosaic = new Mosaic(job, parts, random);
   const { left, right } = job.stock[0]!;
   const target = Math.round(mosaic.area / (right - left));
   for (let go = 0; mosaic.canEndAt(target); go++) {
-    const levels = mosaic.run(target, go < 2 ? MOSAIC : WIDE_MOSAIC * luby(Math.floor(go / 2)), go % 2 === 1);
+    const width = go < 2 ? MOSAIC : Math.min(WIDEST, WIDE_MOSAIC * 2 ** Math.floor((go - 1) / 2));
+    const levels = mosaic.run(target, width, (go + limits.lane) % 2 === 1);
     let next = levels.next();
     for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_MOSAIC);
     if (next.value) room.consider({ ...room.starts[0]!, placing: measured(job, parts, next.value) });
