@@ -92,7 +92,10 @@ export async function layOnAllCores(
         return plan;
       }),
     );
-    return plans.reduce((one, other) => (isBetter(other, one) ? other : one));
+    const best = plans.reduce((one, other) => (isBetter(other, one) ? other : one));
+    // A bound that one lane has proven holds for all that lay the same.
+    const bounds = plans.flatMap(({ unplaced, bound }) => (unplaced.length === 0 ? [bound] : []));
+    return best.unplaced.length > 0 ? best : { ...best, bound: Math.min(best.used, Math.max(...bounds)) };
   } finally {
     for (const memory of memories) cancel.release(memory);
   }

@@ -10,7 +10,7 @@ export interface SearchLimits {
   seed: number;
   /** The bound (nm) of the endless length: a lay that reaches it can't be bettered. */
   target: Nm;
-  /** Called once there is a first lay: the bound, made as good as it can be. */
+  /** Called by the first lane once there is a first lay: the bound, made as good as it can be. */
   sharpen: () => Nm;
   /** Which of several searches over the same job this is: they start with other strategies and seeds. */
   lane: number;

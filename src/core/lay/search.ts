@@ -36,8 +36,8 @@ export function search(
   }
   room.starts.sort((a, b) => a.placing.cost - b.placing.cost);
   if (!tryWays(room)) return room.passes;
-  // What fills the cloth exactly at the bound needs no better one.
-  if (wasteAt(job, room.starts[0]!.parts, limits.target) !== 0) limits.target = limits.sharpen();
+  // What fills the cloth exactly at the bound needs no better one; one lane works it out for all.
+  if (limits.lane === 0 && wasteAt(job, room.starts[0]!.parts, limits.target) !== 0) limits.target = limits.sharpen();
 
   const strategies = strategiesOf(room);
   const spent = strategies.map((_, i) => (i === limits.lane % strategies.length ? -1e-9 : 0));

@@ -1,10 +1,10 @@
 import { Jigsaw, wasteAt } from './jigsaw';
 import { Merges } from './merges';
 import { Mosaic, suitsMosaic } from './mosaic';
-import { orders } from './orders';
+import { orders, sortedOrders } from './orders';
 import type { Part } from './parts';
 import { measured } from './placing';
-import { FEW, luby, type Room, type Strategy } from './room';
+import { FEW, luby, type Found, type Room, type Strategy } from './room';
 import { Rows, suitsRows } from './rows';
 import { Ruin } from './ruin';
 import { Squeeze } from './squeeze';
@@ -30,6 +30,9 @@ const MERGES = 50;
 /** Steps of ruin and recreate at a time, and how many without a better lay before it starts again from the best one. */
 const STEPS = 50;
 const STEPS_WITHOUT = 30_000;
+/** From so many lays it starts before it goes on with the best; the steps of each, for one part. */
+const TRIALS = 8;
+const STEPS_OF_A_TRIAL = 60_000;
 /** Steps of a pile without a shorter one before it starts afresh. */
 const ROW_STEPS_WITHOUT = 1_500;
 /** How much nearer to the bound the length of the next columns is. */
@@ -136,48 +139,69 @@ function* mosaics(room: Room): Strategy {
   }
 }
 
-/** Ruin and recreate from the best lay, toward targets a little below it. */
+/** Ruin and recreate: a little from several lays, since much hangs on where it starts, and then on from the best one. */
 function* ruins(room: Room): Strategy {
+  const { pieces, starts } = room;
+  const hasOutlines = pieces.some(({ outlines }) => outlines);
+  if (hasOutlines) yield* firstOutlines(room);
+  else {
+    const steps = Math.round(STEPS_OF_A_TRIAL / starts[0]!.parts.length);
+    for (let trial = 0; trial < TRIALS; trial++) yield* descend(room, trial === 0 ? room.best! : anyStart(room), steps);
+  }
+  for (;;) yield* descend(room, room.best!, Infinity);
+}
+
+/** A lay of strips that are cut in any of their ways. */
+function anyStart(room: Room): Found {
+  const { starts, random, sets } = room;
+  const { setChoice } = starts[random.below(starts.length)]!;
+  const ways = (sets[setChoice] ?? []).map(({ ways }) => random.below(ways.length));
+  const made = room.assemble(setChoice, ways);
+  const some = sortedOrders(made.parts);
+  const order = some[random.below(some.length)]!;
+  const rule = made.placer.rules[random.below(made.placer.rules.length)]!;
+  return room.run({ setChoice, ways, ...made, order, rule, phases: [] }, Infinity);
+}
+
+/** Outlines lie in each other's boxes only here: their first lays come from orders, too. */
+function* firstOutlines(room: Room): Strategy {
+  const { job, pieces, sets, random } = room;
+  const { setChoice } = room.best!;
+  const ruin = new Ruin(job, pieces, sets[setChoice] ?? [], random);
+  ruin.load(room.best!.placing, room.best!.ways);
+  for (const key of [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width]) {
+    ruin.build((a, b) => key(b) - key(a));
+    room.consider({ ...ruin.found(), setChoice });
+    yield room.spend(4);
+  }
+}
+
+/** Ruin and recreate from a lay, toward targets a little below it, until nothing comes of it for long or `most` steps are done. */
+function* descend(room: Room, from: Found, most: number): Strategy {
   const { job, random, limits, pieces, sets } = room;
   const endless = job.stock.findIndex(({ length }) => length === Infinity);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
   const floor = Math.max(0, limits.target - finite);
-  const keys = [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width];
   const hasOutlines = pieces.some(({ outlines }) => outlines);
-  for (let round = 0; ; round++) {
-    const from = room.best!;
-    const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
-    ruin.load(from.placing, from.ways);
-    let best = ruin.used;
-    const nearer = hasOutlines ? NEARER_WITH_OUTLINES : NEARER;
-    const aim = () => ruin.aim(Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
-    const tell = () => {
-      best = ruin.used;
-      room.consider({ ...ruin.found(), setChoice: from.setChoice });
-      aim();
-    };
-    aim();
-    // Outlines lie in each other's boxes only here: their first lays come from orders, too.
-    if (round === 0 && hasOutlines) {
-      for (const key of keys) {
-        ruin.build((a, b) => key(b) - key(a));
-        if (ruin.used < best) tell();
-        yield room.spend(4);
+  const nearer = hasOutlines ? NEARER_WITH_OUTLINES : NEARER;
+  const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
+  const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
+  ruin.load(from.placing, from.ways);
+  let best = ruin.used;
+  const aim = () => ruin.aim(Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
+  aim();
+  let steps = 0;
+  for (let stale = 0; stale < STEPS_WITHOUT && steps < most; stale += STEPS) {
+    // From a better lay that another lane has told of it goes on at once.
+    if (most === Infinity && room.best!.placing.used[endless]! < best) return;
+    for (let step = 0; step < STEPS; step++, steps++) {
+      if (ruin.tryStep() && ruin.isDone) {
+        best = ruin.used;
+        room.consider({ ...ruin.found(), setChoice: from.setChoice });
+        aim();
+        stale = 0;
       }
-      if (ruin.used > best) ruin.load(room.best!.placing, room.best!.ways);
-      aim();
-    }
-    const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
-    for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
-      // From a better lay that another lane has told of it goes on at once.
-      if (room.best!.placing.used[endless]! < best) break;
-      for (let step = 0; step < STEPS; step++) {
-        if (ruin.tryStep() && ruin.isDone) {
-          tell();
-          stale = 0;
-        }
-        yield room.spend(cost);
-      }
+      yield room.spend(cost);
     }
   }
 }
