@@ -62,16 +62,17 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
   const isStraight = suitsRows(job, parts) && !hasOutlines;
   const canBeTight = placer.canBeTight && !hasOutlines;
   const isExact = (canBeTight || isStraight) && wasteAt(job, parts, limits.target) === 0;
+  const isMatched = pieces.some(({ match }) => match);
   const isSecond = limits.lane % 2 === 1;
   if (canBeTight) {
-    const isMatched = pieces.some(({ match }) => match);
     const share = !isExact ? 0.2 : isMatched || isSecond ? 12 : parts.length <= FEW ? 4 : 1;
     strategies.push({ passes: beams(room), share });
   }
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
   if (isStraight && parts.length <= MOST_STRAIGHT)
     strategies.push({ passes: beams(room), share: parts.length <= FEW_STRAIGHT ? 5 : isSecond ? 1 : 0.2 });
-  if (!job.straight) strategies.push({ passes: ruins(room), share: hasOutlines ? 2 : isExact ? 1 : 25 });
+  const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : 4;
+  if (!job.straight) strategies.push({ passes: ruins(room), share: forRuins });
   const endless = job.stock.some(({ length }) => length === Infinity);
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
