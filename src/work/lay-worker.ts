@@ -23,23 +23,26 @@ export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, 
   if (!job.ok) throw new Error(job.faults[0]!.message);
   const flags = new Int32Array(cancel);
   const line = channel === undefined ? null : new BroadcastChannel(channel);
-  const plan = nest(job.value, {
-    clock: () => performance.now(),
-    seconds,
-    seed,
-    lane,
-    ...(steps && { steps }),
-    isCancelled: (passes) => {
-      if (Atomics.load(flags, 0) === 1) return true;
-      const most = Atomics.load(flags, 1);
-      return most > 0 && passes >= most;
-    },
-    ...(line && { peers: peersOn(line) }),
-    ...(port && { onProgress: (progress: NestProgress) => port.postMessage(progress) }),
-  });
-  line?.close();
-  if (!plan.ok) throw new Error(plan.faults[0]!.message);
-  return plan.value;
+  try {
+    const plan = nest(job.value, {
+      clock: () => performance.now(),
+      seconds,
+      seed,
+      lane,
+      ...(steps && { steps }),
+      isCancelled: (passes) => {
+        if (Atomics.load(flags, 0) === 1) return true;
+        const most = Atomics.load(flags, 1);
+        return most > 0 && passes >= most;
+      },
+      ...(line && { peers: peersOn(line) }),
+      ...(port && { onProgress: (progress: NestProgress) => port.postMessage(progress) }),
+    });
+    if (!plan.ok) throw new Error(plan.faults[0]!.message);
+    return plan.value;
+  } finally {
+    line?.close();
+  }
 }
 
 const peersOn = (line: BroadcastChannel): Peers => ({
