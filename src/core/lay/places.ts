@@ -34,7 +34,7 @@ export interface Spot {
 export class Places {
   /** The length (nm) that the endless cloth is to end at. */
   target: Nm = Infinity;
-  /** No more places beside others than about that are looked at on each length. */
+  /** No more places beside others than about that are looked at in each opening. */
   mostLooked = Infinity;
   /** Whether places are ranked by how much of the part's edge touches others, or by how low they are. */
   byTouch = false;

@@ -27,7 +27,7 @@ const TIDY_EVERY = 64;
 /** How often only the window is looked at for a place: more where outlines make looking slow. */
 const NEAR = 0.7;
 const NEAR_PLAIN = 0.5;
-/** Half the time no more places than about that are looked at on each length: more steps in the same time. */
+/** Half the time no more places than about that are looked at in each opening: more steps in the same time. */
 const FEW_PLACES = 8;
 
 /**
