@@ -111,16 +111,17 @@ export function fusedJob(n: number, seed: number) {
   const best = Math.round(8 + 2 * n);
   const boxes = dissect(54, best, Math.round(1.4 * n), random);
   const rings: [number, number][][] = [];
+  const joined = (one: Box, other: Box) => fused(one, other) ?? fused(other, one);
   while (boxes.length + rings.length > n) {
     const one = boxes.splice(random.below(boxes.length), 1)[0]!;
-    const beside = boxes.flatMap((other, k) => ((fused(one, other) ?? fused(other, one)) ? [k] : []));
+    const beside = boxes.flatMap((other, k) => (joined(one, other) ? [k] : []));
     const at = beside[random.below(beside.length)];
     if (at === undefined) {
       rings.push([[one.x, one.y], [one.x + one.w, one.y], [one.x + one.w, one.y + one.h], [one.x, one.y + one.h]]); // prettier-ignore
       continue;
     }
     const other = boxes.splice(at, 1)[0]!;
-    rings.push((fused(one, other) ?? fused(other, one))!.filter((p, k, all) => p.join() !== all.at(k - 1)!.join()));
+    rings.push(joined(one, other)!.filter((p, k, all) => p.join() !== all.at(k - 1)!.join()));
   }
   const pieces = [
     ...rings.map((ring, k) => ({ id: `r${k}`, outline: turned(ring, random.below(4)), qty: 1 })),

@@ -92,13 +92,18 @@ export async function layOnAllCores(
         return plan;
       }),
     );
-    const best = plans.reduce((one, other) => (isBetter(other, one) ? other : one));
-    // A bound that one lane has proven holds for all that lay the same.
-    const bounds = plans.flatMap(({ unplaced, bound }) => (unplaced.length === 0 ? [bound] : []));
-    return best.unplaced.length > 0 ? best : { ...best, bound: Math.min(best.used, Math.max(...bounds)) };
+    return bestOf(plans);
   } finally {
     for (const memory of memories) cancel.release(memory);
   }
+}
+
+/** The best of the plans of one job. A bound that one of them has proven holds for all that leave the same things out. */
+export function bestOf(plans: readonly LayPlan[]): LayPlan {
+  const best = plans.reduce((one, other) => (isBetter(other, one) ? other : one));
+  const leftOut = ({ unplaced }: LayPlan) => JSON.stringify(unplaced);
+  const bounds = plans.filter((plan) => leftOut(plan) === leftOut(best)).map(({ bound }) => bound);
+  return { ...best, bound: Math.min(best.used, Math.max(...bounds)) };
 }
 
 function isBetter(one: LayPlan, other: LayPlan): boolean {

@@ -33,6 +33,7 @@ interface Move {
   x: Nm;
   y: Nm;
   rank: number;
+  /** What speaks against it (bits): the more parts suit the corner, the likelier one does by chance. */
   chance: number;
 }
 
@@ -195,25 +196,13 @@ export class Mosaic {
       if (this.isBefore(sector, lowest, isLowest)) lowest = sector;
     }
     if (!lowest) return;
+    const chance = Math.log2(lowest.fits!.length);
     for (const start of lowest.fits!) {
-      const { x, y } = this.corners[start.shape]![start.corner]!;
-      const move = {
-        state,
-        placed,
-        start,
-        x: Math.round(lowest.x - x),
-        y: Math.round(lowest.y - y),
-        rank: 0,
-        chance: 0,
-      };
-      const area = state.area + this.areas[start.shape]!;
-      move.chance = Math.log2(lowest.fits!.length);
-      move.rank =
-        -move.chance +
-        state.score +
-        this.evidence(move) +
-        (LARGE_FIRST * area) / this.meanArea +
-        NOISE * this.random.next();
+      const corner = this.corners[start.shape]![start.corner]!;
+      const [x, y] = [Math.round(lowest.x - corner.x), Math.round(lowest.y - corner.y)];
+      const move = { state, placed, start, x, y, rank: 0, chance };
+      const large = (LARGE_FIRST * (state.area + this.areas[start.shape]!)) / this.meanArea;
+      move.rank = state.score - chance + this.evidence(move) + large + NOISE * this.random.next();
       moves.push(move);
     }
   }
