@@ -189,18 +189,21 @@ function* descend(room: Room, from: Found, most: number): Strategy {
   const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
   ruin.load(from.placing, from.ways);
   let best = ruin.used;
-  const aim = () => ruin.aim(Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
+  // While something is laid nowhere, every step that lays more is worth telling of.
+  const aim = () =>
+    ruin.aim(best === Infinity ? Math.max(1, floor) : Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
   aim();
   let steps = 0;
   for (let stale = 0; stale < STEPS_WITHOUT && steps < most; stale += STEPS) {
     // From a better lay that another lane has told of it goes on at once.
     if (most === Infinity && room.best!.placing.used[endless]! < best) return;
     for (let step = 0; step < STEPS; step++, steps++) {
-      if (ruin.tryStep() && ruin.isDone) {
-        best = ruin.used;
+      if (ruin.tryStep() && (ruin.isDone || best === Infinity)) {
+        const before = room.best;
         room.consider({ ...ruin.found(), setChoice: from.setChoice });
+        if (ruin.isDone || room.best !== before) stale = 0;
+        best = ruin.used;
         aim();
-        stale = 0;
       }
       yield room.spend(cost);
     }
