@@ -53,11 +53,8 @@ function isConvex(ring: readonly Point[]): boolean {
   });
 }
 
-/** One convex no-fit polygon as half-planes n·t < d, flat as nx, ny, d; `last` is the one that t lay beyond last time. */
-interface HalfPlanes {
-  planes: Float64Array;
-  last: number;
-}
+/** Numbers before the half-planes of a convex polygon: where it ends, and the half-plane that t lay beyond last time. */
+const HEAD = 2;
 
 /**
  * How deep shapes lie in each other, from the no-fit polygons of their convex parts: for a shape at the origin and another
@@ -65,7 +62,11 @@ interface HalfPlanes {
  * far t is from that polygon's nearest edge is how far the one must move to be free of the other. Grown by the gap.
  */
 export class Clearances {
-  private readonly known: (HalfPlanes[] | undefined)[];
+  /**
+   * For each pair of shapes its convex no-fit polygons one after another: where the next one begins, which half-plane t lay
+   * beyond last time, and the half-planes n·t < d as nx, ny, d. Flat, since these are looked up more than all else.
+   */
+  private readonly known: (Float64Array | undefined)[];
   /** Where the deepest place found by `depth` can be left: its unit normal. */
   readonly out: [number, number] = [0, 0];
 
@@ -73,32 +74,33 @@ export class Clearances {
     private readonly shapes: readonly Shape[],
     private readonly gap: Nm,
   ) {
-    this.known = new Array<HalfPlanes[] | undefined>(shapes.length ** 2);
+    this.known = new Array<Float64Array | undefined>(shapes.length ** 2);
   }
 
   /** How deep (nm) shape b at (dx, dy) lies in shape a at the origin; 0 when they are free of each other. */
   depth(a: number, b: number, dx: Nm, dy: Nm): Nm {
-    const polygons = this.polygons(a, b);
+    const noFit = this.noFit(a, b);
     let deepest = 0;
-    for (const polygon of polygons) {
-      const { planes, last } = polygon;
+    for (let start = 0, end = 0; start < noFit.length; start = end) {
+      end = noFit[start]!;
+      const last = noFit[start + 1]!;
       // Places that are tried lie near each other: what was beyond an edge mostly still is.
-      if (planes[last + 2]! - planes[last]! * dx - planes[last + 1]! * dy <= deepest) continue;
+      if (noFit[last + 2]! - noFit[last]! * dx - noFit[last + 1]! * dy <= deepest) continue;
       let least = Infinity;
       let at = 0;
-      for (let e = 0; e < planes.length; e += 3) {
-        const inside = planes[e + 2]! - planes[e]! * dx - planes[e + 1]! * dy;
+      for (let e = start + HEAD; e < end; e += 3) {
+        const inside = noFit[e + 2]! - noFit[e]! * dx - noFit[e + 1]! * dy;
         if (inside >= least) continue;
         least = inside;
         at = e;
         if (least > deepest) continue;
-        polygon.last = e;
+        noFit[start + 1] = e;
         break;
       }
       if (least > deepest) {
         deepest = least;
-        this.out[0] = planes[at]!;
-        this.out[1] = planes[at + 1]!;
+        this.out[0] = noFit[at]!;
+        this.out[1] = noFit[at + 1]!;
       }
     }
     return deepest;
@@ -106,12 +108,14 @@ export class Clearances {
 
   /** Whether shape b at (dx, dy) lies deeper (nm) in shape a at the origin than that. */
   overlaps(a: number, b: number, dx: Nm, dy: Nm, deeper: Nm): boolean {
-    next: for (const polygon of this.polygons(a, b)) {
-      const { planes, last } = polygon;
-      if (planes[last + 2]! - planes[last]! * dx - planes[last + 1]! * dy <= deeper) continue;
-      for (let e = 0; e < planes.length; e += 3) {
-        if (planes[e + 2]! - planes[e]! * dx - planes[e + 1]! * dy > deeper) continue;
-        polygon.last = e;
+    const noFit = this.noFit(a, b);
+    next: for (let start = 0, end = 0; start < noFit.length; start = end) {
+      end = noFit[start]!;
+      const last = noFit[start + 1]!;
+      if (noFit[last + 2]! - noFit[last]! * dx - noFit[last + 1]! * dy <= deeper) continue;
+      for (let e = start + HEAD; e < end; e += 3) {
+        if (noFit[e + 2]! - noFit[e]! * dx - noFit[e + 1]! * dy > deeper) continue;
+        noFit[start + 1] = e;
         continue next;
       }
       return true;
@@ -123,60 +127,137 @@ export class Clearances {
 
   /** Corners (x, y, x, y, … nm) of the no-fit polygons: places of shape b where it touches a corner or an edge's end of shape a. */
   cornersOf(a: number, b: number): Float64Array {
-    return (this.corners[a * this.shapes.length + b] ??= Float64Array.from(
-      this.polygons(a, b).flatMap(({ planes }) => cornersOf(planes)),
-    ));
+    return (this.corners[a * this.shapes.length + b] ??= cornersOf(this.noFit(a, b)));
   }
 
-  private polygons(a: number, b: number): HalfPlanes[] {
-    return (this.known[a * this.shapes.length + b] ??= this.noFit(this.shapes[a]!, this.shapes[b]!));
+  private noFit(a: number, b: number): Float64Array {
+    return (this.known[a * this.shapes.length + b] ??= this.minkowskiSums(a, b));
   }
 
-  private noFit(a: Shape, b: Shape): HalfPlanes[] {
-    const gap = a.keepsGap && b.keepsGap ? this.gap : 0;
-    return a.parts.flatMap((fixed) => b.parts.map((moving) => minkowski(fixed, moving, gap)));
+  private minkowskiSums(a: number, b: number): Float64Array {
+    const gap = this.shapes[a]!.keepsGap && this.shapes[b]!.keepsGap ? this.gap : 0;
+    const [fixed, moving] = [this.sidesOf(a), this.sidesOf(b)];
+    const sums = new Float64Array(
+      fixed.reduce((sum, one) => sum + moving.reduce((most, other) => most + HEAD + 3 * (one.n + other.n), 0), 0),
+    );
+    let end = 0;
+    for (const one of fixed) for (const other of moving) end = addSum(sums, end, one, other, gap);
+    return sums.slice(0, end);
+  }
+
+  private readonly sides: (Sides[] | undefined)[] = [];
+
+  private sidesOf(shape: number): Sides[] {
+    return (this.sides[shape] ??= this.shapes[shape]!.parts.map(sidesOf));
   }
 }
 
-/** The half-planes of a convex ring's sum with another one mirrored, grown by the gap: one for each direction of an edge. */
-function minkowski(fixed: readonly Point[], moving: readonly Point[], gap: Nm): HalfPlanes {
-  const planes = new Float64Array(3 * (fixed.length + moving.length));
-  let count = 0;
-  const add = (ring: readonly Point[], other: readonly Point[], sign: 1 | -1) => {
-    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-      const [dx, dy] = [ring[i]![0] - ring[j]![0], ring[i]![1] - ring[j]![1]];
-      const length = Math.hypot(dx, dy);
-      if (length === 0) continue;
-      const [nx, ny] = [(sign * dy) / length, (-sign * dx) / length];
-      let isKnown = false;
-      for (let e = 0; e < count && !isKnown; e += 3)
-        isKnown = Math.abs(planes[e]! - nx) < 1e-12 && Math.abs(planes[e + 1]! - ny) < 1e-12;
-      if (isKnown) continue;
-      // A very short edge may lie a little askew: then another corner of its ring lies further out.
-      let own = -Infinity;
-      for (const [x, y] of ring) own = Math.max(own, sign * (nx * x + ny * y));
-      let against = Infinity;
-      for (const [x, y] of other) against = Math.min(against, sign * (nx * x + ny * y));
-      planes[count] = nx;
-      planes[count + 1] = ny;
-      planes[count + 2] = own - against + gap;
-      count += 3;
+/** A convex ring by its edges, counter-clockwise from the one that leads furthest to the right: corners, normals, angles. */
+interface Sides {
+  n: number;
+  x: Float64Array;
+  y: Float64Array;
+  nx: Float64Array;
+  ny: Float64Array;
+  angle: Float64Array;
+}
+
+/**
+ * The convex hull of a ring that is convex but for roundings, counter-clockwise and without corners where it goes straight on
+ * (Andrew 1979, from memory): by a rounding an edge there could turn to the wrong side.
+ */
+function hullOf(ring: readonly Point[]): Point[] {
+  const sorted = [...ring].sort(([ax, ay], [bx, by]) => ax - bx || ay - by);
+  const chain = (points: readonly Point[]) => {
+    const kept: Point[] = [];
+    for (const [x, y] of points) {
+      for (; kept.length > 1; kept.pop()) {
+        const [[ax, ay], [bx, by]] = kept.slice(-2) as [Point, Point];
+        const [ux, uy, vx, vy] = [bx - ax, by - ay, x - bx, y - by];
+        if (ux * vy - uy * vx > 1e-9 * Math.hypot(ux, uy) * Math.hypot(vx, vy)) break;
+      }
+      kept.push([x, y]);
     }
+    return kept.slice(0, -1);
   };
-  add(fixed, moving, 1);
-  add(moving, fixed, -1);
-  return { planes: planes.slice(0, count), last: 0 };
+  return [...chain(sorted), ...chain(sorted.reverse())];
 }
 
-/** The corners (x, y, x, y, …) of a convex polygon that is given as half-planes nx, ny, d; counter-clockwise. */
-function cornersOf(planes: Float64Array): number[] {
-  const angle = (e: number) => Math.atan2(planes[e + 1]!, planes[e]!);
-  const order = Array.from({ length: planes.length / 3 }, (_, k) => 3 * k).sort((p, q) => angle(p) - angle(q));
-  return order.flatMap((p, k) => {
-    const q = order[(k + 1) % order.length]!;
-    const [ax, ay, ad] = [planes[p]!, planes[p + 1]!, planes[p + 2]!];
-    const [bx, by, bd] = [planes[q]!, planes[q + 1]!, planes[q + 2]!];
-    const cross = ax * by - ay * bx;
-    return cross > 1e-9 ? [(ad * by - ay * bd) / cross, (ax * bd - ad * bx) / cross] : [];
+function sidesOf(ring: readonly Point[]): Sides {
+  const corners = hullOf(ring);
+  const edges = corners.map(([x, y], i) => {
+    const [ex, ey] = corners[(i + 1) % corners.length]!;
+    const [dx, dy] = [ex - x, ey - y];
+    const length = Math.hypot(dx, dy);
+    return { x, y, nx: dy / length, ny: -dx / length, angle: Math.atan2(dy, dx) };
   });
+  const first = edges.reduce((least, { angle }, i) => (angle < edges[least]!.angle ? i : least), 0);
+  edges.push(...edges.splice(0, first));
+  const pick = (key: 'x' | 'y' | 'nx' | 'ny' | 'angle') => Float64Array.from(edges, (edge) => edge[key]);
+  return { n: edges.length, x: pick('x'), y: pick('y'), nx: pick('nx'), ny: pick('ny'), angle: pick('angle') };
+}
+
+/** How far a ring's corners reach in a direction (x, y), beginning to look at one that was furthest in a direction near by. */
+function furthest({ n, x, y }: Sides, from: number, dx: number, dy: number): number {
+  let at = from;
+  for (let steps = 0; steps < n; steps++) {
+    const next = at + 1 < n ? at + 1 : 0;
+    if ((x[next]! - x[at]!) * dx + (y[next]! - y[at]!) * dy < 0) break;
+    at = next;
+  }
+  return at;
+}
+
+/**
+ * Writes a convex ring's sum with another one mirrored, grown by the gap, at a place among such sums: where it ends, a
+ * half-plane, and the half-planes, one for each direction of an edge, counter-clockwise. Returns where it ends.
+ */
+function addSum(sums: Float64Array, start: number, fixed: Sides, moving: Sides, gap: Nm): number {
+  let end = start + HEAD;
+  const add = (nx: number, ny: number, d: number) => {
+    const isKnown =
+      end > start + HEAD && Math.abs(sums[end - 3]! - nx) < 1e-12 && Math.abs(sums[end - 2]! - ny) < 1e-12;
+    if (isKnown) {
+      sums[end - 1] = Math.max(sums[end - 1]!, d);
+      return;
+    }
+    sums[end] = nx;
+    sums[end + 1] = ny;
+    sums[end + 2] = d;
+    end += 3;
+  };
+  // The mirrored ring's edges lead the other way: in ascending order they begin half a turn further on.
+  let first = 0;
+  while (first < moving.n && moving.angle[first]! <= 0) first++;
+  let [i, j, own, against] = [0, 0, 0, first % moving.n];
+  while (i < fixed.n || j < moving.n) {
+    const k = (first + j) % moving.n;
+    const turned = j < moving.n ? moving.angle[k]! + (moving.angle[k]! > 0 ? -Math.PI : Math.PI) : Infinity;
+    const isOwn = i < fixed.n && fixed.angle[i]! <= turned;
+    const [nx, ny] = isOwn ? [fixed.nx[i]!, fixed.ny[i]!] : [-moving.nx[k]!, -moving.ny[k]!];
+    if (isOwn) i++;
+    else j++;
+    own = furthest(fixed, own, nx, ny);
+    against = furthest(moving, against, -nx, -ny);
+    add(nx, ny, nx * (fixed.x[own]! - moving.x[against]!) + ny * (fixed.y[own]! - moving.y[against]!) + gap);
+  }
+  sums[start] = end;
+  sums[start + 1] = start + HEAD;
+  return end;
+}
+
+/** The corners (x, y, x, y, …) of convex polygons whose half-planes follow each other counter-clockwise. */
+function cornersOf(sums: Float64Array): Float64Array {
+  const corners = new Float64Array(sums.length);
+  let count = 0;
+  for (let start = 0, end = 0; start < sums.length; start = end) {
+    end = sums[start]!;
+    for (let p = start + HEAD, q = end - 3; p < end; q = p, p += 3) {
+      const cross = sums[q]! * sums[p + 1]! - sums[q + 1]! * sums[p]!;
+      if (cross <= 1e-9) continue;
+      corners[count++] = (sums[q + 2]! * sums[p + 1]! - sums[q + 1]! * sums[p + 2]!) / cross;
+      corners[count++] = (sums[q]! * sums[p + 2]! - sums[q + 2]! * sums[p]!) / cross;
+    }
+  }
+  return corners.slice(0, count);
 }

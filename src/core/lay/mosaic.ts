@@ -1,34 +1,40 @@
 import type { Nm } from '../length';
-import { Clearances, type Shape } from './clearances';
+import type { Clearances, Shape } from './clearances';
 import type { JigsawLay } from './jigsaw';
 import type { LayJob } from './job';
 import { doubleArea } from './outline';
 import type { Part } from './parts';
 import type { Random } from './random';
-import { shapesOf } from './shapes';
+import type { ShapeSet } from './shapes';
 import { edgeAt, NEAR, normal, ROUND, Starts, TURN, type Corner, type FreeAngle, type Start } from './starts';
 
 /** How deep (nm) parts may lie in each other: less than the format compares to. */
 const SLACK = 1_000;
 /** What is laid counts beside the bits of evidence: a mean part as one bit. */
-const LARGE_FIRST = 1;
-const NOISE = 2;
+const LARGE_FIRST = 2;
+const NOISE = 3;
 /** More corners are those of traced outlines, which leave nothing over only by a miracle. */
 const MOST_CORNERS = 4_000;
 /** What has room at a corner is kept for so many more parts. */
 const STALE = 6;
+/** States of a level whose moves are sorted at a time, in widths of the beam: those that follow must be better than what is kept. */
+const SORTED = 8;
 
 /** A free corner with what is known of it. */
 interface Sector extends FreeAngle {
   /** The starts that had room there when `count` parts were laid; null when nobody has looked. */
   fits: readonly Start[] | null;
   count: number;
+  /** How far those starts reach from the corner (nm): left, down, right and up. */
+  reach: Reach;
 }
+
+type Reach = readonly [number, number, number, number];
+const NOWHERE: Reach = [0, 0, 0, 0];
 
 /** A part that might come next, and how much speaks for it. */
 interface Move {
   state: State;
-  placed: readonly State[];
   start: Start;
   x: Nm;
   y: Nm;
@@ -37,10 +43,21 @@ interface Move {
   chance: number;
 }
 
+const unseen = (x: Nm, y: Nm, from: number, angle: number): Sector => ({
+  x,
+  y,
+  from,
+  angle,
+  fits: null,
+  count: 0,
+  reach: NOWHERE,
+});
+
 interface State {
   parent: State | null;
   count: number;
-  counts: Uint16Array;
+  /** How many parts of each kind are left. */
+  counts: readonly number[];
   sectors: Sector[];
   shape: number;
   kind: number;
@@ -51,6 +68,21 @@ interface State {
   rank: number;
   hash: number;
 }
+
+/** In which order free corners are filled. */
+export interface Order {
+  /** From which side of the cloth on, in quarter turns: to the right, along the cloth, to the left, back. */
+  heading: number;
+  /** Of two that are as far on, the one to the right or further along first. */
+  isFlipped: boolean;
+  /** Of those that are open that way the one that the fewest parts suit, not the one that is the least far on. */
+  byChoice: boolean;
+}
+
+const ordersFrom = (headings: readonly number[]): Order[] =>
+  [true, false].flatMap((isFlipped) =>
+    headings.flatMap((heading) => [true, false].map((byChoice) => ({ heading, isFlipped, byChoice }))),
+  );
 
 /** True when a job's lays are of a kind that this search knows: one plain length, nothing with a phase, no gap. */
 export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: readonly Part[]): boolean =>
@@ -85,18 +117,22 @@ export class Mosaic {
   private readonly meanArea: number;
   /** The boxes of what a state has laid, the last first: x0, y0, x1, y1. */
   private readonly boxes: Float64Array;
+  /** How far any start reaches. */
+  private readonly furthest: Reach;
   /** The most parts that a lay had so far. */
   reached = 0;
+  /** The orders of filling that are worth trying. */
+  readonly orders: readonly Order[];
 
   constructor(
     job: LayJob,
     private readonly parts: readonly Part[],
+    { shapes, turnOf, ways, clearances }: ShapeSet,
     private readonly random: Random,
   ) {
-    const { shapes, turnOf, ways } = shapesOf(job, parts);
     this.shapes = shapes;
     this.turnOf = turnOf;
-    this.clearances = new Clearances(shapes, 0);
+    this.clearances = clearances;
     this.areas = shapes.map(({ ring }) => Math.abs(doubleArea(ring)) / 2);
     this.left = job.stock[0]!.left;
     this.width = job.stock[0]!.right - this.left;
@@ -106,6 +142,12 @@ export class Mosaic {
     this.area = ways.reduce((sum, [shape]) => sum + this.areas[shape!]!, 0);
     this.meanArea = this.area / parts.length;
     this.boxes = new Float64Array(4 * parts.length);
+    this.furthest = this.reachOf(this.starts.all);
+    // Where all parts may lie upside down, a lay may too: then one side is as good as the one across from it.
+    const isEven = parts.every(
+      ({ outlines }) => outlines?.turns.every((turn) => outlines.turns.includes((turn + 180) % 360)) ?? true,
+    );
+    this.orders = ordersFrom(isEven ? [1, 0] : [1, 0, 3, 2]);
   }
 
   /** False when all corners lie on a grid that a length (nm) is not on: no lay can end there. */
@@ -114,20 +156,24 @@ export class Mosaic {
   }
 
   /**
-   * Looks for a lay of `target` nm with at most `width` states at a time, filling the lowest free corner first or (`isLowest`
-   * false) the one that the fewest parts suit; yields how many states it has looked at. Null when it finds none.
+   * Looks for a lay of `target` nm with at most `width` states at a time, filling one free corner after another in an order;
+   * yields how many states it has looked at. Null when it finds none.
    */
-  *run(target: Nm, width: number, isLowest: boolean): Generator<number, JigsawLay | null, void> {
+  *run(target: Nm, width: number, order: Order): Generator<number, JigsawLay | null, void> {
     let states: State[] = [this.empty(target)];
     for (let level = 0; level < this.parts.length; level++) {
       let moves: Move[] = [];
+      let least = -Infinity;
       const keep = (count: number) => {
-        moves = moves.sort((a, b) => b.rank - a.rank).slice(0, count);
+        moves.sort((a, b) => b.rank - a.rank);
+        if (moves.length < count) return;
+        moves = moves.slice(0, count);
+        least = moves.at(-1)!.rank;
       };
       let looked = 0;
       for (const state of states) {
-        this.movesOf(state, target, isLowest, moves);
-        if (moves.length > 16 * width) keep(4 * width);
+        this.movesOf(state, target, order, moves, least);
+        if (moves.length > SORTED * width) keep(4 * width);
         if (++looked % 32 === 0) yield 32;
       }
       yield looked % 32;
@@ -151,12 +197,12 @@ export class Mosaic {
     const { width } = this;
     const quarter = Math.PI / 2;
     const sectors = [
-      { x: 0, y: 0, from: 0, angle: quarter, fits: null, count: 0 },
-      { x: width, y: 0, from: quarter, angle: quarter, fits: null, count: 0 },
-      { x: width, y: target, from: 2 * quarter, angle: quarter, fits: null, count: 0 },
-      { x: 0, y: target, from: 3 * quarter, angle: quarter, fits: null, count: 0 },
+      unseen(0, 0, 0, quarter),
+      unseen(width, 0, quarter, quarter),
+      unseen(width, target, 2 * quarter, quarter),
+      unseen(0, target, 3 * quarter, quarter),
     ];
-    const counts = Uint16Array.from(this.members, ({ length }) => length);
+    const counts = this.members.map(({ length }) => length);
     return {
       parent: null,
       count: 0,
@@ -173,52 +219,64 @@ export class Mosaic {
     };
   }
 
-  /** The ways to go on from a state: what has room at its lowest free corner; none when there is a corner without. */
-  private movesOf(state: State, target: Nm, isLowest: boolean, moves: Move[]) {
+  /** The parts that a state has laid, the last first; their boxes are in `boxes` from then on. */
+  private gather(state: State): readonly State[] {
     const placed: State[] = [];
     for (let s = state; s.parent; s = s.parent) {
       const { width, height } = this.shapes[s.shape]!;
-      const k = placed.push(s) - 1;
-      this.boxes[4 * k] = s.x;
-      this.boxes[4 * k + 1] = s.y;
-      this.boxes[4 * k + 2] = s.x + width;
-      this.boxes[4 * k + 3] = s.y + height;
+      const k = 4 * placed.length;
+      placed.push(s);
+      this.boxes[k] = s.x;
+      this.boxes[k + 1] = s.y;
+      this.boxes[k + 2] = s.x + width;
+      this.boxes[k + 3] = s.y + height;
     }
+    return placed;
+  }
+
+  /**
+   * The ways to go on from a state that rank above `least`: what has room at its lowest free corner; none when there is a
+   * corner without.
+   */
+  private movesOf(state: State, target: Nm, order: Order, moves: Move[], least: number) {
+    const placed = this.gather(state);
     let lowest: Sector | null = null;
     for (let i = 0; i < state.sectors.length; i++) {
       const known = state.sectors[i]!;
       if (known.angle >= Math.PI - TURN) continue;
-      const fits = this.fitsAt(state, placed, known, target);
-      if (fits.length === 0) return;
-      const isSame = known.fits?.length === fits.length && state.count - known.count < STALE;
-      const sector = isSame ? known : { ...known, fits, count: state.count };
+      const sector = this.lookedAt(known, state, placed, target);
+      if (sector.fits!.length === 0) return;
       state.sectors[i] = sector;
-      if (this.isBefore(sector, lowest, isLowest)) lowest = sector;
+      if (this.isBefore(sector, lowest, order)) lowest = sector;
     }
     if (!lowest) return;
     const chance = Math.log2(lowest.fits!.length);
     for (const start of lowest.fits!) {
       const corner = this.corners[start.shape]![start.corner]!;
       const [x, y] = [Math.round(lowest.x - corner.x), Math.round(lowest.y - corner.y)];
-      const move = { state, placed, start, x, y, rank: 0, chance };
       const large = (LARGE_FIRST * (state.area + this.areas[start.shape]!)) / this.meanArea;
-      move.rank = state.score - chance + this.evidence(move) + large + NOISE * this.random.next();
-      moves.push(move);
+      const evidence = this.evidence(state, start, x, y);
+      const rank = state.score - chance + evidence + large + NOISE * this.random.next();
+      if (rank > least) moves.push({ state, start, x, y, rank, chance });
     }
   }
 
-  /** Which of two free corners is filled first: the lowest, or of those that open upward the one that the fewest parts suit. */
-  private isBefore(sector: Sector, other: Sector | null, isLowest: boolean): boolean {
-    if (!isLowest && normal(Math.PI / 2 - sector.from) > sector.angle + TURN) return false;
+  /** Which of two free corners is filled first. */
+  private isBefore(sector: Sector, other: Sector | null, { heading, isFlipped, byChoice }: Order): boolean {
+    if (byChoice && normal((heading * Math.PI) / 2 - sector.from) > sector.angle + TURN) return false;
     if (!other) return true;
-    if (!isLowest && sector.fits!.length !== other.fits!.length) return sector.fits!.length < other.fits!.length;
-    return sector.y < other.y - NEAR || (sector.y <= other.y + NEAR && sector.x < other.x);
+    if (byChoice && sector.fits!.length !== other.fits!.length) return sector.fits!.length < other.fits!.length;
+    const [dx, dy] = [sector.x - other.x, sector.y - other.y];
+    const isAlong = heading % 2 === 1;
+    const ahead = (isAlong ? dy : dx) * (heading < 2 ? 1 : -1);
+    if (Math.abs(ahead) > NEAR) return ahead < 0;
+    return (isAlong ? dx : dy) * (isFlipped ? -1 : 1) < 0;
   }
 
   /** What speaks for a move (bits): corners that meet others, and edges that then run along others. */
-  private evidence({ state, start, x, y }: Move): number {
-    const corners = this.corners[start.shape]!;
-    const { width: w, height: h } = this.shapes[start.shape]!;
+  private evidence(state: State, { shape }: Start, x: Nm, y: Nm): number {
+    const corners = this.corners[shape]!;
+    const { width: w, height: h } = this.shapes[shape]!;
     let bits = 0;
     for (const free of state.sectors) {
       const [px, py] = [free.x - x, free.y - y];
@@ -235,32 +293,72 @@ export class Mosaic {
     return bits;
   }
 
-  /** The starts that have room at a free corner: of those known from an earlier state what still has. */
-  private fitsAt({ counts, count }: State, placed: readonly State[], sector: Sector, target: Nm): readonly Start[] {
-    if (sector.fits) {
-      const since = count - sector.count;
-      return sector.fits.filter(
-        (start) => counts[start.kind]! > 0 && this.isFree(placed, since, sector, start, target),
-      );
+  /** A free corner with the starts that have room there: of those known from an earlier state what still has. */
+  private lookedAt(sector: Sector, state: State, placed: readonly State[], target: Nm): Sector {
+    const { counts, count } = state;
+    const { x, y, from, angle, fits: known, reach } = sector;
+    if (known) {
+      const near = this.nearest(count - sector.count, sector, reach);
+      const hasRoom = (start: Start) => counts[start.kind]! > 0 && this.isFree(placed, near, sector, start);
+      const lost = known.findIndex((start) => !hasRoom(start));
+      if (lost < 0) return count - sector.count < STALE ? sector : { ...sector, count };
+      const fits = known.filter((start, k) => k < lost || (k > lost && hasRoom(start)));
+      return { x, y, from, angle, fits, count, reach };
     }
+    const near = this.nearest(count, sector, this.furthest);
     const fits: Start[] = [];
-    this.starts.each(counts, sector.from, sector.angle, (start) => {
-      if (this.isFree(placed, count, sector, start, target)) fits.push(start);
+    this.starts.each(counts, from, angle, (start) => {
+      if (this.isWithin(sector, start, target) && this.isFree(placed, near, sector, start)) fits.push(start);
       return true;
     });
-    return fits;
+    return { x, y, from, angle, fits, count, reach: this.reachOf(fits) };
   }
 
-  /** Whether a start has room beside the last parts that were laid, so many of them. */
-  private isFree(placed: readonly State[], last: number, at: Sector, { shape, corner }: Start, target: Nm): boolean {
-    const { shapes, width, clearances, boxes } = this;
+  /** Which of the last parts that were laid, so many of them, lie in reach of a point. */
+  private nearest(last: number, { x, y }: Sector, [left, down, right, up]: Reach): readonly number[] {
+    const { boxes } = this;
+    const near: number[] = [];
+    for (let k = 0; k < last; k++) {
+      const b = 4 * k;
+      if (boxes[b]! < x + right && boxes[b + 2]! > x - left && boxes[b + 1]! < y + up && boxes[b + 3]! > y - down)
+        near.push(k);
+    }
+    return near;
+  }
+
+  /** How far starts reach from the corner where they begin. */
+  private reachOf(starts: readonly Start[]): Reach {
+    let [left, down, right, up] = NOWHERE;
+    for (const { shape, corner } of starts) {
+      const { x, y } = this.corners[shape]![corner]!;
+      const { width, height } = this.shapes[shape]!;
+      left = Math.max(left, x);
+      down = Math.max(down, y);
+      right = Math.max(right, width - x);
+      up = Math.max(up, height - y);
+    }
+    return [left, down, right, up];
+  }
+
+  /** Whether a start lies on the cloth. */
+  private isWithin(at: Sector, { shape, corner }: Start, target: Nm): boolean {
+    const from = this.corners[shape]![corner]!;
+    const { width, height } = this.shapes[shape]!;
+    const x = at.x - from.x;
+    const y = at.y - from.y;
+    return x >= -NEAR && y >= -NEAR && x + width <= this.width + NEAR && y + height <= target + NEAR;
+  }
+
+  /** Whether a start has room beside some of the parts that were laid. */
+  private isFree(placed: readonly State[], some: readonly number[], at: Sector, { shape, corner }: Start): boolean {
+    const { shapes, clearances, boxes } = this;
     const from = this.corners[shape]![corner]!;
     const x = Math.round(at.x - from.x);
     const y = Math.round(at.y - from.y);
     const right = x + shapes[shape]!.width;
     const top = y + shapes[shape]!.height;
-    if (x < -NEAR || y < -NEAR || right > width + NEAR || top > target + NEAR) return false;
-    for (let k = 0; k < last; k++) {
+    for (let i = 0; i < some.length; i++) {
+      const k = some[i]!;
       const b = 4 * k;
       if (boxes[b]! >= right || boxes[b + 2]! <= x || boxes[b + 1]! >= top || boxes[b + 3]! <= y) continue;
       const other = placed[k]!;
@@ -270,18 +368,21 @@ export class Mosaic {
   }
 
   /** The state after a move; null where it leaves a corner that none can fill. */
-  private place({ state, placed, start, x, y, rank, chance }: Move, target: Nm): State | null {
+  private place({ state, start, x, y, rank, chance }: Move, target: Nm): State | null {
     const { shapes } = this;
     const { kind, shape } = start;
     const corners = this.corners[shape]!;
     const { width: w, height: h } = shapes[shape]!;
-    const near = placed.filter((other) => {
+    const near: State[] = [];
+    for (let other = state; other.parent; other = other.parent) {
       const { width: ow, height: oh } = shapes[other.shape]!;
-      return other.x <= x + w + NEAR && other.x + ow >= x - NEAR && other.y <= y + h + NEAR && other.y + oh >= y - NEAR;
-    });
+      if (other.x <= x + w + NEAR && other.x + ow >= x - NEAR && other.y <= y + h + NEAR && other.y + oh >= y - NEAR)
+        near.push(other);
+    }
     const counts = state.counts.slice();
     counts[kind]!--;
     const sectors: Sector[] = [];
+    const fresh: Sector[] = [];
     const met = new Set<number>();
     let score = state.score - this.starts.cornerBits - chance;
     /** Takes an angle out of what is free; false when it is not free. */
@@ -289,9 +390,9 @@ export class Mosaic {
       const before = normal(out - free.from);
       const after = free.angle - before - angle;
       if (after < -TURN) return false;
-      if (before > TURN) sectors.push({ ...free, angle: before, fits: null });
+      if (before > TURN) fresh.push(unseen(free.x, free.y, free.from, before));
       else score += outBits / 2;
-      if (after > TURN) sectors.push({ ...free, from: normal(free.from + before + angle), angle: after, fits: null });
+      if (after > TURN) fresh.push(unseen(free.x, free.y, normal(free.from + before + angle), after));
       else score += inBits / 2;
       return true;
     };
@@ -320,16 +421,12 @@ export class Mosaic {
       const [px, py] = [x + corners[k]!.x, y + corners[k]!.y];
       const { out, angle } = corners[k]!;
       const wall = this.wallAt(px, py, target, near);
-      if (wall === null)
-        sectors.push({ x: px, y: py, from: normal(out + angle), angle: ROUND - angle, fits: null, count: 0 });
-      else if (!takeOut({ x: px, y: py, from: wall, angle: Math.PI, fits: null, count: 0 }, corners[k]!)) return null;
+      if (wall === null) fresh.push(unseen(px, py, normal(out + angle), ROUND - angle));
+      else if (!takeOut(unseen(px, py, wall, Math.PI), corners[k]!)) return null;
     }
-    for (const sector of sectors)
-      if (
-        !state.sectors.includes(sector) &&
-        (!this.starts.canFill(counts, sector) || !this.starts.hasFloor(sectors, sector))
-      )
-        return null;
+    sectors.push(...fresh);
+    for (const sector of fresh)
+      if (!this.starts.canFill(counts, sector) || !this.starts.hasFloor(sectors, sector)) return null;
     const area = state.area + this.areas[shape]!;
     const hash =
       (state.hash +

@@ -4,6 +4,7 @@ import type { LayJob } from './job';
 import { blockPart, type Part, type StripSet } from './parts';
 import { measured, Placer, type Phase, type Placing, type Rule } from './placing';
 import { Random } from './random';
+import { shapesOf, type ShapeSet } from './shapes';
 
 /** What the search works under; it stops when `isOver` says so. */
 export interface SearchLimits {
@@ -76,6 +77,7 @@ export class Room {
   /** The best lay that came from an order. */
   bestOrder: State | null = null;
   passes = 0;
+  private shapes: { key: string; set: ShapeSet } | null = null;
 
   constructor(
     readonly job: LayJob,
@@ -105,6 +107,13 @@ export class Room {
   private partsOf(setChoice: number, ways: readonly number[]): readonly Part[] {
     const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
     return [...this.pieces, ...blocks.map(blockPart)];
+  }
+
+  /** The shapes of a lay's parts: kept for the next lay, as long as the strips are cut alike. */
+  shapesOf({ setChoice, ways, parts }: Found): ShapeSet {
+    const key = [setChoice, ...ways].join();
+    if (this.shapes?.key !== key) this.shapes = { key, set: shapesOf(this.job, parts) };
+    return this.shapes.set;
   }
 
   /** One pass; its lay counts if it is the best. */

@@ -40,7 +40,7 @@ export function search(
   if (limits.lane === 0 && wasteAt(job, room.starts[0]!.parts, limits.target) !== 0) limits.target = limits.sharpen();
 
   const strategies = strategiesOf(room);
-  const spent = strategies.map((_, i) => (i === limits.lane % strategies.length ? -1e-9 : 0));
+  const spent = strategies.map(({ ahead = 0 }, i) => (i === limits.lane % strategies.length ? -1e-9 : 0) - ahead);
   const praise = strategies.map(() => 1);
   for (let turns = 0; !room.isOver(); turns++) {
     if (turns % HEAR_EVERY === 0) room.hear();

@@ -1,4 +1,4 @@
-import { boxShape, ringShape, type Shape } from './clearances';
+import { boxShape, Clearances, ringShape, type Shape } from './clearances';
 import type { LayJob } from './job';
 import { boxesOutside, turnOutline } from './outline';
 import type { Part } from './parts';
@@ -20,6 +20,8 @@ export interface ShapeSet {
   ways: number[][];
   /** Flaws, and what lies outside an odd stock. */
   fixed: Spot[];
+  /** How they meet: worked out as it is asked for, so it is worth keeping. */
+  clearances: Clearances;
 }
 
 export function shapesOf(job: LayJob, parts: readonly Part[]): ShapeSet {
@@ -51,5 +53,5 @@ export function shapesOf(job: LayJob, parts: readonly Part[]): ShapeSet {
       fixed.push({ stock, x: x0, y: y0, shape: shapes.length - 1 });
     }
   });
-  return { shapes, turnOf, ways, fixed };
+  return { shapes, turnOf, ways, fixed, clearances: new Clearances(shapes, job.gap) };
 }

@@ -1,11 +1,11 @@
 import { nextAlong, phaseOf, wrap } from '../cloth';
 import type { Nm } from '../length';
-import { Clearances, type Shape } from './clearances';
+import type { Clearances, Shape } from './clearances';
 import type { LayJob } from './job';
 import type { Part } from './parts';
 import { phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
-import { shapesOf, type Spot } from './shapes';
+import type { ShapeSet, Spot } from './shapes';
 
 /** Parts lie free of each other when none is deeper in another than this (nm): the format compares to 2540 nm. */
 const FREE = 800;
@@ -68,16 +68,17 @@ export class Squeeze {
   constructor(
     private readonly job: LayJob,
     private readonly parts: readonly Part[],
+    readonly from: ShapeSet,
     private readonly random: Random,
   ) {
-    const { shapes, turnOf, ways, fixed } = shapesOf(job, parts);
+    const { shapes, turnOf, ways, fixed, clearances } = from;
     this.shapes = shapes;
     this.turnOf = turnOf;
     this.ways = ways;
     this.n = parts.length;
     this.tries = Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.round(ALL_TRIES / this.n)));
     this.spots = [...parts.map((_, i) => ({ stock: 0, x: 0, y: 0, shape: ways[i]![0]! })), ...fixed];
-    this.clearances = new Clearances(this.shapes, job.gap);
+    this.clearances = clearances;
     const count = this.spots.length;
     this.weights = new Float32Array(count * this.n).fill(1);
     [this.X, this.Y, this.right, this.top] = Array.from({ length: 4 }, () => new Float64Array(count)) as [

@@ -58,7 +58,7 @@ export class Starts {
   readonly members: number[][] = [];
   /** What a corner that meets another one tells (bits). */
   readonly cornerBits: number;
-  private readonly all: Start[] = [];
+  readonly all: Start[] = [];
   private readonly narrowest: number;
   private readonly step: Nm;
   /** For directions that many edges have, the lengths that edges in it can sum up to, in steps. */
@@ -144,7 +144,7 @@ export class Starts {
   }
 
   /** Calls back for each start that may lie along a free corner's one side; stops when told to. */
-  each(counts: Uint16Array, from: number, angle: number, accept: (start: Start) => boolean) {
+  each(counts: readonly number[], from: number, angle: number, accept: (start: Start) => boolean) {
     for (const [first, end] of this.along(from)) {
       for (let k = first; k < end; k++) {
         const start = this.all[k]!;
@@ -179,7 +179,7 @@ export class Starts {
   }
 
   /** Whether any start suits a free corner by its angle. */
-  canFill(counts: Uint16Array, { from, angle }: FreeAngle): boolean {
+  canFill(counts: readonly number[], { from, angle }: FreeAngle): boolean {
     if (angle < this.narrowest - TURN) return false;
     if (angle >= Math.PI - TURN) return true;
     let isFound = false;

@@ -20,10 +20,10 @@ const PASSES_A_STATE = 0.15;
 const PASSES_A_STEP = 0.2;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
-const PASSES_A_MOSAIC = 0.5;
-/** The width of the first beams of a mosaic, and of those that follow, when the first have laid such a share of the parts. */
+const PASSES_A_MOSAIC = 0.3;
+/** The width of the first two beams of a mosaic, and of those that follow, when the first have laid such a share of the parts. */
 const MOSAIC = 64;
-const WIDE_MOSAIC = 512;
+const WIDE_MOSAIC = 256;
 const FAR = 0.5;
 /** The width of the first beam of merges. */
 const MERGES = 50;
@@ -52,12 +52,15 @@ const PASSES_A_MOVE = 0.5;
 /** The weights of pairs take memory by the square: no more parts than that are squeezed. */
 const MOST_SQUEEZED = 600;
 
-/** The strategies that suit a job, each with its share of the time. */
-export function strategiesOf(room: Room): { passes: Strategy; share: number }[] {
+/** Passes that mosaics take before all else: their first beams, which tell whether there is hope. */
+const FIRST_MOSAICS = 1_000;
+
+/** The strategies that suit a job, each with its share of the time, and the passes that one takes before the others begin. */
+export function strategiesOf(room: Room): { passes: Strategy; share: number; ahead?: number }[] {
   const { job, pieces, limits } = room;
   const { placer, parts } = room.starts[0]!;
   const hasOutlines = pieces.some(({ outlines }) => outlines);
-  const strategies: { passes: Strategy; share: number }[] = [{ passes: orders(room), share: hasOutlines ? 0.2 : 1 }];
+  const strategies: ReturnType<typeof strategiesOf> = [{ passes: orders(room), share: hasOutlines ? 0.2 : 1 }];
   // A lay without waste is worth looking for when the parts would fill it exactly, and they are few or bound to a phase.
   const isStraight = suitsRows(job, parts) && !hasOutlines;
   const canBeTight = placer.canBeTight && !hasOutlines;
@@ -77,7 +80,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number }[] 
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
   // It gives up soon where there is no hope.
-  if (isSmall && suitsMosaic(job, parts)) strategies.push({ passes: mosaics(room), share: 400 });
+  if (isSmall && suitsMosaic(job, parts)) strategies.push({ passes: mosaics(room), share: 800, ahead: FIRST_MOSAICS });
   if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
   return strategies;
 }
@@ -126,12 +129,14 @@ function* beams(room: Room): Strategy {
 function* mosaics(room: Room): Strategy {
   const { job, random, limits } = room;
   const { parts } = room.starts[0]!;
-  const mosaic = new Mosaic(job, parts, random);
+  const mosaic = new Mosaic(job, parts, room.shapesOf(room.starts[0]!), random);
   const { left, right } = job.stock[0]!;
   const target = Math.round(mosaic.area / (right - left));
+  // Each order finds other lays: all of them are tried before the beams are made wider.
+  const { orders } = mosaic;
   for (let go = 0; mosaic.canEndAt(target); go++) {
-    const width = go < 2 ? MOSAIC : Math.min(WIDEST, WIDE_MOSAIC * 2 ** Math.floor((go - 1) / 2));
-    const levels = mosaic.run(target, width, (go + limits.lane) % 2 === 1);
+    const width = go < 2 ? MOSAIC : Math.min(WIDEST, WIDE_MOSAIC * 2 ** Math.floor((go - 2) / orders.length));
+    const levels = mosaic.run(target, width, orders[(go + (limits.lane * orders.length) / 2) % orders.length]!);
     let next = levels.next();
     for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_MOSAIC);
     if (next.value) room.consider({ ...room.starts[0]!, placing: measured(job, parts, next.value) });
@@ -226,10 +231,11 @@ function* squeezes(room: Room): Strategy {
       yield room.spend(1);
       continue;
     }
-    if (!squeeze || pressed !== from.parts) {
-      squeeze = new Squeeze(job, (pressed = from.parts), random);
-      isFresh = true;
-    }
+    const shapes = room.shapesOf(from);
+    if (!squeeze || squeeze.from !== shapes) squeeze = new Squeeze(job, from.parts, shapes, random);
+    // Another strategy's lay is gone on from.
+    if (pressed !== from.parts) isFresh = true;
+    pressed = from.parts;
     const used = from.placing.used[endless]!;
     const target = Math.round(used - Math.max(1, (used - floor) * share));
     squeeze.press(isFresh ? from.placing : null, target);
