@@ -21,7 +21,7 @@ const PASSES_A_STEP = 0.2;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
 const PASSES_A_MOSAIC = 0.3;
-/** The width of the first two beams of a mosaic, and of those that follow, when the first have laid such a share of the parts. */
+/** The width of the first beams of a mosaic, and of those that follow, when the first two have laid such a share of the parts. */
 const MOSAIC = 64;
 const WIDE_MOSAIC = 256;
 const FAR = 0.5;
@@ -132,11 +132,12 @@ function* mosaics(room: Room): Strategy {
   const mosaic = new Mosaic(job, parts, room.shapesOf(room.starts[0]!), random);
   const { left, right } = job.stock[0]!;
   const target = Math.round(mosaic.area / (right - left));
-  // Each order finds other lays: all of them are tried before the beams are made wider.
+  // Each order finds other lays: before the beams are made wider, two lanes have tried them all.
   const { orders } = mosaic;
+  const half = orders.length / 2;
   for (let go = 0; mosaic.canEndAt(target); go++) {
-    const width = go < 2 ? MOSAIC : Math.min(WIDEST, WIDE_MOSAIC * 2 ** Math.floor((go - 2) / orders.length));
-    const levels = mosaic.run(target, width, orders[(go + (limits.lane * orders.length) / 2) % orders.length]!);
+    const width = go < half ? MOSAIC : Math.min(WIDEST, WIDE_MOSAIC * 2 ** (Math.floor(go / half) - 1));
+    const levels = mosaic.run(target, width, orders[(go + limits.lane * half) % orders.length]!);
     let next = levels.next();
     for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_MOSAIC);
     if (next.value) room.consider({ ...room.starts[0]!, placing: measured(job, parts, next.value) });
