@@ -116,7 +116,7 @@ export class Jigsaw {
   private isForcing = false;
   private readonly keys: Int32Array;
   /** The ways of all kinds, narrow ones first. */
-  private readonly entries: { kind: number; way: Way }[];
+  private readonly entries: { kind: number; way: Way; w: Nm; h: Nm; size: number }[];
   private readonly one = noChoices();
   private readonly other = noChoices();
   /** What ranks lower in this level need not be looked at. */
@@ -140,8 +140,10 @@ export class Jigsaw {
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
     this.meanArea = this.area / parts.length;
     this.entries = this.kinds
-      .flatMap(({ ways }, kind) => ways.map((way) => ({ kind, way })))
-      .sort((a, b) => a.way.w - b.way.w);
+      .flatMap(({ ways }, kind) =>
+        ways.map((way) => ({ kind, way, w: way.w, h: way.h, size: (LARGE_FIRST * way.w * way.h) / this.meanArea })),
+      )
+      .sort((a, b) => a.w - b.w);
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
     this.step = [this.width, ...sides].reduce(greatestCommon);
@@ -310,14 +312,24 @@ export class Jigsaw {
     const [sx, width, sy] = [x[s]!, w[s]!, y[s]!];
     const leftWall = s > 0 ? y[s - 1]! : Infinity;
     const rightWall = s < y.length - 1 ? y[s + 1]! : Infinity;
-    const floor = state.floors[s];
+    const { floors } = state;
+    const hasFloors = floors.length > 0;
+    const isOnFloor = !hasFloors || sy === floors[s]!.level;
+    // To be level with a neighbour is nothing where they don't stand on one floor.
+    const [isLeft, isBeside] = [
+      !hasFloors || (s > 0 && floors[s - 1] === floors[s]),
+      !hasFloors || (s < y.length - 1 && floors[s + 1] === floors[s]),
+    ];
     const isTight = budget < this.step * this.step;
-    for (const { kind, way } of this.entries) {
-      const rest = width - way.w;
+    const perWaste = budget > 0 ? (2 * Math.sqrt(this.parts.length)) / (budget + 1) : 0;
+    const { entries } = this;
+    for (let e = 0; e < entries.length; e++) {
+      const { kind, way, w: across, h: along, size } = entries[e]!;
+      const rest = width - across;
       if (rest < 0) break;
-      if (counts[kind] === 0 || sy + way.h > height) continue;
+      const top = sy + along;
+      if (counts[kind] === 0 || top > height) continue;
       const one = this.kinds[kind]!;
-      const top = sy + way.h;
       let waste = 0;
       if (isTight && !this.canFill(this.sumsAlong, height - top)) continue;
       if (rest > 0) {
@@ -334,15 +346,12 @@ export class Jigsaw {
       }
       if (state.waste + waste > budget) continue;
       if (rest === 0) bits += this.widthBits * 0.6;
-      // To be level with a neighbour is nothing where they don't stand on one floor.
-      const isOn = !floor || rest === 0 || sy === floor.level;
-      const [isLeft, isBeside] = [isOn && state.floors[s - 1] === floor, isOn && state.floors[s + 1] === floor];
-      if (top === leftWall && (!isRight || rest === 0) && (!floor || isLeft)) bits += this.widthBits * 0.4;
-      if (top === rightWall && (isRight || rest === 0) && (!floor || isBeside)) bits += this.widthBits * 0.4;
+      const isOn = isOnFloor || rest === 0;
+      if (top === leftWall && isOn && isLeft && (!isRight || rest === 0)) bits += this.widthBits * 0.4;
+      if (top === rightWall && isOn && isBeside && (isRight || rest === 0)) bits += this.widthBits * 0.4;
       if (top === height) bits += this.widthBits * 0.2;
-      const gain = bits + (LARGE_FIRST * way.w * way.h) / this.meanArea;
-      const cost = budget > 0 ? ((state.waste + waste) / (budget + 1)) * 2 * Math.sqrt(this.parts.length) : 0;
-      const rank = state.score + gain - cost + this.random.next() * NOISE;
+      const gain = bits + size;
+      const rank = state.score + gain - (state.waste + waste) * perWaste + this.random.next() * NOISE;
       const k = found.count++;
       found.kind[k] = kind;
       found.way[k] = way;
