@@ -1,6 +1,6 @@
 import ClipperLib from 'clipper-lib';
 import type { Nm, Units } from '../length';
-import type { LayJob, StockLength } from './job';
+import type { LayJob, LayPiece, StockLength } from './job';
 import type { LayPlan, PlacedPiece, StripCut } from './plan';
 import type { Point } from './outline';
 
@@ -42,6 +42,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   const faults: PlanFault[] = [];
   const tolerance = TOLERANCE[job.units];
   const fault = (kind: PlanFault['kind'], what: string) => faults.push({ kind, what });
+  const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
   const seen = new Map<string, number>();
   const phases = new Map<string, { point: Point; label: string }>();
   const stripTotals = new Map<string, { total: number; loss: Nm; length: Nm }>();
@@ -55,11 +56,15 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     if (!stock) continue;
     const items: Item[] = [];
     for (const one of lay.placed) {
-      const item = pieceItem(job, one, fault);
-      if (!item) continue;
+      const piece = pieces.get(one.piece);
+      if (!piece) {
+        fault('copies', `${one.piece} is not a piece of the job`);
+        continue;
+      }
+      const item = pieceItem(piece, one, fault);
       items.push(item);
       seen.set(item.label, (seen.get(item.label) ?? 0) + 1);
-      checkPhase(job, stock, one, item.label, phases, tolerance, fault);
+      checkPhase(job.lattice, stock, piece, one, phases, tolerance, fault);
     }
     const cutCopies = new Set<string>();
     for (const cut of lay.cuts) {
@@ -125,12 +130,7 @@ function toItem(label: string, corners: readonly Point[]): Item {
   return { label, ring, box: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)] };
 }
 
-function pieceItem(job: LayJob, { piece, copy, x, y, turn }: PlacedPiece, fault: Say): Item | null {
-  const one = job.pieces.find(({ id }) => id === piece);
-  if (!one) {
-    fault('copies', `${piece} is not a piece of the job`);
-    return null;
-  }
+function pieceItem(one: LayPiece, { piece, copy, x, y, turn }: PlacedPiece, fault: Say): Item {
   if (!one.turns.includes(turn)) fault('turn', `${piece} ${copy} may not lie at turn ${turn}`);
   const { width: w, height: h } = one;
   const corners: Point[] = one.outline ?? [[0, 0], [w, 0], [w, h], [0, h]]; // prettier-ignore
@@ -300,17 +300,16 @@ function distance(a: Point[], b: Point[]): number {
 }
 
 function checkPhase(
-  job: LayJob,
+  lattice: LayJob['lattice'],
   stock: StockLength,
+  { match }: LayPiece,
   { piece, copy, x, y }: PlacedPiece,
-  label: string,
   phases: Map<string, { point: Point; label: string }>,
   tolerance: Nm,
   fault: Say,
 ) {
-  const match = job.pieces.find(({ id }) => id === piece)?.match;
-  const { lattice } = job;
   if (!match || !lattice) return;
+  const label = `${piece} ${copy}`;
   const point: Point = [
     x + match.anchor[0] - match.offset[0] - stock.motif[0],
     y + match.anchor[1] - match.offset[1] - stock.motif[1],

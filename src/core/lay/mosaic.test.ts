@@ -47,6 +47,28 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
     expect(findFaults(job, plan)).toEqual([]);
   });
 
+  test.each([204, 205])('26 of them are found in one order of filling the corners or another, seed %d', (seed) => {
+    const { job, best } = fusedJob(26, seed);
+    const parts = pieceParts(job);
+    const mosaic = new Mosaic(job, parts, shapesOf(job, parts), new Random(2));
+    const lays = mosaic.orders.map((order) => drain(mosaic.run(best * NM.in, 256, order)));
+    const whole = lays.filter((lay) => lay !== null);
+    expect(whole.length).toBeGreaterThan(0);
+    expect(whole.length).toBeLessThan(lays.length);
+    for (const lay of whole) expect(lay.placed).toBe(parts.length);
+  });
+
+  test('a cloth whose pieces may all lie upside down has half as many orders', () => {
+    const ell = { id: 'l', outline: [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]] }; // prettier-ignore
+    const ordersOf = (turns: string) =>
+      new Set(mosaicOf(30, [{ ...ell, turns }]).orders.map((order) => JSON.stringify(order)));
+    expect(ordersOf('any').size).toBe(8);
+    expect(ordersOf('half').size).toBe(8);
+    expect(ordersOf('none').size).toBe(16);
+    // A rectangle is the same upside down.
+    expect(mosaicOf(30, [{ id: 'r', size: [15, 6], turns: 'none' }]).orders).toHaveLength(8);
+  });
+
   test.each([0, 1, 2, 3, 4, 5, 6, 7])(
     'two boxes that make an ell are laid with it: seven parts on 24 in, order %d',
     (order) => {

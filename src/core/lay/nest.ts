@@ -75,9 +75,10 @@ function laidRound(job: LayJob, options: NestOptions): LayPlan {
 /** A plan of a job without locked pieces: the best lay that the independent check finds valid. */
 function laid(job: LayJob, options: NestOptions): LayPlan {
   const { pieces, unplaced } = sortOut(job);
-  const fits = (id: string) => pieces.filter((part) => part.piece!.id === id).length;
+  const fitting = new Map(job.pieces.map(({ id }) => [id, 0]));
+  for (const { piece } of pieces) fitting.set(piece!.id, fitting.get(piece!.id)! + 1);
   const placeable = {
-    pieces: new Map(job.pieces.map(({ id }) => [id, fits(id)])),
+    pieces: fitting,
     strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
   };
   const { sets, impossible } = stripSets(job, lowerBound(job, placeable));
