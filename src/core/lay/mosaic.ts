@@ -97,10 +97,10 @@ export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: re
 
 /**
  * A beam search for a lay of outlines that leaves nothing over. Where the free cloth has a corner that points outward, one
- * of the parts must have a corner there, with an edge along the one side of it; the lowest of them is filled first, or the
- * one that the fewest parts suit, and a state with a corner that none can fill is dropped. Of the states with equally many
- * parts the most believable are kept: a corner of a part that meets another one, or an edge that runs along one in a
- * direction that few edges have, is hardly there by chance.
+ * of the parts must have a corner there, with an edge along the one side of it; they are filled one after another in a given
+ * order, and a state with a corner that none can fill is dropped. Of the states with equally many parts the most believable
+ * are kept: a corner of a part that meets another one, or an edge that runs along one in a direction that few edges have, is
+ * hardly there by chance. What one order does not find another often does.
  */
 export class Mosaic {
   private readonly shapes: readonly Shape[];
@@ -235,25 +235,25 @@ export class Mosaic {
   }
 
   /**
-   * The ways to go on from a state that rank above `least`: what has room at its lowest free corner; none when there is a
+   * The ways to go on from a state that rank above `least`: what has room at the free corner that is next; none when there is a
    * corner without.
    */
   private movesOf(state: State, target: Nm, order: Order, moves: Move[], least: number) {
     const placed = this.gather(state);
-    let lowest: Sector | null = null;
+    let first: Sector | null = null;
     for (let i = 0; i < state.sectors.length; i++) {
       const known = state.sectors[i]!;
       if (known.angle >= Math.PI - TURN) continue;
       const sector = this.lookedAt(known, state, placed, target);
       if (sector.fits!.length === 0) return;
       state.sectors[i] = sector;
-      if (this.isBefore(sector, lowest, order)) lowest = sector;
+      if (this.isBefore(sector, first, order)) first = sector;
     }
-    if (!lowest) return;
-    const chance = Math.log2(lowest.fits!.length);
-    for (const start of lowest.fits!) {
+    if (!first) return;
+    const chance = Math.log2(first.fits!.length);
+    for (const start of first.fits!) {
       const corner = this.corners[start.shape]![start.corner]!;
-      const [x, y] = [Math.round(lowest.x - corner.x), Math.round(lowest.y - corner.y)];
+      const [x, y] = [Math.round(first.x - corner.x), Math.round(first.y - corner.y)];
       const large = (LARGE_FIRST * (state.area + this.areas[start.shape]!)) / this.meanArea;
       const evidence = this.evidence(state, start, x, y);
       const rank = state.score - chance + evidence + large + NOISE * this.random.next();
