@@ -152,7 +152,7 @@ export class Clearances {
   }
 }
 
-/** A convex ring by its edges, counter-clockwise from the one that leads furthest to the right: corners, normals, angles. */
+/** A convex ring by its edges, in ascending order of their angles from -pi to pi: where each begins, its normal, its angle. */
 interface Sides {
   n: number;
   x: Float64Array;

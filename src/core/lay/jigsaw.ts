@@ -116,7 +116,7 @@ export class Jigsaw {
   private isForcing = false;
   private readonly keys: Int32Array;
   /** The ways of all kinds, narrow ones first. */
-  private readonly entries: { kind: number; way: Way; w: Nm; h: Nm; size: number }[];
+  private readonly entries: { kind: number; way: Way; size: number }[];
   private readonly one = noChoices();
   private readonly other = noChoices();
   /** What ranks lower in this level need not be looked at. */
@@ -141,9 +141,9 @@ export class Jigsaw {
     this.meanArea = this.area / parts.length;
     this.entries = this.kinds
       .flatMap(({ ways }, kind) =>
-        ways.map((way) => ({ kind, way, w: way.w, h: way.h, size: (LARGE_FIRST * way.w * way.h) / this.meanArea })),
+        ways.map((way) => ({ kind, way, size: (LARGE_FIRST * way.w * way.h) / this.meanArea })),
       )
-      .sort((a, b) => a.w - b.w);
+      .sort((a, b) => a.way.w - b.way.w);
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
     this.step = [this.width, ...sides].reduce(greatestCommon);
@@ -324,10 +324,10 @@ export class Jigsaw {
     const perWaste = budget > 0 ? (2 * Math.sqrt(this.parts.length)) / (budget + 1) : 0;
     const { entries } = this;
     for (let e = 0; e < entries.length; e++) {
-      const { kind, way, w: across, h: along, size } = entries[e]!;
-      const rest = width - across;
+      const { kind, way, size } = entries[e]!;
+      const rest = width - way.w;
       if (rest < 0) break;
-      const top = sy + along;
+      const top = sy + way.h;
       if (counts[kind] === 0 || top > height) continue;
       const one = this.kinds[kind]!;
       let waste = 0;
