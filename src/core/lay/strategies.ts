@@ -4,6 +4,7 @@ import { Mosaic, suitsMosaic } from './mosaic';
 import { orders, sortedOrders } from './orders';
 import type { Part } from './parts';
 import { measured } from './placing';
+import { Recut } from './recut';
 import { FEW, luby, type Found, type Room, type Strategy } from './room';
 import { Rows, suitsRows } from './rows';
 import { Ruin } from './ruin';
@@ -12,12 +13,12 @@ import { Squeeze } from './squeeze';
 /** The first width of the beam, and the widest: about 200 MB of states. */
 const NARROW = 64;
 const WIDEST = 8192;
-/** For straight cutting, so many parts are few, and more are too many for a beam. */
+/** For straight cutting, so many parts are few enough for a beam. */
 const FEW_STRAIGHT = 60;
-const MOST_STRAIGHT = 120;
 /** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
 const PASSES_A_STEP = 0.2;
+const PASSES_A_RECUT = 0.02;
 const PASSES_A_MERGE = 1;
 const PASSES_A_SHAPE = 6;
 const PASSES_A_MOSAIC = 0.3;
@@ -72,8 +73,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
     strategies.push({ passes: beams(room), share });
   }
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
-  if (isStraight && parts.length <= MOST_STRAIGHT)
-    strategies.push({ passes: beams(room), share: parts.length <= FEW_STRAIGHT ? 5 : isSecond ? 1 : 0.2 });
+  if (isStraight && parts.length <= FEW_STRAIGHT) strategies.push({ passes: beams(room), share: 8 });
   const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : 4;
   if (!job.straight) strategies.push({ passes: ruins(room), share: forRuins });
   const endless = job.stock.some(({ length }) => length === Infinity);
@@ -81,7 +81,9 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
   // It gives up soon where there is no hope.
   if (isSmall && suitsMosaic(job, parts)) strategies.push({ passes: mosaics(room), share: 800, ahead: FIRST_MOSAICS });
-  if (suitsRows(job, parts)) strategies.push({ passes: piles(room), share: 3 });
+  if (suitsRows(job, parts)) {
+    strategies.push({ passes: piles(room), share: 3 }, { passes: recuts(room), share: 3 });
+  }
   return strategies;
 }
 
@@ -98,7 +100,7 @@ function* beams(room: Room): Strategy {
   let share = 0.5;
   for (let go = 0; ; go++) {
     const width = Math.min(WIDEST, narrow * luby(Math.floor(go / 4) * 3 + (go % 4)));
-    const atBound = isExact && go % 4 < (job.straight && parts.length > FEW_STRAIGHT ? 1 : 3);
+    const atBound = isExact && go % 4 < 3;
     const used = room.best!.placing.used[0]!;
     const q = job.straight ? share : 0.3 + 0.6 * random.next();
     const target = atBound ? limits.target : Math.round(limits.target + (used - limits.target) * q);
@@ -309,6 +311,34 @@ function* piles(room: Room): Strategy {
         if (tell() && isColumns) break;
       }
       yield room.spend(1);
+    }
+  }
+}
+
+/** Ruin and recreate on the tree of straight cuts, toward targets a little below the best lay. */
+function* recuts(room: Room): Strategy {
+  const { job, random, limits } = room;
+  for (;;) {
+    const from = room.best!;
+    const n = from.parts.length;
+    const recut = new Recut(job, from.parts, random);
+    let best = from.placing.used[0]!;
+    recut.load(from.placing, best);
+    const aim = () => recut.aim(Math.round(best - Math.max(1, (best - limits.target) * NEARER)));
+    aim();
+    for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
+      // Another strategy's better lay is gone on from.
+      if (room.best!.placing.used[0]! < best) break;
+      for (let step = 0; step < STEPS; step++) {
+        if (!recut.tryStep() || !recut.isWhole) continue;
+        const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
+        recut.unfold(x, y, turned);
+        room.consider({ ...from, placing: measured(job, from.parts, { stock: new Int32Array(n), x, y, turned }) });
+        best = recut.used;
+        stale = 0;
+        aim();
+      }
+      yield room.spend(STEPS * PASSES_A_RECUT);
     }
   }
 }
