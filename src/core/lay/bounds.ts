@@ -1,6 +1,7 @@
 import type { Nm } from '../length';
 import type { LayJob } from './job';
 import { wrap } from '../cloth';
+import { chainBound } from './chains';
 import { linesBound, type Crossed } from './lines';
 import { areaOfPiece, doubleArea } from './outline';
 import { leastLength } from './strips';
@@ -30,7 +31,8 @@ export interface Placed {
  * - the tallest copy,
  * - dual feasible functions on the widths (Fekete and Schepers 2001, from memory): each maps widths so that any row
  *   that fits still fits, hence the sum of mapped width times height over the width is a bound; the simplest of them
- *   says that pieces wider than half the cloth lie one behind the other.
+ *   says that pieces wider than half the cloth lie one behind the other,
+ * - pieces that the pattern keeps from lying beside each other, with the repeats they wait for (`chainBound`).
  * `placed` says how many copies of each piece and strip (by id) lie on the cloth.
  */
 export function lowerBound(job: LayJob, placed: Placed): Nm {
@@ -76,7 +78,16 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
       .map(({ ways }) => Math.min(...ways.filter(([w]) => w <= width).map(([, h]) => h))),
   );
   const byWidths = job.stock.length > 1 ? 0 : dualFeasible(all, width, gap);
-  return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths);
+  const byChains = chainBound(
+    job,
+    job.pieces.flatMap(({ id, width: w, height: h, turns, outline, match }) => {
+      const ways = waysOf(w, h, turns).filter(([across]) => across <= width);
+      if (outline || ways.length === 0) return [];
+      const [widths, heights] = [ways.map(([across]) => across), ways.map(([, along]) => along)];
+      return [{ qty: placed.pieces.get(id) ?? 0, width: Math.min(...widths), height: Math.min(...heights), match }];
+    }),
+  );
+  return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths, byChains);
 }
 
 /** over / under in whole nanometres: rounded up where everything lies on whole nanometres, down where it may not. */

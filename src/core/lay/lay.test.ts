@@ -385,6 +385,68 @@ describe('the bound', () => {
     expect(boundOf({ pieces: [{ id: 'a', size: [20, 9], qty: 6 }] })).toBeCloseTo(27, 6);
   });
 
+  describe('of pieces that the pattern keeps from lying beside each other', () => {
+    const cloth = { name: 't', width: 45, selvage: [0.5, 0.5], turns: 'none' };
+    const cover = (size: number[], qty: number, match: object) => ({ id: `c${size.join('x')}`, size, qty, match });
+
+    test.each([
+      // Of two 21 in wide ones the other begins 24 in beside the one: 45 of 44 in. One behind the other they begin 22 in apart.
+      ['one group', { across: 12, along: 11 }, [cover([21, 21], 6, { group: 'g' })], 5 * 22 + 21],
+      // The first of them waits for its phase, too.
+      ['fixed', { across: 12, along: 11 }, [cover([21, 21], 6, { at: [3, 4] })], 4.5 + 5 * 22 + 21],
+      // 14.5 in and 7.5 in fill two repeats, when the one begins where the other ends.
+      [
+        'one group of two kinds',
+        { across: 12, along: 11 },
+        [
+          cover([21, 14.5], 3, { group: 'g', anchor: [0, 0], delta: [0, 0] }),
+          cover([21, 7.5], 3, { group: 'g', anchor: [0, 0], delta: [0, 14.5] }),
+        ],
+        66,
+      ],
+      // In the next column the pattern comes half a repeat further: 5 in high ones follow each other in 6 in.
+      ['half drop', { across: 8, along: 12, drop: 0.5 }, [cover([30, 5], 6, { group: 'g' })], 5 * 6 + 5],
+      // An anchor ten repeats off the piece.
+      [
+        'half drop, far off',
+        { across: 8, along: 12, drop: 0.5 },
+        [
+          cover([30, 5], 1, { group: 'g', anchor: [0, 0] }),
+          cover([29, 5], 1, { group: 'g', anchor: [80, 0], delta: [0, 6] }),
+        ],
+        5 + 1 + 5,
+      ],
+      // Straight they wait for the next repeat.
+      ['straight match', { across: 8, along: 12 }, [cover([30, 5], 6, { group: 'g' })], 5 * 12 + 5],
+      // No repeat across: two lie beside each other, on one height.
+      ['along only', { across: 0, along: 11 }, [cover([21, 21], 6, { group: 'g' })], 63],
+      // No repeat along: one behind the other without waste.
+      ['across only', { across: 12, along: 0 }, [cover([21, 20], 6, { group: 'g' })], 120],
+      // What is in no group, or another, only has to be too wide.
+      [
+        'two groups',
+        { across: 12, along: 11 },
+        [cover([23, 21], 2, { group: 'g' }), cover([23, 20], 1, { group: 'h' })],
+        62,
+      ],
+    ])('%s', (_, repeat, pieces, inches) => {
+      const job = { cloth: { ...cloth, repeat }, pieces };
+      expect(boundOf(job)).toBeCloseTo(inches, 6);
+      // The lay needs no more, but where rows wait for the pattern, too.
+      const { used } = lay(jobOf(job), 300);
+      expect(used / NM.in).toBeGreaterThanOrEqual(inches - 1e-4);
+      expect(used / NM.in).toBeLessThanOrEqual(inches + 2 + 1e-4);
+    });
+
+    test('on each length of several the last one waits for nothing', () => {
+      const pieces = [cover([21, 21], 6, { group: 'g' })];
+      const stock = [{ id: 'a', length: 45 }, { id: 'b' }];
+      const job = { cloth: { ...cloth, repeat: { across: 12, along: 11 } }, stock, pieces };
+      expect(boundOf(job)).toBeCloseTo(6 * 22 - 2, 6);
+      expect(lay(jobOf(job), 300).used / NM.in).toBeCloseTo(6 * 22 - 2, 4);
+    });
+  });
+
   test('of outlines only their area and height count: two triangles share a box', () => {
     const pieces = [{ id: 't', outline: [[0, 0], [40, 0], [0, 20]], qty: 2 }]; // prettier-ignore
     expect(boundOf({ pieces })).toBeCloseTo(20, 6);
