@@ -18,8 +18,9 @@ const COLUMNS = 220;
 const MOST_OFF = 14;
 /** What the height of the lay counts beside the area that does not fit below the target. */
 const DRIFT = 0.02;
-/** How often places are ranked by how well a part fits there, not by how low it lies. */
-const BY_TOUCH = 0.35;
+/** How often places are ranked by how well a part fits there, not by how low it lies: mostly, but where pieces wait for a repeat along the cloth. */
+const BY_TOUCH = 0.9;
+const BY_TOUCH_MATCHED = 0.35;
 /** The height of a band: half of the lowest part, but between these mean heights of a part. */
 const LOWEST_BAND = 1 / 16;
 const HIGHEST_BAND = 0.25;
@@ -53,6 +54,7 @@ export class Ruin {
   private readonly margin: Nm;
   private readonly step: Nm;
   private readonly endless: number;
+  private readonly touchShare: number;
   /** For each set of strips, the numbers of its parts by way, and the way in use. */
   private readonly ways: number[][][];
   private readonly way: number[];
@@ -78,6 +80,8 @@ export class Ruin {
     const { gap, stock } = job;
     this.margin = Math.ceil(gap / 2);
     this.endless = stock.findIndex(({ length }) => length === Infinity);
+    const waits = (job.lattice?.along ?? 0) > 0 && pieces.some(({ match }) => match);
+    this.touchShare = waits ? BY_TOUCH_MATCHED : BY_TOUCH;
     const blocks = sets.map((set) => set.ways.map((way) => way.map(blockPart)));
     this.parts = [...pieces, ...blocks.flat(2)];
     let next = pieces.length;
@@ -352,7 +356,7 @@ export class Ruin {
       : off.slice();
     this.arrange(again, lead);
     this.places.mostLooked = random.next() < 0.5 ? FEW_PLACES : Infinity;
-    this.places.byTouch = this.step === 0 && random.next() < BY_TOUCH;
+    this.places.byTouch = this.step === 0 && random.next() < this.touchShare;
     const limit = this.cost - this.temperature * this.heat * Math.log(Math.max(1e-12, random.next()));
     // Each part only adds to the cost: when it is too much, the rest need not be laid.
     for (const i of again) {
