@@ -69,7 +69,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   const isMatched = pieces.some(({ match }) => match);
   const isSecond = limits.lane % 2 === 1;
   if (canBeTight) {
-    const share = !isExact ? 0.2 : isMatched || isSecond ? 12 : parts.length <= FEW ? 4 : 1;
+    const share = !isExact ? 0.2 : isMatched || isSecond || parts.length <= FEW ? 12 : 1;
     strategies.push({ passes: beams(room), share });
   }
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
