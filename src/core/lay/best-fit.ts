@@ -1,13 +1,9 @@
 import type { Nm } from '../length';
+import { partWays, type Way as PartWay } from './kinds';
 import type { Part } from './parts';
 
-/** A way a kind of part may lie: its size with the gap, and whether it is turned a quarter. */
-interface Way {
-  w: Nm;
-  h: Nm;
-  turned: 0 | 1;
-  kind: number;
-}
+/** A way a kind of part may lie. */
+type Way = PartWay & { kind: number };
 
 /**
  * Best-fit placing on a skyline, for parts without a phase on one endless length: the lowest gap of the skyline is
@@ -48,14 +44,7 @@ export class BestFit {
       this.members[kind]!.push(i);
       return kind;
     });
-    this.ways = this.members.map(([first], kind) => {
-      const { width, height, turns } = parts[first!]!;
-      return turns.map((turn): Way =>
-        turn === 0
-          ? { w: width + gap, h: height + gap, turned: 0, kind }
-          : { w: height + gap, h: width + gap, turned: 1, kind },
-      );
-    });
+    this.ways = this.members.map(([first], kind) => partWays(parts[first!]!, gap).map((way) => ({ ...way, kind })));
     for (const way of this.ways.flat()) {
       this.ofWidth.set(way.w, [...(this.ofWidth.get(way.w) ?? []), way]);
       this.ofHeight.set(way.h, [...(this.ofHeight.get(way.h) ?? []), way]);

@@ -1,4 +1,5 @@
 import type { Nm } from '../length';
+import type { Way } from './kinds';
 
 /** What a node is, where it is not a part's number: a free rectangle, or one that is divided across or along the cloth. */
 const FREE = -1;
@@ -13,17 +14,10 @@ type Cut = typeof ACROSS | typeof ALONG;
 
 type Numbers = Int16Array | Int32Array;
 
-/** A part's size with the gap, as it lies or may lie. */
-export interface PartWay {
-  w: Nm;
-  h: Nm;
-  turned: 0 | 1;
-}
-
 /** Where a part lies from the corner of the usable cloth (nm). */
 export interface PartBox {
   part: number;
-  way: PartWay;
+  way: Way;
   x: Nm;
   y: Nm;
 }
@@ -103,7 +97,7 @@ export class CutTree {
   }
 
   /** Lays a part into a free rectangle's corner. Cut across first, the rest beside it is as high as the rectangle; else the rest beyond is as wide. */
-  lay(part: number, { w, h, turned }: PartWay, node: number, acrossFirst: boolean) {
+  lay(part: number, { w, h, turned }: Way, node: number, acrossFirst: boolean) {
     const one = acrossFirst
       ? this.split(this.split(node, ACROSS, w), ALONG, h)
       : this.split(this.split(node, ALONG, h), ACROSS, w);

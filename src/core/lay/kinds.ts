@@ -12,6 +12,12 @@ export interface Way {
   turned: 0 | 1;
 }
 
+/** The ways a part may lie on a cloth with that gap (nm). */
+export const partWays = ({ width, height, turns }: Part, gap: Nm): Way[] =>
+  turns.map((turn) =>
+    turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
+  );
+
 /** Parts that are alike in size, turns and what the pattern asks of them. */
 export interface Kind {
   ways: Way[];
@@ -28,7 +34,8 @@ export function gatherKinds({ gap, lattice }: LayJob, parts: readonly Part[]): {
   const kinds: Kind[] = [];
   const groups = new Map<string, number>();
   const known = new Map<string, Kind>();
-  parts.forEach(({ width, height, turns, match }, i) => {
+  parts.forEach((part, i) => {
+    const { width, height, turns, match } = part;
     const asked = match ? [match.group, ...match.anchor, ...match.offset].join(' ') : '';
     const key = `${width} ${height} ${turns.join()} ${asked}`;
     let kind = known.get(key);
@@ -36,9 +43,7 @@ export function gatherKinds({ gap, lattice }: LayJob, parts: readonly Part[]): {
       const shift: Phase = match ? [match.anchor[0] - match.offset[0], match.anchor[1] - match.offset[1]] : [0, 0];
       if (match?.group && !groups.has(match.group)) groups.set(match.group, groups.size);
       kind = {
-        ways: turns.map((turn) =>
-          turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
-        ),
+        ways: partWays(part, gap),
         members: [],
         fixed: match && match.group === null && lattice ? phaseOf(-shift[0], -shift[1], lattice) : null,
         group: match?.group ? groups.get(match.group)! : -1,

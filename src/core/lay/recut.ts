@@ -1,6 +1,7 @@
 import type { Nm } from '../length';
-import { CutTree, type PartBox, type PartWay } from './cut-tree';
+import { CutTree, type PartBox } from './cut-tree';
 import type { LayJob } from './job';
+import { partWays, type Way } from './kinds';
 import type { Part } from './parts';
 import type { Placing } from './placing';
 import type { Random } from './random';
@@ -23,7 +24,7 @@ const WHOLENESS = 0.05;
  * whole. The step stays when hardly more is laid nowhere. For one endless length without flaws, and parts without a phase.
  */
 export class Recut {
-  private readonly ways: PartWay[][];
+  private readonly ways: Way[][];
   private readonly areas: Float64Array;
   private readonly mean: number;
   private readonly width: Nm;
@@ -50,11 +51,7 @@ export class Recut {
     this.gap = gap;
     this.left = left;
     this.width = right - left + gap;
-    this.ways = parts.map(({ width, height, turns }) =>
-      turns.map((turn): PartWay =>
-        turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
-      ),
-    );
+    this.ways = parts.map((part) => partWays(part, gap));
     this.areas = Float64Array.from(this.ways, ([way]) => way!.w * way!.h);
     this.mean = this.areas.reduce((sum, area) => sum + area, 0) / parts.length;
     this.narrowest = Math.min(...this.ways.flat().flatMap(({ w, h }) => [w, h]));
@@ -184,7 +181,7 @@ export class Recut {
     const { now } = this;
     let best = Infinity;
     let bestNode = -1;
-    let bestWay: PartWay | null = null;
+    let bestWay: Way | null = null;
     let bestFirst = false;
     const ways = this.ways[part]!;
     for (let k = 0; k < now.open; k++) {
