@@ -45,15 +45,17 @@ export function chainBound(job: LayJob, links: readonly Link[]): Nm {
 const isBound = (one: Link, other: Link): boolean =>
   one.match !== null && other.match !== null && one.match.group === other.match.group;
 
-/** Whether both pieces fit beside each other on the widest length. */
+/**
+ * Whether both pieces fit beside each other on the widest length, be it without their gap: corner to corner they may keep it
+ * slantwise, and only what lies one above the other has all of it between.
+ */
 function canBeBeside(job: LayJob, one: Link, other: Link): boolean {
-  const { gap, lattice, stock } = job;
+  const { lattice, stock } = job;
   const usable = Math.max(...stock.map(({ left, right }) => right - left));
   const across = isBound(one, other) ? (lattice?.across ?? 0) : 0;
   const reach = (a: Link, b: Link) => {
-    const least = a.width + gap;
-    const distance = across > 0 ? least + further(shiftOf(b, 0) - shiftOf(a, 0) - least, across) : least;
-    return distance + b.width;
+    const wait = across > 0 ? further(shiftOf(b, 0) - shiftOf(a, 0) - a.width, across) : 0;
+    return a.width + wait + b.width;
   };
   return Math.min(reach(one, other), reach(other, one)) <= usable + HARDLY;
 }

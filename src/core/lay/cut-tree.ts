@@ -52,8 +52,8 @@ export class CutTree {
     parts: number,
     private readonly narrowest: Nm,
   ) {
-    // A part that is laid makes at most two cuts, each of which leaves a free rectangle.
-    const size = 5 * parts + 16;
+    // About three nodes a part are in use.
+    const size = 6 * parts + 16;
     const List = size < 2 ** 15 ? Int16Array : Int32Array;
     this.w = new Float64Array(size);
     this.h = new Float64Array(size);
@@ -94,6 +94,11 @@ export class CutTree {
     this.spares = this.spare.length;
     for (let i = 0; i < this.spares; i++) this.spare[i] = this.spares - 1 - i;
     this.list(this.make(width, height, NONE));
+  }
+
+  /** True when there are no nodes left for another part: its two cuts take four. */
+  get isFull(): boolean {
+    return this.spares < 4;
   }
 
   /** Lays a part into a free rectangle's corner. Cut across first, the rest beside it is as high as the rectangle; else the rest beyond is as wide. */
@@ -315,6 +320,7 @@ export class CutTree {
   }
 
   private divideNode(node: number, boxes: readonly PartBox[]): boolean {
+    if (this.isFull) return false;
     const [only] = boxes;
     if (boxes.length === 1) {
       this.lay(only!.part, only!.way, node, true);
@@ -325,6 +331,7 @@ export class CutTree {
       if (groups.length === 1 && groups[0]!.size === this.sizeOf(node, cut)) continue;
       let rest = node;
       for (const group of groups) {
+        if (this.isFull) return false;
         const one = this.split(rest, cut, group.size);
         if (one !== rest) rest = this.next[one]!;
         if (!this.divideNode(one, group.boxes)) return false;

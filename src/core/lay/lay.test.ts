@@ -438,6 +438,14 @@ describe('the bound', () => {
       expect(used / NM.in).toBeLessThanOrEqual(inches + 2 + 1e-4);
     });
 
+    test('one behind the other they have all of the gap between them', () => {
+      // Beside each other 24 in and 21.9 in are too wide even without it.
+      const repeat = { across: 12, along: 0 };
+      const job = { cloth: { ...cloth, repeat }, gap: 0.5, pieces: [cover([21.9, 20], 4, { group: 'g' })] };
+      expect(boundOf(job)).toBeCloseTo(4 * 20.5 - 0.5, 6);
+      expect(lay(jobOf(job), 300).used / NM.in).toBeCloseTo(4 * 20.5 - 0.5, 4);
+    });
+
     test('on each length of several the last one waits for nothing', () => {
       const pieces = [cover([21, 21], 6, { group: 'g' })];
       const stock = [{ id: 'a', length: 45 }, { id: 'b' }];

@@ -200,7 +200,7 @@ export class Recut {
         if (alongFirst < best) [best, bestNode, bestWay, bestFirst] = [alongFirst, node, way, false];
       }
     }
-    if (!bestWay) return false;
+    if (!bestWay || now.isFull) return false;
     now.lay(part, bestWay, bestNode, bestFirst);
     return true;
   }
