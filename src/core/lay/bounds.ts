@@ -1,9 +1,9 @@
 import type { Nm } from '../length';
-import type { LayJob } from './job';
+import type { LayJob, LayPiece } from './job';
 import { wrap } from '../cloth';
 import { chainBound } from './chains';
 import { linesBound, type Crossed } from './lines';
-import { areaOfPiece, doubleArea } from './outline';
+import { areaOfPiece, girthIfConvex } from './outline';
 import { leastLength } from './strips';
 
 /** A thing with an area that must come off the cloth: its width and height as it may lie, with its copies. */
@@ -11,7 +11,7 @@ interface Load {
   qty: number;
   /** The ways it may lie: [width, height] nm. */
   ways: [Nm, Nm][];
-  /** nm², at most width * height (an outline has less, a strip's joins more are left out). */
+  /** nm² that it takes with half the gap all round (`areaWithGap`); a strip's joins more are left out. */
   area: bigint;
   /** False for outlines, whose boxes may reach into each other: only area and height count of them. */
   isBox: boolean;
@@ -27,7 +27,7 @@ export interface Placed {
 
 /**
  * A proven lower bound (nm) of the length that the placed copies use, over all lays together. The best of
- * - the area over the widest usable width (both enlarged by the gap),
+ * - the area over the widest usable width, both with half the gap all round (`areaWithGap`),
  * - the tallest copy,
  * - dual feasible functions on the widths (Fekete and Schepers 2001, from memory): each maps widths so that any row
  *   that fits still fits, hence the sum of mapped width times height over the width is a bound; the simplest of them
@@ -38,15 +38,12 @@ export interface Placed {
 export function lowerBound(job: LayJob, placed: Placed): Nm {
   const width = Math.max(...job.stock.map(({ left, right }) => right - left));
   const { gap } = job;
-  const loads: Load[] = job.pieces.map(({ id, width: w, height: h, turns, outline }) => ({
-    qty: placed.pieces.get(id) ?? 0,
-    ways: waysOf(w, h, turns),
-    // An outline's area is a rounded number: a little is left off.
-    area: outline
-      ? BigInt(Math.floor((Math.abs(doubleArea(outline)) / 2) * (1 - 1e-12)))
-      : BigInt(w + gap) * BigInt(h + gap),
-    isBox: outline === null,
-    isBent: outline !== null,
+  const loads: Load[] = job.pieces.map((piece) => ({
+    qty: placed.pieces.get(piece.id) ?? 0,
+    ways: waysOf(piece.width, piece.height, piece.turns),
+    area: areaWithGap(piece, gap),
+    isBox: piece.outline === null,
+    isBent: piece.outline !== null,
   }));
   const stripLoads: Load[] = job.strips.map((strip) => {
     const { id, width: w, grain } = strip;
@@ -55,7 +52,7 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
       qty: placed.strips.get(id) ?? 0,
       // A strip along the cloth takes its width over at least its length; the others may be cut to any length.
       ways: grain === 'along' ? [[w, length]] : [],
-      area: BigInt(w) * BigInt(length),
+      area: areaOfStrip(w, length, gap),
       isBox: grain === 'along',
       isBent: grain === 'bias',
     };
@@ -90,6 +87,25 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
   return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths, byChains);
 }
 
+/** A number (nm²) as a whole one that is surely not more. */
+const surely = (area: number): bigint => BigInt(Math.floor(area * (1 - 1e-12)));
+
+/**
+ * The least area (nm²) of all that lies within half the gap of a piece. Two pieces that keep the gap, be it slantwise from
+ * corner to corner, share none of it. Of a convex piece it is that of Steiner's formula (a rectangle's four corners are quarter
+ * circles), of others at least what the inequality of Brunn and Minkowski says.
+ */
+function areaWithGap({ outline, width, height }: LayPiece, gap: Nm): bigint {
+  const around = surely((Math.PI / 4) * gap ** 2);
+  if (!outline) return BigInt(width) * BigInt(height) + BigInt(gap) * BigInt(width + height) + around;
+  const area = areaOfPiece({ outline, width, height });
+  const girth = girthIfConvex(outline) ?? 2 * Math.sqrt(Math.PI * area);
+  return surely(area + (girth * gap) / 2) + around;
+}
+
+/** The same for a strip of which so much length is cut, in any number of cuts: each has half the gap at its two long edges and its ends. */
+const areaOfStrip = (width: Nm, length: Nm, gap: Nm): bigint => BigInt(width + gap) * BigInt(length);
+
 /** over / under in whole nanometres: rounded up where everything lies on whole nanometres, down where it may not. */
 const quotient = (over: bigint, under: bigint, isRoundedDown: boolean): Nm =>
   Number((isRoundedDown ? over : over + under - 1n) / under);
@@ -109,7 +125,8 @@ function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
 /**
  * A proven lower bound (nm) that often is better than `lowerBound` and takes longer, up to some tenths of a second: what
  * lines across the cloth can hold side by side (`linesBound`). Pieces whose pattern is fixed start only where it does, when
- * there is one length of cloth. Outlines, bias and cuts across count by their area.
+ * there is one length of cloth. Outlines, bias and cuts across count by their area. Pieces that one line crosses keep the
+ * whole gap along it; what they take of the gap at their two other edges counts as area.
  */
 export function barBound(job: LayJob, placed: Placed): Nm {
   const { gap, lattice, stock } = job;
@@ -118,12 +135,15 @@ export function barBound(job: LayJob, placed: Placed): Nm {
   const across = stock.length === 1 ? (lattice?.across ?? 0) : 0;
   const things: Crossed[] = [];
   let loose = 0n;
+  let isBent = false;
   for (const piece of job.pieces) {
     const { id, width, height, turns, outline, match } = piece;
     const qty = placed.pieces.get(id) ?? 0;
     if (qty === 0) continue;
+    const area = areaWithGap(piece, gap);
     if (outline) {
-      loose += BigInt(Math.floor(areaOfPiece(piece) * (1 - 1e-12))) * BigInt(qty);
+      loose += area * BigInt(qty);
+      isBent = true;
       continue;
     }
     const isFixed = lattice !== null && across > 0 && match !== null && match.group === null;
@@ -131,7 +151,10 @@ export function barBound(job: LayJob, placed: Placed): Nm {
       ? { first: wrap(match.offset[0] - match.anchor[0] + first.motif[0] - first.left, across), period: across }
       : null;
     const ways = waysOf(width, height, turns).filter(([w]) => w <= usable);
-    things.push({ qty, ways: ways.map(([w, h]) => ({ side: w + gap, cover: h + gap, starts })) });
+    things.push({ qty, ways: ways.map(([w, h]) => ({ side: w + gap, cover: h, starts })) });
+    const most = Math.max(...ways.map(([, h]) => h));
+    const rest = area - BigInt(width) * BigInt(height) - BigInt(gap) * BigInt(most);
+    loose += rest * BigInt(qty);
   }
   for (const strip of job.strips) {
     const qty = placed.strips.get(strip.id) ?? 0;
@@ -139,11 +162,14 @@ export function barBound(job: LayJob, placed: Placed): Nm {
     if (qty === 0) continue;
     if (strip.grain === 'along') {
       things.push({ qty, ways: [{ side: strip.width + gap, cover: length, starts: null }] });
-    } else loose += BigInt(strip.width) * BigInt(length) * BigInt(qty);
+    } else {
+      loose += areaOfStrip(strip.width, length, gap) * BigInt(qty);
+      isBent = true;
+    }
   }
   const bound = linesBound(things, loose, usable + gap) - stock.length * gap;
   // What is bent need not lie on whole nanometres.
-  return Math.max(0, bound - (loose > 0n ? 1 : 0));
+  return Math.max(0, bound - (isBent ? 1 : 0));
 }
 
 const MOST_THRESHOLDS = 60;
@@ -151,17 +177,17 @@ const MOST_PARTS = 12;
 
 /**
  * The best bound from the families f(x) = (x > W - e ? W : x < e ? 0 : x) and u_k (rounding to k parts), in exact
- * whole numbers: a mapped width is given as a multiple of 1/k.
+ * whole numbers: a mapped width is given as a multiple of 1/k. What lies beside each other keeps the whole gap across.
  */
 function dualFeasible(loads: Load[], usable: Nm, gap: Nm): Nm {
   const width = usable + gap;
   const shaped = loads.filter(({ isBox }) => isBox);
   const bound = (k: number, f: (x: number) => number) => {
     const total = sum(shaped, ({ ways, qty }) => {
-      const fitting = ways.filter(([w]) => w <= usable).map(([w, h]) => BigInt(f(w + gap)) * BigInt(h + gap));
+      const fitting = ways.filter(([w]) => w <= usable).map(([w, h]) => BigInt(f(w + gap)) * BigInt(h));
       return fitting.reduce((least, one) => (one < least ? one : least), fitting[0] ?? 0n) * BigInt(qty);
     });
-    return quotient(total, BigInt(width) * BigInt(k), false) - gap;
+    return quotient(total, BigInt(width) * BigInt(k), false);
   };
   const thresholds = [...new Set(shaped.flatMap(({ ways }) => ways.flatMap(([w]) => [w + gap, width - w - gap])))]
     .filter((e) => e > 0 && e <= width / 2)

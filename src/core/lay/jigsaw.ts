@@ -10,8 +10,6 @@ import type { Random } from './random';
 const SAME = 4;
 /** Fewer than so many parts would fit a corner by chance: one that does may be taken without looking at others. */
 const SELDOM = 0.5;
-/** How much the area of what is placed counts beside the bits of evidence: large parts first. */
-const LARGE_FIRST = 1;
 const NOISE = 2;
 /** Valleys that are levelled one after another at most. */
 const MOST_LEVELLED = 6;
@@ -114,6 +112,7 @@ export class Jigsaw {
   private readonly widthBits: number;
   private readonly canForce: boolean;
   private isForcing = false;
+  private largeFirst = 1;
   private readonly keys: Int32Array;
   /** The ways of all kinds, narrow ones first. */
   private readonly entries: { kind: number; way: Way; size: number }[];
@@ -140,9 +139,7 @@ export class Jigsaw {
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
     this.meanArea = this.area / parts.length;
     this.entries = this.kinds
-      .flatMap(({ ways }, kind) =>
-        ways.map((way) => ({ kind, way, size: (LARGE_FIRST * way.w * way.h) / this.meanArea })),
-      )
+      .flatMap(({ ways }, kind) => ways.map((way) => ({ kind, way, size: (way.w * way.h) / this.meanArea })))
       .sort((a, b) => a.way.w - b.way.w);
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
@@ -162,10 +159,12 @@ export class Jigsaw {
   /**
    * Looks for a lay of at most `target` nm with a beam of `width` states. Yields after each level how many states it has
    * kept; returns the best of the last states: they hold all parts when it has found one, and else as many as it could place
-   * (their number is the level). `isForcing`: what fits by a small chance is taken without looking at others.
+   * (their number is the level). `isForcing`: what fits by a small chance is taken without looking at others. `largeFirst`:
+   * so many bits the area of a mean part counts beside the bits of evidence.
    */
-  *run(target: Nm, width: number, isForcing: boolean): Generator<number, JigsawLay[], void> {
+  *run(target: Nm, width: number, isForcing: boolean, largeFirst = 1): Generator<number, JigsawLay[], void> {
     this.isForcing = isForcing && this.canForce;
+    this.largeFirst = largeFirst;
     const height = target + this.job.gap;
     const hair = 1e-9 * this.area;
     const budget = this.width * height - this.area;
@@ -350,7 +349,7 @@ export class Jigsaw {
       if (top === leftWall && isOn && isLeft && (!isRight || rest === 0)) bits += this.widthBits * 0.4;
       if (top === rightWall && isOn && isBeside && (isRight || rest === 0)) bits += this.widthBits * 0.4;
       if (top === height) bits += this.widthBits * 0.2;
-      const gain = bits + size;
+      const gain = bits + this.largeFirst * size;
       const rank = state.score + gain - (state.waste + waste) * perWaste + this.random.next() * NOISE;
       const k = found.count++;
       found.kind[k] = kind;

@@ -14,6 +14,14 @@ export function doubleArea(ring: readonly Point[]): number {
 export const areaOfPiece = ({ outline, width, height }: { outline: readonly Point[] | null; width: Nm; height: Nm }) =>
   outline ? Math.abs(doubleArea(outline)) / 2 : width * height;
 
+/** How long the edges of a simple ring are together (nm), or null when it has a corner that turns inwards. */
+export function girthIfConvex(ring: readonly Point[]): number | null {
+  const at = (i: number) => ring[i % ring.length]!;
+  const turns = ring.map((_, i) => side(at(i), at(i + 1), at(i + 2)));
+  if (turns.some((turn) => turn > 0) && turns.some((turn) => turn < 0)) return null;
+  return ring.reduce((sum, [x, y], i) => sum + Math.hypot(at(i + 1)[0] - x, at(i + 1)[1] - y), 0);
+}
+
 /** Positive when c lies to the left of the line from a to b; taken relative to a, so that it stays exact enough. */
 const side = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
 

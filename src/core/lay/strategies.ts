@@ -13,6 +13,9 @@ import { Squeeze } from './squeeze';
 /** The first width of the beam, and the widest: about 200 MB of states. */
 const NARROW = 64;
 const WIDEST = 8192;
+/** Without waste or patterns, from so many parts to so many beams get nearly all the time, and every other one counts area for more: up to so many bits a mean part. */
+const FOR_BEAMS = { least: 48, most: 300 };
+const MOST_FOR_AREA = 4;
 /** For straight cutting, so many parts are few enough for a beam. */
 const FEW_STRAIGHT = 60;
 /** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
@@ -56,6 +59,8 @@ const MOST_SQUEEZED = 600;
 /** Passes that mosaics take before all else: their first beams, which tell whether there is hope. */
 const FIRST_MOSAICS = 1_000;
 
+const isForBeams = ({ length }: readonly Part[]) => length >= FOR_BEAMS.least && length <= FOR_BEAMS.most;
+
 /** The strategies that suit a job, each with its share of the time, and the passes that one takes before the others begin. */
 export function strategiesOf(room: Room): { passes: Strategy; share: number; ahead?: number }[] {
   const { job, pieces, limits } = room;
@@ -68,13 +73,15 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   const isExact = (canBeTight || isStraight) && wasteAt(job, parts, limits.target) === 0;
   const isMatched = pieces.some(({ match }) => match);
   const isSecond = limits.lane % 2 === 1;
+  const forBeams = isExact && !isMatched && isForBeams(parts);
   if (canBeTight) {
-    const share = !isExact ? 0.2 : isMatched || isSecond || parts.length <= FEW ? 12 : 1;
+    const share = !isExact ? 0.2 : isMatched || isSecond || forBeams || parts.length <= FEW ? 12 : 1;
+    if (forBeams) strategies[0]!.share = 0.1;
     strategies.push({ passes: beams(room), share });
   }
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
   if (isStraight && parts.length <= FEW_STRAIGHT) strategies.push({ passes: beams(room), share: 8 });
-  const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : 4;
+  const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : forBeams ? 2 : 4;
   if (!job.straight) strategies.push({ passes: ruins(room), share: forRuins });
   const endless = job.stock.some(({ length }) => length === Infinity);
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
@@ -95,6 +102,7 @@ function* beams(room: Room): Strategy {
   const ruin = new Ruin(job, room.pieces, room.sets[base.setChoice] ?? [], random);
   const jigsaw = new Jigsaw(job, parts, random, room.best!.placing.used[0]!);
   const isExact = wasteAt(job, parts, limits.target) === 0;
+  const countsArea = !room.pieces.some(({ match }) => match) && !job.straight && isForBeams(parts);
   const narrow = parts.length <= FEW || job.straight ? NARROW : 4 * NARROW;
   // For straight cutting: how far between the bound and the best lay the next target is.
   let share = 0.5;
@@ -105,7 +113,8 @@ function* beams(room: Room): Strategy {
     const q = job.straight ? share : 0.3 + 0.6 * random.next();
     const target = atBound ? limits.target : Math.round(limits.target + (used - limits.target) * q);
     if (target < used) {
-      const levels = jigsaw.run(target, width, go % 2 === 0);
+      const largeFirst = countsArea && go % 2 === 1 ? MOST_FOR_AREA ** random.next() : 1;
+      const levels = jigsaw.run(target, width, go % 2 === 0, largeFirst);
       let next = levels.next();
       for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_STATE);
       if (job.straight) {

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { barBound, lowerBound, type Placed } from './bounds';
 import { nest, readJob, type LayJob, type LayPlan } from './index';
 
 // What the tests of the lay engine share: jobs from a few words, lays by steps, random jobs.
@@ -15,6 +16,13 @@ export const jobOf = (rest: object): LayJob => {
   if (!job.ok) throw new Error(job.faults[0]!.message);
   return job.value;
 };
+/** All copies of a job. */
+export const allOf = (job: LayJob): Placed => ({
+  pieces: new Map(job.pieces.map(({ id, qty }) => [id, qty])),
+  strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
+});
+/** What is proven of a lay of all copies (nm): a plan tells of it only up to its own length, so a bound too high would not show there. */
+export const provenBound = (job: LayJob) => Math.max(lowerBound(job, allOf(job)), barBound(job, allOf(job)));
 /** A lay by so many passes: the same on every machine. */
 export const lay = (job: LayJob, steps = 60): LayPlan => {
   const plan = nest(job, { steps });

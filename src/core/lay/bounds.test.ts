@@ -1,0 +1,216 @@
+import { describe, expect, test } from 'vitest';
+import { NM } from '../length';
+import { lowerBound } from './bounds';
+import { findFaults } from './index';
+import { linesBound } from './lines';
+import { allOf, jobOf, lay, provenBound } from './testing';
+
+describe('the bound', () => {
+  const boundOf = (rest: object) => {
+    const job = jobOf(rest);
+    return lowerBound(job, allOf(job)) / NM.in;
+  };
+
+  test('area, tallest, and what can’t lie side by side', () => {
+    expect(boundOf({ pieces: [{ id: 'a', size: [26.5, 10], qty: 4 }] })).toBeCloseTo(20, 6);
+    expect(boundOf({ pieces: [{ id: 'a', size: [2, 70] }] })).toBeCloseTo(70, 6);
+    expect(boundOf({ pieces: [{ id: 'a', size: [27, 10], qty: 3 }] })).toBeCloseTo(30, 6);
+    // Widths of 27 and 26 can pair, two of 27 can't.
+    expect(
+      boundOf({
+        pieces: [
+          { id: 'a', size: [27, 10], qty: 2 },
+          { id: 'b', size: [26, 10], qty: 1 },
+        ],
+      }),
+    ).toBeCloseTo(20, 6);
+  });
+
+  test('three widths of 20 in a 53 cloth: two abreast at most', () => {
+    expect(boundOf({ pieces: [{ id: 'a', size: [20, 9], qty: 6 }] })).toBeCloseTo(27, 6);
+  });
+
+  describe('of pieces that the pattern keeps from lying beside each other', () => {
+    const cloth = { name: 't', width: 45, selvage: [0.5, 0.5], turns: 'none' };
+    const cover = (size: number[], qty: number, match: object) => ({ id: `c${size.join('x')}`, size, qty, match });
+
+    test.each([
+      // Of two 21 in wide ones the other begins 24 in beside the one: 45 of 44 in. One behind the other they begin 22 in apart.
+      ['one group', { across: 12, along: 11 }, [cover([21, 21], 6, { group: 'g' })], 5 * 22 + 21],
+      // The first of them waits for its phase, too.
+      ['fixed', { across: 12, along: 11 }, [cover([21, 21], 6, { at: [3, 4] })], 4.5 + 5 * 22 + 21],
+      // 14.5 in and 7.5 in fill two repeats, when the one begins where the other ends.
+      [
+        'one group of two kinds',
+        { across: 12, along: 11 },
+        [
+          cover([21, 14.5], 3, { group: 'g', anchor: [0, 0], delta: [0, 0] }),
+          cover([21, 7.5], 3, { group: 'g', anchor: [0, 0], delta: [0, 14.5] }),
+        ],
+        66,
+      ],
+      // In the next column the pattern comes half a repeat further: 5 in high ones follow each other in 6 in.
+      ['half drop', { across: 8, along: 12, drop: 0.5 }, [cover([30, 5], 6, { group: 'g' })], 5 * 6 + 5],
+      // An anchor ten repeats off the piece.
+      [
+        'half drop, far off',
+        { across: 8, along: 12, drop: 0.5 },
+        [
+          cover([30, 5], 1, { group: 'g', anchor: [0, 0] }),
+          cover([29, 5], 1, { group: 'g', anchor: [80, 0], delta: [0, 6] }),
+        ],
+        5 + 1 + 5,
+      ],
+      // Straight they wait for the next repeat.
+      ['straight match', { across: 8, along: 12 }, [cover([30, 5], 6, { group: 'g' })], 5 * 12 + 5],
+      // No repeat across: two lie beside each other, on one height.
+      ['along only', { across: 0, along: 11 }, [cover([21, 21], 6, { group: 'g' })], 63],
+      // No repeat along: one behind the other without waste.
+      ['across only', { across: 12, along: 0 }, [cover([21, 20], 6, { group: 'g' })], 120],
+      // What is in no group, or another, only has to be too wide.
+      [
+        'two groups',
+        { across: 12, along: 11 },
+        [cover([23, 21], 2, { group: 'g' }), cover([23, 20], 1, { group: 'h' })],
+        62,
+      ],
+    ])('%s', (_, repeat, pieces, inches) => {
+      const job = { cloth: { ...cloth, repeat }, pieces };
+      expect(boundOf(job)).toBeCloseTo(inches, 6);
+      // The lay needs no more, but where rows wait for the pattern, too.
+      const { used } = lay(jobOf(job), 300);
+      expect(used / NM.in).toBeGreaterThanOrEqual(inches - 1e-4);
+      expect(used / NM.in).toBeLessThanOrEqual(inches + 2 + 1e-4);
+    });
+
+    test('one behind the other they have all of the gap between them', () => {
+      // Beside each other 24 in and 21.9 in are too wide even without it.
+      const repeat = { across: 12, along: 0 };
+      const job = { cloth: { ...cloth, repeat }, gap: 0.5, pieces: [cover([21.9, 20], 4, { group: 'g' })] };
+      expect(boundOf(job)).toBeCloseTo(4 * 20.5 - 0.5, 6);
+      expect(lay(jobOf(job), 300).used / NM.in).toBeCloseTo(4 * 20.5 - 0.5, 4);
+    });
+
+    test('on each length of several the last one waits for nothing', () => {
+      const pieces = [cover([21, 21], 6, { group: 'g' })];
+      const stock = [{ id: 'a', length: 45 }, { id: 'b' }];
+      const job = { cloth: { ...cloth, repeat: { across: 12, along: 11 } }, stock, pieces };
+      expect(boundOf(job)).toBeCloseTo(6 * 22 - 2, 6);
+      expect(lay(jobOf(job), 300).used / NM.in).toBeCloseTo(6 * 22 - 2, 4);
+    });
+  });
+
+  test('of outlines only their area and height count: two triangles share a box', () => {
+    const pieces = [{ id: 't', outline: [[0, 0], [40, 0], [0, 20]], qty: 2 }]; // prettier-ignore
+    expect(boundOf({ pieces })).toBeCloseTo(20, 6);
+    expect(boundOf({ pieces: [{ ...pieces[0], qty: 4 }] })).toBeCloseTo((4 * 400) / 53, 5);
+  });
+
+  test('counts strips by their area, with the joins that the width of the cloth asks for', () => {
+    // The longest bias in 53 is 53 * sqrt 2 = 74.95: 500 take 7 cuts, hence 6 joins of 1: 506 * 1.06 / 53.
+    expect(
+      boundOf({ pieces: [], strips: [{ id: 's', width: 1.06, length: 500, grain: 'bias', loss: 1 }] }),
+    ).toBeCloseTo(10.12, 6);
+  });
+});
+
+describe('a gap', () => {
+  const boundOf = (rest: object) => provenBound(jobOf(rest)) / NM.in;
+  const cloth = { name: 't', width: 20, turns: 'none' };
+
+  test('may lie slantwise, corner to corner: a lay by hand that is shorter than with all of it along the cloth', () => {
+    // 0.2 in aside and 0.98 in further: sqrt(0.2² + 0.98²) = 1.0002 in from corner to corner.
+    const job = jobOf({ cloth, gap: 1, pieces: [{ id: 'a', size: [9.9, 10], qty: 3 }] });
+    const placed = [0, 10.1, 0].map((x, i) => ({
+      piece: 'a',
+      copy: i + 1,
+      x: x * NM.in,
+      y: i * 10.98 * NM.in,
+      turn: 0,
+    }));
+    const used = 31.96 * NM.in;
+    const plan = { lays: [{ stock: 'roll', used, placed, cuts: [] }], unplaced: [], used, endless: used, bound: 0, passes: 0, refused: 0 }; // prettier-ignore
+    expect(findFaults(job, plan)).toEqual([]);
+    expect(provenBound(job)).toBeLessThanOrEqual(used);
+    // Without a gap three of them take 20 in.
+    expect(provenBound(job)).toBeGreaterThan(20 * NM.in);
+  });
+
+  test('counts round each rectangle with quarter circles at the corners', () => {
+    const each = 4 * 3 + 0.5 * (4 + 3) + (Math.PI / 4) * 0.25;
+    expect(boundOf({ cloth, gap: 0.5, pieces: [{ id: 'a', size: [4, 3], qty: 200 }] })).toBeGreaterThan(
+      (200 * each) / 20.5 - 0.5 - 1e-6,
+    );
+  });
+
+  test('counts round outlines: all that the formula of Steiner says where they are convex, never more than there is else', () => {
+    const [area, girth, r, qty] = [14, 18, 0.25, 300];
+    // A trapezoid of 6 and 2.5 by 4 in with sides of 4 and sqrt(3.5² + 4²) in.
+    const trapezoid = [[0, 0], [6, 0], [2.5, 4], [0, 4]]; // prettier-ignore
+    const slope = Math.hypot(3.5, 4);
+    const round = 17 + (6 + 2.5 + 4 + slope) * r + Math.PI * r * r;
+    expect(boundOf({ cloth, gap: 2 * r, pieces: [{ id: 't', outline: trapezoid, qty }] })).toBeCloseTo(
+      (qty * round) / 20.5 - 0.5,
+      4,
+    );
+    // An L: five corners with quarter circles, and one that turns inwards, where two edges have the same square beside them.
+    const ell = [[0, 0], [5, 0], [5, 2], [2, 2], [2, 4], [0, 4]]; // prettier-ignore
+    const beside = area + girth * r + (5 / 4) * Math.PI * r * r - r * r;
+    const bound = boundOf({ cloth, gap: 2 * r, pieces: [{ id: 'l', outline: ell, qty }] });
+    expect(bound).toBeLessThanOrEqual((qty * beside) / 20.5 - 0.5);
+    expect(bound).toBeGreaterThan((qty * (area + 3 * r * Math.sqrt(area))) / 20.5 - 0.5);
+  });
+
+  test('lies at both long edges of every cut of a strip', () => {
+    const strips = [{ id: 's', width: 1.5, length: 410, grain: 'across', qty: 2 }];
+    expect(boundOf({ cloth, gap: 0.5, pieces: [], strips })).toBeCloseTo((2 * 2 * 410) / 20.5 - 0.5, 4);
+    // The lay: 42 rows of 20 in.
+    expect(lay(jobOf({ cloth, gap: 0.5, pieces: [], strips }), 60).used / NM.in).toBeCloseTo(42 * 2 - 0.5, 4);
+  });
+});
+
+describe('the bound by lines across the cloth', () => {
+  // In thousandths, so that rounding down to whole nanometres is small.
+  const lines = (things: Parameters<typeof linesBound>[0], loose: number, length: number) =>
+    linesBound(
+      things.map(({ qty, ways }) => ({ qty, ways: ways.map((way) => ({ ...way, cover: 1000 * way.cover })) })),
+      BigInt(1000 * loose),
+      length,
+    ) / 1000;
+  const thing = (
+    qty: number,
+    side: number,
+    cover: number,
+    starts: { first: number; period: number } | null = null,
+  ) => ({
+    qty,
+    ways: [{ side, cover, starts }],
+  });
+
+  test('sums on paper', () => {
+    // Three of 3 abreast in 10: seven lines' worth in three.
+    expect(lines([thing(7, 3, 30)], 0, 10)).toBeCloseTo(70, 1);
+    // A 6 leaves 4, so every 6 takes a line of its own; the 4s go beside them.
+    expect(lines([thing(4, 6, 50), thing(4, 4, 50)], 0, 10)).toBeCloseTo(200, 1);
+    // With 5s instead none goes beside a 6: two 5s share a line.
+    expect(lines([thing(4, 6, 50), thing(4, 5, 50)], 0, 10)).toBeCloseTo(300, 1);
+    // What is loose fills what the 6s leave, 800; 200 more take 20.
+    expect(lines([thing(4, 6, 50)], 800, 10)).toBeCloseTo(200, 1);
+    expect(lines([thing(4, 6, 50)], 1000, 10)).toBeCloseTo(220, 1);
+  });
+
+  test('a pattern keeps things apart', () => {
+    // At 0 and 6 only: two 4s abreast; of 5s the second would end at 11.
+    expect(lines([thing(6, 4, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(60, 1);
+    expect(lines([thing(6, 5, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(120, 1);
+  });
+
+  test('a thing that may turn is counted the way that costs least', () => {
+    const ways = [
+      { side: 6, cover: 40, starts: null },
+      { side: 4, cover: 60, starts: null },
+    ];
+    // One of each abreast: 1/40 and 1/60 of a copy for each nm, so 24 for a copy; two 4 wide abreast would take 30.
+    expect(lines([{ qty: 2, ways }], 0, 10)).toBeCloseTo(48, 1);
+  });
+});
