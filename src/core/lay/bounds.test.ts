@@ -199,6 +199,14 @@ describe('the bound by lines across the cloth', () => {
     expect(lines([thing(4, 6, 50)], 1000, 10)).toBeCloseTo(220, 1);
   });
 
+  test('says nothing where as much is known already, and the same where less is', () => {
+    const things = [{ qty: 7, ways: [{ side: 3, cover: 30_000, starts: null }] }];
+    const bound = linesBound(things, 0n, 10);
+    expect(bound / 1000).toBeCloseTo(70, 1);
+    expect(linesBound(things, 0n, 10, 69_000)).toBe(bound);
+    expect(linesBound(things, 0n, 10, 70_000)).toBe(0);
+  });
+
   test('a pattern keeps things apart', () => {
     // At 0 and 6 only: two 4s abreast; of 5s the second would end at 11.
     expect(lines([thing(6, 4, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(60, 1);

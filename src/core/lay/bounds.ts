@@ -126,9 +126,9 @@ function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
  * A proven lower bound (nm) that often is better than `lowerBound` and takes longer, up to some tenths of a second: what
  * lines across the cloth can hold side by side (`linesBound`). Pieces whose pattern is fixed start only where it does, when
  * there is one length of cloth. Outlines, bias and cuts across count by their area. Pieces that one line crosses keep the
- * whole gap along it; what they take of the gap at their two other edges counts as area.
+ * whole gap along it; what they take of the gap at their two other edges counts as area. 0 as soon as it can't prove more than the `known` bound (nm).
  */
-export function barBound(job: LayJob, placed: Placed): Nm {
+export function barBound(job: LayJob, placed: Placed, known: Nm = 0): Nm {
   const { gap, lattice, stock } = job;
   const usable = Math.max(...stock.map(({ left, right }) => right - left));
   const [first] = stock as [LayJob['stock'][number]];
@@ -167,7 +167,7 @@ export function barBound(job: LayJob, placed: Placed): Nm {
       isBent = true;
     }
   }
-  const bound = linesBound(things, loose, usable + gap) - stock.length * gap;
+  const bound = linesBound(things, loose, usable + gap, known + stock.length * gap) - stock.length * gap;
   // What is bent need not lie on whole nanometres.
   return Math.max(0, bound - (isBent ? 1 : 0));
 }

@@ -32,14 +32,16 @@ const SCALE = 1e9;
  * A proven lower bound (nm) of how much cloth, counted at right angles to lines of `length` nm, is needed to cross all the
  * things: the linear programme of Gilmore and Gomory (1961) in which every line holds a set of things side by side (the bar
  * relaxation), solved by column generation. `loose` nm² may be cut in any way. 0 when there are too many things to say. The prices are rounded to whole numbers
- * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did.
+ * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did. `known` nm are known to be
+ * needed: it is 0 as soon as the programme can't prove more.
  */
-export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm): Nm {
+export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm, known: Nm = 0): Nm {
   const line = gridOf(things, length);
   const rows = things.length + (loose > 0n ? 1 : 0);
   if (rows === 0 || rows > MOST_ROWS) return 0;
   const amounts = [...things.map(({ qty }) => qty), ...(loose > 0n ? [Number(loose)] : [])];
-  const prices = pricesOf(line, amounts, things.length);
+  const prices = pricesOf(line, amounts, things.length, known);
+  if (!prices) return 0;
   return priced(line, things, loose, prices);
 }
 
@@ -115,8 +117,11 @@ function dearest(
   return { value: best[steps]!, taken, empty };
 }
 
-/** The dual prices of the programme: for a copy of each thing, and last for a nm² of what is loose. */
-function pricesOf(line: Line, amounts: readonly number[], things: number): Float64Array {
+/**
+ * The dual prices of the programme: for a copy of each thing, and last for a nm² of what is loose. Null when lines of a known
+ * length are enough for all, so that no prices prove more.
+ */
+function pricesOf(line: Line, amounts: readonly number[], things: number, known: Nm): Float64Array | null {
   const { ways, steps, step } = line;
   const m = amounts.length;
   const hasLoose = m > things;
@@ -139,10 +144,13 @@ function pricesOf(line: Line, amounts: readonly number[], things: number): Float
   const prices = new Float64Array(m);
   for (let work = 0; work < MOST_WORK; work += steps * ways.length + m * m) {
     prices.fill(0);
+    let needed = 0;
     for (let r = 0; r < m; r++) {
       if (costs[r] === 0) continue;
+      needed += level[r]!;
       for (let k = 0; k < m; k++) prices[k]! += inverse[r]![k]!;
     }
+    if (needed <= known / NEAR_ENOUGH) return null;
     const entering = new Float64Array(m);
     let cost = 0;
     const negative = prices.findIndex((price, r) => price * amounts[r]! < -1);

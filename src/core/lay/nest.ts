@@ -94,7 +94,7 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
     passes = search(job, pieces, sets, {
       ...limitsOf(job, options, () => ({ best: better.at(-1) ?? null, bound })),
       target: bound,
-      sharpen: () => (bound = Math.max(bound, barBound(job, placeable))),
+      sharpen: () => (bound = Math.max(bound, barBound(job, placeable, bound))),
       onBetter: (found) => {
         if (better.length > KEPT) better.splice(1, 1);
         better.push(found);
