@@ -1,6 +1,9 @@
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { findFaults, readJob, readPlan } from '@/core/lay';
 import { App, openBrowser, Person } from '../support/app';
 
 const app = new App(join(process.cwd(), '.local', 'test-app'), 3187);
@@ -190,6 +193,60 @@ describe('from nothing to a costed lay', () => {
     expect(plan).toEqual([200, expect.objectContaining({ format: 'jolly-bolt/lay-plan', unplaced: [] })]);
     expect(job).toEqual([200, expect.objectContaining({ format: 'jolly-bolt/lay-job', units: 'in' })]);
     expect(none![0]).toBe(404);
+  });
+
+  describe('its files', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
+    const file = (name: string) => join(folder, name);
+
+    test('come in again: slips are told, the plan is checked', async () => {
+      const [plan, job] = await me.page.evaluate(() =>
+        Promise.all(['plan', 'job'].map((what) => fetch(`/api/batches/1/lays/1/${what}`).then((r) => r.text()))),
+      );
+      const moved = JSON.parse(plan!);
+      Object.assign(moved.lays[0].placed[1], { x: moved.lays[0].placed[0].x, y: moved.lays[0].placed[0].y });
+      writeFileSync(file('rushes-job.json'), job!);
+      writeFileSync(file('half-job.json'), job!.slice(0, 90));
+      writeFileSync(file('plan.json'), plan!);
+      writeFileSync(file('moved.json'), JSON.stringify(moved));
+      await me.go('/batches');
+      await me.press('Lay a file');
+      await me.sees('What a lay job says');
+      await me.give('Lay job', file('half-job.json'));
+      await me.sees('“half-job.json” was not taken in: the file is not JSON');
+      await me.give('Lay job', file('plan.json'));
+      await me.sees('“plan.json” was not taken in: format: "jolly-bolt/lay-plan" is not "jolly-bolt/lay-job".');
+      await me.give('Lay job', file('rushes-job.json'));
+      await me.sees('Rushes');
+      await me.give('Lay plan', file('rushes-job.json'));
+      await me.sees('“rushes-job.json” was not taken in: format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan".');
+      await me.give('Lay plan', file('moved.json'));
+      await me.sees('wrong with this plan; it can’t be cut as it is.');
+      await me.give('Lay plan', file('plan.json'));
+      await me.sees('This plan can be cut as it lies');
+      expect(await me.text()).not.toContain('was not taken in');
+    });
+
+    test('are laid, to the end or until it is enough; the plan is saved', async () => {
+      await me.savesTo(folder);
+      await me.choose('How long to search', '2 seconds');
+      await me.press('Lay it');
+      await me.sees('Looking for shorter lays');
+      await me.sees('Save the plan');
+      await me.press('Save the plan');
+      await me.choose('How long to search', '5 minutes');
+      await me.press('Lay it');
+      await me.sees('Stop, keep the best');
+      await me.press('Stop, keep the best');
+      await me.sees('Save the plan');
+      const job = readJob(JSON.parse(readFileSync(file('rushes-job.json'), 'utf8')));
+      if (!job.ok) throw new Error(job.faults[0]!.message);
+      await expect.poll(() => existsSync(file('rushes-plan.json')), { timeout: 10_000 }).toBe(true);
+      const plan = readPlan(JSON.parse(readFileSync(file('rushes-plan.json'), 'utf8')), job.value);
+      if (!plan.ok) throw new Error(plan.faults[0]!.message);
+      expect(findFaults(job.value, plan.value)).toEqual([]);
+      expect(plan.value.unplaced).toEqual([]);
+    });
   });
 
   test('approved, it is kept after everything was killed and started again', async () => {

@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import ExcelJS from 'exceljs';
-import type { Browser, ElementHandle } from 'puppeteer-core';
+import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
 
@@ -31,13 +31,6 @@ afterAll(async () => {
   await browser?.close();
   await app.stop();
 });
-
-const give = async (label: string, file: string) => {
-  const field = (await me.page.waitForSelector(
-    `input[type=file][aria-label="${label}"]`,
-  )) as ElementHandle<HTMLInputElement>;
-  await field.uploadFile(file);
-};
 
 describe('the house', () => {
   test('its rules start new lines; a slip is told at the field', async () => {
@@ -114,9 +107,9 @@ describe('the house', () => {
     writeFileSync(good, text.replaceAll('Lifebelt cover', 'Lifebelt bag'));
     writeFileSync(bad, '{"format":"something else"}');
     await me.go('/house');
-    await give('File of a kind', bad);
+    await me.give('File of a kind', bad);
     await me.sees('“bad.json” was not taken in.');
-    await give('File of a kind', good);
+    await me.give('File of a kind', good);
     await me.sees('Lifebelt bag');
     await me.go('/guide');
     await me.sees('Lifebelt bag');
@@ -188,7 +181,7 @@ describe('orders from a sheet', () => {
     const file = join(folder, 'orders.xlsx');
     await book.xlsx.writeFile(file);
     await me.go('/orders/import');
-    await give('Sheet with orders', file);
+    await me.give('Sheet with orders', file);
     await me.sees('1 good row makes 1 order');
     await me.sees('“Tent” is not a kind of cover that this house knows.');
     await me.sees('This cell holds a formula; write its value instead.');
@@ -207,9 +200,9 @@ describe('orders from a sheet', () => {
     const large = join(folder, 'large.csv');
     writeFileSync(large, Buffer.alloc(12_000_000, 'a,b\n'));
     await me.go('/orders/import');
-    await give('Sheet with orders', picture);
+    await me.give('Sheet with orders', picture);
     await me.sees('“picture.csv” was not taken in. This is not a table of text');
-    await give('Sheet with orders', large);
+    await me.give('Sheet with orders', large);
     await me.sees('“large.csv” is larger than 10 MB; split it.');
     await me.type('Pasted rows', 'Customer,Kind\nMill,Bolster');
     await me.press('Take these rows');

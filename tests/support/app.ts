@@ -191,4 +191,15 @@ export class Person {
     const box = (await this.page.waitForSelector(`input[type=checkbox][aria-label="${label}"]`))!;
     await box.evaluate((element) => (element as HTMLInputElement).click());
   }
+  /** Gives a file to the field of that label. */
+  async give(label: string, file: string) {
+    const field = await this.page.waitForSelector(`input[type=file][aria-label="${label}"]`);
+    await (field as ElementHandle<HTMLInputElement>).uploadFile(file);
+  }
+
+  /** What is downloaded from now on lies in that folder. */
+  async savesTo(folder: string) {
+    const session = await this.page.createCDPSession();
+    await session.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  }
 }

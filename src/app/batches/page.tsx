@@ -28,6 +28,9 @@ export default async function BatchesPage() {
   return (
     <>
       <PageHead title="Batches" about={batches.length > 0 ? 'Orders cut together, one lay a cloth' : undefined}>
+        <Button asChild variant="ghost">
+          <Link href="/batches/file">Lay a file</Link>
+        </Button>
         {batches.length > 0 && next}
       </PageHead>
       {batches.length > 0 ? (

@@ -1,4 +1,4 @@
-import { readJob, type LayJob } from '../lay';
+import { readJob, readPlan, type LayJob, type LayPlan } from '../lay';
 import { refuse, type Result } from '../result';
 
 /** The largest document that is read: 10 MB of text. */
@@ -37,4 +37,10 @@ function depthOf(text: string): number {
 export function parseLayJob(text: string): Result<LayJob> {
   const json = parseJson(text);
   return json.ok ? readJob(json.value) : json;
+}
+
+/** Reads the text of a lay plan of a job. */
+export function parseLayPlan(text: string, job: LayJob): Result<LayPlan> {
+  const json = parseJson(text);
+  return json.ok ? readPlan(json.value, job) : json;
 }

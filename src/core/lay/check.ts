@@ -1,5 +1,5 @@
 import ClipperLib from 'clipper-lib';
-import type { Nm, Units } from '../length';
+import { toUnits, type Nm, type Units } from '../length';
 import type { LayJob, LayPiece, StockLength } from './job';
 import type { LayPlan, PlacedPiece, StripCut } from './plan';
 import type { Point } from './outline';
@@ -42,6 +42,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   const faults: PlanFault[] = [];
   const tolerance = TOLERANCE[job.units];
   const fault = (kind: PlanFault['kind'], what: string) => faults.push({ kind, what });
+  const told = (length: Nm) => `${Number(toUnits(length, job.units).toFixed(4))} ${job.units}`;
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
   const seen = new Map<string, number>();
   const phases = new Map<string, { point: Point; label: string }>();
@@ -84,7 +85,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     checkItems(job, stock, items, tolerance, fault);
     const furthest = Math.max(0, ...items.map(({ box }) => box[3]));
     if (Math.abs(furthest - lay.used) > tolerance)
-      fault('used', `${lay.stock}: ${lay.used} nm is given, the furthest point is ${furthest} nm`);
+      fault('used', `${lay.stock}: ${told(lay.used)} is given, the furthest point is ${told(furthest)}`);
   }
 
   for (const { stock, piece, copy, x, y, turn } of job.locked) {
@@ -95,7 +96,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     if (!there) fault('locked', `${piece} ${copy} is not where it is locked`);
   }
   for (const [key, { total, length }] of stripTotals) {
-    if (total < length - tolerance) fault('strip', `${key} joins to ${total} nm, not ${length} nm`);
+    if (total < length - tolerance) fault('strip', `${key} joins to ${told(total)}, not ${told(length)}`);
     seen.set(key, (seen.get(key) ?? 0) + 1);
   }
   for (const one of plan.unplaced) {
@@ -113,9 +114,9 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   }
   for (const key of seen.keys()) fault('copies', `${key} was not asked for`);
   const sum = plan.lays.reduce((total, { used }) => total + used, 0);
-  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${sum} nm, not ${plan.used} nm`);
+  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${told(sum)}, not ${told(plan.used)}`);
   if (!(plan.bound <= plan.used + tolerance) || !(plan.bound >= 0))
-    fault('bound', `the bound of ${plan.bound} nm is not within the used ${plan.used} nm`);
+    fault('bound', `the bound of ${told(plan.bound)} is not within the used ${told(plan.used)}`);
   return faults;
 }
 

@@ -1,6 +1,7 @@
 export * from './job';
 export * from './plan';
 export * from './nest';
+export { readPlan } from './read-plan';
 export { findFaults, type PlanFault } from './check';
 export { handLength } from './hand';
 export { lowerBound } from './bounds';

@@ -25,6 +25,8 @@ export interface NestOptions {
   /** Asked between passes, with their number so far: true ends the search with the best lay so far. */
   isCancelled?: (passes: number) => boolean;
   onProgress?: (progress: NestProgress) => void;
+  /** With a clock: told with the progress of each better plan, which nothing has checked yet. */
+  onBetter?: (plan: LayPlan) => void;
   /** The other lanes of the same search: better lays are told to them and heard from them. Not deterministic. */
   peers?: Peers;
 }
@@ -68,7 +70,9 @@ const KEPT = 8;
 
 /** A plan of a job with locked pieces: of the rest, and what is locked with it. */
 function laidRound(job: LayJob, options: NestOptions): LayPlan {
-  const plan = withLocked(job, laid(withoutLocked(job), options));
+  const { onBetter } = options;
+  const whole = (rest: LayPlan) => withLocked(job, rest);
+  const plan = whole(laid(withoutLocked(job), { ...options, ...(onBetter && { onBetter: (rest) => onBetter(whole(rest)) }) })); // prettier-ignore
   return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedOn(plan.lays)))) };
 }
 
@@ -90,9 +94,12 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
 
   const better: Found[] = [];
   let passes = 0;
+  // The better bound is for all that could be placed; the quick one is for what was.
+  const boundOf = (placed: Placed) => (isSame(placed, placeable) ? bound : lowerBound(job, placed));
+  const planOf = (found: Found | null) => toPlan(job, found, unplaced, boundOf);
   if (pieces.length + sets.flat().length > 0) {
     passes = search(job, pieces, sets, {
-      ...limitsOf(job, options, () => ({ best: better.at(-1) ?? null, bound })),
+      ...limitsOf(job, options, () => ({ best: better.at(-1) ?? null, bound }), planOf),
       target: bound,
       sharpen: () => (bound = Math.max(bound, barBound(job, placeable, bound))),
       onBetter: (found) => {
@@ -101,18 +108,21 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
       },
     });
   }
-  // The better bound is for all that could be placed; the quick one is for what was.
-  const boundOf = (placed: Placed) => (isSame(placed, placeable) ? bound : lowerBound(job, placed));
   for (let refused = 0; ; refused++) {
-    const plan = { ...toPlan(job, better.pop() ?? null, unplaced, boundOf), passes, refused };
+    const plan = { ...planOf(better.pop() ?? null), passes, refused };
     const faults = findFaults(job, plan);
     if (faults.length === 0) return plan;
     if (better.length === 0) refuseFaulty(faults);
   }
 }
 
-function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found | null; bound: Nm }) {
-  const { clock, isCancelled, onProgress } = options;
+function limitsOf(
+  job: LayJob,
+  options: NestOptions,
+  known: () => { best: Found | null; bound: Nm },
+  planOf: (found: Found) => Omit<LayPlan, 'passes' | 'refused'>,
+) {
+  const { clock, isCancelled, onProgress, onBetter } = options;
   const seconds = options.seconds ?? job.search.seconds;
   const steps = options.steps ?? (clock ? Infinity : STEPS_WITHOUT_CLOCK);
   const start = clock?.() ?? 0;
@@ -126,12 +136,14 @@ function limitsOf(job: LayJob, options: NestOptions, known: () => { best: Found 
       if (passes >= steps || isCancelled?.(passes)) return true;
       if (!clock) return false;
       const now = clock();
-      if (onProgress && now - told >= PROGRESS_EVERY_MS) {
+      if ((onProgress || onBetter) && now - told >= PROGRESS_EVERY_MS) {
         told = now;
         const { best, bound } = known();
         const used = best?.placing.used.reduce((sum, one) => sum + one, 0) ?? 0;
         const done = Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps));
-        onProgress({ done, used, bound, ...(best && best !== drawn && { sketch: sketchOf(job, best) }) });
+        const isBetter = best !== null && best !== drawn;
+        onProgress?.({ done, used, bound, ...(isBetter && { sketch: sketchOf(job, best) }) });
+        if (isBetter) onBetter?.({ ...planOf(best), passes, refused: 0 });
         drawn = best;
       }
       return now - start >= seconds * 1000;

@@ -16,6 +16,7 @@ import {
   type SheetField,
 } from '@/core/files';
 import type { Answer } from '@/rooms/answer';
+import { FileDrop } from '@/ui/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
@@ -43,8 +44,7 @@ export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: strin
     setSheet(next);
     setFields(proposeFields(next.columns, known));
   };
-  const takeFile = async (file: File | undefined) => {
-    if (!file) return;
+  const takeFile = async (file: File) => {
     if (file.size > MOST_SHEET_BYTES)
       return setProblem(`“${file.name}” is larger than ${MOST_SHEET_BYTES / 1e6} MB; split it.`);
     setBusy('reading');
@@ -140,49 +140,21 @@ function Source({
   pasted: string;
   onPaste: (text: string) => void;
   onText: () => void;
-  onFile: (file: File | undefined) => void;
+  onFile: (file: File) => void;
   isBusy: boolean;
 }) {
-  const file = useRef<HTMLInputElement>(null);
-  const [isOver, setOver] = useState(false);
   return (
     <Flex gap="5" direction={{ base: 'column', lg: 'row' }}>
       <Box flex="1">
         <Panel title="A file">
-          <Stack
-            align="center"
-            gap="3"
-            py="8"
-            borderWidth="2px"
-            borderStyle="dashed"
-            borderColor={isOver ? 'tape' : 'border'}
-            onDragOver={(event) => {
-              event.preventDefault();
-              setOver(true);
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={(event) => {
-              event.preventDefault();
-              setOver(false);
-              onFile(event.dataTransfer.files[0]);
-            }}
-          >
-            <FileSpreadsheet size={36} aria-hidden />
-            <Button onClick={() => file.current?.click()} disabled={isBusy}>
-              Choose a file
-            </Button>
-            <Text color="fg.muted">CSV or XLSX, up to 10,000 rows; or drop it here</Text>
-          </Stack>
-          <input
-            ref={file}
-            type="file"
-            hidden
-            aria-label="Sheet with orders"
+          <FileDrop
+            label="Sheet with orders"
             accept=".csv,.tsv,.txt,.xlsx"
-            onChange={(event) => {
-              onFile(event.target.files?.[0]);
-              event.target.value = '';
-            }}
+            sign={<FileSpreadsheet size={36} aria-hidden />}
+            button="Choose a file"
+            about="CSV or XLSX, up to 10,000 rows; or drop it here"
+            isBusy={isBusy}
+            onFile={onFile}
           />
           <Text mt="4">
             A sheet to fill in:{' '}

@@ -1,0 +1,8 @@
+import type { Metadata } from 'next';
+import { LayFile } from '@/rooms/batches/components/lay-file';
+
+export const metadata: Metadata = { title: 'Lay a file' };
+
+export default function LayFilePage() {
+  return <LayFile />;
+}

@@ -1,0 +1,372 @@
+'use client';
+
+import { Box, Button, Flex, Grid, List, NativeSelect, Progress, Stack, Text } from '@chakra-ui/react';
+import { Download, FileJson } from 'lucide-react';
+import Link from 'next/link';
+import { useEffect, useRef, useState } from 'react';
+import { MOST_BYTES } from '@/core/files';
+import type { LayPlan } from '@/core/lay';
+import { printLength, STYLES, type Units } from '@/core/length';
+import { FileDrop } from '@/ui/file-drop';
+import { Fractions } from '@/ui/fraction';
+import { Figure, Notice, PageHead, Panel } from '@/ui/page';
+import { longLength, overBound } from '@/ui/words';
+import type { JobFigures, LayDrawing, LayFileAnswer, LayFileQuestion, PlanFigures } from './lay-file.worker';
+import { EXAMPLE_JOB } from './lay-file-example';
+import { LayFilePicture } from './lay-file-picture';
+
+const SECONDS = [2, 5, 30, 300];
+const SHOWN = 12;
+const count = (n: number, one: string, more = `${one}s`) => `${n.toLocaleString('en')} ${n === 1 ? one : more}`;
+
+interface Job {
+  name: string;
+  text: string;
+  figures: JobFigures;
+}
+
+interface Run {
+  done: number;
+  plan: LayPlan | null;
+}
+
+interface Outcome {
+  /** Whether it was laid here, or is a plan that was brought. */
+  isOurs: boolean;
+  plan: PlanFigures;
+}
+
+type Problem = { file: 'job' | 'plan'; message: string } | null;
+
+/** A lay job from a file: laid here, or a plan of it checked. Nothing of it is kept. */
+export function LayFile() {
+  const [job, setJob] = useState<Job | null>(null);
+  const [seconds, setSeconds] = useState(5);
+  const [problem, setProblem] = useState<Problem>(null);
+  const [run, setRun] = useState<Run | null>(null);
+  const [outcome, setOutcome] = useState<Outcome | null>(null);
+  const [drawing, setDrawing] = useState<LayDrawing[]>([]);
+  const worker = useWorker();
+
+  const hear = (answer: LayFileAnswer, isOurs: boolean) => {
+    if (answer.is === 'progress') return setRun((old) => old && { ...old, done: answer.done });
+    if (answer.is === 'better') {
+      setDrawing(answer.drawing);
+      return setRun((old) => old && { ...old, plan: answer.plan });
+    }
+    setRun(null);
+    if (answer.is === 'refused') setProblem(answer);
+    if (answer.is !== 'laid' && answer.is !== 'checked') return;
+    setDrawing(answer.drawing);
+    setOutcome({ isOurs, plan: answer.plan });
+  };
+
+  const takeJob = async (file: File) => {
+    const text = await textOf(file);
+    if (text === null) return setProblem({ file: 'job', message: tooLarge(file) });
+    worker.ask({ ask: 'read', job: text }, (answer) => {
+      if (answer.is === 'refused') return setProblem({ file: 'job', message: `“${file.name}” was not taken in: ${answer.message}.` }); // prettier-ignore
+      if (answer.is !== 'read') return;
+      setProblem(null);
+      setOutcome(null);
+      setDrawing([]);
+      setJob({ name: file.name, text, figures: answer.job });
+    });
+  };
+  const takePlan = async (file: File) => {
+    const text = await textOf(file);
+    if (text === null) return setProblem({ file: 'plan', message: tooLarge(file) });
+    setProblem(null);
+    setOutcome(null);
+    setDrawing([]);
+    worker.ask({ ask: 'check', job: job!.text, plan: text }, (answer) =>
+      hear(answer.is === 'refused' ? { ...answer, message: `“${file.name}” was not taken in: ${answer.message}.` } : answer, false),
+    ); // prettier-ignore
+  };
+  const lay = () => {
+    setProblem(null);
+    setOutcome(null);
+    setDrawing([]);
+    setRun({ done: 0, plan: null });
+    worker.ask({ ask: 'lay', job: job!.text, seconds }, (answer) => hear(answer, true));
+  };
+  const stop = () => {
+    const best = run?.plan;
+    setRun(null);
+    worker.end();
+    if (best) worker.ask({ ask: 'check', job: job!.text, plan: best }, (answer) => hear(answer, true));
+  };
+  const another = () => {
+    setJob(null);
+    setOutcome(null);
+    setDrawing([]);
+    setProblem(null);
+  };
+
+  return (
+    <>
+      <PageHead
+        title="Lay a file"
+        about="A lay job from elsewhere is laid here, or a plan of it checked; nothing of it is kept"
+      >
+        <Button asChild variant="ghost">
+          <Link href="/batches">Back to batches</Link>
+        </Button>
+        {job && (
+          <Button variant="outline" onClick={another} disabled={run !== null}>
+            Another job
+          </Button>
+        )}
+      </PageHead>
+      <Stack gap="5">
+        {problem && <Notice level="stop">{problem.message}</Notice>}
+        {job ? (
+          <JobPanel
+            job={job}
+            seconds={seconds}
+            onSeconds={setSeconds}
+            isRunning={run !== null}
+            onLay={lay}
+            onPlan={takePlan}
+          />
+        ) : (
+          <Source onFile={takeJob} />
+        )}
+        {run && <Running done={run.done} canKeep={run.plan !== null} onStop={stop} />}
+        {job && outcome && <Faults plan={outcome.plan} />}
+        {job && (outcome || drawing.length > 0) && (
+          <Panel
+            title={titleOf(outcome)}
+            aside={outcome?.isOurs && <SavePlan json={outcome.plan.json} job={job.name} />}
+          >
+            {outcome && <PlanFiguresRow outcome={outcome} units={job.figures.units} />}
+            <LayFilePicture drawing={drawing} units={job.figures.units} />
+          </Panel>
+        )}
+      </Stack>
+    </>
+  );
+}
+
+function Source({ onFile }: { onFile: (file: File) => void }) {
+  return (
+    <Flex gap="5" direction={{ base: 'column', lg: 'row' }} align="stretch">
+      <Box flex="1">
+        <Panel title="The lay job">
+          <FileDrop
+            label="Lay job"
+            accept=".json,application/json"
+            sign={<FileJson size={36} aria-hidden />}
+            button="Choose a lay job"
+            about="An open lay job (JSON), up to 10 MB; or drop it here"
+            onFile={onFile}
+          />
+        </Panel>
+      </Box>
+      <Box flex="1">
+        <Panel title="What a lay job says">
+          <List.Root ps="5" gap="1">
+            <List.Item>the cloth: width, selvages, repeat and drop, how pieces may turn</List.Item>
+            <List.Item>the lengths of it there are, with their flaws, and the roll</List.Item>
+            <List.Item>the pieces, with what of them must match the pattern</List.Item>
+            <List.Item>the strips to be joined: along, across or on the bias</List.Item>
+          </List.Root>
+          <Text mt="4" color="fg.muted">
+            Each lay of a batch gives its job and its plan as such files on its table.
+          </Text>
+          <Button
+            mt="4"
+            variant="outline"
+            onClick={() => save(JSON.stringify(EXAMPLE_JOB, null, 1), 'example-job.json')}
+          >
+            <Download size={18} /> An example to start from
+          </Button>
+        </Panel>
+      </Box>
+    </Flex>
+  );
+}
+
+const tooLarge = (file: File) => `“${file.name}” is larger than ${MOST_BYTES / 1e6} MB.`;
+const textOf = (file: File): Promise<string | null> => (file.size > MOST_BYTES ? Promise.resolve(null) : file.text());
+
+function JobPanel({
+  job: { name, figures },
+  seconds,
+  onSeconds,
+  isRunning,
+  onLay,
+  onPlan,
+}: {
+  job: Job;
+  seconds: number;
+  onSeconds: (seconds: number) => void;
+  isRunning: boolean;
+  onLay: () => void;
+  onPlan: (file: File) => void;
+}) {
+  const plan = useRef<HTMLInputElement>(null);
+  const { cloth, units, widthNm, lengths, pieces, strips, isMatched } = figures;
+  return (
+    <Panel title={cloth || name} aside={<Text color="fg.muted">{name}</Text>}>
+      <Flex gap="5" align="flex-end" wrap="wrap" justify="space-between">
+        <Flex gap="8" wrap="wrap">
+          <Figure label="To cut">
+            {strips > 0 ? `${count(pieces, 'piece')}, ${count(strips, 'strip')}` : count(pieces, 'piece')}
+          </Figure>
+          <Figure label="Usable width">
+            <Fractions>{printLength(widthNm, STYLES[units])}</Fractions>
+          </Figure>
+          <Figure label="Cloth">{count(lengths, 'length')}</Figure>
+          <Figure label="Pattern">{isMatched ? 'matched' : 'not matched'}</Figure>
+        </Flex>
+        <Flex gap="3" wrap="wrap">
+          <NativeSelect.Root width="170px" disabled={isRunning}>
+            <NativeSelect.Field
+              aria-label="How long to search"
+              value={seconds}
+              onChange={(event) => onSeconds(Number(event.target.value))}
+            >
+              {SECONDS.map((one) => (
+                <option key={one} value={one}>
+                  {one < 60 ? `${one} seconds` : `${one / 60} minutes`}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+          <Button onClick={onLay} disabled={isRunning}>
+            Lay it
+          </Button>
+          <Button variant="outline" onClick={() => plan.current?.click()} disabled={isRunning}>
+            Check a plan of it
+          </Button>
+          <input
+            ref={plan}
+            type="file"
+            hidden
+            aria-label="Lay plan"
+            accept=".json,application/json"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              if (file) onPlan(file);
+              event.target.value = '';
+            }}
+          />
+        </Flex>
+      </Flex>
+    </Panel>
+  );
+}
+
+function Running({ done, canKeep, onStop }: { done: number; canKeep: boolean; onStop: () => void }) {
+  return (
+    <Panel>
+      <Flex gap="5" align="center" role="status">
+        <Box flex="1">
+          <Text fontWeight="700" fontSize="lg" mb="2">
+            Looking for shorter lays
+          </Text>
+          <Progress.Root value={Math.round(done * 100)} colorPalette="bottle" size="lg" aria-label="Searched">
+            <Progress.Track borderRadius="sm">
+              <Progress.Range />
+            </Progress.Track>
+          </Progress.Root>
+        </Box>
+        <Button variant="outline" onClick={onStop}>
+          {canKeep ? 'Stop, keep the best' : 'Call it off'}
+        </Button>
+      </Flex>
+    </Panel>
+  );
+}
+
+const titleOf = (outcome: Outcome | null): string => {
+  if (!outcome) return 'The best lay so far';
+  if (outcome.isOurs) return 'The lay';
+  return outcome.plan.faults.length > 0 ? 'The plan' : 'This plan can be cut as it lies';
+};
+
+function Faults({ plan: { faults, unplaced } }: { plan: PlanFigures }) {
+  return (
+    <>
+      {faults.length > 0 && (
+        <Notice level="stop">
+          <Text fontWeight="700">
+            {count(faults.length, 'thing is', 'things are')} wrong with this plan; it can’t be cut as it is.
+          </Text>
+          <Many lines={faults} />
+        </Notice>
+      )}
+      {unplaced.length > 0 && (
+        <Notice level="warn">
+          <Text fontWeight="700">{count(unplaced.length, 'piece has', 'pieces have')} no room.</Text>
+          <Many lines={unplaced.map(({ name, why }) => `${name}: ${why}`)} />
+        </Notice>
+      )}
+    </>
+  );
+}
+
+function PlanFiguresRow({ outcome: { isOurs, plan }, units }: { outcome: Outcome; units: Units }) {
+  const { usedNm, boundNm, handNm, placed, cuts, faults } = plan;
+  return (
+    <Grid templateColumns="repeat(auto-fit, minmax(180px, 1fr))" gap="5">
+      <Figure label="Used" note={faults.length > 0 ? undefined : overBound(usedNm, boundNm)}>
+        <Fractions>{longLength(usedNm, units)}</Fractions>
+      </Figure>
+      <Figure label="Cannot be under" note={isOurs ? 'proven' : 'as the plan says'}>
+        <Fractions>{longLength(boundNm, units)}</Fractions>
+      </Figure>
+      <Figure label="In rows by hand" note="on one length of cloth">
+        <Fractions>{longLength(handNm, units)}</Fractions>
+      </Figure>
+      <Figure label="Laid" note={cuts > 0 ? count(cuts, 'cut of strips', 'cuts of strips') : undefined}>
+        {count(placed, 'piece')}
+      </Figure>
+    </Grid>
+  );
+}
+
+const SavePlan = ({ json, job }: { json: string; job: string }) => (
+  <Button variant="outline" onClick={() => save(json, `${job.replace(/(-job)?\.json$/i, '')}-plan.json`)}>
+    <Download size={18} /> Save the plan
+  </Button>
+);
+
+function Many({ lines }: { lines: string[] }) {
+  return (
+    <List.Root ps="5">
+      {lines.slice(0, SHOWN).map((line, i) => (
+        <List.Item key={i}>{line}</List.Item>
+      ))}
+      {lines.length > SHOWN && <List.Item>and {(lines.length - SHOWN).toLocaleString('en')} more</List.Item>}
+    </List.Root>
+  );
+}
+
+/** Gives a text to the person as a file. */
+function save(json: string, name: string) {
+  const url = URL.createObjectURL(new Blob([json], { type: 'application/json' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  URL.revokeObjectURL(url);
+}
+
+/** One worker at a time; the answers of one that was ended are not heard. */
+function useWorker() {
+  const worker = useRef<Worker>(null);
+  const end = () => {
+    worker.current?.terminate();
+    worker.current = null;
+  };
+  useEffect(() => end, []);
+  const ask = (question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) => {
+    worker.current ??= new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' });
+    worker.current.onmessage = ({ data }: MessageEvent<LayFileAnswer>) => hear(data);
+    worker.current.postMessage(question);
+  };
+  return { ask, end };
+}
