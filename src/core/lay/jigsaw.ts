@@ -250,9 +250,7 @@ export class Jigsaw {
       let fewest: Choices | null = null;
       let at = -1;
       const { y } = state;
-      for (let s = 0; s < y.length; s++) {
-        // Level stretches that are not one for straight cutting are walls to each other.
-        if ((s > 0 && y[s - 1]! < y[s]!) || (s < y.length - 1 && y[s + 1]! < y[s]!)) continue;
+      for (const s of this.valleysOf(state)) {
         for (const isRight of [false, true]) {
           const found: Choices = fewest === this.one ? this.other : this.one;
           // A corner with more choices than another one need not be looked at to the end.
@@ -278,6 +276,19 @@ export class Jigsaw {
       if (rise === Infinity || state.waste + lost > budget || y[at]! + rise > height) return;
       state = this.levelled(state, at, rise, lost);
     }
+  }
+
+  /** The stretches of the skyline that have no lower neighbour, narrow ones first: they have few choices, by which others are given up early. */
+  private valleysOf({ w, y }: State): number[] {
+    const valleys: number[] = [];
+    for (let s = 0; s < y.length; s++) {
+      // Level stretches that are not one for straight cutting are walls to each other.
+      if ((s > 0 && y[s - 1]! < y[s]!) || (s < y.length - 1 && y[s + 1]! < y[s]!)) continue;
+      let k = valleys.length;
+      for (; k > 0 && w[valleys[k - 1]!]! > w[s]!; k--) valleys[k] = valleys[k - 1]!;
+      valleys[k] = s;
+    }
+    return valleys;
   }
 
   /** The choices that rank high enough in this level so far. */

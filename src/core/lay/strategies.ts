@@ -103,24 +103,25 @@ function* beams(room: Room): Strategy {
   const jigsaw = new Jigsaw(job, parts, random, room.best!.placing.used[0]!);
   const isExact = wasteAt(job, parts, limits.target) === 0;
   const countsArea = !room.pieces.some(({ match }) => match) && !job.straight && isForBeams(parts);
-  const narrow = parts.length <= FEW || job.straight ? NARROW : 4 * NARROW;
-  // For straight cutting: how far between the bound and the best lay the next target is.
+  const comesNearer = job.straight || countsArea;
+  const narrow = parts.length <= FEW || comesNearer ? NARROW : 4 * NARROW;
+  // How far between the bound and the best lay the next target is, where it comes nearer with each whole lay.
   let share = 0.5;
   for (let go = 0; ; go++) {
     const width = Math.min(WIDEST, narrow * luby(Math.floor(go / 4) * 3 + (go % 4)));
-    const atBound = isExact && go % 4 < 3;
+    const atBound = isExact && !countsArea && go % 4 < 3;
     const used = room.best!.placing.used[0]!;
-    const q = job.straight ? share : 0.3 + 0.6 * random.next();
+    const q = comesNearer ? share : 0.3 + 0.6 * random.next();
     const target = atBound ? limits.target : Math.round(limits.target + (used - limits.target) * q);
     if (target < used) {
       const largeFirst = countsArea && go % 2 === 1 ? MOST_FOR_AREA ** random.next() : 1;
       const levels = jigsaw.run(target, width, go % 2 === 0, largeFirst);
       let next = levels.next();
       for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_STATE);
+      const whole = next.value.find(({ placed }) => placed === parts.length);
+      if (!atBound) share = whole ? 0.5 : Math.min(0.95, share + 0.15);
       if (job.straight) {
-        const whole = next.value.find(({ placed }) => placed === parts.length);
         if (whole) room.consider({ ...base, placing: base.placer.asPlacing(whole.x, whole.y, whole.turned) });
-        if (!atBound) share = whole ? 0.5 : Math.min(0.95, share + 0.15);
         yield room.spend(1);
         continue;
       }

@@ -35,11 +35,13 @@ export function TablePage({
             <Link href={`/batches/${lay.batchId}/table/${id}`}>{clothName}</Link>
           </Button>
         ))}
-        <Button asChild variant="ghost" size="sm">
-          <a href={`/api/batches/${lay.batchId}/lays/${lay.id}/plan`} download>
-            Plan file
-          </a>
-        </Button>
+        {(['job', 'plan'] as const).map((what) => (
+          <Button key={what} asChild variant="ghost" size="sm">
+            <a href={`/api/batches/${lay.batchId}/lays/${lay.id}/${what}`} download>
+              {what === 'job' ? 'Job file' : 'Plan file'}
+            </a>
+          </Button>
+        ))}
         <Button asChild variant="outline">
           <Link href={`/batches/${lay.batchId}/print`}>
             <Printer size={18} /> Print
