@@ -262,7 +262,7 @@ function Figures({
   const saved = lay.handCostMinor - lay.costMinor;
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" p="4">
-      <Grid templateColumns="repeat(auto-fit, minmax(148px, 1fr))" gap="4" mb="4">
+      <Grid templateColumns={{ base: 'repeat(3, 1fr)', xl: 'repeat(5, 1fr)' }} gap="4" mb="4">
         <Figure
           label="Used"
           note={
