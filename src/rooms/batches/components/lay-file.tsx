@@ -36,13 +36,11 @@ interface Outcome {
   plan: PlanFigures;
 }
 
-type Problem = { file: 'job' | 'plan'; message: string } | null;
-
 /** A lay job from a file: laid here, or a plan of it checked. Nothing of it is kept. */
 export function LayFile() {
   const [job, setJob] = useState<Job | null>(null);
   const [seconds, setSeconds] = useState(5);
-  const [problem, setProblem] = useState<Problem>(null);
+  const [problem, setProblem] = useState('');
   const [run, setRun] = useState<Run | null>(null);
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const [drawing, setDrawing] = useState<LayDrawing[]>([]);
@@ -55,52 +53,50 @@ export function LayFile() {
       return setRun((old) => old && { ...old, plan: answer.plan });
     }
     setRun(null);
-    if (answer.is === 'refused') setProblem(answer);
+    if (answer.is === 'refused') setProblem(answer.message);
     if (answer.is !== 'laid' && answer.is !== 'checked') return;
     setDrawing(answer.drawing);
     setOutcome({ isOurs, plan: answer.plan });
   };
+  const clear = () => {
+    setProblem('');
+    setOutcome(null);
+    setDrawing([]);
+  };
 
   const takeJob = async (file: File) => {
-    const text = await textOf(file);
-    if (text === null) return setProblem({ file: 'job', message: tooLarge(file) });
+    if (file.size > MOST_BYTES) return setProblem(tooLarge(file));
+    const text = await file.text();
     worker.ask({ ask: 'read', job: text }, (answer) => {
-      if (answer.is === 'refused') return setProblem({ file: 'job', message: `“${file.name}” was not taken in: ${answer.message}.` }); // prettier-ignore
+      if (answer.is === 'refused') return setProblem(notTaken(file, answer.message));
       if (answer.is !== 'read') return;
-      setProblem(null);
-      setOutcome(null);
-      setDrawing([]);
+      clear();
       setJob({ name: file.name, text, figures: answer.job });
     });
   };
   const takePlan = async (file: File) => {
-    const text = await textOf(file);
-    if (text === null) return setProblem({ file: 'plan', message: tooLarge(file) });
-    setProblem(null);
-    setOutcome(null);
-    setDrawing([]);
-    worker.ask({ ask: 'check', job: job!.text, plan: text }, (answer) =>
-      hear(answer.is === 'refused' ? { ...answer, message: `“${file.name}” was not taken in: ${answer.message}.` } : answer, false),
-    ); // prettier-ignore
+    if (file.size > MOST_BYTES) return setProblem(tooLarge(file));
+    const plan = await file.text();
+    clear();
+    worker.ask({ ask: 'check', job: job!.text, plan }, (answer) =>
+      answer.is === 'refused' ? setProblem(notTaken(file, answer.message)) : hear(answer, false),
+    );
   };
   const lay = () => {
-    setProblem(null);
-    setOutcome(null);
-    setDrawing([]);
+    clear();
     setRun({ done: 0, plan: null });
     worker.ask({ ask: 'lay', job: job!.text, seconds }, (answer) => hear(answer, true));
   };
   const stop = () => {
     const best = run?.plan;
     setRun(null);
-    worker.end();
     if (best) worker.ask({ ask: 'check', job: job!.text, plan: best }, (answer) => hear(answer, true));
+    else worker.end();
   };
   const another = () => {
+    worker.end();
+    clear();
     setJob(null);
-    setOutcome(null);
-    setDrawing([]);
-    setProblem(null);
   };
 
   return (
@@ -119,7 +115,7 @@ export function LayFile() {
         )}
       </PageHead>
       <Stack gap="5">
-        {problem && <Notice level="stop">{problem.message}</Notice>}
+        {problem && <Notice level="stop">{problem}</Notice>}
         {job ? (
           <JobPanel
             job={job}
@@ -188,7 +184,7 @@ function Source({ onFile }: { onFile: (file: File) => void }) {
 }
 
 const tooLarge = (file: File) => `“${file.name}” is larger than ${MOST_BYTES / 1e6} MB.`;
-const textOf = (file: File): Promise<string | null> => (file.size > MOST_BYTES ? Promise.resolve(null) : file.text());
+const notTaken = (file: File, why: string) => `“${file.name}” was not taken in: ${why}.`;
 
 function JobPanel({
   job: { name, figures },
@@ -355,7 +351,7 @@ function save(json: string, name: string) {
   URL.revokeObjectURL(url);
 }
 
-/** One worker at a time; the answers of one that was ended are not heard. */
+/** Each question has a worker of its own: the one before is ended, and what it would still answer is not heard. */
 function useWorker() {
   const worker = useRef<Worker>(null);
   const end = () => {
@@ -364,7 +360,8 @@ function useWorker() {
   };
   useEffect(() => end, []);
   const ask = (question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) => {
-    worker.current ??= new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' });
+    end();
+    worker.current = new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' });
     worker.current.onmessage = ({ data }: MessageEvent<LayFileAnswer>) => hear(data);
     worker.current.postMessage(question);
   };

@@ -19,7 +19,7 @@ export type LayFileQuestion =
   | { ask: 'check'; job: string; plan: string | LayPlan };
 
 export type LayFileAnswer =
-  | { is: 'refused'; file: 'job' | 'plan'; message: string }
+  | { is: 'refused'; message: string }
   | { is: 'read'; job: JobFigures }
   | { is: 'progress'; done: number; used: Nm; bound: Nm }
   | { is: 'better'; plan: LayPlan; drawing: LayDrawing[] }
@@ -68,12 +68,12 @@ const tell = (answer: LayFileAnswer) => self.postMessage(answer);
 
 self.onmessage = ({ data }: MessageEvent<LayFileQuestion>) => {
   const read = parseLayJob(data.job);
-  if (!read.ok) return tell({ is: 'refused', file: 'job', message: read.faults[0]!.message });
+  if (!read.ok) return tell({ is: 'refused', message: read.faults[0]!.message });
   const job = read.value;
   if (data.ask === 'read') return tell({ is: 'read', job: figuresOf(job) });
   if (data.ask === 'check') {
     const plan = typeof data.plan === 'string' ? parseLayPlan(data.plan, job) : { ok: true as const, value: data.plan };
-    if (!plan.ok) return tell({ is: 'refused', file: 'plan', message: plan.faults[0]!.message });
+    if (!plan.ok) return tell({ is: 'refused', message: plan.faults[0]!.message });
     return tell({ is: 'checked', ...whole(job, plan.value) });
   }
   const plan = nest(job, {
@@ -82,7 +82,7 @@ self.onmessage = ({ data }: MessageEvent<LayFileQuestion>) => {
     onProgress: ({ done, used, bound }) => tell({ is: 'progress', done, used, bound }),
     onBetter: (better) => tell({ is: 'better', plan: better, drawing: drawn(job, better) }),
   });
-  if (!plan.ok) return tell({ is: 'refused', file: 'job', message: plan.faults[0]!.message });
+  if (!plan.ok) return tell({ is: 'refused', message: plan.faults[0]!.message });
   tell({ is: 'laid', ...whole(job, plan.value) });
 };
 
