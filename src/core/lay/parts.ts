@@ -42,11 +42,17 @@ export function pieceParts(job: LayJob): Part[] {
 /** One way of cutting some strips: the blocks to place. The search picks one way for each set of strips. */
 export type StripWay = StripBlock[];
 
+/** How a set of strips is cut in a lay: one of its ways by number, or blocks that were made for the gaps between its pieces. */
+export type ChosenWay = number | StripWay;
+
 /** A set of strips that are cut together, with the ways to do it, best guess first. */
 export interface StripSet {
+  grain: LayStrip['grain'];
   wants: StripWant[];
   ways: StripWay[];
 }
+
+export const blocksOf = ({ ways }: StripSet, way: ChosenWay): StripWay => (typeof way === 'number' ? ways[way]! : way);
 
 const MOST_WAYS = 12;
 
@@ -72,7 +78,11 @@ export function stripSets(
       const most = longestCut(strip.grain, from);
       if (why) impossible.push({ want, why });
       else if (strip.grain !== 'bias')
-        straight.push({ wants: [want], ways: straightWays(want, most, expectedLength, strip.grain === 'across') });
+        straight.push({
+          grain: strip.grain,
+          wants: [want],
+          ways: straightWays(want, most, expectedLength, strip.grain === 'across'),
+        });
       else {
         bias.push(want);
         if (from !== roll) biasFrom = from;
@@ -83,8 +93,13 @@ export function stripSets(
   if (bias.length === 0) return { sets: [straight], impossible };
   // Wider first, so that one block has one change of width for each width.
   const sorted = [...bias].sort((a, b) => b.width - a.width);
-  const together = { wants: sorted, ways: biasWays(sorted, across, job.gap) };
-  const apart = sorted.map((want) => ({ wants: [want], ways: biasWays([want], across, job.gap) }));
+  const setOf = (some: StripWant[]): StripSet => ({
+    grain: 'bias',
+    wants: some,
+    ways: biasWays(some, across, job.gap),
+  });
+  const together = setOf(sorted);
+  const apart = sorted.map((want) => setOf([want]));
   return {
     sets:
       bias.length === 1

@@ -1,7 +1,7 @@
 import type { Nm } from '../length';
 import { TOLERANCE } from './check';
 import type { LayJob } from './job';
-import { blockPart, type Part, type StripSet } from './parts';
+import { blockPart, blocksOf, type ChosenWay, type Part, type StripSet } from './parts';
 import { measured, Placer, type Phase, type Placing, type Rule } from './placing';
 import { Random } from './random';
 import { shapesOf, type ShapeSet } from './shapes';
@@ -38,11 +38,12 @@ export interface Found {
   placing: Placing;
   /** Which sets of strips were cut, and each of them how. */
   setChoice: number;
-  ways: readonly number[];
+  ways: readonly ChosenWay[];
 }
 
 /** One lay in the search: the strip ways chosen, the order of the parts, the rule, and what that gives. */
 export interface State extends Found {
+  ways: readonly number[];
   placer: Placer;
   order: Int32Array;
   rule: Rule;
@@ -104,14 +105,14 @@ export class Room {
     return { parts, placer: new Placer(this.job, parts) };
   }
 
-  private partsOf(setChoice: number, ways: readonly number[]): readonly Part[] {
-    const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => set.ways[ways[i]!] ?? []);
+  private partsOf(setChoice: number, ways: readonly ChosenWay[]): readonly Part[] {
+    const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => blocksOf(set, ways[i]!));
     return [...this.pieces, ...blocks.map(blockPart)];
   }
 
   /** The shapes of a lay's parts: kept for the next lay, as long as the strips are cut alike. */
   shapesOf({ setChoice, ways, parts }: Found): ShapeSet {
-    const key = [setChoice, ...ways].join();
+    const key = JSON.stringify([setChoice, ways]);
     if (this.shapes?.key !== key) this.shapes = { key, set: shapesOf(this.job, parts) };
     return this.shapes.set;
   }

@@ -5,8 +5,9 @@ import { Columns, profileOf, type Profile } from './columns';
 import type { LayJob } from './job';
 import { greatestCommon } from './kinds';
 import { boxesOutside, turnOutline } from './outline';
-import type { Part, StripSet } from './parts';
-import { blockPart } from './parts';
+import { cutFromGaps, leastGap, restOfGaps, type Gap } from './from-gaps';
+import { freeBoxes, type Box } from './gaps';
+import { blockPart, type ChosenWay, type Part, type StripSet } from './parts';
 import { Places, type Spot, type Window } from './places';
 import { measured, phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
@@ -21,6 +22,15 @@ const DRIFT = 0.02;
 /** How often places are ranked by how well a part fits there, not by how low it lies: mostly, but where pieces wait for a repeat along the cloth. */
 const BY_TOUCH = 0.9;
 const BY_TOUCH_MATCHED = 0.35;
+/** At most so many gaps are filled with bias at once; one more block takes the rest of it. */
+const MOST_GAPS = 4;
+/** How often bias that is cut anew is cut from gaps, and how much of all area it may be for that: much bias is better in one block. */
+const FROM_GAPS = 0.5;
+const LITTLE_BIAS = 0.08;
+/** How much of the cloth below the target must be free for that: what is nearly full has no gaps to cut from. */
+const LEAST_FREE = 0.04;
+/** What the cloth counts that blocks from gaps take beyond the least block: small ones lose more in corners and joins. */
+const SPEND = 0.1;
 /** The height of a band: half of the lowest part, but between these mean heights of a part. */
 const LOWEST_BAND = 1 / 16;
 const HIGHEST_BAND = 0.25;
@@ -39,7 +49,9 @@ const FEW_PLACES = 8;
  * another phase or another way of cutting. Works for all that the format says but straight cutting.
  */
 export class Ruin {
+  /** The pieces first, then the blocks of all ways of each set of strips, then those from gaps. */
   private readonly parts: Part[];
+  private readonly pieceCount: number;
   /** The free cloth of each length: bands of rectangles, or columns where outlines have to be laid. */
   private readonly spaces: (Columns | Bands)[];
   private readonly places: Places;
@@ -51,13 +63,23 @@ export class Ruin {
   /** From where to where each part lies across and along, or lay last. */
   private readonly boxes: Float64Array;
   private readonly areas: Float64Array;
+  /** What parts cost wherever they lie: the cloth that blocks from gaps take beyond the least block. */
+  private readonly spends: Float64Array;
   private readonly margin: Nm;
   private readonly step: Nm;
   private readonly endless: number;
   private readonly touchShare: number;
-  /** For each set of strips, the numbers of its parts by way, and the way in use. */
+  /** For each set of strips, the numbers of its parts by way, the way in use, and its parts. */
   private readonly ways: number[][][];
-  private readonly way: number[];
+  private readonly way: ChosenWay[];
+  private readonly inUse: number[][];
+  /** The set of strips on the bias that may be cut from gaps, or -1, and the parts that its blocks get then. */
+  private readonly gapSet: number;
+  private readonly slots: number[];
+  private hasGaps = false;
+  /** The area (nm²) of the least block that holds all of that set. */
+  private leastBlock = 0;
+  private readonly blocked: [Nm, Nm, Nm, Nm][][];
   private readonly groups: Map<string, number>;
   private readonly members: number[][];
   private phases: (Phase | null)[];
@@ -74,7 +96,7 @@ export class Ruin {
   constructor(
     private readonly job: LayJob,
     pieces: readonly Part[],
-    sets: readonly StripSet[],
+    private readonly sets: readonly StripSet[],
     private readonly random: Random,
   ) {
     const { gap, stock } = job;
@@ -83,17 +105,24 @@ export class Ruin {
     const waits = (job.lattice?.along ?? 0) > 0 && pieces.some(({ match }) => match);
     this.touchShare = waits ? BY_TOUCH_MATCHED : BY_TOUCH;
     const blocks = sets.map((set) => set.ways.map((way) => way.map(blockPart)));
-    this.parts = [...pieces, ...blocks.flat(2)];
+    this.pieceCount = pieces.length;
+    const known = [...pieces, ...blocks.flat(2)];
+    const hasOutlines = pieces.some(({ outlines }) => outlines);
+    this.gapSet = hasOutlines ? -1 : gapSetOf(pieces, sets, this.endless < 0);
+    const slots = this.gapSet < 0 ? [] : Array.from({ length: MOST_GAPS + 1 }, () => blockPart(sets[this.gapSet]!.ways[0]![0]!)); // prettier-ignore
+    this.parts = [...known, ...slots];
     let next = pieces.length;
     this.ways = blocks.map((ways) => ways.map((way) => way.map(() => next++)));
+    this.slots = slots.map(() => next++);
     this.way = sets.map(() => 0);
+    this.inUse = this.ways.map(([first]) => first ?? []);
+    this.blocked = stock.map((_, k) => this.blockedOf(k));
     const usable = Math.max(...stock.map(({ left, right }) => right - left));
-    const hasOutlines = pieces.some(({ outlines }) => outlines);
     this.step = hasOutlines ? finestStep(usable, pieces) : 0;
     const m = this.margin;
-    const heights = this.parts.reduce((sum, { height }) => sum + height, 0);
-    const mean = heights / Math.max(1, this.parts.length);
-    const least = this.parts.reduce(
+    const heights = known.reduce((sum, { height }) => sum + height, 0);
+    const mean = heights / Math.max(1, known.length);
+    const least = known.reduce(
       (low, { width, height, turns }) => Math.min(low, height, turns.length > 1 ? width : height),
       Infinity,
     );
@@ -101,15 +130,17 @@ export class Ruin {
     this.spaces = stock.map(({ left, right, length }, k) =>
       hasOutlines
         ? new Columns(left - m, right + m, -m, length + m, this.step)
-        : new Bands(left - m, right + m, -m, length + m, high, this.parts.length, this.blockedOf(k)),
+        : new Bands(left - m, right + m, -m, length + m, high, this.parts.length, this.blocked[k]!),
     );
     this.places = new Places(job, this.spaces, this.step, random);
     this.areas = Float64Array.from(this.parts, ({ width, height, outlines }) => outlines?.area ?? width * height);
+    this.spends = new Float64Array(this.parts.length);
+    if (this.gapSet >= 0) this.leastBlock = Math.min(...this.ways[this.gapSet]!.map(([i]) => this.areas[i!]!));
     this.spots = this.parts.map(() => null);
     this.active = this.parts.map((_, i) => i < pieces.length);
     this.tops = new Float64Array(this.parts.length);
     this.boxes = new Float64Array(4 * this.parts.length);
-    for (const ways of this.ways) for (const i of ways[0] ?? []) this.active[i] = true;
+    for (const i of this.inUse.flat()) this.active[i] = true;
     this.gatherProfiles();
     const names = [...new Set(this.parts.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, g) => [name, g]));
@@ -118,7 +149,7 @@ export class Ruin {
     this.laid = new Int32Array(names.length);
     this.keys = new Float64Array(this.parts.length);
     this.phases = names.map(() => null);
-    this.temperature = this.areas.reduce((sum, area) => sum + area, 0) / this.parts.length;
+    this.temperature = this.areas.subarray(0, known.length).reduce((sum, area) => sum + area, 0) / known.length;
     this.clear();
   }
 
@@ -152,7 +183,7 @@ export class Ruin {
     this.spaces.forEach((space, k) => {
       space.clear();
       if (space instanceof Columns)
-        for (const [x0, y0, x1, y1] of this.blockedOf(k))
+        for (const [x0, y0, x1, y1] of this.blocked[k]!)
           space.take(x0, y0, { width: x1 - x0, height: y1 - y0, low: null, high: null });
     });
   }
@@ -175,7 +206,7 @@ export class Ruin {
   }
 
   /** Starts from a lay that was found: its parts are the pieces first, then the blocks of these ways. */
-  load(placing: Pick<Placing, 'stock' | 'x' | 'y' | 'turned'>, ways: readonly number[]) {
+  load(placing: Pick<Placing, 'stock' | 'x' | 'y' | 'turned'>, ways: readonly ChosenWay[]) {
     this.clear();
     ways.forEach((way, s) => this.use(s, way));
     const numbers = this.activeParts();
@@ -201,20 +232,37 @@ export class Ruin {
   }
 
   /** Cuts a set of strips another way; none of its blocks is laid. */
-  private use(set: number, way: number) {
-    for (const i of this.ways[set]![this.way[set]!] ?? []) {
+  private use(set: number, way: ChosenWay) {
+    for (const i of this.inUse[set]!) {
       this.active[i] = false;
       this.tops[i] = -Infinity;
     }
     this.way[set] = way;
-    for (const i of this.ways[set]![way] ?? []) {
+    if (typeof way === 'number') this.inUse[set] = this.ways[set]![way] ?? [];
+    else {
+      this.inUse[set] = this.slots.slice(0, way.length);
+      const all = way.reduce((sum, { width, height }) => sum + width * height, 0);
+      const spend = SPEND * Math.max(0, 1 - this.leastBlock / all);
+      way.forEach((block, k) => this.fillSlot(this.slots[k]!, blockPart(block), spend));
+    }
+    for (const i of this.inUse[set]) {
       this.active[i] = true;
       this.tops[i] = Infinity;
     }
   }
 
+  private fillSlot(i: number, part: Part, spend: number) {
+    const m = this.margin;
+    this.parts[i] = part;
+    this.areas[i] = part.width * part.height;
+    this.spends[i] = spend * this.areas[i]!;
+    this.profiles[i] = [{ width: part.width + 2 * m, height: part.height + 2 * m, low: null, high: null }, null, null, null]; // prettier-ignore
+  }
+
   private activeParts(): number[] {
-    return this.parts.flatMap((_, i) => (this.active[i] ? [i] : []));
+    // Blocks from gaps come where the ways of their set have theirs.
+    const blocks = this.inUse.flat();
+    return [...Array(this.pieceCount).keys(), ...blocks];
   }
 
   /** Sets the target (nm on the endless length) and counts what the lay costs against it. */
@@ -222,6 +270,18 @@ export class Ruin {
     this.target = target;
     this.places.target = target;
     this.cost = this.costNow();
+    this.hasGaps = this.gapSet >= 0 && (this.endless < 0 || this.freeShare() > LEAST_FREE);
+  }
+
+  /** How much of the cloth below the target the parts leave, as a share of it. */
+  private freeShare(): number {
+    const { stock } = this.job;
+    const cloth = stock.reduce(
+      (sum, { left, right, length }) => sum + (right - left) * (length === Infinity ? this.target : length),
+      0,
+    );
+    const taken = this.areas.reduce((sum, area, i) => sum + (this.active[i] ? area : 0), 0);
+    return 1 - taken / cloth;
   }
 
   private costNow(): number {
@@ -235,10 +295,10 @@ export class Ruin {
     const area = this.areas[i]!;
     const top = this.tops[i]!;
     if (top === Infinity) return 2 * area;
-    if (top === -Infinity) return 0;
+    if (top === -Infinity) return this.active[i] ? this.spends[i]! : 0;
     const scale = Number.isFinite(this.target) && this.target > 0 ? this.target : 1e9;
     const over = top > this.target ? area * (1 + (top - this.target) / scale) : 0;
-    return over + (DRIFT * area * Math.min(top, this.target)) / scale;
+    return over + this.spends[i]! + (DRIFT * area * Math.min(top, this.target)) / scale;
   }
 
   /** The furthest point on the endless length, Infinity when a part is laid nowhere. */
@@ -341,7 +401,7 @@ export class Ruin {
     remove(lead);
     for (let more = random.below(3); more > 0 && over.length > 1; more--) remove(over[random.below(over.length)]!);
     const dice = random.next();
-    let recut: { set: number; way: number } | null = null;
+    let recut: { set: number; way: ChosenWay; isFromGaps: boolean } | null = null;
     if (this.ways.length > 0 && dice < 0.06) recut = this.recut(remove);
     else if (this.groups.size > 0 && dice < 0.16) this.removeGroup(remove);
     const window = this.removeWindow(lead, remove);
@@ -349,10 +409,7 @@ export class Ruin {
     const near = random.next() < (this.step > 0 ? NEAR : this.groups.size > 0 ? 0 : NEAR_PLAIN) ? window : null;
 
     const again = recut
-      ? [
-          ...off.filter((i) => this.active[i]),
-          ...this.ways[recut.set]![this.way[recut.set]!]!.filter((i) => !off.includes(i)),
-        ]
+      ? [...off.filter((i) => this.active[i]), ...this.inUse[recut.set]!.filter((i) => !off.includes(i))]
       : off.slice();
     this.arrange(again, lead);
     this.places.mostLooked = random.next() < 0.5 ? FEW_PLACES : Infinity;
@@ -363,6 +420,11 @@ export class Ruin {
       if (!this.layAt(i, true, near) && near) this.layAt(i, true);
       cost += this.costOf(i);
       if (cost > limit) break;
+    }
+    if (recut?.isFromGaps && cost <= limit) {
+      const blocks = this.cutFromGaps();
+      again.push(...blocks);
+      cost = blocks.length === 0 ? Infinity : blocks.reduce((sum, i) => sum + this.costOf(i), cost);
     }
     if (cost <= limit) {
       this.cost = cost;
@@ -392,12 +454,37 @@ export class Ruin {
     }
   }
 
-  private recut(remove: (i: number) => void): { set: number; way: number } {
+  private recut(remove: (i: number) => void): { set: number; way: ChosenWay; isFromGaps: boolean } {
     const set = this.random.below(this.ways.length);
     const way = this.way[set]!;
-    for (const i of this.ways[set]![way]!) remove(i);
-    this.use(set, this.random.below(this.ways[set]!.length));
-    return { set, way };
+    for (const i of this.inUse[set]!) remove(i);
+    const isFromGaps = set === this.gapSet && this.hasGaps && this.random.next() < FROM_GAPS;
+    this.use(set, isFromGaps ? [] : this.random.below(this.ways[set]!.length));
+    return { set, way, isFromGaps };
+  }
+
+  /** Cuts bias from what is free below the target, and the rest of it as one block; its parts, none when that can't be. */
+  private cutFromGaps(): number[] {
+    const { gapSet, margin: m, boxes, random } = this;
+    const { gap, stock } = this.job;
+    const set = this.sets[gapSet]!;
+    const least = leastGap(set.wants) + 2 * m;
+    const gaps = stock.flatMap(({ left, right, length }, k): Gap[] => {
+      const taken: Box[] = [...this.blocked[k]!];
+      this.spots.forEach((spot, i) => {
+        if (spot?.stock === k) taken.push([boxes[4 * i]!, boxes[4 * i + 2]!, boxes[4 * i + 1]!, boxes[4 * i + 3]!]);
+      });
+      const end = k === this.endless ? this.target : length;
+      return freeBoxes(taken, [left - m, -m, right + m, end + m], least, least).map((box) => ({ stock: k, box }));
+    });
+    const { cuts, rest } = cutFromGaps(set.wants, gaps, m, gap, 1 + random.below(MOST_GAPS), random);
+    const last = rest.length > 0 ? restOfGaps(set, rest, gap, random) : null;
+    if (rest.length > 0 && !last) return [];
+    this.use(gapSet, [...cuts.map(({ block }) => block), ...(last ? [last] : [])]);
+    const parts = this.inUse[gapSet]!;
+    cuts.forEach(({ stock: k, x, y }, i) => this.put(parts[i]!, { stock: k, x: x - m, y: y - m, turned: 0 }));
+    if (last) this.layAt(parts.at(-1)!, false);
+    return parts;
   }
 
   private removeGroup(remove: (i: number) => void) {
@@ -455,6 +542,18 @@ export class Ruin {
     if (random.next() < 0.5) keys[lead] = Infinity;
     numbers.sort((a, b) => keys[b]! - keys[a]! || a - b);
   }
+}
+
+/**
+ * Which set of strips may be cut from gaps, -1 for none: all bias together, where it is not much of the area or all cloth is scarce. Of several sets
+ * each would have blocks of its own, which lose more than the gaps give.
+ */
+function gapSetOf(pieces: readonly Part[], sets: readonly StripSet[], isScarce: boolean): number {
+  const ofBias = sets.flatMap(({ grain }, s) => (grain === 'bias' ? [s] : []));
+  if (ofBias.length !== 1) return -1;
+  const bias = sets[ofBias[0]!]!.wants.reduce((sum, { width, length }) => sum + width * length, 0);
+  const rest = pieces.reduce((sum, { width, height }) => sum + width * height, 0);
+  return isScarce || bias <= LITTLE_BIAS * (rest + bias) ? ofBias[0]! : -1;
 }
 
 /** The width of a column for outlines: what all sizes are multiples of, when that is fine enough, or a part of the cloth. */

@@ -111,8 +111,12 @@ export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, 
   // A lying block holds a cut's slanted end beside its least length.
   const end = isLying ? Math.max(...wants.map(({ width }) => width * ROOT2)) : 0;
   if (narrowest + end > blockWidth) return null;
-  const fill = (length: Nm) =>
-    isLying ? fillBias(length, blockWidth, wants, gap) : fillBias(blockWidth, length, wants, gap);
+  const fill = (length: Nm) => {
+    const { cuts, rest } = isLying
+      ? fillBias(length, blockWidth, wants, gap)
+      : fillBias(blockWidth, length, wants, gap);
+    return rest.length === 0 ? cuts : null;
+  };
   let low = isLying ? narrowest - 1 : 0;
   let high = Math.max(blockWidth, narrowest);
   while (!fill(high)) {
@@ -125,21 +129,57 @@ export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, 
     if (fill(middle)) high = middle;
     else low = middle;
   }
-  const cuts = fill(high)!.map((cut) => (isLying ? { ...cut, outline: overCorner(cut.outline) } : cut));
+  const block = blockOf(fill(high)!, isLying);
+  return { ...block, width: isLying ? Math.min(blockWidth, block.width) : blockWidth };
+}
+
+/**
+ * As much of the wanted strips on the bias as a rectangle of cloth gives, and what is wanting of them then (each as a strip
+ * that its joins count to). The cuts end at its sides, or with `isLying` at its lower and upper edge. Null when not even one
+ * cut fits.
+ */
+export function biasFrom(
+  width: Nm,
+  height: Nm,
+  wants: readonly StripWant[],
+  gap: Nm,
+  isLying: boolean,
+): { block: StripBlock; rest: StripWant[] } | null {
+  // Corners are rounded.
+  const [w, h] = [width - 2, height - 2];
+  const { cuts, rest } = isLying ? fillBias(h, w, wants, gap) : fillBias(w, h, wants, gap);
+  return cuts.length === 0 ? null : { block: trimmed(blockOf(cuts, isLying)), rest };
+}
+
+/** The cuts over the corner for a lying block, in the box from its lower left corner to their furthest ones. */
+function blockOf(cuts: readonly BlockCut[], isLying: boolean): StripBlock {
+  const turned = cuts.map((cut) => (isLying ? { ...cut, outline: overCorner(cut.outline) } : cut));
+  const corners = turned.flatMap(({ outline }) => outline);
+  return { width: Math.max(...corners.map(([x]) => x)), height: Math.max(...corners.map(([, y]) => y)), cuts: turned };
+}
+
+/** The same cuts in the least box round them. */
+function trimmed({ width, height, cuts }: StripBlock): StripBlock {
   const corners = cuts.flatMap(({ outline }) => outline);
-  return { width: isLying ? Math.min(blockWidth, Math.max(...corners.map(([x]) => x))) : blockWidth, height: Math.max(...corners.map(([, y]) => y)), cuts }; // prettier-ignore
+  const [left, low] = [Math.min(...corners.map(([x]) => x)), Math.min(...corners.map(([, y]) => y))];
+  const moved = (outline: BlockCut['outline']) => outline.map(([x, y]): Point => [x - left, y - low]) as BlockCut['outline']; // prettier-ignore
+  return {
+    width: width - left,
+    height: height - low,
+    cuts: cuts.map((cut) => ({ ...cut, outline: moved(cut.outline) })),
+  };
 }
 
 const overCorner = (outline: BlockCut['outline']) => outline.map(([x, y]): Point => [y, x]) as BlockCut['outline'];
 
-/** The cuts of all the wanted strips in a block of b by l, band after band from the lower right corner, or null. */
-function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[] | null {
+/** The cuts of the wanted strips in a block of b by l, band after band from the lower right corner, and what has no room there. */
+function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): { cuts: BlockCut[]; rest: StripWant[] } {
   const cuts: BlockCut[] = [];
   let offset = Math.ceil(leastCut(wants[0]!) / ROOT2) - b; // the band's lower edge is y = x + offset
   let bandWidth = 0; // of the band in hand; 0 before the first
   let from = 0; // where the band is still free
   let to = 0;
-  for (const want of wants) {
+  for (const [k, want] of wants.entries()) {
     const rise = want.width * ROOT2;
     const least = leastCut(want);
     // Each cut gives its length less a join's loss, but for one: n cuts have n - 1 joins.
@@ -147,7 +187,10 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[
     for (let isFirst = true; isFirst || missing > 0;) {
       if (bandWidth !== want.width || (to - from) * ROOT2 < least) {
         if (bandWidth > 0) offset += (bandWidth + gap) * ROOT2;
-        if (offset > l) return null;
+        if (offset > l) {
+          const started = missing < want.length - want.loss ? { ...want, length: missing + want.loss } : want;
+          return { cuts, rest: [started, ...wants.slice(k + 1)] };
+        }
         bandWidth = want.width;
         from = Math.max(0, -offset);
         to = Math.min(b, l - offset - rise);
@@ -161,7 +204,7 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): BlockCut[
       from = end + gap;
     }
   }
-  return cuts;
+  return { cuts, rest: [] };
 }
 
 function biasCut({ strip, copy }: StripWant, from: Nm, to: Nm, offset: number, rise: number): BlockCut {
