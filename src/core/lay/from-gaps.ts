@@ -2,7 +2,7 @@ import type { Nm } from '../length';
 import { without, type Box } from './gaps';
 import type { StripSet } from './parts';
 import type { Random } from './random';
-import { biasBlock, biasFrom, type StripBlock, type StripWant } from './strips';
+import { biasBlock, biasFrom, leastCut, type StripBlock, type StripWant } from './strips';
 
 /** A free rectangle on one of the lengths. */
 export interface Gap {
@@ -22,8 +22,7 @@ export interface GapCut {
 const NOISE = 0.5;
 
 /** The least side (nm) of a rectangle that a cut on the bias of any of these strips fits in. */
-export const leastGap = (wants: readonly StripWant[]): Nm =>
-  Math.floor(Math.min(...wants.map(({ least, loss }) => Math.max(least, 2 * loss, 1))) / Math.SQRT2);
+export const leastGap = (wants: readonly StripWant[]): Nm => Math.floor(Math.min(...wants.map(leastCut)) / Math.SQRT2);
 
 /**
  * Cuts strips on the bias from `most` gaps at most, large ones sooner than small ones; and what is wanting then. Each block

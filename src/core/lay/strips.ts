@@ -29,7 +29,7 @@ export interface StripBlock {
 }
 
 /** No cut is worth a join that is shorter than twice what the join takes. */
-const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
+export const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
 
 /**
  * The lengths of n cuts that join to the wanted length: each join takes `loss` once, so they sum to
