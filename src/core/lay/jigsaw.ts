@@ -90,6 +90,17 @@ export function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: 
 }
 
 /**
+ * Whether parts might fill `target` nm of the one length exactly: their area must, and every line along the cloth crosses
+ * parts only, whose sides add up to the length.
+ */
+export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm): boolean {
+  const { gap } = job;
+  const sides = parts.flatMap(({ width, height, turns }) => (turns.length > 1 ? [width, height] : turns[0] === 90 ? [width] : [height])); // prettier-ignore
+  const step = sides.map((side) => side + gap).reduce(greatestCommon);
+  return (target + gap) % step === 0 && wasteAt(job, parts, target) === 0;
+}
+
+/**
  * A beam search for a lay without waste, or nearly: each state is a skyline; one of its valleys is filled at a corner by a
  * part, and of all the states with equally many parts the most believable are kept. Belief is counted in bits: a part whose
  * phase is right just where a corner is, that fills a valley from wall to wall or ends level with a neighbour is hardly

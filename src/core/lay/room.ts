@@ -78,6 +78,8 @@ export class Room {
   /** The best lay that came from an order. */
   bestOrder: State | null = null;
   passes = 0;
+  /** Some lays that short goes of ruin and recreate have ended with. */
+  readonly tried: Found[] = [];
   private shapes: { key: string; set: ShapeSet } | null = null;
 
   constructor(

@@ -1,5 +1,5 @@
 import type { LayJob } from './job';
-import { wasteAt } from './jigsaw';
+import { canFillExactly } from './jigsaw';
 import { sortedOrders } from './orders';
 import type { Part, StripSet } from './parts';
 import { Room, type SearchLimits } from './room';
@@ -38,7 +38,7 @@ export function search(
   room.starts.sort((a, b) => a.placing.cost - b.placing.cost);
   if (!tryWays(room)) return room.passes;
   // What fills the cloth exactly at the bound needs no better one; one lane works it out for all.
-  if (limits.lane === 0 && wasteAt(job, room.starts[0]!.parts, limits.target) !== 0) limits.target = limits.sharpen();
+  if (limits.lane === 0 && !canFillExactly(job, room.starts[0]!.parts, limits.target)) limits.target = limits.sharpen();
 
   const strategies = strategiesOf(room);
   const spent = strategies.map(({ ahead = 0 }, i) => (i === limits.lane % strategies.length ? -1e-9 : 0) - ahead);

@@ -1,14 +1,16 @@
-import { Jigsaw, wasteAt } from './jigsaw';
+import { canFillExactly, Jigsaw } from './jigsaw';
+import type { LayJob } from './job';
 import { Merges } from './merges';
 import { Mosaic, suitsMosaic } from './mosaic';
 import { orders, sortedOrders } from './orders';
-import type { Part } from './parts';
-import { measured } from './placing';
+import { blocksOf, type Part } from './parts';
+import { measured, phaseAt, type Phase } from './placing';
 import { Recut } from './recut';
 import { FEW, luby, type Found, type Room, type Strategy } from './room';
 import { Rows, suitsRows } from './rows';
 import { Ruin } from './ruin';
 import { Squeeze } from './squeeze';
+import { WaitingBeam, type WaitingLay } from './waiting';
 
 /** The first width of the beam, and the widest: about 200 MB of states. */
 const NARROW = 64;
@@ -18,8 +20,9 @@ const FOR_BEAMS = { least: 48, most: 300 };
 const MOST_FOR_AREA = 4;
 /** For straight cutting, so many parts are few enough for a beam. */
 const FEW_STRAIGHT = 60;
-/** About how many passes a state of a beam takes, and a step of ruin and recreate without and with outlines: measured. */
+/** About how many passes a state of a beam takes, a place that a waiting one looks at, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
+const PASSES_A_PLACE = 0.0025;
 const PASSES_A_STEP = 0.2;
 const PASSES_A_RECUT = 0.02;
 const PASSES_A_MERGE = 1;
@@ -56,8 +59,32 @@ const PASSES_A_MOVE = 0.5;
 /** The weights of pairs take memory by the square: no more parts than that are squeezed. */
 const MOST_SQUEEZED = 600;
 
+/** Passes that ruin and recreate takes before beams where there are several lengths: about a second. */
+const FIRST_RUINS = 2_000;
+/** The first width of beams that wait for phases, and what ranks their states: measured (`Ranking`). */
+const WAITING = 50;
+const LEAST_PAY = 1.5;
+const MOST_PAY = 4;
+const MATCHED_PAY = 0.6;
+const MOST_ROUGH = 0.03;
+/** How much more a piece counts that a beam has left over, at most how much, and how much of that lasts till the next one. */
+const SQUEAK = 0.1;
+const MOST_SQUEAK = 2;
+const SQUEAK_FADING = 0.9;
+/** So many parts are few enough for them, and so many states, which is about 70 MB, are kept in one. */
+const MOST_WAITING = 600;
+const MOST_STATES = 100_000;
+/** How much longer a target may be when a beam has found nothing. */
+const EASIER = 1.005;
+/** How often beams start from another lay than the best, and so many lays are kept for that. */
+const FROM_TRIED = 0.5;
+const MOST_TRIED = 12;
+
 /** Passes that mosaics take before all else: their first beams, which tell whether there is hope. */
 const FIRST_MOSAICS = 1_000;
+
+/** Which length is endless; -1 for none. */
+const endOf = ({ stock }: LayJob): number => stock.findIndex(({ length }) => length === Infinity);
 
 const isForBeams = ({ length }: readonly Part[]) => length >= FOR_BEAMS.least && length <= FOR_BEAMS.most;
 
@@ -70,7 +97,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   // A lay without waste is worth looking for when the parts would fill it exactly, and they are few or bound to a phase.
   const isStraight = suitsRows(job, parts) && !hasOutlines;
   const canBeTight = placer.canBeTight && !hasOutlines;
-  const isExact = (canBeTight || isStraight) && wasteAt(job, parts, limits.target) === 0;
+  const isExact = (canBeTight || isStraight) && canFillExactly(job, parts, limits.target);
   const isMatched = pieces.some(({ match }) => match);
   const isSecond = limits.lane % 2 === 1;
   const forBeams = isExact && !isMatched && isForBeams(parts);
@@ -82,8 +109,13 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
   if (isStraight && parts.length <= FEW_STRAIGHT) strategies.push({ passes: beams(room), share: 8 });
   const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : forBeams ? 2 : 4;
-  if (!job.straight) strategies.push({ passes: ruins(room), share: forRuins });
-  const endless = job.stock.some(({ length }) => length === Infinity);
+  const endless = endOf(job) >= 0;
+  const mayWait = isMatched && !isExact && !hasOutlines && !job.straight;
+  const forWaits = mayWait && endless && parts.length <= MOST_WAITING;
+  // With several lengths what it finds on the first ones stays when beams lay the last one anew, so it goes ahead.
+  const ahead = forWaits && job.stock.length > 1 ? FIRST_RUINS : 0;
+  if (!job.straight) strategies.push({ passes: ruins(room), share: forRuins, ahead });
+  if (forWaits) strategies.push({ passes: waits(room), share: 25 });
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
   // It gives up soon where there is no hope.
@@ -101,7 +133,7 @@ function* beams(room: Room): Strategy {
   const { parts } = base;
   const ruin = new Ruin(job, room.pieces, room.sets[base.setChoice] ?? [], random);
   const jigsaw = new Jigsaw(job, parts, random, room.best!.placing.used[0]!);
-  const isExact = wasteAt(job, parts, limits.target) === 0;
+  const isExact = canFillExactly(job, parts, limits.target);
   const countsArea = !room.pieces.some(({ match }) => match) && !job.straight && isForBeams(parts);
   const comesNearer = job.straight || countsArea;
   const narrow = parts.length <= FEW || comesNearer ? NARROW : 4 * NARROW;
@@ -158,6 +190,94 @@ function* mosaics(room: Room): Strategy {
   }
 }
 
+/**
+ * Beams that let pieces wait for their phase, on the endless length: what lies on the others stays as in the best lay, or as
+ * in another that ruin and recreate has tried. Each lay they find goes through a little of it, too. Pieces that a beam has left over
+ * count for more in the next ones (squeaky wheel optimisation, Joslin and Clements 1999).
+ */
+function* waits(room: Room): Strategy {
+  const { job, random } = room;
+  const end = endOf(job);
+  const squeaks = new Map<string, number>();
+  let shortest = Infinity;
+  for (let go = 0; ; go++) {
+    const isOther = job.stock.length > 1 && room.tried.length > 0 && random.next() < FROM_TRIED;
+    const from = isOther ? room.tried[random.below(room.tried.length)]! : room.best!;
+    const { numbers, beam } = beamOf(room, from);
+    if (numbers.length === 0) {
+      yield room.spend(1);
+      continue;
+    }
+    const levels = beam.run(Math.min(room.best!.placing.used[end]!, shortest) - 1, {
+      width: Math.min(WAITING * luby(go), Math.ceil(MOST_STATES / numbers.length)),
+      pays: LEAST_PAY + (MOST_PAY - LEAST_PAY) * random.next(),
+      matched: MATCHED_PAY,
+      rough: MOST_ROUGH * random.next() ** 2,
+      squeaks,
+    });
+    let next = levels.next();
+    for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_PLACE);
+    const lay = next.value;
+    const isWhole = lay?.placed === numbers.length;
+    for (const [id, weight] of squeaks) squeaks.set(id, 1 + (weight - 1) * SQUEAK_FADING);
+    numbers.forEach((i, k) => {
+      const id = from.parts[i]!.piece?.id;
+      if (lay && lay.stock[k]! < 0 && id) squeaks.set(id, Math.min(MOST_SQUEAK, (squeaks.get(id) ?? 1) + SQUEAK));
+    });
+    yield room.spend(1);
+    if (!isWhole) {
+      shortest *= EASIER;
+      continue;
+    }
+    const whole = withRest(room, from, numbers, lay);
+    shortest = Math.min(shortest, lay.reached);
+    room.consider(whole);
+    yield* descend(room, whole, Math.round(STEPS_OF_A_TRIAL / from.parts.length));
+  }
+}
+
+/** A beam for what a lay has on the endless length: pieces and bias, of which the numbers are told. */
+function beamOf({ job, pieces, sets, random }: Room, from: Found): { numbers: number[]; beam: WaitingBeam } {
+  const end = endOf(job);
+  const isInBeam = [
+    ...pieces.map(() => true),
+    ...(sets[from.setChoice] ?? []).flatMap((set, s) => blocksOf(set, from.ways[s]!).map(() => set.grain === 'bias')),
+  ];
+  const { stock, x, y } = from.placing;
+  const numbers = isInBeam.flatMap((is, i) => (is && (stock[i] === end || stock[i]! < 0) ? [i] : []));
+  const phases = new Map<string, Phase>();
+  from.parts.forEach(({ match }, i) => {
+    const at = stock[i]!;
+    if (match?.group && job.lattice && at >= 0 && at !== end)
+      phases.set(match.group, phaseAt(match, job.stock[at]!.motif, x[i]!, y[i]!, job.lattice));
+  });
+  const parts = numbers.map((i) => from.parts[i]!);
+  return { numbers, beam: new WaitingBeam(job, parts, end, phases, random) };
+}
+
+/** A beam's lay with what lies on other lengths, and the straight strips that it left out where they fit. */
+function withRest(room: Room, from: Found, numbers: readonly number[], lay: WaitingLay): Found {
+  const { job, pieces, sets, random } = room;
+  const end = endOf(job);
+  const { stock, x, y, turned } = from.placing;
+  const where = {
+    stock: stock.map((at) => (at === end ? -1 : at)),
+    x: x.slice(),
+    y: y.slice(),
+    turned: turned.slice(),
+  };
+  numbers.forEach((i, k) => {
+    where.stock[i] = lay.stock[k]!;
+    where.x[i] = lay.x[k]!;
+    where.y[i] = lay.y[k]!;
+    where.turned[i] = lay.turned[k]!;
+  });
+  const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
+  ruin.load(where, from.ways);
+  ruin.layRest((one, other) => other.width * other.height - one.width * one.height);
+  return { ...ruin.found(), setChoice: from.setChoice };
+}
+
 /** Ruin and recreate: a little from several lays, since much hangs on where it starts, and then on from the best one. */
 function* ruins(room: Room): Strategy {
   const { pieces, starts } = room;
@@ -198,7 +318,7 @@ function* firstOutlines(room: Room): Strategy {
 /** Ruin and recreate from a lay, toward targets a little below it, until nothing comes of it for long or `most` steps are done. */
 function* descend(room: Room, from: Found, most: number): Strategy {
   const { job, random, limits, pieces, sets } = room;
-  const endless = job.stock.findIndex(({ length }) => length === Infinity);
+  const endless = endOf(job);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
   const floor = Math.max(0, limits.target - finite);
   const hasOutlines = pieces.some(({ outlines }) => outlines);
@@ -226,12 +346,15 @@ function* descend(room: Room, from: Found, most: number): Strategy {
       yield room.spend(cost);
     }
   }
+  if (most === Infinity) return;
+  room.tried.push({ ...ruin.found(), setChoice: from.setChoice });
+  if (room.tried.length > MOST_TRIED) room.tried.splice(random.below(MOST_TRIED), 1);
 }
 
 /** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
 function* squeezes(room: Room): Strategy {
   const { job, random, limits } = room;
-  const endless = job.stock.findIndex(({ length }) => length === Infinity);
+  const endless = endOf(job);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
   const floor = Math.max(0, limits.target - finite);
   let squeeze: Squeeze | null = null;
@@ -302,7 +425,7 @@ function* piles(room: Room): Strategy {
       return true;
     };
     tell();
-    if (!isColumns && n <= FEW && wasteAt(job, parts, limits.target) === 0) {
+    if (!isColumns && n <= FEW && canFillExactly(job, parts, limits.target)) {
       const merges = new Merges(job, parts, random);
       const levels = merges.run(limits.target, MERGES * luby(round / 2 + 1));
       let next = levels.next();
