@@ -193,7 +193,7 @@ function* mosaics(room: Room): Strategy {
 /**
  * Beams that let pieces wait for their phase, on the endless length: what lies on the others stays as in the best lay, or as
  * in another that ruin and recreate has tried. Each lay they find goes through a little of it, too. Pieces that a beam has left over
- * count for more in the next ones (squeaky wheel optimisation, Joslin and Clements 1999).
+ * count for more in the next ones (squeaky wheel optimisation, Joslin and Clements 1999, from memory).
  */
 function* waits(room: Room): Strategy {
   const { job, random } = room;
