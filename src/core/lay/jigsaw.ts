@@ -2,7 +2,17 @@ import { phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 import { merge } from './best-fit';
 import type { LayJob } from './job';
-import { gatherKinds, greatestCommon, subsetSums, type Kind, type Phase, type Way } from './kinds';
+import {
+  gatherKinds,
+  greatestCommon,
+  layOf,
+  subsetSums,
+  type Chain,
+  type ChainLay,
+  type Kind,
+  type Phase,
+  type Way,
+} from './kinds';
 import type { Part } from './parts';
 import type { Random } from './random';
 
@@ -29,7 +39,7 @@ interface Floor {
   under: Floor | null;
 }
 
-interface State {
+interface State extends Chain {
   x: number[];
   w: number[];
   y: number[];
@@ -40,22 +50,8 @@ interface State {
   waste: number;
   score: number;
   hash: number;
-  parent: State | null;
-  kind: number;
-  way: Way | null;
-  px: Nm;
-  py: Nm;
   /** The value by which the beam keeps it. */
   rank: number;
-}
-
-/** Where a state's parts lie; stock -1: not placed yet. */
-export interface JigsawLay {
-  placed: number;
-  stock: Int32Array;
-  x: Float64Array;
-  y: Float64Array;
-  turned: Uint8Array;
 }
 
 interface Child {
@@ -173,7 +169,7 @@ export class Jigsaw {
    * (their number is the level). `isForcing`: what fits by a small chance is taken without looking at others. `largeFirst`:
    * so many bits the area of a mean part counts beside the bits of evidence.
    */
-  *run(target: Nm, width: number, isForcing: boolean, largeFirst = 1): Generator<number, JigsawLay[], void> {
+  *run(target: Nm, width: number, isForcing: boolean, largeFirst = 1): Generator<number, ChainLay[], void> {
     this.isForcing = isForcing && this.canForce;
     this.largeFirst = largeFirst;
     const height = target + this.job.gap;
@@ -223,27 +219,7 @@ export class Jigsaw {
       }
       yield states.length;
     }
-    return states.slice(0, MOST_LAYS).map((state) => this.unfold(state));
-  }
-
-  private unfold(last: State): JigsawLay {
-    const n = this.parts.length;
-    const lay: JigsawLay = {
-      placed: 0,
-      stock: new Int32Array(n).fill(-1),
-      x: new Float64Array(n),
-      y: new Float64Array(n),
-      turned: new Uint8Array(n),
-    };
-    const next = this.kinds.map(() => 0);
-    for (let state: State | null = last; state && state.way; state = state.parent, lay.placed++) {
-      const part = this.kinds[state.kind]!.members[next[state.kind]!++]!;
-      lay.stock[part] = 0;
-      lay.x[part] = this.left + state.px;
-      lay.y[part] = state.py;
-      lay.turned[part] = state.way.turned;
-    }
-    return lay;
+    return states.slice(0, MOST_LAYS).map((state) => layOf(state, this.kinds, this.parts.length, 0, this.left));
   }
 
   private canFill(sums: Uint8Array | null, length: Nm): boolean {

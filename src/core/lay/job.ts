@@ -33,6 +33,10 @@ export interface StockLength {
   outline: Point[] | null;
 }
 
+/** Which length is endless; -1 for none. */
+export const endlessOf = (stock: readonly Pick<StockLength, 'length'>[]): number =>
+  stock.findIndex(({ length }) => length === Infinity);
+
 export interface LayPiece {
   id: string;
   qty: number;
@@ -194,7 +198,7 @@ function readStock(read: Reader, value: unknown, width: Nm, selvage: [Nm, Nm]): 
   const lengths = list(value, 'stock').map((one, i) => readLength(read, one, `stock[${i}]`, width, selvage));
   if (lengths.length === 0) throw new Refusal('stock', '[] has no length of cloth');
   uniqueIds(lengths, 'stock');
-  const endless = lengths.findIndex(({ length }) => length === Infinity);
+  const endless = endlessOf(lengths);
   if (endless >= 0 && endless < lengths.length - 1)
     throw new Refusal(`stock[${endless}].length`, 'only the last length may be endless');
   return lengths;

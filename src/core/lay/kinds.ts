@@ -80,3 +80,41 @@ export function subsetSums(kinds: readonly Kind[], most: Nm, step: Nm, side: (wa
   }
   return reached;
 }
+
+/** What a state of a beam has laid last, and where; its parents hold the rest. */
+export interface Chain {
+  parent: Chain | null;
+  kind: number;
+  way: Way | null;
+  px: Nm;
+  py: Nm;
+}
+
+/** Where a beam's parts lie, and how many of them; stock -1: not placed. */
+export interface ChainLay {
+  placed: number;
+  stock: Int32Array;
+  x: Float64Array;
+  y: Float64Array;
+  turned: Uint8Array;
+}
+
+/** The lay of a chain of `count` parts on length number `on`, its places moved by `left` nm across. */
+export function layOf(last: Chain, kinds: readonly Kind[], count: number, on: number, left: Nm): ChainLay {
+  const lay: ChainLay = {
+    placed: 0,
+    stock: new Int32Array(count).fill(-1),
+    x: new Float64Array(count),
+    y: new Float64Array(count),
+    turned: new Uint8Array(count),
+  };
+  const next = kinds.map(() => 0);
+  for (let state: Chain | null = last; state?.way; state = state.parent, lay.placed++) {
+    const part = kinds[state.kind]!.members[next[state.kind]!++]!;
+    lay.stock[part] = on;
+    lay.x[part] = left + state.px;
+    lay.y[part] = state.py;
+    lay.turned[part] = state.way.turned;
+  }
+  return lay;
+}

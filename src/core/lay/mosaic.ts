@@ -1,7 +1,7 @@
 import type { Nm } from '../length';
 import type { Clearances, Shape } from './clearances';
-import type { JigsawLay } from './jigsaw';
 import type { LayJob } from './job';
+import type { ChainLay } from './kinds';
 import { doubleArea } from './outline';
 import type { Part } from './parts';
 import type { Random } from './random';
@@ -159,7 +159,7 @@ export class Mosaic {
    * Looks for a lay of `target` nm with at most `width` states at a time, filling one free corner after another in an order;
    * yields how many states it has looked at. Null when it finds none.
    */
-  *run(target: Nm, width: number, order: Order): Generator<number, JigsawLay | null, void> {
+  *run(target: Nm, width: number, order: Order): Generator<number, ChainLay | null, void> {
     let states: State[] = [this.empty(target)];
     for (let level = 0; level < this.parts.length; level++) {
       let moves: Move[] = [];
@@ -451,7 +451,7 @@ export class Mosaic {
     return null;
   }
 
-  private unfold(state: State): JigsawLay {
+  private unfold(state: State): ChainLay {
     const n = this.parts.length;
     const lay = {
       placed: state.count,

@@ -2,7 +2,7 @@ import { nextAcross, nextAlong } from '../cloth';
 import type { Nm } from '../length';
 import { Bands } from './bands';
 import type { Columns, Profile } from './columns';
-import type { LayJob } from './job';
+import { endlessOf, type LayJob } from './job';
 import type { Phase } from './placing';
 import type { Random } from './random';
 
@@ -54,7 +54,7 @@ export class Places {
     private readonly random: Random,
   ) {
     this.margin = Math.ceil(job.gap / 2);
-    this.endless = job.stock.findIndex(({ length }) => length === Infinity);
+    this.endless = endlessOf(job.stock);
   }
 
   /**

@@ -1,6 +1,6 @@
 import { phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
-import type { LayJob, PieceMatch, StockLength } from './job';
+import { endlessOf, type LayJob, type PieceMatch, type StockLength } from './job';
 import type { Part } from './parts';
 import type { Random } from './random';
 import { BestFit } from './best-fit';
@@ -75,7 +75,7 @@ export class Placer {
     const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, i) => [name, i]));
     this.groupPhases = names.map(() => null);
-    this.endless = job.stock.findIndex(({ length }) => length === Infinity);
+    this.endless = endlessOf(job.stock);
     const [first] = job.stock;
     const isPlain =
       job.stock.length === 1 &&
@@ -220,7 +220,7 @@ export function costOf(
     lifted += area * (y[i]! + (turned[i]! % 2 === 1 ? width : height));
     total += area;
   });
-  const endless = stock.findIndex(({ length }) => length === Infinity);
+  const endless = endlessOf(stock);
   const endlessUsed = endless >= 0 ? used[endless]! : 0;
   const finiteUsed = used.reduce((sum, one) => sum + one, 0) - endlessUsed;
   const widest = Math.max(...stock.map(({ left, right }) => right - left));

@@ -2,7 +2,7 @@ import { phaseOf } from '../cloth';
 import type { Nm } from '../length';
 import { Bands } from './bands';
 import { Columns, profileOf, type Profile } from './columns';
-import type { LayJob } from './job';
+import { endlessOf, type LayJob } from './job';
 import { greatestCommon } from './kinds';
 import { boxesOutside, turnOutline } from './outline';
 import { cutFromGaps, leastGap, restOfGaps, type Gap } from './from-gaps';
@@ -101,7 +101,7 @@ export class Ruin {
   ) {
     const { gap, stock } = job;
     this.margin = Math.ceil(gap / 2);
-    this.endless = stock.findIndex(({ length }) => length === Infinity);
+    this.endless = endlessOf(stock);
     const waits = (job.lattice?.along ?? 0) > 0 && pieces.some(({ match }) => match);
     this.touchShare = waits ? BY_TOUCH_MATCHED : BY_TOUCH;
     const blocks = sets.map((set) => set.ways.map((way) => way.map(blockPart)));

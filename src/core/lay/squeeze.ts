@@ -1,7 +1,7 @@
 import { nextAlong, phaseOf, wrap } from '../cloth';
 import type { Nm } from '../length';
 import type { Clearances, Shape } from './clearances';
-import type { LayJob } from './job';
+import { endlessOf, type LayJob } from './job';
 import type { Part } from './parts';
 import { phaseAt, type Phase, type Placing } from './placing';
 import type { Random } from './random';
@@ -93,7 +93,7 @@ export class Squeeze {
       Int32Array,
     ];
     this.spots.forEach((spot, i) => this.put(i, spot));
-    this.endless = job.stock.findIndex(({ length }) => length === Infinity);
+    this.endless = endlessOf(job.stock);
     const names = [...new Set(parts.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, g) => [name, g]));
     this.members = names.map((name) => parts.flatMap(({ match }, i) => (match?.group === name ? [i] : [])));

@@ -1,5 +1,5 @@
 import { canFillExactly, Jigsaw } from './jigsaw';
-import type { LayJob } from './job';
+import { endlessOf } from './job';
 import { Merges } from './merges';
 import { Mosaic, suitsMosaic } from './mosaic';
 import { orders, sortedOrders } from './orders';
@@ -83,9 +83,6 @@ const MOST_TRIED = 12;
 /** Passes that mosaics take before all else: their first beams, which tell whether there is hope. */
 const FIRST_MOSAICS = 1_000;
 
-/** Which length is endless; -1 for none. */
-const endOf = ({ stock }: LayJob): number => stock.findIndex(({ length }) => length === Infinity);
-
 const isForBeams = ({ length }: readonly Part[]) => length >= FOR_BEAMS.least && length <= FOR_BEAMS.most;
 
 /** The strategies that suit a job, each with its share of the time, and the passes that one takes before the others begin. */
@@ -109,7 +106,7 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
   if (isStraight && parts.length <= FEW_STRAIGHT) strategies.push({ passes: beams(room), share: 8 });
   const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : forBeams ? 2 : 4;
-  const endless = endOf(job) >= 0;
+  const endless = endlessOf(job.stock) >= 0;
   const mayWait = isMatched && !isExact && !hasOutlines && !job.straight;
   const forWaits = mayWait && endless && parts.length <= MOST_WAITING;
   // With several lengths what it finds on the first ones stays when beams lay the last one anew, so it goes ahead.
@@ -197,7 +194,7 @@ function* mosaics(room: Room): Strategy {
  */
 function* waits(room: Room): Strategy {
   const { job, random } = room;
-  const end = endOf(job);
+  const end = endlessOf(job.stock);
   const squeaks = new Map<string, number>();
   let shortest = Infinity;
   for (let go = 0; ; go++) {
@@ -238,7 +235,7 @@ function* waits(room: Room): Strategy {
 
 /** A beam for what a lay has on the endless length: pieces and bias, of which the numbers are told. */
 function beamOf({ job, pieces, sets, random }: Room, from: Found): { numbers: number[]; beam: WaitingBeam } {
-  const end = endOf(job);
+  const end = endlessOf(job.stock);
   const isInBeam = [
     ...pieces.map(() => true),
     ...(sets[from.setChoice] ?? []).flatMap((set, s) => blocksOf(set, from.ways[s]!).map(() => set.grain === 'bias')),
@@ -258,7 +255,7 @@ function beamOf({ job, pieces, sets, random }: Room, from: Found): { numbers: nu
 /** A beam's lay with what lies on other lengths, and the straight strips that it left out where they fit. */
 function withRest(room: Room, from: Found, numbers: readonly number[], lay: WaitingLay): Found {
   const { job, pieces, sets, random } = room;
-  const end = endOf(job);
+  const end = endlessOf(job.stock);
   const { stock, x, y, turned } = from.placing;
   const where = {
     stock: stock.map((at) => (at === end ? -1 : at)),
@@ -318,7 +315,7 @@ function* firstOutlines(room: Room): Strategy {
 /** Ruin and recreate from a lay, toward targets a little below it, until nothing comes of it for long or `most` steps are done. */
 function* descend(room: Room, from: Found, most: number): Strategy {
   const { job, random, limits, pieces, sets } = room;
-  const endless = endOf(job);
+  const endless = endlessOf(job.stock);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
   const floor = Math.max(0, limits.target - finite);
   const hasOutlines = pieces.some(({ outlines }) => outlines);
@@ -354,7 +351,7 @@ function* descend(room: Room, from: Found, most: number): Strategy {
 /** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
 function* squeezes(room: Room): Strategy {
   const { job, random, limits } = room;
-  const endless = endOf(job);
+  const endless = endlessOf(job.stock);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
   const floor = Math.max(0, limits.target - finite);
   let squeeze: Squeeze | null = null;

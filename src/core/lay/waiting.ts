@@ -1,7 +1,8 @@
 import { nextAcross, nextAlong, phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
+import { merge } from './best-fit';
 import type { LayJob } from './job';
-import { gatherKinds, type Kind, type Phase, type Way } from './kinds';
+import { gatherKinds, layOf, type Chain, type ChainLay, type Kind, type Phase, type Way } from './kinds';
 import { boxesOutside } from './outline';
 import type { Part } from './parts';
 import type { Random } from './random';
@@ -17,7 +18,7 @@ const KEPT = 3;
 const MOST_FLAWS = 4;
 
 /** A skyline on the endless length, with what has been laid so far. */
-interface State {
+interface State extends Chain {
   x: number[];
   w: number[];
   y: number[];
@@ -28,12 +29,6 @@ interface State {
   worth: number;
   waste: number;
   hash: number;
-  /** What was laid last, and where. */
-  parent: State | null;
-  kind: number;
-  way: Way | null;
-  px: Nm;
-  py: Nm;
 }
 
 interface Child {
@@ -60,21 +55,15 @@ export interface Ranking {
   squeaks: ReadonlyMap<string, number>;
 }
 
-/** Where a state's parts lie on the endless length; stock -1: not placed. */
-export interface WaitingLay {
-  placed: number;
-  /** How far it reaches (nm). */
+/** A beam's lay, and how far it reaches (nm). */
+export interface WaitingLay extends ChainLay {
   reached: Nm;
-  stock: Int32Array;
-  x: Float64Array;
-  y: Float64Array;
-  turned: Uint8Array;
 }
 
 /**
  * A beam search for lays where pieces wait for their phase. Each state is a skyline on the endless length. Its lowest valley is
  * filled by a part, at the first or the last place across where the pattern is right for it, as low as the pattern allows; what
- * that leaves below it and, too narrow for any part, beside it is waste. A valley may also be left open, up to its lower wall. Of
+ * that leaves below it and, too narrow for any part, beside it is waste. A valley that takes nothing is left open up to its lower wall. Of
  * all states with equally many parts those are kept that have wasted least for what they laid; matched parts count for more, since
  * those that are left to the end are hard to lay. A match group's phase is the one that its first member gets, so many phases are tried side by side.
  */
@@ -160,7 +149,8 @@ export class WaitingBeam {
       states = this.bestStates(width);
       yield looked;
     }
-    return this.unfold(states.sort((one, other) => reachOf(one) - reachOf(other))[0]!);
+    const [last] = states.sort((one, other) => reachOf(one) - reachOf(other)) as [State];
+    return { ...layOf(last, this.kinds, this.parts.length, this.on, 0), reached: reachOf(last) - this.job.gap };
   }
 
   private start(): State {
@@ -201,27 +191,6 @@ export class WaitingBeam {
     return states;
   }
 
-  private unfold(last: State): WaitingLay {
-    const n = this.parts.length;
-    const lay: WaitingLay = {
-      placed: 0,
-      reached: reachOf(last) - this.job.gap,
-      stock: new Int32Array(n).fill(-1),
-      x: new Float64Array(n),
-      y: new Float64Array(n),
-      turned: new Uint8Array(n),
-    };
-    const next = this.kinds.map(() => 0);
-    for (let state: State | null = last; state?.way; state = state.parent, lay.placed++) {
-      const part = this.kinds[state.kind]!.members[next[state.kind]!++]!;
-      lay.stock[part] = this.on;
-      lay.x[part] = state.px;
-      lay.y[part] = state.py;
-      lay.turned[part] = state.way.turned;
-    }
-    return lay;
-  }
-
   /** All that may be laid into the lowest valley of a state that takes anything; how many places that are. */
   private expand(from: State): number {
     for (let state = from; ;) {
@@ -235,7 +204,7 @@ export class WaitingBeam {
       if (waste > this.budget) return 0;
       state = { ...state, x: state.x.slice(), w: w.slice(), y: y.slice(), waste };
       state.y[s] = level;
-      merge(state);
+      joinLevel(state);
     }
   }
 
@@ -344,7 +313,7 @@ export class WaitingBeam {
       next.waste += next.w[i]! * (level - next.y[i]!);
       next.y[i] = level;
     }
-    merge(next);
+    joinLevel(next);
     return next;
   }
 
@@ -365,11 +334,6 @@ const areaOf = ({ w, h }: Way): number => w * h;
 
 const reachOf = ({ y }: State): Nm => Math.max(...y);
 
-/** Joins stretches of a skyline that are level. */
-function merge({ x, w, y }: Pick<State, 'x' | 'w' | 'y'>) {
-  for (let i = y.length - 1; i > 0; i--) {
-    if (y[i] !== y[i - 1]) continue;
-    w[i - 1]! += w[i]!;
-    for (const list of [x, w, y]) list.splice(i, 1);
-  }
-}
+const joinLevel = ({ x, w, y }: State) => {
+  for (let i = y.length - 1; i > 0; i--) merge(x, w, y, i);
+};
