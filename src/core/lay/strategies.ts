@@ -22,7 +22,7 @@ const MOST_FOR_AREA = 4;
 const FEW_STRAIGHT = 60;
 /** About how many passes a state of a beam takes, a place that a waiting one looks at, and a step of ruin and recreate without and with outlines: measured. */
 const PASSES_A_STATE = 0.15;
-const PASSES_A_PLACE = 0.0025;
+const PASSES_A_PLACE = 0.0018;
 const PASSES_A_STEP = 0.2;
 const PASSES_A_RECUT = 0.02;
 const PASSES_A_MERGE = 1;

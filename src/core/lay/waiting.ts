@@ -1,11 +1,11 @@
 import { nextAcross, nextAlong, phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
-import { merge } from './best-fit';
 import type { LayJob } from './job';
 import { gatherKinds, layOf, type Chain, type ChainLay, type Kind, type Phase, type Way } from './kinds';
 import { boxesOutside } from './outline';
 import type { Part } from './parts';
 import type { Random } from './random';
+import { Skylines } from './skylines';
 
 /** What random noise counts in a rank, in mean parts. */
 const NOISE = 0.02;
@@ -14,31 +14,91 @@ const AT_ONCE = 5_000;
 /** When so many times the states that are kept wait to be ranked, the best so many times stay. */
 const FULL = 12;
 const KEPT = 3;
+/** Of so many times the states that are kept the best are told apart: some are the same. */
+const SPARE = 2;
 /** A part is moved along past so many flaws at most. */
 const MOST_FLAWS = 4;
 
-/** A skyline on the endless length, with what has been laid so far. */
-interface State extends Chain {
-  x: number[];
-  w: number[];
-  y: number[];
-  counts: Uint16Array;
-  /** By kind, the phase that its corner must have; null: it lies where it likes. */
-  corners: readonly (Phase | null)[];
+/** The states of a beam that have equally many parts: a skyline each, and what has been laid so far. */
+class Level {
+  size = 0;
+  readonly skylines: Skylines;
+  /** How many of each kind are left, kind by kind. */
+  readonly counts: Uint16Array;
+  /** By state and kind, the phase that its corner must have; null: it lies where it likes. */
+  readonly corners: (readonly (Phase | null)[])[] = [];
   /** nm² of the parts laid, those that wait counted for more, and of the cloth that is passed without parts. */
-  worth: number;
-  waste: number;
-  hash: number;
+  readonly worth: Float64Array;
+  readonly waste: Float64Array;
+  readonly hash: Int32Array;
+  /** What was laid last, with all before it. */
+  readonly chains: Chain[] = [];
+
+  constructor(width: number, segments: number, kinds: number) {
+    this.skylines = new Skylines(width, segments);
+    this.counts = new Uint16Array(width * kinds);
+    this.worth = new Float64Array(width);
+    this.waste = new Float64Array(width);
+    this.hash = new Int32Array(width);
+  }
 }
 
-interface Child {
-  parent: State;
-  segment: number;
+/** Places that wait to be ranked: the state, the valley, the way of the part, its corner. */
+class Children {
+  size = 0;
+  readonly parent: Int32Array;
+  readonly segment: Uint16Array;
+  readonly way: Uint16Array;
+  readonly px: Float64Array;
+  readonly py: Float64Array;
+  readonly rank: Float64Array;
+
+  constructor(most: number) {
+    this.parent = new Int32Array(most);
+    this.segment = new Uint16Array(most);
+    this.way = new Uint16Array(most);
+    this.px = new Float64Array(most);
+    this.py = new Float64Array(most);
+    this.rank = new Float64Array(most);
+  }
+
+  add(parent: number, segment: number, way: number, px: Nm, py: Nm, rank: number) {
+    const i = this.size++;
+    this.parent[i] = parent;
+    this.segment[i] = segment;
+    this.way[i] = way;
+    this.px[i] = px;
+    this.py[i] = py;
+    this.rank[i] = rank;
+  }
+
+  /** Keeps those that rank at least as high as number `most` from above; that rank. */
+  keepBest(most: number): number {
+    const least = this.rank.slice(0, this.size).sort()[this.size - most]!;
+    let n = 0;
+    for (let i = 0; i < this.size; i++) {
+      if (this.rank[i]! < least) continue;
+      this.parent[n] = this.parent[i]!;
+      this.segment[n] = this.segment[i]!;
+      this.way[n] = this.way[i]!;
+      this.px[n] = this.px[i]!;
+      this.py[n] = this.py[i]!;
+      this.rank[n++] = this.rank[i]!;
+    }
+    this.size = n;
+    return least;
+  }
+
+  /** Their numbers, the highest rank first. */
+  sorted(): number[] {
+    const { rank } = this;
+    return Array.from({ length: this.size }, (_, i) => i).sort((a, b) => rank[b]! - rank[a]! || a - b);
+  }
+}
+
+/** One way of one kind, its size with the gap. */
+interface KindWay extends Way {
   kind: number;
-  way: Way;
-  px: Nm;
-  py: Nm;
-  rank: number;
 }
 
 /** How a beam ranks its states. */
@@ -81,7 +141,11 @@ export class WaitingBeam {
   private readonly keys: Int32Array;
   private readonly corners: readonly (Phase | null)[];
   private readonly worths: Float64Array;
-  private children: Child[] = [];
+  /** All ways of all kinds, the narrowest first. */
+  private readonly ways: KindWay[];
+  private now: Level;
+  private next: Level;
+  private children: Children;
   /** What ranks lower in this level need not be kept. */
   private least = -Infinity;
   private height: Nm = 0;
@@ -115,6 +179,14 @@ export class WaitingBeam {
       return fixed ?? (phase && lattice ? phaseOf(phase[0] - shift[0], phase[1] - shift[1], lattice) : null);
     });
     this.worths = new Float64Array(this.kinds.length);
+    this.ways = this.kinds.flatMap(({ ways }, kind) => ways.map((way) => ({ ...way, kind }))).sort((a, b) => a.w - b.w);
+    this.now = this.next = this.levelOf(0);
+    this.children = new Children(0);
+  }
+
+  private levelOf(width: number): Level {
+    // Beside the segments of a skyline, of which none is narrower than the narrowest part, a slit on each side of a new one.
+    return new Level(width, Math.floor(this.width / this.narrowest) + 3, this.kinds.length);
   }
 
   /**
@@ -131,136 +203,127 @@ export class WaitingBeam {
       const squeak = squeaks.get(this.parts[members[0]!]!.piece?.id ?? '') ?? 1;
       this.worths[k] = areaOf(ways[0]!) * squeak * (fixed || group >= 0 ? 1 + matched : 1);
     });
-    let states = [this.start()];
+    this.now = this.levelOf(width);
+    this.next = this.levelOf(width);
+    this.children = new Children(FULL * width + 2 * this.ways.length + 1);
+    this.start();
     for (let level = 0; level < this.parts.length; level++) {
-      this.children = [];
+      this.children.size = 0;
       this.least = -Infinity;
       this.isLast = level === this.parts.length - 1;
       let looked = 0;
-      for (const state of states) {
+      for (let state = 0; state < this.now.size; state++) {
         looked += this.expand(state);
         if (looked > AT_ONCE) {
           yield looked;
           looked = 0;
         }
-        if (this.children.length > FULL * width) this.keepBest(KEPT * width);
+        if (this.children.size > FULL * width) this.least = this.children.keepBest(KEPT * width);
       }
-      if (this.children.length === 0) break;
-      states = this.bestStates(width);
+      if (this.children.size === 0) break;
+      this.goOn(width);
       yield looked;
     }
-    const [last] = states.sort((one, other) => reachOf(one) - reachOf(other)) as [State];
-    return { ...layOf(last, this.kinds, this.parts.length, this.on, 0), reached: reachOf(last) - this.job.gap };
+    const { skylines, size, chains } = this.now;
+    let last = 0;
+    for (let state = 1; state < size; state++) if (skylines.highest(state) < skylines.highest(last)) last = state;
+    const lay = layOf(chains[last]!, this.kinds, this.parts.length, this.on, 0);
+    return { ...lay, reached: skylines.highest(last) - this.job.gap };
   }
 
-  private start(): State {
-    return {
-      x: [this.left],
-      w: [this.width],
-      y: [0],
-      counts: Uint16Array.from(this.kinds, ({ members }) => members.length),
-      corners: this.corners,
-      worth: 0,
-      waste: 0,
-      hash: 0,
-      parent: null,
-      kind: -1,
-      way: null,
-      px: 0,
-      py: 0,
-    };
+  private start() {
+    const { now, kinds } = this;
+    now.size = 1;
+    now.skylines.flatten(0, this.left, this.width);
+    kinds.forEach(({ members }, k) => (now.counts[k] = members.length));
+    now.corners[0] = this.corners;
+    now.worth[0] = now.waste[0] = now.hash[0] = 0;
+    now.chains[0] = { parent: null, kind: -1, way: null, px: 0, py: 0 };
   }
 
-  private keepBest(most: number) {
-    const ranks = Float64Array.from(this.children, ({ rank }) => rank).sort();
-    this.least = ranks[ranks.length - most]!;
-    this.children = this.children.filter(({ rank }) => rank >= this.least);
-  }
-
-  private bestStates(width: number): State[] {
-    const states: State[] = [];
-    const seen = new Set<string>();
-    for (const child of this.children.sort((one, other) => other.rank - one.rank)) {
-      const next = this.grow(child);
-      const key = `${next.hash} ${next.y.join()}`;
+  /** Makes the best children the states of the next level. */
+  private goOn(width: number) {
+    const { next } = this;
+    next.size = 0;
+    const seen = new Set<number>();
+    if (this.children.size > SPARE * width) this.children.keepBest(SPARE * width);
+    for (const child of this.children.sorted()) {
+      this.grow(child, next.size);
+      const key = (next.hash[next.size]! >>> 0) * 2 ** 21 + (next.skylines.hash(next.size) >>> 11);
       if (seen.has(key)) continue;
       seen.add(key);
-      states.push(next);
-      if (states.length >= width) break;
+      if (++next.size >= width) break;
     }
-    return states;
+    next.corners.length = next.chains.length = next.size;
+    this.next = this.now;
+    this.now = next;
   }
 
   /** All that may be laid into the lowest valley of a state that takes anything; how many places that are. */
-  private expand(from: State): number {
-    for (let state = from; ;) {
-      const { w, y } = state;
-      let s = 0;
-      for (let i = 1; i < y.length; i++) if (y[i]! < y[s]!) s = i;
+  private expand(state: number): number {
+    const { now } = this;
+    const { skylines } = now;
+    for (;;) {
+      const s = skylines.lowest(state);
       const looked = this.fill(state, s);
       if (looked > 0) return looked;
-      const level = Math.min(y[s - 1] ?? Infinity, y[s + 1] ?? Infinity);
-      const waste = state.waste + w[s]! * (level - y[s]!);
-      if (waste > this.budget) return 0;
-      state = { ...state, x: state.x.slice(), w: w.slice(), y: y.slice(), waste };
-      state.y[s] = level;
-      joinLevel(state);
+      const i = state * skylines.most + s;
+      const level = skylines.wallOf(state, s);
+      now.waste[state]! += skylines.w[i]! * (level - skylines.y[i]!);
+      if (now.waste[state]! > this.budget) return 0;
+      skylines.raise(state, s, level);
     }
   }
 
   /** All that may be laid into one valley; how many places that are. */
-  private fill(parent: State, s: number): number {
-    const { x, w, y, counts, corners } = parent;
-    const { lattice, narrowest, rough } = this;
+  private fill(state: number, s: number): number {
+    const { lattice, narrowest, rough, children, ways, now } = this;
+    const { skylines, counts } = now;
+    const corners = now.corners[state]!;
+    const firstCount = state * this.kinds.length;
     const [mx, my] = this.motif;
-    const [sx, width, sy] = [x[s]!, w[s]!, y[s]!];
-    const before = s > 0 ? y[s - 1]! : Infinity;
-    const after = s < y.length - 1 ? y[s + 1]! : Infinity;
-    const highest = Math.max(...y);
-    const open = this.openBelow(parent, highest);
+    const i = state * skylines.most + s;
+    const [sx, width, sy] = [skylines.x[i]!, skylines.w[i]!, skylines.y[i]!];
+    const before = s > 0 ? skylines.y[i - 1]! : Infinity;
+    const after = s < skylines.count[state]! - 1 ? skylines.y[i + 1]! : Infinity;
+    const highest = skylines.highest(state);
+    const open = skylines.openBelow(state, highest);
+    const [worth, wasted] = [now.worth[state]!, now.waste[state]!];
+    const noise = (NOISE * this.area) / this.parts.length;
     let looked = 0;
-    for (let kind = 0; kind < this.kinds.length; kind++) {
-      if (counts[kind] === 0) continue;
-      const corner = corners[kind]!;
-      for (const way of this.kinds[kind]!.ways) {
-        let first = sx;
-        let last = sx + width - way.w;
-        if (last < first) continue;
-        if (corner && lattice && lattice.across > 0) {
-          first = nextAcross(sx, corner[0] + mx, lattice);
-          if (first > last) continue;
-          last = first + Math.floor((last - first) / lattice.across) * lattice.across;
+    for (let k = 0; k < ways.length; k++) {
+      const way = ways[k]!;
+      if (way.w > width) break;
+      if (counts[firstCount + way.kind] === 0) continue;
+      const corner = corners[way.kind]!;
+      let first = sx;
+      let last = sx + width - way.w;
+      if (corner && lattice && lattice.across > 0) {
+        first = nextAcross(sx, corner[0] + mx, lattice);
+        if (first > last) continue;
+        last = first + Math.floor((last - first) / lattice.across) * lattice.across;
+      }
+      for (let px = first; ; px = last) {
+        const low = corner && lattice ? nextAlong(px, sy, [corner[0] + mx, corner[1] + my], lattice) : sy;
+        const py = this.blocked.length === 0 ? low : this.offFlaws(way, px, low, corner ? lattice!.along : 0);
+        const top = py + way.h;
+        const [slit, end] = [px - sx, sx + width - px - way.w];
+        const lost =
+          (py - sy) * way.w +
+          (slit < narrowest ? slit * Math.max(0, Math.min(top, before) - sy) : 0) +
+          (end < narrowest ? end * Math.max(0, Math.min(top, after) - sy) : 0);
+        const waste = wasted + lost;
+        if (top <= this.height && waste <= this.budget) {
+          looked++;
+          const still = open - lost - way.w * way.h + (top > highest ? (top - highest) * this.width : 0);
+          const gain = this.pays * (worth + this.worths[way.kind]!) - waste - rough * still;
+          const rank = this.isLast ? -Math.max(top, highest) : gain + noise * this.random.next();
+          if (rank >= this.least) children.add(state, s, k, px, py, rank);
         }
-        for (let px = first; ; px = last) {
-          const low = corner && lattice ? nextAlong(px, sy, [corner[0] + mx, corner[1] + my], lattice) : sy;
-          const py = this.blocked.length === 0 ? low : this.offFlaws(way, px, low, corner ? lattice!.along : 0);
-          const top = py + way.h;
-          const [slit, end] = [px - sx, sx + width - px - way.w];
-          const lost =
-            (py - sy) * way.w +
-            (slit < narrowest ? slit * Math.max(0, Math.min(top, before) - sy) : 0) +
-            (end < narrowest ? end * Math.max(0, Math.min(top, after) - sy) : 0);
-          const waste = parent.waste + lost;
-          if (top <= this.height && waste <= this.budget) {
-            looked++;
-            const still = open - lost - areaOf(way) + (top > highest ? (top - highest) * this.width : 0);
-            const noise = (this.random.next() * NOISE * this.area) / this.parts.length;
-            const gain = this.pays * (parent.worth + this.worths[kind]!) - waste - rough * still + noise;
-            const rank = this.isLast ? -Math.max(top, highest) : gain;
-            if (rank >= this.least) this.children.push({ parent, segment: s, kind, way, px, py, rank });
-          }
-          if (px === last) break;
-        }
+        if (px === last) break;
       }
     }
     return looked;
-  }
-
-  /** nm² between a skyline and a level above it. */
-  private openBelow({ w, y }: State, level: Nm): number {
-    let open = 0;
-    for (let i = 0; i < w.length; i++) open += w[i]! * (level - y[i]!);
-    return open;
   }
 
   /** The first place at or above `py`, by whole repeats of `along` nm, that is clear of flaws; Infinity for none. */
@@ -276,64 +339,41 @@ export class WaitingBeam {
     return Infinity;
   }
 
-  private grow({ parent, segment: s, kind, way, px, py }: Child): State {
-    const [sx, width, sy] = [parent.x[s]!, parent.w[s]!, parent.y[s]!];
-    const next: State = {
-      ...parent,
-      x: parent.x.slice(0, s),
-      w: parent.w.slice(0, s),
-      y: parent.y.slice(0, s),
-      counts: parent.counts.slice(),
-      worth: parent.worth + this.worths[kind]!,
-      waste: parent.waste + (py - sy) * way.w,
-      hash: (parent.hash + this.keys[kind]!) | 0,
-      parent,
-      kind,
-      way,
-      px,
-      py,
-    };
-    next.counts[kind]!--;
-    if (this.lattice && this.kinds[kind]!.group >= 0 && parent.corners[kind] === null) this.setPhase(next);
-    const add = (x: Nm, w: Nm, y: Nm) => {
-      next.x.push(x);
-      next.w.push(w);
-      next.y.push(y);
-    };
-    const end = sx + width - px - way.w;
-    if (px > sx) add(sx, px - sx, sy);
-    add(px, way.w, py + way.h);
-    if (end > 0) add(px + way.w, end, sy);
-    for (let i = s + 1; i < parent.x.length; i++) add(parent.x[i]!, parent.w[i]!, parent.y[i]!);
-    // A slit that nothing fits is filled up to its lower wall.
-    for (let i = 0; i < next.w.length; i++) {
-      if (next.w[i]! >= this.narrowest) continue;
-      const level = Math.min(next.y[i - 1] ?? Infinity, next.y[i + 1] ?? Infinity);
-      if (level === Infinity || level <= next.y[i]!) continue;
-      next.waste += next.w[i]! * (level - next.y[i]!);
-      next.y[i] = level;
-    }
-    joinLevel(next);
-    return next;
+  /** Makes a child a state of the next level. */
+  private grow(child: number, to: number) {
+    const { now, next, children } = this;
+    const kinds = this.kinds.length;
+    const parent = children.parent[child]!;
+    const s = children.segment[child]!;
+    const [px, py] = [children.px[child]!, children.py[child]!];
+    const way = this.ways[children.way[child]!]!;
+    const { kind } = way;
+    const sy = now.skylines.y[parent * now.skylines.most + s]!;
+    const filled = next.skylines.lay(to, now.skylines, parent, s, px, way.w, py + way.h, this.narrowest);
+    next.waste[to] = now.waste[parent]! + (py - sy) * way.w + filled;
+    next.worth[to] = now.worth[parent]! + this.worths[kind]!;
+    for (let k = 0; k < kinds; k++) next.counts[to * kinds + k] = now.counts[parent * kinds + k]!;
+    next.counts[to * kinds + kind]!--;
+    next.hash[to] = now.hash[parent]! + this.keys[kind]!;
+    next.corners[to] = now.corners[parent]!;
+    next.chains[to] = { parent: now.chains[parent]!, kind, way, px, py };
+    if (this.lattice && this.kinds[kind]!.group >= 0 && now.corners[parent]![kind] === null)
+      this.setPhase(to, kind, px, py);
   }
 
   /** The first member of a group sets its phase for all. */
-  private setPhase(state: State) {
+  private setPhase(to: number, kind: number, px: Nm, py: Nm) {
+    const { next } = this;
     const lattice = this.lattice!;
-    const { group, shift } = this.kinds[state.kind]!;
-    const [x, y] = [state.px + shift[0] - this.motif[0], state.py + shift[1] - this.motif[1]];
-    state.corners = this.kinds.map((one, k) =>
-      one.group === group ? phaseOf(x - one.shift[0], y - one.shift[1], lattice) : state.corners[k]!,
+    const { group, shift } = this.kinds[kind]!;
+    const [x, y] = [px + shift[0] - this.motif[0], py + shift[1] - this.motif[1]];
+    const before = next.corners[to]!;
+    next.corners[to] = this.kinds.map((one, k) =>
+      one.group === group ? phaseOf(x - one.shift[0], y - one.shift[1], lattice) : before[k]!,
     );
     const [fx, fy] = phaseOf(x, y, lattice);
-    state.hash = (state.hash + Math.round(fx * 7 + fy * 13)) | 0;
+    next.hash[to]! += Math.imul(Math.round(fx * 7 + fy * 13), this.keys[group]!);
   }
 }
 
 const areaOf = ({ w, h }: Way): number => w * h;
-
-const reachOf = ({ y }: State): Nm => Math.max(...y);
-
-const joinLevel = ({ x, w, y }: State) => {
-  for (let i = y.length - 1; i > 0; i--) merge(x, w, y, i);
-};
