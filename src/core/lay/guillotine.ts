@@ -1,5 +1,6 @@
 import { nextAcross, nextAlong, type Lattice } from '../cloth';
 import type { Nm } from '../length';
+import type { Box } from './gaps';
 import { offer, type ClothSpace, type Place, type SpaceRule } from './space';
 
 interface Rect {
@@ -16,7 +17,6 @@ interface Rect {
  */
 export class GuillotineSpace implements ClothSpace {
   private rects: Rect[] = [];
-  private blocked: Rect[] = [];
   /** Whether the endless end is cut along first, into columns, instead of across, into rows. */
   private isByColumns = false;
 
@@ -26,6 +26,8 @@ export class GuillotineSpace implements ClothSpace {
     private readonly top: Nm,
     private readonly leastWidth: Nm,
     private readonly leastHeight: Nm,
+    /** A flaw is not cut round: boxes just must not lie on it. */
+    private readonly blocked: readonly Box[] = [],
   ) {
     this.clear();
   }
@@ -33,12 +35,6 @@ export class GuillotineSpace implements ClothSpace {
   clear(rule: SpaceRule = 'top') {
     this.isByColumns = rule === 'tight';
     this.rects = [{ x0: this.left, y0: 0, x1: this.right, y1: this.top }];
-    this.blocked = [];
-  }
-
-  /** A flaw is not cut round: boxes just must not lie on it. */
-  block(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
-    this.blocked.push({ x0, y0, x1, y1 });
   }
 
   find(
@@ -67,14 +63,16 @@ export class GuillotineSpace implements ClothSpace {
   }
 
   private isBlocked(x: Nm, y: Nm, w: Nm, h: Nm): boolean {
-    return this.blocked.some(({ x0, y0, x1, y1 }) => x < x1 && x + w > x0 && y < y1 && y + h > y0);
+    return this.blocked.some(([x0, y0, x1, y1]) => x < x1 && x + w > x0 && y < y1 && y + h > y0);
   }
 
   /** The first place in a rectangle, lowest first, that is off the flaws; only corners at flaws' ends are tried. */
   private clearOf(x0: Nm, y0: Nm, w: Nm, h: Nm, x1: Nm, y1: Nm): [Nm, Nm] | null {
     if (!this.isBlocked(x0, y0, w, h)) return [x0, y0];
-    const xs = [x0, ...this.blocked.map((one) => one.x1).filter((x) => x > x0 && x + w <= x1)];
-    const ys = [y0, ...this.blocked.map((one) => one.y1).filter((y) => y > y0 && y + h <= y1)].sort((a, b) => a - b);
+    const xs = [x0, ...this.blocked.map(([, , end]) => end).filter((x) => x > x0 && x + w <= x1)];
+    const ys = [y0, ...this.blocked.map(([, , , end]) => end).filter((y) => y > y0 && y + h <= y1)].sort(
+      (a, b) => a - b,
+    );
     for (const y of ys) for (const x of xs) if (!this.isBlocked(x, y, w, h)) return [x, y];
     return null;
   }

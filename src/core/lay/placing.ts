@@ -4,6 +4,7 @@ import { endlessOf, type LayJob, type PieceMatch, type StockLength } from './job
 import type { Part } from './parts';
 import type { Random } from './random';
 import { BestFit } from './best-fit';
+import type { Box } from './gaps';
 import { GuillotineSpace } from './guillotine';
 import { boxesOutside } from './outline';
 import { FreeSpace, nowhere, type ClothSpace, type SpaceRule } from './space';
@@ -38,8 +39,6 @@ export type Phase = readonly [Nm, Nm];
  */
 export class Placer {
   private readonly spaces: ClothSpace[];
-  /** By stock length, the boxes to leave out: flaws, and what lies outside an odd shape. */
-  private readonly blocks: [Nm, Nm, Nm, Nm][][];
   private readonly groupPhases: (Phase | null)[];
   /** The match groups by name, each with its number. */
   readonly groups: Map<string, number>;
@@ -64,13 +63,17 @@ export class Placer {
     const leastWidth = Math.min(...sides.map(([w]) => w!));
     const leastHeight = Math.min(...sides.map(([, h]) => h!));
     const Space = job.straight ? GuillotineSpace : FreeSpace;
-    this.spaces = job.stock.map(
-      ({ left, right, length }) => new Space(left, right + gap, length + gap, leastWidth, leastHeight),
-    );
-    this.blocks = job.stock.map(({ flaws, outline, left, right, length }) => [
-      ...flaws,
-      ...(outline ? boxesOutside(outline, left, right, length) : []),
-    ]);
+    this.spaces = job.stock.map(({ left, right, length, flaws, outline }) => {
+      const blocked = [...flaws, ...(outline ? boxesOutside(outline, left, right, length) : [])];
+      // A box carries its gap above and to the right; a flaw may be touched, so it starts that much later.
+      const moved = blocked.map(([x0, y0, x1, y1]): Box => [
+        x1 - x0 > gap ? x0 + gap : x0,
+        y1 - y0 > gap ? y0 + gap : y0,
+        x1,
+        y1,
+      ]);
+      return new Space(left, right + gap, length + gap, leastWidth, leastHeight, moved);
+    });
 
     const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, i) => [name, i]));
@@ -139,14 +142,7 @@ export class Placer {
 
   private clear(phases: readonly (Phase | null)[], rule: SpaceRule) {
     for (let g = 0; g < this.groupPhases.length; g++) this.groupPhases[g] = phases[g] ?? null;
-    this.spaces.forEach((space, k) => {
-      space.clear(rule);
-      const { gap } = this.job;
-      // A box carries its gap above and to the right; a flaw may be touched, so it starts that much later.
-      for (const [x0, y0, x1, y1] of this.blocks[k]!) {
-        space.block(x1 - x0 > gap ? x0 + gap : x0, y1 - y0 > gap ? y0 + gap : y0, x1, y1);
-      }
-    });
+    for (const space of this.spaces) space.clear(rule);
   }
 
   private placeOne(part: Part, i: number, rule: SpaceRule, result: Placing): boolean {

@@ -25,17 +25,7 @@ export function search(
   limits: SearchLimits,
 ): number {
   const room = new Room(job, pieces, sets, limits);
-  for (const setChoice of Array.from({ length: Math.max(1, sets.length) }, (_, i) => i)) {
-    const ways = (sets[setChoice] ?? []).map(() => 0);
-    const made = room.assemble(setChoice, ways);
-    for (const rule of made.placer.rules) {
-      for (const order of sortedOrders(made.parts)) {
-        room.starts.push(room.run({ setChoice, ways, ...made, order, rule, phases: [] }, Infinity));
-        if (room.isOver()) return room.passes;
-      }
-    }
-  }
-  room.starts.sort((a, b) => a.placing.cost - b.placing.cost);
+  if (!tryOrders(room)) return room.passes;
   if (!tryWays(room)) return room.passes;
   // What fills the cloth exactly at the bound needs no better one; one lane works it out for all.
   if (limits.lane === 0 && !canFillExactly(job, room.starts[0]!.parts, limits.target)) limits.target = limits.sharpen();
@@ -56,6 +46,36 @@ export function search(
     if (room.best!.placing.cost < before) praise[next] = PRAISE;
   }
   return room.passes;
+}
+
+/**
+ * The sorted orders. Where each pass takes long, all of them under the first rule alone, and the best one under the
+ * others and with each other set of strips: that is enough to start from. False when the search is over.
+ */
+function tryOrders(room: Room): boolean {
+  const { job, starts, sets } = room;
+  const ways = (setChoice: number) => (sets[setChoice] ?? []).map(() => 0);
+  const choices = Array.from({ length: Math.max(1, sets.length) }, (_, setChoice) => ({
+    setChoice,
+    ways: ways(setChoice),
+    ...room.assemble(setChoice, ways(setChoice)),
+  }));
+  const { rules } = choices[0]!.placer;
+  const isSlow = rules[0] !== 'fit' && !job.straight;
+  let best = { order: 0, cost: Infinity };
+  for (const [c, choice] of choices.entries()) {
+    for (const rule of rules) {
+      for (const [o, order] of sortedOrders(choice.parts).entries()) {
+        if (isSlow && (c > 0 || rule !== rules[0]) && o !== best.order) continue;
+        const start = room.run({ ...choice, order, rule, phases: [] }, Infinity);
+        if (start.placing.cost < best.cost) best = { order: o, cost: start.placing.cost };
+        starts.push(start);
+        if (room.isOver()) return false;
+      }
+    }
+  }
+  starts.sort((a, b) => a.placing.cost - b.placing.cost);
+  return true;
 }
 
 /** Tries each other way of cutting each set of strips once, keeping what is better; false when the search is over. */

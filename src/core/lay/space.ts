@@ -1,5 +1,6 @@
 import { nextAcross, nextAlong, type Lattice } from '../cloth';
 import type { Nm } from '../length';
+import type { Box } from './gaps';
 
 /** How places are ranked: the lowest top edge, the lowest bottom edge, or the lowest bottom edge in the tightest width. */
 export type SpaceRule = 'top' | 'bottom' | 'tight';
@@ -14,10 +15,8 @@ export interface Place {
 
 /** The free cloth of one length, as a placer needs it. Lengths in nm. */
 export interface ClothSpace {
-  /** Makes the whole length free again, to be filled by a rule. */
+  /** Makes the whole length free again but for what is blocked, to be filled by a rule. */
   clear(rule?: SpaceRule): void;
-  /** Leaves a box out: a flaw, or what lies outside an odd shape. */
-  block(x0: Nm, y0: Nm, x1: Nm, y1: Nm): void;
   find(
     w: Nm,
     h: Nm,
@@ -59,22 +58,32 @@ export class FreeSpace implements ClothSpace {
   /** Kept between calls: the rectangles that a box meets, and the numbers of those that touch its sides. */
   private readonly met: number[] = [];
   private readonly beside: number[] = [];
+  /** What is free at first: x0, y0, x1, y1 of each rectangle. */
+  private readonly fresh: Float64Array;
 
-  /** Free from (left, 0) to (right, top) nm; rectangles under leastWidth or leastHeight are not kept: nothing fits there. */
+  /**
+   * Free from (left, 0) to (right, top) nm but for what is blocked: flaws, and what lies outside an odd shape. Rectangles under leastWidth or
+   * leastHeight are not kept: nothing fits there.
+   */
   constructor(
-    private readonly left: Nm,
-    private readonly right: Nm,
-    private readonly top: Nm,
+    left: Nm,
+    right: Nm,
+    top: Nm,
     private readonly leastWidth: Nm,
     private readonly leastHeight: Nm,
+    blocked: readonly Box[] = [],
   ) {
-    this.clear();
+    this.add(left, 0, right, top);
+    for (const box of blocked) this.take(...box);
+    const { x0, y0, x1, y1, count } = this;
+    this.fresh = new Float64Array(4 * count);
+    for (let i = 0; i < count; i++) this.fresh.set([x0[i]!, y0[i]!, x1[i]!, y1[i]!], 4 * i);
   }
 
-  /** Makes the whole length free again. */
   clear() {
+    const { fresh } = this;
     this.count = 0;
-    this.add(this.left, 0, this.right, this.top);
+    for (let i = 0; i < fresh.length; i += 4) this.add(fresh[i]!, fresh[i + 1]!, fresh[i + 2]!, fresh[i + 3]!);
   }
 
   private add(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
@@ -126,10 +135,6 @@ export class FreeSpace implements ClothSpace {
         if (lattice.across === 0 || lattice.shift === 0) break;
       }
     }
-  }
-
-  block(x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
-    this.take(x0, y0, x1, y1);
   }
 
   /** Takes the box from (ax, ay) to (bx, by) nm out of the free cloth. */

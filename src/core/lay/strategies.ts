@@ -289,8 +289,8 @@ function* ruins(room: Room): Strategy {
 
 /** A lay of strips that are cut in any of their ways. */
 function anyStart(room: Room): Found {
-  const { starts, random, sets } = room;
-  const { setChoice } = starts[random.below(starts.length)]!;
+  const { random, sets } = room;
+  const setChoice = random.below(Math.max(1, sets.length));
   const ways = (sets[setChoice] ?? []).map(({ ways }) => random.below(ways.length));
   const made = room.assemble(setChoice, ways);
   const some = sortedOrders(made.parts);
