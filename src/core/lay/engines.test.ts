@@ -38,6 +38,39 @@ describe('lays that are known to be without waste (dissections of our own making
   });
 });
 
+describe('matched parts by beams', () => {
+  /** A dissection that is bound to the pattern from a motif point somewhere. */
+  const bound = (seed: number, repeat: object) => {
+    const random = new Random(seed);
+    const pieces = dissectedPieces(dissect(40, 30, 16, random), random, true).map((piece) => {
+      const at = 'match' in piece && 'at' in piece.match ? (piece.match.at as number[]) : null;
+      return at ? { ...piece, match: { anchor: [1, 2], at: [at[0]! + 1 - 3, at[1]! + 2 - 5] } } : piece;
+    });
+    return jobOf({ cloth: { name: 't', width: 40, turns: 'none', repeat }, stock: [{ id: 'bolt', motif: [3, 5] }], pieces }); // prettier-ignore
+  };
+  const repeats = [DISSECTED_REPEAT, { across: 8, along: 0, drop: 0 }, { across: 0, along: 7.5, drop: 0 }, { across: 13.5, along: 12.5, drop: 0.25 }]; // prettier-ignore
+
+  test.each([false, true])('whatever they lay whole is valid by the independent check, from the far end: %s', (isFlipped) => {
+    let whole = 0;
+    for (let seed = 1; seed <= 12; seed++) {
+      const job = bound(seed, repeats[seed % repeats.length]!);
+      const parts = pieceParts(job);
+      const levels = new Jigsaw(job, parts, new Random(seed), 40 * NM.in).run(30 * NM.in, 64, false, 1, isFlipped);
+      let next = levels.next();
+      while (!next.done) next = levels.next();
+      for (const { placed, x, y } of next.value) {
+        if (placed < parts.length) continue;
+        whole++;
+        const laid = parts.map(({ piece }, i) => ({ piece: piece!.id, copy: piece!.copy, x: x[i]!, y: y[i]!, turn: 0 }));
+        const used = 30 * NM.in;
+        const lays = [{ stock: 'bolt', used, placed: laid, cuts: [] }];
+        expect(findFaults(job, { lays, unplaced: [], used, endless: used, bound: used, passes: 0, refused: 0 })).toEqual([]);
+      }
+    }
+    expect(whole).toBeGreaterThanOrEqual(10);
+  }); // prettier-ignore
+});
+
 describe('straight cutting by beams', () => {
   const job = (count: number, seed: number, width = 40, length = 50) =>
     jobOf({

@@ -39,6 +39,14 @@ interface Floor {
   under: Floor | null;
 }
 
+/** A way of a kind, its area in mean parts, and how the point that has to be on phase lies from its corner. */
+interface Entry {
+  kind: number;
+  way: Way;
+  size: number;
+  shift: Phase;
+}
+
 interface State extends Chain {
   x: number[];
   w: number[];
@@ -57,8 +65,7 @@ interface State extends Chain {
 interface Child {
   parent: State;
   segment: number;
-  kind: number;
-  way: Way | null;
+  entry: Entry;
   px: Nm;
   gain: number;
   waste: number;
@@ -68,15 +75,14 @@ interface Child {
 /** What fits a corner, as flat lists: most of it is looked at only to be counted. */
 interface Choices {
   count: number;
-  kind: number[];
-  way: Way[];
+  entry: Entry[];
   px: Nm[];
   gain: number[];
   waste: number[];
   rank: number[];
 }
 
-const noChoices = (): Choices => ({ count: 0, kind: [], way: [], px: [], gain: [], waste: [], rank: [] });
+const noChoices = (): Choices => ({ count: 0, entry: [], px: [], gain: [], waste: [], rank: [] });
 
 /** What a lay of `target` nm on the one length leaves of the cloth (nm²), 0 when the parts fill it exactly. */
 export function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
@@ -105,8 +111,9 @@ export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm):
 export class Jigsaw {
   private readonly kinds: Kind[];
   private readonly groups: number;
-  private readonly lattice: Lattice | null;
-  private readonly motif: Phase;
+  private lattice: Lattice | null;
+  /** The motif point, from the left edge of the usable cloth. */
+  private motif: Phase;
   private readonly left: Nm;
   private readonly width: Nm;
   private readonly area: number;
@@ -122,7 +129,7 @@ export class Jigsaw {
   private largeFirst = 1;
   private readonly keys: Int32Array;
   /** The ways of all kinds, narrow ones first. */
-  private readonly entries: { kind: number; way: Way; size: number }[];
+  private entries: readonly Entry[];
   private readonly one = noChoices();
   private readonly other = noChoices();
   /** What ranks lower in this level need not be looked at. */
@@ -146,7 +153,9 @@ export class Jigsaw {
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
     this.meanArea = this.area / parts.length;
     this.entries = this.kinds
-      .flatMap(({ ways }, kind) => ways.map((way) => ({ kind, way, size: (way.w * way.h) / this.meanArea })))
+      .flatMap(({ ways, shift }, kind) =>
+        ways.map((way) => ({ kind, way, size: (way.w * way.h) / this.meanArea, shift })),
+      )
       .sort((a, b) => a.way.w - b.way.w);
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
@@ -167,9 +176,37 @@ export class Jigsaw {
    * Looks for a lay of at most `target` nm with a beam of `width` states. Yields after each level how many states it has
    * kept; returns the best of the last states: they hold all parts when it has found one, and else as many as it could place
    * (their number is the level). `isForcing`: what fits by a small chance is taken without looking at others. `largeFirst`:
-   * so many bits the area of a mean part counts beside the bits of evidence.
+   * so many bits the area of a mean part counts beside the bits of evidence. `isFlipped`: the lay is filled from its far end.
    */
-  *run(target: Nm, width: number, isForcing: boolean, largeFirst = 1): Generator<number, ChainLay[], void> {
+  *run(
+    target: Nm,
+    width: number,
+    isForcing: boolean,
+    largeFirst = 1,
+    isFlipped = false,
+  ): Generator<number, ChainLay[], void> {
+    if (!isFlipped) return yield* this.fill(target, width, isForcing, largeFirst);
+    const { lattice, motif, entries } = this;
+    const { gap } = this.job;
+    this.lattice = lattice && { ...lattice, shift: -lattice.shift };
+    this.motif = [motif[0], target - motif[1]];
+    this.entries = entries.map((one) => ({ ...one, shift: [one.shift[0], one.way.h - gap - one.shift[1]] }));
+    const lays = yield* this.fill(target, width, isForcing, largeFirst);
+    [this.lattice, this.motif, this.entries] = [lattice, motif, entries];
+    for (const { stock, y, turned } of lays) {
+      this.parts.forEach(({ width: w, height: h }, i) => {
+        if (stock[i] === 0) y[i] = target - y[i]! - (turned[i] === 1 ? w : h);
+      });
+    }
+    return lays;
+  }
+
+  private *fill(
+    target: Nm,
+    width: number,
+    isForcing: boolean,
+    largeFirst: number,
+  ): Generator<number, ChainLay[], void> {
     this.isForcing = isForcing && this.canForce;
     this.largeFirst = largeFirst;
     const height = target + this.job.gap;
@@ -244,7 +281,7 @@ export class Jigsaw {
           const most = this.isForcing || !fewest ? Infinity : fewest.count;
           const exact = this.fits(state, s, isRight, height, budget, found, most);
           if (this.isForcing && exact > 0) {
-            const only = this.childrenOf(found, state, s).filter(({ kind }) => this.isBound(state, kind));
+            const only = this.childrenOf(found, state, s).filter(({ entry }) => this.isBound(state, entry.kind));
             if (!forced || only.length < forced.length) forced = only;
           } else if (!fewest || found.count < fewest.count) {
             fewest = found;
@@ -279,11 +316,11 @@ export class Jigsaw {
   }
 
   /** The choices that rank high enough in this level so far. */
-  private childrenOf({ count, kind, way, px, gain, waste, rank }: Choices, parent: State, segment: number): Child[] {
+  private childrenOf({ count, entry, px, gain, waste, rank }: Choices, parent: State, segment: number): Child[] {
     const children: Child[] = [];
     for (let k = 0; k < count; k++) {
       if (rank[k]! < this.least) continue;
-      const of = { kind: kind[k]!, way: way[k]!, px: px[k]!, gain: gain[k]!, waste: waste[k]!, rank: rank[k]! };
+      const of = { entry: entry[k]!, px: px[k]!, gain: gain[k]!, waste: waste[k]!, rank: rank[k]! };
       children.push({ parent, segment, ...of });
     }
     return children;
@@ -321,7 +358,8 @@ export class Jigsaw {
     const perWaste = budget > 0 ? (2 * Math.sqrt(this.parts.length)) / (budget + 1) : 0;
     const { entries } = this;
     for (let e = 0; e < entries.length; e++) {
-      const { kind, way, size } = entries[e]!;
+      const entry = entries[e]!;
+      const { kind, way, size } = entry;
       const rest = width - way.w;
       if (rest < 0) break;
       const top = sy + way.h;
@@ -337,7 +375,7 @@ export class Jigsaw {
       let bits = 0;
       const own = one.fixed ?? (one.group >= 0 ? state.phases[one.group]! : null);
       if (own && this.lattice) {
-        if (!this.isExact(px, sy, one, own)) continue;
+        if (!this.isExact(px, sy, entry.shift, one.fixed ? null : own)) continue;
         bits += this.phaseBits;
         exact++;
       }
@@ -350,8 +388,7 @@ export class Jigsaw {
       const gain = bits + this.largeFirst * size;
       const rank = state.score + gain - (state.waste + waste) * perWaste + this.random.next() * NOISE;
       const k = found.count++;
-      found.kind[k] = kind;
-      found.way[k] = way;
+      found.entry[k] = entry;
       found.px[k] = px;
       found.gain[k] = gain;
       found.waste[k] = waste;
@@ -361,18 +398,17 @@ export class Jigsaw {
     return exact;
   }
 
-  /** True when a kind's phase is right at a corner. */
-  private isExact(x: Nm, y: Nm, { fixed, shift }: Kind, own: Phase): boolean {
+  /** True when a part's phase is right with its corner there: its group's, or where that is null, the motif point's. */
+  private isExact(x: Nm, y: Nm, shift: Phase, own: Phase | null): boolean {
     const lattice = this.lattice!;
-    const wanted = fixed ?? phaseOf(own[0] - shift[0], own[1] - shift[1], lattice);
-    const [fx, fy] = [x - this.motif[0], y - this.motif[1]];
+    const [fx, fy] = [x + shift[0] - this.motif[0] - (own?.[0] ?? 0), y + shift[1] - this.motif[1] - (own?.[1] ?? 0)];
     let column = 0;
     if (lattice.across > 0) {
-      column = Math.round((fx - wanted[0]) / lattice.across);
-      if (Math.abs(fx - wanted[0] - column * lattice.across) > SAME) return false;
+      column = Math.round(fx / lattice.across);
+      if (Math.abs(fx - column * lattice.across) > SAME) return false;
     }
     if (lattice.along === 0) return true;
-    const off = fy - wanted[1] - column * lattice.shift;
+    const off = fy - column * lattice.shift;
     return Math.abs(off - Math.round(off / lattice.along) * lattice.along) <= SAME;
   }
 
@@ -391,8 +427,7 @@ export class Jigsaw {
     return next;
   }
 
-  private grow({ parent, segment: s, kind, way, px, gain, waste, rank }: Child): State {
-    const w = way!;
+  private grow({ parent, segment: s, entry: { kind, way: w, shift }, px, gain, waste, rank }: Child): State {
     const next: State = {
       x: parent.x.slice(),
       w: parent.w.slice(),
@@ -411,12 +446,13 @@ export class Jigsaw {
       rank,
     };
     next.counts[kind]!--;
-    const { group, shift } = this.kinds[kind]!;
+    const { group } = this.kinds[kind]!;
     if (group >= 0 && parent.phases[group] === null && this.lattice) {
       next.phases = parent.phases.slice();
       const [mx, my] = this.motif;
       next.phases[group] = phaseOf(px + shift[0] - mx, next.py + shift[1] - my, this.lattice);
-      next.hash = (next.hash + Math.round(px * 7 + next.py * 13)) | 0;
+      const [x, y] = next.phases[group]!;
+      next.hash = (next.hash + Math.imul(Math.round(x * 7 + y * 13), this.keys[group]!)) | 0;
     }
     const [sx, width, sy] = [next.x[s]!, next.w[s]!, next.y[s]!];
     const bits: [Nm, Nm, Nm][] = [];

@@ -100,19 +100,19 @@ export function strategiesOf(room: Room): { passes: Strategy; share: number; ahe
   const forBeams = isExact && !isMatched && isForBeams(parts);
   if (canBeTight) {
     const share = !isExact ? 0.2 : isMatched || isSecond || forBeams || parts.length <= FEW ? 12 : 1;
-    if (forBeams) strategies[0]!.share = 0.1;
+    if (forBeams || (isExact && isMatched)) strategies[0]!.share = 0.1;
     strategies.push({ passes: beams(room), share });
   }
   // Cuts from edge to edge leave few ways to go on: a beam goes far where there are few parts.
   if (isStraight && parts.length <= FEW_STRAIGHT) strategies.push({ passes: beams(room), share: 8 });
-  const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 1 : forBeams ? 2 : 4;
+  const forRuins = hasOutlines ? 2 : !isExact ? 25 : isMatched ? 0.2 : forBeams ? 2 : 4;
   const endless = endlessOf(job.stock) >= 0;
-  const mayWait = isMatched && !isExact && !hasOutlines && !job.straight;
+  const mayWait = (!isExact || isMatched) && !hasOutlines && !job.straight;
   const forWaits = mayWait && endless && parts.length <= MOST_WAITING;
   // With several lengths what it finds on the first ones stays when beams lay the last one anew, so it goes ahead.
   const ahead = forWaits && job.stock.length > 1 ? FIRST_RUINS : 0;
   if (!job.straight) strategies.push({ passes: ruins(room), share: forRuins, ahead });
-  if (forWaits) strategies.push({ passes: waits(room), share: 25 });
+  if (forWaits) strategies.push({ passes: waits(room), share: isExact ? 3 : isMatched ? 25 : 10 });
   const isSmall = hasOutlines && parts.length <= MOST_SQUEEZED;
   if (isSmall && !job.straight && endless) strategies.push({ passes: squeezes(room), share: 50 });
   // It gives up soon where there is no hope.
@@ -136,7 +136,11 @@ function* beams(room: Room): Strategy {
   const narrow = parts.length <= FEW || comesNearer ? NARROW : 4 * NARROW;
   // How far between the bound and the best lay the next target is, where it comes nearer with each whole lay.
   let share = 0.5;
-  for (let go = 0; ; go++) {
+  // With phases each beam is run from the far end, too: what one end hides the other may show.
+  const turns = room.pieces.some(({ match }) => match) ? 2 : 1;
+  for (let count = 0; ; count++) {
+    const go = Math.floor(count / turns);
+    const isFlipped = (count + limits.lane) % turns === 1;
     const width = Math.min(WIDEST, narrow * luby(Math.floor(go / 4) * 3 + (go % 4)));
     const atBound = isExact && !countsArea && go % 4 < 3;
     const used = room.best!.placing.used[0]!;
@@ -144,7 +148,7 @@ function* beams(room: Room): Strategy {
     const target = atBound ? limits.target : Math.round(limits.target + (used - limits.target) * q);
     if (target < used) {
       const largeFirst = countsArea && go % 2 === 1 ? MOST_FOR_AREA ** random.next() : 1;
-      const levels = jigsaw.run(target, width, go % 2 === 0, largeFirst);
+      const levels = jigsaw.run(target, width, go % 2 === 0, largeFirst, isFlipped);
       let next = levels.next();
       for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_STATE);
       const whole = next.value.find(({ placed }) => placed === parts.length);
