@@ -12,10 +12,10 @@ const FADING = 0.98;
 const HEAR_EVERY = 50;
 
 /**
- * Any-time search. Sorted orders come first, under each rule; then several strategies run side by side, and one that finds
+ * Any-time search. Sorted orders come first; then several strategies run side by side, and one that finds
  * better lays gets more of it: orders bettered step by step with goes at a tight lay (`orders`), a beam search for lays
- * without waste (`beams`, for outlines `mosaics`), ruin and recreate below a target (`ruins`), beams where matched pieces wait for
- * their phase (`waits`), overlap minimisation for outlines (`squeezes`), and for straight cutting piles of rows or columns (`piles`) and ruin and recreate on the tree of cuts (`recuts`).
+ * without waste (`beams`, for outlines `mosaics`), ruin and recreate below a target (`ruins`), beams that waste little and where matched pieces wait
+ * for their phase (`waits`), overlap minimisation for outlines (`squeezes`), and for straight cutting piles of rows or columns (`piles`) and ruin and recreate on the tree of cuts (`recuts`).
  * They share the passes, not the time, so the search takes the same way for the same seed. Returns the passes that it took.
  */
 export function search(

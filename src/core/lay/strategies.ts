@@ -2,15 +2,16 @@ import { canFillExactly, Jigsaw } from './jigsaw';
 import { endlessOf } from './job';
 import { Merges } from './merges';
 import { Mosaic, suitsMosaic } from './mosaic';
-import { orders, sortedOrders } from './orders';
-import { blocksOf, type Part } from './parts';
-import { measured, phaseAt, type Phase } from './placing';
+import { orders } from './orders';
+import type { Part } from './parts';
+import { measured } from './placing';
 import { Recut } from './recut';
-import { FEW, luby, type Found, type Room, type Strategy } from './room';
+import { FEW, luby, type Room, type Strategy } from './room';
 import { Rows, suitsRows } from './rows';
 import { Ruin } from './ruin';
+import { NEARER, ruins, STEPS, STEPS_WITHOUT } from './ruins';
 import { Squeeze } from './squeeze';
-import { WaitingBeam, type WaitingLay } from './waiting';
+import { waits } from './waits';
 
 /** The first width of the beam, and the widest: about 200 MB of states. */
 const NARROW = 64;
@@ -20,13 +21,10 @@ const FOR_BEAMS = { least: 48, most: 300 };
 const MOST_FOR_AREA = 4;
 /** For straight cutting, so many parts are few enough for a beam. */
 const FEW_STRAIGHT = 60;
-/** About how many passes a state of a beam takes, a place that a waiting one looks at, and a step of ruin and recreate without and with outlines: measured. */
+/** About how many passes a state of a beam takes, a step on the tree of cuts, a state of merges and of a mosaic: measured. */
 const PASSES_A_STATE = 0.15;
-const PASSES_A_PLACE = 0.0018;
-const PASSES_A_STEP = 0.2;
 const PASSES_A_RECUT = 0.02;
 const PASSES_A_MERGE = 1;
-const PASSES_A_SHAPE = 6;
 const PASSES_A_MOSAIC = 0.3;
 /** The width of the first beams of a mosaic, and of those that follow, when the first two have laid such a share of the parts. */
 const MOSAIC = 64;
@@ -34,19 +32,10 @@ const WIDE_MOSAIC = 256;
 const FAR = 0.5;
 /** The width of the first beam of merges. */
 const MERGES = 50;
-/** Steps of ruin and recreate at a time, and how many without a better lay before it starts again from the best one. */
-const STEPS = 50;
-const STEPS_WITHOUT = 30_000;
-/** From so many lays it starts before it goes on with the best; the steps of each, for one part. */
-const TRIALS = 8;
-const STEPS_OF_A_TRIAL = 60_000;
 /** Steps of a pile without a shorter one before it starts afresh. */
 const ROW_STEPS_WITHOUT = 1_500;
 /** How much nearer to the bound the length of the next columns is. */
 const NEARER_BY_COLUMNS = 0.1;
-/** How much nearer to the bound the next target of ruin and recreate is, without and with outlines: measured. */
-const NEARER = 0.03;
-const NEARER_WITH_OUTLINES = 0.01;
 /** How much nearer to the bound the first target of a squeeze is, the furthest, and the nearest. */
 const FIRST_PRESS = 0.06;
 const MOST_PRESS = 0.25;
@@ -58,28 +47,10 @@ const STRIKES = 2;
 const PASSES_A_MOVE = 0.5;
 /** The weights of pairs take memory by the square: no more parts than that are squeezed. */
 const MOST_SQUEEZED = 600;
-
 /** Passes that ruin and recreate takes before beams where there are several lengths: about a second. */
 const FIRST_RUINS = 2_000;
-/** The first width of beams that wait for phases, and what ranks their states: measured (`Ranking`). */
-const WAITING = 50;
-const LEAST_PAY = 1.5;
-const MOST_PAY = 4;
-const MATCHED_PAY = 0.6;
-const MOST_ROUGH = 0.03;
-/** How much more a piece counts that a beam has left over, at most how much, and how much of that lasts till the next one. */
-const SQUEAK = 0.1;
-const MOST_SQUEAK = 2;
-const SQUEAK_FADING = 0.9;
-/** So many parts are few enough for them, and so many states, which is about 70 MB, are kept in one. */
+/** So many parts are few enough for beams that wait. */
 const MOST_WAITING = 600;
-const MOST_STATES = 100_000;
-/** How much longer a target may be when a beam has found nothing. */
-const EASIER = 1.005;
-/** How often beams start from another lay than the best, and so many lays are kept for that. */
-const FROM_TRIED = 0.5;
-const MOST_TRIED = 12;
-
 /** Passes that mosaics take before all else: their first beams, which tell whether there is hope. */
 const FIRST_MOSAICS = 1_000;
 
@@ -189,167 +160,6 @@ function* mosaics(room: Room): Strategy {
     if (go === 1 && mosaic.reached < FAR * parts.length) break;
     yield room.spend(1);
   }
-}
-
-/**
- * Beams that let pieces wait for their phase, on the endless length: what lies on the others stays as in the best lay, or as
- * in another that ruin and recreate has tried. Each lay they find goes through a little of it, too. Pieces that a beam has left over
- * count for more in the next ones (squeaky wheel optimisation, Joslin and Clements 1999, from memory).
- */
-function* waits(room: Room): Strategy {
-  const { job, random } = room;
-  const end = endlessOf(job.stock);
-  const squeaks = new Map<string, number>();
-  let shortest = Infinity;
-  for (let go = 0; ; go++) {
-    const isOther = job.stock.length > 1 && room.tried.length > 0 && random.next() < FROM_TRIED;
-    const from = isOther ? room.tried[random.below(room.tried.length)]! : room.best!;
-    const { numbers, beam } = beamOf(room, from);
-    if (numbers.length === 0) {
-      yield room.spend(1);
-      continue;
-    }
-    const levels = beam.run(Math.min(room.best!.placing.used[end]!, shortest) - 1, {
-      width: Math.min(WAITING * luby(go), Math.ceil(MOST_STATES / numbers.length)),
-      pays: LEAST_PAY + (MOST_PAY - LEAST_PAY) * random.next(),
-      matched: MATCHED_PAY,
-      rough: MOST_ROUGH * random.next() ** 2,
-      squeaks,
-    });
-    let next = levels.next();
-    for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_PLACE);
-    const lay = next.value;
-    const isWhole = lay?.placed === numbers.length;
-    for (const [id, weight] of squeaks) squeaks.set(id, 1 + (weight - 1) * SQUEAK_FADING);
-    numbers.forEach((i, k) => {
-      const id = from.parts[i]!.piece?.id;
-      if (lay && lay.stock[k]! < 0 && id) squeaks.set(id, Math.min(MOST_SQUEAK, (squeaks.get(id) ?? 1) + SQUEAK));
-    });
-    yield room.spend(1);
-    if (!isWhole) {
-      shortest *= EASIER;
-      continue;
-    }
-    const whole = withRest(room, from, numbers, lay);
-    shortest = Math.min(shortest, lay.reached);
-    room.consider(whole);
-    yield* descend(room, whole, Math.round(STEPS_OF_A_TRIAL / from.parts.length));
-  }
-}
-
-/** A beam for what a lay has on the endless length: pieces and bias, of which the numbers are told. */
-function beamOf({ job, pieces, sets, random }: Room, from: Found): { numbers: number[]; beam: WaitingBeam } {
-  const end = endlessOf(job.stock);
-  const isInBeam = [
-    ...pieces.map(() => true),
-    ...(sets[from.setChoice] ?? []).flatMap((set, s) => blocksOf(set, from.ways[s]!).map(() => set.grain === 'bias')),
-  ];
-  const { stock, x, y } = from.placing;
-  const numbers = isInBeam.flatMap((is, i) => (is && (stock[i] === end || stock[i]! < 0) ? [i] : []));
-  const phases = new Map<string, Phase>();
-  from.parts.forEach(({ match }, i) => {
-    const at = stock[i]!;
-    if (match?.group && job.lattice && at >= 0 && at !== end)
-      phases.set(match.group, phaseAt(match, job.stock[at]!.motif, x[i]!, y[i]!, job.lattice));
-  });
-  const parts = numbers.map((i) => from.parts[i]!);
-  return { numbers, beam: new WaitingBeam(job, parts, end, phases, random) };
-}
-
-/** A beam's lay with what lies on other lengths, and the straight strips that it left out where they fit. */
-function withRest(room: Room, from: Found, numbers: readonly number[], lay: WaitingLay): Found {
-  const { job, pieces, sets, random } = room;
-  const end = endlessOf(job.stock);
-  const { stock, x, y, turned } = from.placing;
-  const where = {
-    stock: stock.map((at) => (at === end ? -1 : at)),
-    x: x.slice(),
-    y: y.slice(),
-    turned: turned.slice(),
-  };
-  numbers.forEach((i, k) => {
-    where.stock[i] = lay.stock[k]!;
-    where.x[i] = lay.x[k]!;
-    where.y[i] = lay.y[k]!;
-    where.turned[i] = lay.turned[k]!;
-  });
-  const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
-  ruin.load(where, from.ways);
-  ruin.layRest((one, other) => other.width * other.height - one.width * one.height);
-  return { ...ruin.found(), setChoice: from.setChoice };
-}
-
-/** Ruin and recreate: a little from several lays, since much hangs on where it starts, and then on from the best one. */
-function* ruins(room: Room): Strategy {
-  const { pieces, starts } = room;
-  const hasOutlines = pieces.some(({ outlines }) => outlines);
-  if (hasOutlines) yield* firstOutlines(room);
-  else {
-    const steps = Math.round(STEPS_OF_A_TRIAL / starts[0]!.parts.length);
-    for (let trial = 0; trial < TRIALS; trial++) yield* descend(room, trial === 0 ? room.best! : anyStart(room), steps);
-  }
-  for (;;) yield* descend(room, room.best!, Infinity);
-}
-
-/** A lay of strips that are cut in any of their ways. */
-function anyStart(room: Room): Found {
-  const { random, sets } = room;
-  const setChoice = random.below(Math.max(1, sets.length));
-  const ways = (sets[setChoice] ?? []).map(({ ways }) => random.below(ways.length));
-  const made = room.assemble(setChoice, ways);
-  const some = sortedOrders(made.parts);
-  const order = some[random.below(some.length)]!;
-  const rule = made.placer.rules[random.below(made.placer.rules.length)]!;
-  return room.run({ setChoice, ways, ...made, order, rule, phases: [] }, Infinity);
-}
-
-/** Outlines lie in each other's boxes only here: their first lays come from orders, too. */
-function* firstOutlines(room: Room): Strategy {
-  const { job, pieces, sets, random } = room;
-  const { setChoice } = room.best!;
-  const ruin = new Ruin(job, pieces, sets[setChoice] ?? [], random);
-  ruin.load(room.best!.placing, room.best!.ways);
-  for (const key of [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width]) {
-    ruin.build((a, b) => key(b) - key(a));
-    room.consider({ ...ruin.found(), setChoice });
-    yield room.spend(4);
-  }
-}
-
-/** Ruin and recreate from a lay, toward targets a little below it, until nothing comes of it for long or `most` steps are done. */
-function* descend(room: Room, from: Found, most: number): Strategy {
-  const { job, random, limits, pieces, sets } = room;
-  const endless = endlessOf(job.stock);
-  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
-  const floor = Math.max(0, limits.target - finite);
-  const hasOutlines = pieces.some(({ outlines }) => outlines);
-  const nearer = hasOutlines ? NEARER_WITH_OUTLINES : NEARER;
-  const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
-  const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
-  ruin.load(from.placing, from.ways);
-  let best = ruin.used;
-  // While something is laid nowhere, every step that lays more is worth telling of.
-  const aim = () =>
-    ruin.aim(best === Infinity ? Math.max(1, floor) : Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
-  aim();
-  let steps = 0;
-  for (let stale = 0; stale < STEPS_WITHOUT && steps < most; stale += STEPS) {
-    // From a better lay that another lane has told of it goes on at once.
-    if (most === Infinity && room.best!.placing.used[endless]! < best) return;
-    for (let step = 0; step < STEPS; step++, steps++) {
-      if (ruin.tryStep() && (ruin.isDone || best === Infinity)) {
-        const before = room.best;
-        room.consider({ ...ruin.found(), setChoice: from.setChoice });
-        if (ruin.isDone || room.best !== before) stale = 0;
-        best = ruin.used;
-        aim();
-      }
-      yield room.spend(cost);
-    }
-  }
-  if (most === Infinity) return;
-  room.tried.push({ ...ruin.found(), setChoice: from.setChoice });
-  if (room.tried.length > MOST_TRIED) room.tried.splice(random.below(MOST_TRIED), 1);
 }
 
 /** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
