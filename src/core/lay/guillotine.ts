@@ -27,7 +27,7 @@ export class GuillotineSpace implements ClothSpace {
     private readonly leastWidth: Nm,
     private readonly leastHeight: Nm,
     /** A flaw is not cut round: boxes just must not lie on it. */
-    private readonly blocked: readonly Box[] = [],
+    private readonly blocked: readonly Box[],
   ) {
     this.clear();
   }

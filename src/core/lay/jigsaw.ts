@@ -47,6 +47,14 @@ interface Entry {
   shift: Phase;
 }
 
+/** The pattern, and the ways of all kinds, narrow ones first, as they are seen from the end that is filled first. */
+interface View {
+  lattice: Lattice | null;
+  /** The motif point, from the left edge of the usable cloth. */
+  motif: Phase;
+  entries: readonly Entry[];
+}
+
 interface State extends Chain {
   x: number[];
   w: number[];
@@ -111,9 +119,9 @@ export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm):
 export class Jigsaw {
   private readonly kinds: Kind[];
   private readonly groups: number;
-  private lattice: Lattice | null;
-  /** The motif point, from the left edge of the usable cloth. */
-  private motif: Phase;
+  /** From the near end, and in the run in hand. */
+  private readonly near: View;
+  private view: View;
   private readonly left: Nm;
   private readonly width: Nm;
   private readonly area: number;
@@ -128,8 +136,6 @@ export class Jigsaw {
   private isForcing = false;
   private largeFirst = 1;
   private readonly keys: Int32Array;
-  /** The ways of all kinds, narrow ones first. */
-  private entries: readonly Entry[];
   private readonly one = noChoices();
   private readonly other = noChoices();
   /** What ranks lower in this level need not be looked at. */
@@ -144,19 +150,18 @@ export class Jigsaw {
     const { gap, lattice, stock } = job;
     const [{ left, right, motif }] = stock as [LayJob['stock'][number]];
     this.left = left;
-    this.lattice = lattice;
-    this.motif = [motif[0] - left, motif[1]];
     this.width = right - left + gap;
     const gathered = gatherKinds(job, parts);
     this.kinds = gathered.kinds;
     this.groups = gathered.groups;
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
     this.meanArea = this.area / parts.length;
-    this.entries = this.kinds
+    const entries = this.kinds
       .flatMap(({ ways, shift }, kind) =>
         ways.map((way) => ({ kind, way, size: (way.w * way.h) / this.meanArea, shift })),
       )
       .sort((a, b) => a.way.w - b.way.w);
+    this.near = this.view = { lattice, motif: [motif[0] - left, motif[1]], entries };
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
     this.step = [this.width, ...sides].reduce(greatestCommon);
@@ -185,20 +190,25 @@ export class Jigsaw {
     largeFirst = 1,
     isFlipped = false,
   ): Generator<number, ChainLay[], void> {
-    if (!isFlipped) return yield* this.fill(target, width, isForcing, largeFirst);
-    const { lattice, motif, entries } = this;
-    const { gap } = this.job;
-    this.lattice = lattice && { ...lattice, shift: -lattice.shift };
-    this.motif = [motif[0], target - motif[1]];
-    this.entries = entries.map((one) => ({ ...one, shift: [one.shift[0], one.way.h - gap - one.shift[1]] }));
+    this.view = isFlipped ? this.fromFarEnd(target) : this.near;
     const lays = yield* this.fill(target, width, isForcing, largeFirst);
-    [this.lattice, this.motif, this.entries] = [lattice, motif, entries];
+    if (!isFlipped) return lays;
     for (const { stock, y, turned } of lays) {
       this.parts.forEach(({ width: w, height: h }, i) => {
         if (stock[i] === 0) y[i] = target - y[i]! - (turned[i] === 1 ? w : h);
       });
     }
     return lays;
+  }
+
+  private fromFarEnd(target: Nm): View {
+    const { lattice, motif, entries } = this.near;
+    const { gap } = this.job;
+    return {
+      lattice: lattice && { ...lattice, shift: -lattice.shift },
+      motif: [motif[0], target - motif[1]],
+      entries: entries.map((one) => ({ ...one, shift: [one.shift[0], one.way.h - gap - one.shift[1]] })),
+    };
   }
 
   private *fill(
@@ -356,7 +366,7 @@ export class Jigsaw {
     ];
     const isTight = budget < this.step * this.step;
     const perWaste = budget > 0 ? (2 * Math.sqrt(this.parts.length)) / (budget + 1) : 0;
-    const { entries } = this;
+    const { entries, lattice } = this.view;
     for (let e = 0; e < entries.length; e++) {
       const entry = entries[e]!;
       const { kind, way, size } = entry;
@@ -374,7 +384,7 @@ export class Jigsaw {
       const px = isRight ? sx + rest : sx;
       let bits = 0;
       const own = one.fixed ?? (one.group >= 0 ? state.phases[one.group]! : null);
-      if (own && this.lattice) {
+      if (own && lattice) {
         if (!this.isExact(px, sy, entry.shift, one.fixed ? null : own)) continue;
         bits += this.phaseBits;
         exact++;
@@ -400,8 +410,9 @@ export class Jigsaw {
 
   /** True when a part's phase is right with its corner there: its group's, or where that is null, the motif point's. */
   private isExact(x: Nm, y: Nm, shift: Phase, own: Phase | null): boolean {
-    const lattice = this.lattice!;
-    const [fx, fy] = [x + shift[0] - this.motif[0] - (own?.[0] ?? 0), y + shift[1] - this.motif[1] - (own?.[1] ?? 0)];
+    const { motif } = this.view;
+    const lattice = this.view.lattice!;
+    const [fx, fy] = [x + shift[0] - motif[0] - (own?.[0] ?? 0), y + shift[1] - motif[1] - (own?.[1] ?? 0)];
     let column = 0;
     if (lattice.across > 0) {
       column = Math.round(fx / lattice.across);
@@ -447,11 +458,10 @@ export class Jigsaw {
     };
     next.counts[kind]!--;
     const { group } = this.kinds[kind]!;
-    if (group >= 0 && parent.phases[group] === null && this.lattice) {
-      next.phases = parent.phases.slice();
-      const [mx, my] = this.motif;
-      next.phases[group] = phaseOf(px + shift[0] - mx, next.py + shift[1] - my, this.lattice);
-      const [x, y] = next.phases[group]!;
+    const { lattice, motif } = this.view;
+    if (group >= 0 && parent.phases[group] === null && lattice) {
+      const [x, y] = phaseOf(px + shift[0] - motif[0], next.py + shift[1] - motif[1], lattice);
+      next.phases = parent.phases.with(group, [x, y]);
       next.hash = (next.hash + Math.imul(Math.round(x * 7 + y * 13), this.keys[group]!)) | 0;
     }
     const [sx, width, sy] = [next.x[s]!, next.w[s]!, next.y[s]!];

@@ -71,7 +71,7 @@ export class FreeSpace implements ClothSpace {
     top: Nm,
     private readonly leastWidth: Nm,
     private readonly leastHeight: Nm,
-    blocked: readonly Box[] = [],
+    blocked: readonly Box[],
   ) {
     this.add(left, 0, right, top);
     for (const box of blocked) this.take(...box);

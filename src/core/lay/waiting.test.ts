@@ -152,6 +152,19 @@ describe('beams where pieces wait for their phase', () => {
   });
 });
 
+test('a piece as thin as a hair is laid like any other, and takes no more memory', () => {
+  const job = jobOf({
+    cloth: { name: 't', width: 54, turns: 'none', repeat: { across: 9, along: 7, drop: 0.5 } },
+    pieces: [
+      { id: 'hair', size: [0.000001, 10], qty: 1 },
+      { id: 'front', size: [20, 18], qty: 4, match: { group: 'front' } },
+    ],
+  });
+  const { lay: found } = run(job, 100);
+  expect(found!.placed).toBe(5);
+  expect(faultsOf(job, found!)).toEqual([]);
+});
+
 describe('in whole lays', () => {
   test('a column of four sorts is as short as the best of all orders', () => {
     const sorts = [[23, 2], [14.5, 2], [18.5, 1], [6, 2]] as const; // prettier-ignore

@@ -185,8 +185,9 @@ export class WaitingBeam {
   }
 
   private levelOf(width: number): Level {
-    // Beside the segments of a skyline, of which none is narrower than the narrowest part, a slit on each side of a new one.
-    return new Level(width, Math.floor(this.width / this.narrowest) + 3, this.kinds.length);
+    // No segment of a skyline is narrower than the narrowest part, and each part makes two more at most. A new one has a slit on each side, too.
+    const most = Math.min(Math.floor(this.width / this.narrowest), 2 * this.parts.length + 1);
+    return new Level(width, most + 3, this.kinds.length);
   }
 
   /**
