@@ -1,13 +1,12 @@
 import { phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
-import { merge } from './best-fit';
+import { Children, growBest, Level } from './beam';
 import type { LayJob } from './job';
 import {
   gatherKinds,
   greatestCommon,
   layOf,
   subsetSums,
-  type Chain,
   type ChainLay,
   type Kind,
   type Phase,
@@ -15,6 +14,7 @@ import {
 } from './kinds';
 import type { Part } from './parts';
 import type { Random } from './random';
+import { Floors, type Slot } from './skylines';
 
 /** Phases that differ by no more than this (nm) are the same: anchors are rounded to whole nanometres. */
 const SAME = 4;
@@ -27,17 +27,6 @@ const MOST_LEVELLED = 6;
 const MOST_OFFERED = 2;
 /** Lays that are told at the end of a run. */
 const MOST_LAYS = 12;
-
-/**
- * For straight cutting, the ground that parts stand on beside each other: the top of something that one cut can free. What
- * stands on it joins only there, and when it is level all across, it is as if the floor had risen.
- */
-interface Floor {
-  x: Nm;
-  w: Nm;
-  level: Nm;
-  under: Floor | null;
-}
 
 /** A way of a kind, its area in mean parts, and how the point that has to be on phase lies from its corner. */
 interface Entry {
@@ -53,44 +42,97 @@ interface View {
   /** The motif point, from the left edge of the usable cloth. */
   motif: Phase;
   entries: readonly Entry[];
+  /** The phases of the left and the right lower corner of each entry that the pattern fixes; x, then y. */
+  corners: readonly Float64Array[];
 }
 
-interface State extends Chain {
-  x: number[];
-  w: number[];
-  y: number[];
-  /** The floor of each stretch of the skyline; none where cutting is free. */
-  floors: Floor[];
-  counts: Uint16Array;
-  phases: (Phase | null)[];
-  waste: number;
-  score: number;
-  hash: number;
-  /** The value by which the beam keeps it. */
-  rank: number;
+/** States with the phases of their groups, and what tells for them. Skylines beyond their number are those of levelled ones. */
+class JigsawLevel extends Level {
+  readonly phases: (readonly (Phase | null)[])[] = [];
+  /** Bits of evidence. */
+  readonly score: Float64Array;
+  /** Which state each skyline belongs to, and how many there are. */
+  readonly stateOf: Int32Array;
+  skylineCount = 0;
+
+  constructor(
+    private readonly width: number,
+    segments: number,
+    kinds: number,
+    floors: Floors | null,
+  ) {
+    super(width, segments, kinds, MOST_OFFERED * width, floors);
+    this.score = new Float64Array(width);
+    this.stateOf = new Int32Array((1 + MOST_OFFERED) * width);
+  }
+
+  /** Makes the `size` states ready to be gone on from. */
+  open(size: number) {
+    this.size = size;
+    this.skylineCount = this.width;
+    for (let state = 0; state < size; state++) this.stateOf[state] = state;
+    this.chains.length = this.phases.length = size;
+  }
+
+  /** Another skyline like that; its number. */
+  copyOf(slot: Slot): Slot {
+    const to = this.skylineCount++;
+    this.skylines.copy(to, slot);
+    this.stateOf[to] = this.stateOf[slot]!;
+    this.waste[to] = this.waste[slot]!;
+    return to;
+  }
 }
 
-interface Child {
-  parent: State;
-  segment: number;
-  entry: Entry;
-  px: Nm;
-  gain: number;
-  waste: number;
-  rank: number;
+/** Places with the bits that tell for them, and the cloth (nm²) that they waste. */
+class JigsawChildren extends Children {
+  readonly gain: Float64Array;
+  readonly waste: Float64Array;
+
+  constructor(most: number) {
+    super(most);
+    this.gain = new Float64Array(most);
+    this.waste = new Float64Array(most);
+  }
+
+  protected override move(to: number, from: number) {
+    super.move(to, from);
+    this.gain[to] = this.gain[from]!;
+    this.waste[to] = this.waste[from]!;
+  }
 }
 
-/** What fits a corner, as flat lists: most of it is looked at only to be counted. */
-interface Choices {
-  count: number;
-  entry: Entry[];
-  px: Nm[];
-  gain: number[];
-  waste: number[];
-  rank: number[];
-}
+/** What fits one corner: the numbers of entries, and the cloth (nm²) that each wastes there. */
+class Choices {
+  count = 0;
+  /** Whether they all are on a phase that is known, and no others are to be looked at. */
+  isBound = false;
+  segment = -1;
+  /** How high the wall is that a slit beside a part there has at its other side (nm). */
+  wall: Nm = Infinity;
+  readonly entry: Uint16Array;
+  readonly waste: Float64Array;
 
-const noChoices = (): Choices => ({ count: 0, entry: [], px: [], gain: [], waste: [], rank: [] });
+  constructor(
+    most: number,
+    readonly isRight: boolean,
+  ) {
+    this.entry = new Uint16Array(most);
+    this.waste = new Float64Array(most);
+  }
+
+  start(segment: number, wall: Nm) {
+    this.count = 0;
+    this.isBound = false;
+    this.segment = segment;
+    this.wall = wall;
+  }
+
+  add(entry: number, waste: number) {
+    this.entry[this.count] = entry;
+    this.waste[this.count++] = waste;
+  }
+}
 
 /** What a lay of `target` nm on the one length leaves of the cloth (nm²), 0 when the parts fill it exactly. */
 export function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
@@ -129,15 +171,30 @@ export class Jigsaw {
   private readonly sumsAlong: Uint8Array | null;
   private readonly step: Nm;
   private readonly narrowest: Nm;
-  private readonly meanArea: number;
   private readonly phaseBits: number;
   private readonly widthBits: number;
   private readonly canForce: boolean;
+  private readonly keys: Int32Array;
+  private readonly floors: Floors | null;
+  /** The entries by what the pattern asks of them: fixed by it, of a group, or free; then the kind, the group and the size of each. */
+  private readonly fixed: Uint16Array;
+  private readonly grouped: Uint16Array;
+  private readonly free: Uint16Array;
+  private readonly kindOf: Uint16Array;
+  private readonly groupOf: Int16Array;
+  private readonly w: Float64Array;
+  private readonly h: Float64Array;
+  private now: JigsawLevel;
+  private next: JigsawLevel;
+  private children: JigsawChildren;
+  /** Lists that are used by turns: two for each side are kept, two filled. */
+  private readonly choices: Choices[];
   private isForcing = false;
   private largeFirst = 1;
-  private readonly keys: Int32Array;
-  private readonly one = noChoices();
-  private readonly other = noChoices();
+  /** How far the run in hand may reach and what it may waste, the gap with it. */
+  private height: Nm = 0;
+  private budget = 0;
+  private isTight = false;
   /** What ranks lower in this level need not be looked at. */
   private least = -Infinity;
 
@@ -155,13 +212,19 @@ export class Jigsaw {
     this.kinds = gathered.kinds;
     this.groups = gathered.groups;
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
-    this.meanArea = this.area / parts.length;
+    const meanArea = this.area / parts.length;
     const entries = this.kinds
-      .flatMap(({ ways, shift }, kind) =>
-        ways.map((way) => ({ kind, way, size: (way.w * way.h) / this.meanArea, shift })),
-      )
+      .flatMap(({ ways, shift }, kind) => ways.map((way) => ({ kind, way, size: (way.w * way.h) / meanArea, shift })))
       .sort((a, b) => a.way.w - b.way.w);
-    this.near = this.view = { lattice, motif: [motif[0] - left, motif[1]], entries };
+    this.near = this.view = viewOf(lattice, [motif[0] - left, motif[1]], entries);
+    const numbers = (isOne: (kind: Kind) => boolean) => Uint16Array.from(entries.flatMap(({ kind }, e) => (isOne(this.kinds[kind]!) ? [e] : []))); // prettier-ignore
+    this.fixed = numbers(({ fixed }) => fixed !== null);
+    this.grouped = numbers(({ fixed, group }) => fixed === null && group >= 0);
+    this.free = numbers(({ fixed, group }) => fixed === null && group < 0);
+    this.kindOf = Uint16Array.from(entries, ({ kind }) => kind);
+    this.groupOf = Int16Array.from(entries, ({ kind }) => this.kinds[kind]!.group);
+    this.w = Float64Array.from(entries, ({ way }) => way.w);
+    this.h = Float64Array.from(entries, ({ way }) => way.h);
     const sides = this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h]));
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
     this.step = [this.width, ...sides].reduce(greatestCommon);
@@ -175,6 +238,17 @@ export class Jigsaw {
     this.widthBits = Math.log2(this.width / grid);
     this.canForce = chance * parts.length < SELDOM;
     this.keys = Int32Array.from({ length: this.kinds.length }, () => Math.floor(random.next() * 2 ** 31) | 1);
+    this.floors = job.straight ? new Floors() : null;
+    this.choices = Array.from({ length: 6 }, (_, i) => new Choices(entries.length, i % 2 === 1));
+    this.now = this.next = this.levelOf(0);
+    this.children = new JigsawChildren(0);
+  }
+
+  private levelOf(width: number): JigsawLevel {
+    // Each part makes two segments more at most. None is narrower than the narrowest part, but where floors keep slits apart.
+    const all = 2 * this.parts.length + 1;
+    const most = this.floors ? all : Math.min(Math.floor(this.width / this.narrowest), all) + 3;
+    return new JigsawLevel(width, most, this.kinds.length, this.floors);
   }
 
   /**
@@ -191,7 +265,9 @@ export class Jigsaw {
     isFlipped = false,
   ): Generator<number, ChainLay[], void> {
     this.view = isFlipped ? this.fromFarEnd(target) : this.near;
-    const lays = yield* this.fill(target, width, isForcing, largeFirst);
+    this.isForcing = isForcing && this.canForce;
+    this.largeFirst = largeFirst;
+    const lays = yield* this.fill(target, width);
     if (!isFlipped) return lays;
     for (const { stock, y, turned } of lays) {
       this.parts.forEach(({ width: w, height: h }, i) => {
@@ -204,69 +280,51 @@ export class Jigsaw {
   private fromFarEnd(target: Nm): View {
     const { lattice, motif, entries } = this.near;
     const { gap } = this.job;
-    return {
-      lattice: lattice && { ...lattice, shift: -lattice.shift },
-      motif: [motif[0], target - motif[1]],
-      entries: entries.map((one) => ({ ...one, shift: [one.shift[0], one.way.h - gap - one.shift[1]] })),
-    };
+    return viewOf(
+      lattice && { ...lattice, shift: -lattice.shift },
+      [motif[0], target - motif[1]],
+      entries.map((one) => ({ ...one, shift: [one.shift[0], one.way.h - gap - one.shift[1]] })),
+    );
   }
 
-  private *fill(
-    target: Nm,
-    width: number,
-    isForcing: boolean,
-    largeFirst: number,
-  ): Generator<number, ChainLay[], void> {
-    this.isForcing = isForcing && this.canForce;
-    this.largeFirst = largeFirst;
-    const height = target + this.job.gap;
+  private *fill(target: Nm, width: number): Generator<number, ChainLay[], void> {
     const hair = 1e-9 * this.area;
-    const budget = this.width * height - this.area;
-    if (budget < -hair) return [];
-    let states: State[] = [
-      {
-        x: [0],
-        w: [this.width],
-        y: [0],
-        floors: this.job.straight ? [{ x: 0, w: this.width, level: 0, under: null }] : [],
-        counts: Uint16Array.from(this.kinds, ({ members }) => members.length),
-        phases: Array.from({ length: this.groups }, () => null),
-        waste: 0,
-        score: 0,
-        hash: 0,
-        parent: null,
-        kind: -1,
-        way: null,
-        px: 0,
-        py: 0,
-        rank: 0,
-      },
-    ];
+    this.height = target + this.job.gap;
+    const free = this.width * this.height - this.area;
+    if (free < -hair) return [];
+    this.budget = Math.max(0, free) + hair;
+    this.isTight = this.budget < this.step * this.step;
+    this.now = this.levelOf(width);
+    this.next = this.levelOf(width);
+    const most = 12 * width;
+    this.children = new JigsawChildren(most + MOST_OFFERED * this.kindOf.length);
+    this.floors?.reset(0, this.width);
+    this.now.start(0, this.width, this.kinds.map(({ members }) => members.length)); // prettier-ignore
+    this.now.phases[0] = Array.from({ length: this.groups }, () => null);
+    this.now.score[0] = 0;
+    this.now.open(1);
     for (let level = 0; level < this.parts.length; level++) {
-      let children: Child[] = [];
+      this.children.size = 0;
       this.least = -Infinity;
-      for (const state of states) {
-        this.expand(state, height, Math.max(0, budget) + hair, children);
-        if (children.length < 12 * width) continue;
-        children = best(children, 3 * width);
-        this.least = children.reduce((least, { rank }) => Math.min(least, rank), Infinity);
+      for (let state = 0; state < this.now.size; state++) {
+        this.expand(state);
+        if (this.children.size >= most) this.least = this.children.keepBest(3 * width);
       }
-      if (children.length === 0) break;
-      const kept = children.length > width * 3 ? best(children, width * 3) : children;
-      kept.sort((a, b) => b.rank - a.rank);
-      const seen = new Set<string>();
-      states = [];
-      for (const child of kept) {
-        const next = this.grow(child);
-        const key = `${next.hash} ${next.y.join()} ${next.floors.map(({ level }) => level).join()}`;
-        if (seen.has(key)) continue;
-        seen.add(key);
-        states.push(next);
-        if (states.length >= width) break;
-      }
-      yield states.length;
+      if (this.children.size === 0) break;
+      this.goOn(width);
+      yield this.now.size;
     }
-    return states.slice(0, MOST_LAYS).map((state) => layOf(state, this.kinds, this.parts.length, 0, this.left));
+    const { chains, size } = this.now;
+    const best = Array.from({ length: size }, (_, i) => i).sort((a, b) => this.now.score[b]! - this.now.score[a]!);
+    return best.slice(0, MOST_LAYS).map((state) => layOf(chains[state]!, this.kinds, this.parts.length, 0, this.left));
+  }
+
+  /** Makes the best children the states of the next level. */
+  private goOn(width: number) {
+    const { next } = this;
+    next.open(growBest(this.children, width, next, (child, to) => this.grow(child, to)));
+    this.next = this.now;
+    this.now = next;
   }
 
   private canFill(sums: Uint8Array | null, length: Nm): boolean {
@@ -276,141 +334,174 @@ export class Jigsaw {
   }
 
   /** All that may be put into one valley of a state: the one with the fewest choices. A valley that takes nothing is levelled. */
-  private expand(from: State, height: Nm, budget: number, children: Child[]) {
-    let state = from;
+  private expand(state: Slot) {
+    const { now } = this;
+    const { skylines } = now;
+    let slot = state;
+    let isOffered = true;
     let offered = 0;
     for (let tries = 0; tries < MOST_LEVELLED; tries++) {
-      let forced: Child[] | null = null;
-      let fewest: Choices | null = null;
-      let at = -1;
-      const { y } = state;
-      for (const s of this.valleysOf(state)) {
-        for (const isRight of [false, true]) {
-          const found: Choices = fewest === this.one ? this.other : this.one;
-          // A corner with more choices than another one need not be looked at to the end.
-          const most = this.isForcing || !fewest ? Infinity : fewest.count;
-          const exact = this.fits(state, s, isRight, height, budget, found, most);
-          if (this.isForcing && exact > 0) {
-            const only = this.childrenOf(found, state, s).filter(({ entry }) => this.isBound(state, entry.kind));
-            if (!forced || only.length < forced.length) forced = only;
-          } else if (!fewest || found.count < fewest.count) {
-            fewest = found;
-            at = s;
-          }
-        }
-        if (forced?.length === 1 || fewest?.count === 0) break;
+      const { fewest, forced } = this.fewestChoices(slot);
+      if (fewest?.count !== 0) {
+        isOffered = true;
+        this.offer(slot, forced ?? fewest!);
+        if (forced || ++offered >= MOST_OFFERED) return;
       }
-      if (fewest?.count !== 0) children.push(...(forced ?? (fewest ? this.childrenOf(fewest, state, at) : [])));
-      if (forced && fewest?.count !== 0) return;
-      if (fewest && fewest.count > 0 && ++offered >= MOST_OFFERED) return;
       // What may also be done, and must where nothing fits, is to leave the valley open.
-      const rises = [y[at - 1] ?? Infinity, y[at + 1] ?? Infinity].map((wall) => wall - y[at]!);
-      const rise = Math.min(...rises.filter((one) => one > 0));
-      const lost = state.w[at]! * rise;
-      if (rise === Infinity || state.waste + lost > budget || y[at]! + rise > height) return;
-      state = this.levelled(state, at, rise, lost);
+      const s = fewest!.segment;
+      const i = slot * skylines.most + s;
+      const level = this.lowerWall(slot, s);
+      const lost = skylines.w[i]! * (level - skylines.y[i]!);
+      if (level === Infinity || now.waste[slot]! + lost > this.budget || level > this.height) return;
+      if (isOffered) slot = now.copyOf(slot);
+      isOffered = false;
+      now.waste[slot]! += lost;
+      skylines.raise(slot, s, level);
     }
   }
 
+  /** The corner with the fewest choices, and that with the fewest of those which must be taken. */
+  private fewestChoices(slot: Slot): { fewest: Choices | null; forced: Choices | null } {
+    const spare = this.choices.slice();
+    let fewest: Choices | null = null;
+    let forced: Choices | null = null;
+    for (const s of this.valleysOf(slot)) {
+      const [left, right] = [spare.find(({ isRight }) => !isRight)!, spare.find(({ isRight }) => isRight)!];
+      // A corner with more choices than another one need not be looked at to the end.
+      this.look(slot, s, left, right, fewest?.count ?? Infinity);
+      for (const found of [left, right]) {
+        const least: Choices | null = found.isBound ? forced : fewest;
+        if (least && found.count >= least.count) continue;
+        spare.splice(spare.indexOf(found), 1);
+        if (least) spare.push(least);
+        if (found.isBound) forced = found;
+        else fewest = found;
+      }
+      if (forced?.count === 1 || fewest?.count === 0) break;
+    }
+    return { fewest, forced };
+  }
+
+  /** The lower of the neighbours that are higher than a valley, Infinity for none. */
+  private lowerWall(slot: Slot, s: number): Nm {
+    const { y, most, count } = this.now.skylines;
+    const i = slot * most + s;
+    const before = s > 0 && y[i - 1]! > y[i]! ? y[i - 1]! : Infinity;
+    const after = s < count[slot]! - 1 && y[i + 1]! > y[i]! ? y[i + 1]! : Infinity;
+    return Math.min(before, after);
+  }
+
   /** The stretches of the skyline that have no lower neighbour, narrow ones first: they have few choices, by which others are given up early. */
-  private valleysOf({ w, y }: State): number[] {
+  private valleysOf(slot: Slot): number[] {
+    const { y, w, most, count } = this.now.skylines;
+    const first = slot * most;
+    const n = count[slot]!;
     const valleys: number[] = [];
-    for (let s = 0; s < y.length; s++) {
+    for (let s = 0; s < n; s++) {
+      const i = first + s;
       // Level stretches that are not one for straight cutting are walls to each other.
-      if ((s > 0 && y[s - 1]! < y[s]!) || (s < y.length - 1 && y[s + 1]! < y[s]!)) continue;
+      if ((s > 0 && y[i - 1]! < y[i]!) || (s < n - 1 && y[i + 1]! < y[i]!)) continue;
       let k = valleys.length;
-      for (; k > 0 && w[valleys[k - 1]!]! > w[s]!; k--) valleys[k] = valleys[k - 1]!;
+      for (; k > 0 && w[first + valleys[k - 1]!]! > w[i]!; k--) valleys[k] = valleys[k - 1]!;
       valleys[k] = s;
     }
     return valleys;
   }
 
-  /** The choices that rank high enough in this level so far. */
-  private childrenOf({ count, entry, px, gain, waste, rank }: Choices, parent: State, segment: number): Child[] {
-    const children: Child[] = [];
-    for (let k = 0; k < count; k++) {
-      if (rank[k]! < this.least) continue;
-      const of = { entry: entry[k]!, px: px[k]!, gain: gain[k]!, waste: waste[k]!, rank: rank[k]! };
-      children.push({ parent, segment, ...of });
+  /** Finds what fits the two corners of a valley: where forcing, what is on a known phase alone, if any is; up to `most` others. */
+  private look(slot: Slot, s: number, left: Choices, right: Choices, most: number) {
+    const { free, w } = this;
+    const { skylines } = this.now;
+    const i = slot * skylines.most + s;
+    const [x, width, y] = [skylines.x[i]!, skylines.w[i]!, skylines.y[i]!];
+    const leftWall = s > 0 ? skylines.y[i - 1]! : Infinity;
+    const rightWall = s < skylines.count[slot]! - 1 ? skylines.y[i + 1]! : Infinity;
+    left.start(s, rightWall);
+    right.start(s, leftWall);
+    if (this.view.lattice) {
+      this.lookAtPhases(slot, x, width, y, left, most);
+      this.lookAtPhases(slot, x + width, width, y, right, most);
     }
-    return children;
+    const isLeft = !left.isBound && left.count < most;
+    const isRight = !right.isBound && right.count < most;
+    if (!isLeft && !isRight) return;
+    const widest = width - this.narrowest;
+    for (let k = 0; k < free.length; k++) {
+      const e = free[k]!;
+      const wide = w[e]!;
+      if (wide > width) return;
+      if (!this.canLie(slot, e, width, y)) continue;
+      const isSlit = wide > widest && wide < width;
+      if (isLeft) {
+        if (isSlit) this.choose(slot, e, width, y, left);
+        else left.add(e, 0);
+      }
+      if (isRight) {
+        if (isSlit) this.choose(slot, e, width, y, right);
+        else right.add(e, 0);
+      }
+      if (left.count >= most && right.count >= most) return;
+    }
   }
 
-  private isBound(state: State, kind: number): boolean {
-    const { fixed, group } = this.kinds[kind]!;
-    return fixed !== null || (group >= 0 && state.phases[group] !== null);
+  /** What fits a corner at `x` of what the pattern binds. */
+  private lookAtPhases(slot: Slot, x: Nm, width: Nm, y: Nm, found: Choices, most: number) {
+    const { fixed, grouped, groupOf, w } = this;
+    const { isRight } = found;
+    const lattice = this.view.lattice!;
+    const [ax, ay] = phaseOf(x, y, lattice);
+    const corners = this.view.corners[isRight ? 1 : 0]!;
+    for (let k = 0; k < fixed.length; k++) {
+      const e = fixed[k]!;
+      if (w[e]! > width) break;
+      const off = Math.abs(ax - corners[2 * e]!);
+      if (off > SAME && off < lattice.across - SAME) continue;
+      if (off <= SAME) {
+        const aside = Math.abs(ay - corners[2 * e + 1]!);
+        if (aside > SAME && aside < lattice.along - SAME) continue;
+      } else if (!this.isExact(isRight ? x - w[e]! : x, y, e, null)) continue;
+      if (this.canLie(slot, e, width, y)) this.choose(slot, e, width, y, found);
+    }
+    const phases = this.now.phases[this.now.stateOf[slot]!]!;
+    // Groups whose phase is known come first: others need not be looked at where something must be taken.
+    for (const isKnown of [true, false]) {
+      for (let k = 0; k < grouped.length; k++) {
+        const e = grouped[k]!;
+        if (w[e]! > width) break;
+        const phase = phases[groupOf[e]!]!;
+        if (isKnown !== (phase !== null)) continue;
+        if (phase && !this.isExact(isRight ? x - w[e]! : x, y, e, phase)) continue;
+        if (this.canLie(slot, e, width, y)) this.choose(slot, e, width, y, found);
+      }
+      if (isKnown) found.isBound = this.isForcing && found.count > 0;
+      if (found.isBound || found.count >= most) return;
+    }
   }
 
-  private fits(
-    state: State,
-    s: number,
-    isRight: boolean,
-    height: Nm,
-    budget: number,
-    found: Choices,
-    most: number,
-  ): number {
-    let exact = 0;
-    found.count = 0;
-    const { x, w, y, counts } = state;
-    const [sx, width, sy] = [x[s]!, w[s]!, y[s]!];
-    const leftWall = s > 0 ? y[s - 1]! : Infinity;
-    const rightWall = s < y.length - 1 ? y[s + 1]! : Infinity;
-    const { floors } = state;
-    const hasFloors = floors.length > 0;
-    const isOnFloor = !hasFloors || sy === floors[s]!.level;
-    // To be level with a neighbour is nothing where they don't stand on one floor.
-    const [isLeft, isBeside] = [
-      !hasFloors || (s > 0 && floors[s - 1] === floors[s]),
-      !hasFloors || (s < y.length - 1 && floors[s + 1] === floors[s]),
-    ];
-    const isTight = budget < this.step * this.step;
-    const perWaste = budget > 0 ? (2 * Math.sqrt(this.parts.length)) / (budget + 1) : 0;
-    const { entries, lattice } = this.view;
-    for (let e = 0; e < entries.length; e++) {
-      const entry = entries[e]!;
-      const { kind, way, size } = entry;
-      const rest = width - way.w;
-      if (rest < 0) break;
-      const top = sy + way.h;
-      if (counts[kind] === 0 || top > height) continue;
-      const one = this.kinds[kind]!;
-      let waste = 0;
-      if (isTight && !this.canFill(this.sumsAlong, height - top)) continue;
-      if (rest > 0) {
-        if (rest < this.narrowest) waste += rest * (Math.min(top, isRight ? leftWall : rightWall) - sy);
-        else if (isTight && !this.canFill(this.sumsAcross, rest)) continue;
-      }
-      const px = isRight ? sx + rest : sx;
-      let bits = 0;
-      const own = one.fixed ?? (one.group >= 0 ? state.phases[one.group]! : null);
-      if (own && lattice) {
-        if (!this.isExact(px, sy, entry.shift, one.fixed ? null : own)) continue;
-        bits += this.phaseBits;
-        exact++;
-      }
-      if (state.waste + waste > budget) continue;
-      if (rest === 0) bits += this.widthBits * 0.6;
-      const isOn = isOnFloor || rest === 0;
-      if (top === leftWall && isOn && isLeft && (!isRight || rest === 0)) bits += this.widthBits * 0.4;
-      if (top === rightWall && isOn && isBeside && (isRight || rest === 0)) bits += this.widthBits * 0.4;
-      if (top === height) bits += this.widthBits * 0.2;
-      const gain = bits + this.largeFirst * size;
-      const rank = state.score + gain - (state.waste + waste) * perWaste + this.random.next() * NOISE;
-      const k = found.count++;
-      found.entry[k] = entry;
-      found.px[k] = px;
-      found.gain[k] = gain;
-      found.waste[k] = waste;
-      found.rank[k] = rank;
-      if (found.count >= most) return exact;
-    }
-    return exact;
+  /** Whether an entry is left, is not too high, and what it leaves beside and above it can be filled where nothing may be wasted. */
+  private canLie(slot: Slot, e: number, width: Nm, y: Nm): boolean {
+    const { now } = this;
+    const top = y + this.h[e]!;
+    if (top > this.height || now.counts[now.stateOf[slot]! * this.kinds.length + this.kindOf[e]!] === 0) return false;
+    return (
+      !this.isTight ||
+      (this.canFill(this.sumsAlong, this.height - top) && this.canFill(this.sumsAcross, width - this.w[e]!))
+    );
+  }
+
+  /** Counts an entry among the choices unless a slit beside it wastes too much. */
+  private choose(slot: Slot, e: number, width: Nm, y: Nm, found: Choices) {
+    const rest = width - this.w[e]!;
+    const isSlit = rest > 0 && rest < this.narrowest;
+    const waste = isSlit ? rest * (Math.min(y + this.h[e]!, found.wall) - y) : 0;
+    if (this.now.waste[slot]! + waste > this.budget) return;
+    found.add(e, waste);
   }
 
   /** True when a part's phase is right with its corner there: its group's, or where that is null, the motif point's. */
-  private isExact(x: Nm, y: Nm, shift: Phase, own: Phase | null): boolean {
-    const { motif } = this.view;
+  private isExact(x: Nm, y: Nm, entry: number, own: Phase | null): boolean {
+    const { motif, entries } = this.view;
+    const { shift } = entries[entry]!;
     const lattice = this.view.lattice!;
     const [fx, fy] = [x + shift[0] - motif[0] - (own?.[0] ?? 0), y + shift[1] - motif[1] - (own?.[1] ?? 0)];
     let column = 0;
@@ -423,90 +514,76 @@ export class Jigsaw {
     return Math.abs(off - Math.round(off / lattice.along) * lattice.along) <= SAME;
   }
 
-  private levelled(state: State, s: number, rise: Nm, lost: number): State {
-    const next: State = {
-      ...state,
-      x: state.x.slice(),
-      w: state.w.slice(),
-      y: state.y.slice(),
-      floors: state.floors.slice(),
-      waste: state.waste + lost,
-    };
-    next.y[s]! += rise;
-    if (this.job.straight) join(next);
-    else merge(next.x, next.w, next.y, s);
-    return next;
+  /** Makes children of the choices that rank high enough in this level so far. */
+  private offer(slot: Slot, { count, segment: s, isRight, entry, waste }: Choices) {
+    const { now, children, random, floors, view } = this;
+    const { skylines } = now;
+    const state = now.stateOf[slot]!;
+    const i = slot * skylines.most + s;
+    const [isFirst, isLast] = [s === 0, s === skylines.count[slot]! - 1];
+    const [sx, width, sy] = [skylines.x[i]!, skylines.w[i]!, skylines.y[i]!];
+    const leftWall = isFirst ? Infinity : skylines.y[i - 1]!;
+    const rightWall = isLast ? Infinity : skylines.y[i + 1]!;
+    const floor = skylines.floor[i]!;
+    const isOnFloor = !floors || sy === floors.level[floor];
+    // To be level with a neighbour is nothing where they don't stand on one floor.
+    const isLeft = !floors || (!isFirst && skylines.floor[i - 1] === floor);
+    const isBeside = !floors || (!isLast && skylines.floor[i + 1] === floor);
+    const perWaste = (2 * Math.sqrt(this.parts.length)) / (this.budget + 1);
+    for (let k = 0; k < count; k++) {
+      const e = entry[k]!;
+      const { kind, size } = view.entries[e]!;
+      const { fixed, group } = this.kinds[kind]!;
+      const rest = width - this.w[e]!;
+      const top = sy + this.h[e]!;
+      const isOn = isOnFloor || rest === 0;
+      let bits = fixed || (group >= 0 && now.phases[state]![group]) ? this.phaseBits : 0;
+      if (rest === 0) bits += this.widthBits * 0.6;
+      if (top === leftWall && isOn && isLeft && (!isRight || rest === 0)) bits += this.widthBits * 0.4;
+      if (top === rightWall && isOn && isBeside && (isRight || rest === 0)) bits += this.widthBits * 0.4;
+      if (top === this.height) bits += this.widthBits * 0.2;
+      const gain = bits + this.largeFirst * size;
+      const wasted = now.waste[slot]! + waste[k]!;
+      const rank = now.score[state]! + gain - wasted * perWaste + random.next() * NOISE;
+      if (rank < this.least) continue;
+      const child = children.add(slot, s, e, isRight ? sx + rest : sx, rank);
+      children.gain[child] = gain;
+      children.waste[child] = wasted;
+    }
   }
 
-  private grow({ parent, segment: s, entry: { kind, way: w, shift }, px, gain, waste, rank }: Child): State {
-    const next: State = {
-      x: parent.x.slice(),
-      w: parent.w.slice(),
-      y: parent.y.slice(),
-      floors: parent.floors.slice(),
-      counts: parent.counts.slice(),
-      phases: parent.phases,
-      waste: parent.waste + waste,
-      score: parent.score + gain,
-      hash: (parent.hash + this.keys[kind]!) | 0,
-      parent,
-      kind,
-      way: w,
-      px,
-      py: parent.y[s]!,
-      rank,
-    };
-    next.counts[kind]!--;
+  /** Makes a child a state of the next level. */
+  private grow(child: number, to: Slot) {
+    const { now, next, children } = this;
+    const slot = children.parent[child]!;
+    const s = children.segment[child]!;
+    const px = children.px[child]!;
+    const state = now.stateOf[slot]!;
+    const { kind, way, shift } = this.view.entries[children.way[child]!]!;
+    const py = now.skylines.y[slot * now.skylines.most + s]!;
+    next.skylines.lay(to, now.skylines, slot, s, px, way.w, py + way.h, this.narrowest);
+    next.takeOne(to, now, state, kind);
+    next.waste[to] = children.waste[child]!;
+    next.score[to] = now.score[state]! + children.gain[child]!;
+    next.hash[to] = now.hash[state]! + this.keys[kind]!;
+    next.chains[to] = { parent: now.chains[state]!, kind, way, px, py };
+    next.phases[to] = now.phases[state]!;
     const { group } = this.kinds[kind]!;
     const { lattice, motif } = this.view;
-    if (group >= 0 && parent.phases[group] === null && lattice) {
-      const [x, y] = phaseOf(px + shift[0] - motif[0], next.py + shift[1] - motif[1], lattice);
-      next.phases = parent.phases.with(group, [x, y]);
-      next.hash = (next.hash + Math.imul(Math.round(x * 7 + y * 13), this.keys[group]!)) | 0;
-    }
-    const [sx, width, sy] = [next.x[s]!, next.w[s]!, next.y[s]!];
-    const bits: [Nm, Nm, Nm][] = [];
-    if (px > sx) bits.push([sx, px - sx, sy]);
-    bits.push([px, w.w, sy + w.h]);
-    if (px + w.w < sx + width) bits.push([px + w.w, sx + width - px - w.w, sy]);
-    next.x.splice(s, 1, ...bits.map((bit) => bit[0]));
-    next.w.splice(s, 1, ...bits.map((bit) => bit[1]));
-    next.y.splice(s, 1, ...bits.map((bit) => bit[2]));
-    const floor = next.floors[s];
-    if (floor) {
-      const on = bits.length === 1 || sy === floor.level ? floor : { x: sx, w: width, level: sy, under: floor };
-      next.floors.splice(s, 1, ...bits.map(() => on));
-    }
-    // A sliver that nothing fits is filled up to its lower wall; it was counted as waste.
-    for (let i = 0; i < next.w.length; i++) {
-      if (next.w[i]! >= this.narrowest) continue;
-      const walls = Math.min(i > 0 ? next.y[i - 1]! : Infinity, i < next.y.length - 1 ? next.y[i + 1]! : Infinity);
-      if (walls > next.y[i]! && walls < Infinity) next.y[i] = walls;
-    }
-    if (floor) join(next);
-    else for (let i = next.y.length - 1; i > 0; i--) merge(next.x, next.w, next.y, i);
-    return next;
+    if (group < 0 || !lattice || next.phases[to][group]) return;
+    const [x, y] = phaseOf(px + shift[0] - motif[0], py + shift[1] - motif[1], lattice);
+    next.phases[to] = next.phases[to].with(group, [x, y]);
+    next.hash[to]! += Math.imul(Math.round(x * 7 + y * 13), this.keys[group]!);
   }
 }
 
-/** Joins level stretches that stand on one floor; what is level all over its floor stands on the floor under it. */
-function join({ x, w, y, floors }: State) {
-  for (let i = 0; i < y.length;) {
-    const { x: fx, w: fw, level, under } = floors[i]!;
-    if (under && y[i]! > level && x[i] === fx && w[i] === fw) {
-      floors[i] = under;
-      i = Math.max(0, i - 1);
-    } else if (i < y.length - 1 && y[i] === y[i + 1] && floors[i] === floors[i + 1]) {
-      w[i]! += w[i + 1]!;
-      for (const list of [x, w, y, floors]) list.splice(i + 1, 1);
-      i = Math.max(0, i - 1);
-    } else i++;
-  }
-}
-
-/** About the best `n`: those above a rank that was found by sampling. */
-function best(children: Child[], n: number): Child[] {
-  const ranks = Float64Array.from(children, ({ rank }) => rank).sort();
-  const least = ranks[ranks.length - n]!;
-  return children.filter(({ rank }) => rank >= least);
+function viewOf(lattice: Lattice | null, motif: Phase, entries: readonly Entry[]): View {
+  const corners = [0, 1].map((side) =>
+    Float64Array.from(
+      lattice
+        ? entries.flatMap(({ way, shift }) => phaseOf(motif[0] - shift[0] + side * way.w, motif[1] - shift[1], lattice))
+        : [],
+    ),
+  );
+  return { lattice, motif, entries, corners };
 }

@@ -22,7 +22,7 @@ const MOST_FOR_AREA = 4;
 /** For straight cutting, so many parts are few enough for a beam. */
 const FEW_STRAIGHT = 60;
 /** About how many passes a state of a beam takes, a step on the tree of cuts, a state of merges and of a mosaic: measured. */
-const PASSES_A_STATE = 0.15;
+const PASSES_A_STATE = 0.07;
 const PASSES_A_RECUT = 0.02;
 const PASSES_A_MERGE = 1;
 const PASSES_A_MOSAIC = 0.3;

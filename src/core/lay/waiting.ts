@@ -1,11 +1,11 @@
 import { nextAcross, nextAlong, phaseOf, type Lattice } from '../cloth';
 import type { Nm } from '../length';
 import type { LayJob } from './job';
-import { gatherKinds, layOf, type Chain, type ChainLay, type Kind, type Phase, type Way } from './kinds';
+import { gatherKinds, layOf, type ChainLay, type Kind, type Phase, type Way } from './kinds';
+import { Children, growBest, Level } from './beam';
 import { boxesOutside } from './outline';
 import type { Part } from './parts';
 import type { Random } from './random';
-import { Skylines } from './skylines';
 
 /** What random noise counts in a rank, in mean parts. */
 const NOISE = 0.02;
@@ -14,85 +14,34 @@ const AT_ONCE = 5_000;
 /** When so many times the states that are kept wait to be ranked, the best so many times stay. */
 const FULL = 12;
 const KEPT = 3;
-/** Of so many times the states that are kept the best are told apart: some are the same. */
-const SPARE = 2;
 /** A part is moved along past so many flaws at most. */
 const MOST_FLAWS = 4;
 
-/** The states of a beam that have equally many parts: a skyline each, and what has been laid so far. */
-class Level {
-  size = 0;
-  readonly skylines: Skylines;
-  /** How many of each kind are left, kind by kind. */
-  readonly counts: Uint16Array;
+/** States with the phases that they ask for, and what they are worth. */
+class WaitingLevel extends Level {
   /** By state and kind, the phase that its corner must have; null: it lies where it likes. */
   readonly corners: (readonly (Phase | null)[])[] = [];
-  /** nm² of the parts laid, those that wait counted for more, and of the cloth that is passed without parts. */
+  /** nm² of the parts laid, those that wait counted for more. */
   readonly worth: Float64Array;
-  readonly waste: Float64Array;
-  readonly hash: Int32Array;
-  /** What was laid last, with all before it. */
-  readonly chains: Chain[] = [];
 
   constructor(width: number, segments: number, kinds: number) {
-    this.skylines = new Skylines(width, segments);
-    this.counts = new Uint16Array(width * kinds);
+    super(width, segments, kinds);
     this.worth = new Float64Array(width);
-    this.waste = new Float64Array(width);
-    this.hash = new Int32Array(width);
   }
 }
 
-/** Places that wait to be ranked: the state, the valley, the way of the part, its corner. */
-class Children {
-  size = 0;
-  readonly parent: Int32Array;
-  readonly segment: Uint16Array;
-  readonly way: Uint16Array;
-  readonly px: Float64Array;
+/** Places with how high they are. */
+class WaitingChildren extends Children {
   readonly py: Float64Array;
-  readonly rank: Float64Array;
 
   constructor(most: number) {
-    this.parent = new Int32Array(most);
-    this.segment = new Uint16Array(most);
-    this.way = new Uint16Array(most);
-    this.px = new Float64Array(most);
+    super(most);
     this.py = new Float64Array(most);
-    this.rank = new Float64Array(most);
   }
 
-  add(parent: number, segment: number, way: number, px: Nm, py: Nm, rank: number) {
-    const i = this.size++;
-    this.parent[i] = parent;
-    this.segment[i] = segment;
-    this.way[i] = way;
-    this.px[i] = px;
-    this.py[i] = py;
-    this.rank[i] = rank;
-  }
-
-  /** Keeps those that rank at least as high as number `most` from above; that rank. */
-  keepBest(most: number): number {
-    const least = this.rank.slice(0, this.size).sort()[this.size - most]!;
-    let n = 0;
-    for (let i = 0; i < this.size; i++) {
-      if (this.rank[i]! < least) continue;
-      this.parent[n] = this.parent[i]!;
-      this.segment[n] = this.segment[i]!;
-      this.way[n] = this.way[i]!;
-      this.px[n] = this.px[i]!;
-      this.py[n] = this.py[i]!;
-      this.rank[n++] = this.rank[i]!;
-    }
-    this.size = n;
-    return least;
-  }
-
-  /** Their numbers, the highest rank first. */
-  sorted(): number[] {
-    const { rank } = this;
-    return Array.from({ length: this.size }, (_, i) => i).sort((a, b) => rank[b]! - rank[a]! || a - b);
+  protected override move(to: number, from: number) {
+    super.move(to, from);
+    this.py[to] = this.py[from]!;
   }
 }
 
@@ -143,9 +92,9 @@ export class WaitingBeam {
   private readonly worths: Float64Array;
   /** All ways of all kinds, the narrowest first. */
   private readonly ways: KindWay[];
-  private now: Level;
-  private next: Level;
-  private children: Children;
+  private now: WaitingLevel;
+  private next: WaitingLevel;
+  private children: WaitingChildren;
   /** What ranks lower in this level need not be kept. */
   private least = -Infinity;
   private height: Nm = 0;
@@ -181,13 +130,13 @@ export class WaitingBeam {
     this.worths = new Float64Array(this.kinds.length);
     this.ways = this.kinds.flatMap(({ ways }, kind) => ways.map((way) => ({ ...way, kind }))).sort((a, b) => a.w - b.w);
     this.now = this.next = this.levelOf(0);
-    this.children = new Children(0);
+    this.children = new WaitingChildren(0);
   }
 
-  private levelOf(width: number): Level {
+  private levelOf(width: number): WaitingLevel {
     // No segment of a skyline is narrower than the narrowest part, and each part makes two more at most. A new one has a slit on each side, too.
     const most = Math.min(Math.floor(this.width / this.narrowest), 2 * this.parts.length + 1);
-    return new Level(width, most + 3, this.kinds.length);
+    return new WaitingLevel(width, most + 3, this.kinds.length);
   }
 
   /**
@@ -206,7 +155,7 @@ export class WaitingBeam {
     });
     this.now = this.levelOf(width);
     this.next = this.levelOf(width);
-    this.children = new Children(FULL * width + 2 * this.ways.length + 1);
+    this.children = new WaitingChildren(FULL * width + 2 * this.ways.length + 1);
     this.start();
     for (let level = 0; level < this.parts.length; level++) {
       this.children.size = 0;
@@ -234,27 +183,15 @@ export class WaitingBeam {
 
   private start() {
     const { now, kinds } = this;
-    now.size = 1;
-    now.skylines.flatten(0, this.left, this.width);
-    kinds.forEach(({ members }, k) => (now.counts[k] = members.length));
+    now.start(this.left, this.width, kinds.map(({ members }) => members.length)); // prettier-ignore
     now.corners[0] = this.corners;
-    now.worth[0] = now.waste[0] = now.hash[0] = 0;
-    now.chains[0] = { parent: null, kind: -1, way: null, px: 0, py: 0 };
+    now.worth[0] = 0;
   }
 
   /** Makes the best children the states of the next level. */
   private goOn(width: number) {
     const { next } = this;
-    next.size = 0;
-    const seen = new Set<number>();
-    if (this.children.size > SPARE * width) this.children.keepBest(SPARE * width);
-    for (const child of this.children.sorted()) {
-      this.grow(child, next.size);
-      const key = (next.hash[next.size]! >>> 0) * 2 ** 21 + (next.skylines.hash(next.size) >>> 11);
-      if (seen.has(key)) continue;
-      seen.add(key);
-      if (++next.size >= width) break;
-    }
+    next.size = growBest(this.children, width, next, (child, to) => this.grow(child, to));
     next.corners.length = next.chains.length = next.size;
     this.next = this.now;
     this.now = next;
@@ -319,7 +256,7 @@ export class WaitingBeam {
           const still = open - lost - way.w * way.h + (top > highest ? (top - highest) * this.width : 0);
           const gain = this.pays * (worth + this.worths[way.kind]!) - waste - rough * still;
           const rank = this.isLast ? -Math.max(top, highest) : gain + noise * this.random.next();
-          if (rank >= this.least) children.add(state, s, k, px, py, rank);
+          if (rank >= this.least) children.py[children.add(state, s, k, px, rank)] = py;
         }
         if (px === last) break;
       }
@@ -343,7 +280,6 @@ export class WaitingBeam {
   /** Makes a child a state of the next level. */
   private grow(child: number, to: number) {
     const { now, next, children } = this;
-    const kinds = this.kinds.length;
     const parent = children.parent[child]!;
     const s = children.segment[child]!;
     const [px, py] = [children.px[child]!, children.py[child]!];
@@ -353,8 +289,7 @@ export class WaitingBeam {
     const filled = next.skylines.lay(to, now.skylines, parent, s, px, way.w, py + way.h, this.narrowest);
     next.waste[to] = now.waste[parent]! + (py - sy) * way.w + filled;
     next.worth[to] = now.worth[parent]! + this.worths[kind]!;
-    for (let k = 0; k < kinds; k++) next.counts[to * kinds + k] = now.counts[parent * kinds + k]!;
-    next.counts[to * kinds + kind]!--;
+    next.takeOne(to, now, parent, kind);
     next.hash[to] = now.hash[parent]! + this.keys[kind]!;
     next.corners[to] = now.corners[parent]!;
     next.chains[to] = { parent: now.chains[parent]!, kind, way, px, py };
