@@ -13,7 +13,7 @@ import { Jigsaw } from './jigsaw';
 import { pieceParts } from './parts';
 import { Random } from './random';
 import { Rows } from './rows';
-import { jobOf, lay } from './testing';
+import { comesApart, jobOf, lay, type Rect } from './testing';
 
 describe('lays that are known to be without waste (dissections of our own making)', () => {
   const cloth = { name: 't', width: 40, turns: 'any' };
@@ -50,12 +50,17 @@ describe('matched parts by beams', () => {
   };
   const repeats = [DISSECTED_REPEAT, { across: 8, along: 0, drop: 0 }, { across: 0, along: 7.5, drop: 0 }, { across: 13.5, along: 12.5, drop: 0.25 }]; // prettier-ignore
 
-  test.each([false, true])('whatever they lay whole is valid by the independent check, from the far end: %s', (isFlipped) => {
+  test.each([
+    [false, false],
+    [true, false],
+    [false, true],
+    [true, true],
+  ])('whatever they lay whole is valid by the independent check, from the far end: %s, taking what seldom fits: %s', (isFlipped, isForcing) => {
     let whole = 0;
     for (let seed = 1; seed <= 12; seed++) {
       const job = bound(seed, repeats[seed % repeats.length]!);
       const parts = pieceParts(job);
-      const levels = new Jigsaw(job, parts, new Random(seed), 40 * NM.in).run(30 * NM.in, 64, false, 1, isFlipped);
+      const levels = new Jigsaw(job, parts, new Random(seed), 40 * NM.in).run(30 * NM.in, 64, isForcing, 1, isFlipped);
       let next = levels.next();
       while (!next.done) next = levels.next();
       for (const { placed, x, y } of next.value) {
@@ -102,7 +107,7 @@ describe('straight cutting by beams', () => {
       for (const { placed, x, y, turned } of next.value) {
         if (placed < parts.length) continue;
         whole++;
-        const boxes = parts.map(({ width, height }, i): [number, number, number, number] => {
+        const boxes = parts.map(({ width, height }, i): Rect => {
           const [w, h] = turned[i] === 1 ? [height, width] : [width, height];
           return [x[i]!, y[i]!, x[i]! + w, y[i]! + h];
         });
@@ -111,20 +116,6 @@ describe('straight cutting by beams', () => {
     }
     expect(whole).toBeGreaterThan(12);
   });
-
-  /** Whether cuts from edge to edge free all boxes: tried one by one, no cleverness. */
-  function comesApart(boxes: [number, number, number, number][]): boolean {
-    if (boxes.length <= 1) return true;
-    for (const axis of [0, 1] as const) {
-      for (const cut of boxes.map((box) => box[axis])) {
-        const below = boxes.filter((box) => box[axis + 2]! <= cut);
-        const above = boxes.filter((box) => box[axis] >= cut);
-        if (below.length > 0 && above.length > 0 && below.length + above.length === boxes.length)
-          return comesApart(below) && comesApart(above);
-      }
-    }
-    return false;
-  }
 });
 
 test('a pile of rows that is too narrow for a part is not taken for a lay', () => {

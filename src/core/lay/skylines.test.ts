@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
-import { Skylines } from './skylines';
+import { Floors, Skylines } from './skylines';
+import { comesApart, type Rect } from './testing';
 
 const WIDTH = 24;
 
@@ -81,4 +82,54 @@ test('skylines that are alike have the same hash, others another one', () => {
     }
   } // prettier-ignore
   expect(hashes.size).toBe(23);
+});
+
+test('with floors, whatever is laid on any segments comes apart by straight cuts', () => {
+  const box = fc.record({ at: fc.nat(), width: fc.integer({ min: 1, max: 12 }), height: fc.integer({ min: 1, max: 6 }), isRight: fc.boolean() }); // prettier-ignore
+  let most = 0;
+  fc.assert(
+    fc.property(fc.array(box, { minLength: 1, maxLength: 24, size: 'max' }), (boxes) => {
+      const floors = new Floors();
+      floors.reset(0, WIDTH);
+      const skylines = new Skylines(2, 60, floors);
+      skylines.flatten(0, 0, WIDTH);
+      let at = 0;
+      const laid: Rect[] = [];
+      for (const { at: pick, width, height, isRight } of boxes) {
+        const s = pick % skylines.count[at]!;
+        const i = at * skylines.most + s;
+        const [sx, sw, sy] = [skylines.x[i]!, skylines.w[i]!, skylines.y[i]!];
+        const w = Math.min(width, sw);
+        const px = isRight ? sx + sw - w : sx;
+        skylines.lay(1 - at, skylines, at, s, px, w, sy + height, 0);
+        at = 1 - at;
+        laid.push([px, sy, px + w, sy + height]);
+      }
+      expect(comesApart(laid)).toBe(true);
+      most = Math.max(most, laid.length);
+    }),
+    { numRuns: 400 },
+  );
+  expect(most).toBeGreaterThan(15);
+});
+
+test('on a floor that is level all across the next parts lie as on the cloth itself, side by side on two floors they do not join', () => {
+  const floors = new Floors();
+  floors.reset(0, WIDTH);
+  const skylines = new Skylines(4, 20, floors);
+  skylines.flatten(0, 0, WIDTH);
+  // Ten wide and 5 high, then 6 and 4 wide on it and 3 high each: level with one of 14 that is 8 high.
+  skylines.lay(1, skylines, 0, 0, 0, 10, 5, 0);
+  skylines.lay(2, skylines, 1, 0, 0, 6, 8, 0);
+  expect(heightsOf(skylines, 2)).toEqual([...Array(6).fill(8), ...Array(4).fill(5), ...Array(14).fill(0)]);
+  skylines.lay(3, skylines, 2, 1, 6, 4, 8, 0);
+  // The two are one ground again, on the cloth's lower edge.
+  expect(skylines.count[3]).toBe(2);
+  expect(skylines.floor[3 * 20]).toBe(0);
+  skylines.copy(0, 3);
+  skylines.lay(1, skylines, 0, 1, 10, 14, 8, 0);
+  expect(skylines.count[1]).toBe(1);
+  // With 8 high beside the first one only, they stay apart.
+  skylines.lay(0, skylines, 2, 2, 10, 14, 8, 0);
+  expect(skylines.count[0]).toBe(3);
 });

@@ -80,3 +80,20 @@ export const jobArb = fc
     })),
     strips: strips.map((strip, i) => ({ id: `s${i}`, ...strip })),
   }));
+
+/** From left and below to right and above. */
+export type Rect = readonly [number, number, number, number];
+
+/** Whether cuts from edge to edge free all boxes: tried one by one, no cleverness. */
+export function comesApart(boxes: readonly Rect[]): boolean {
+  if (boxes.length <= 1) return true;
+  for (const axis of [0, 1] as const) {
+    for (const cut of boxes.map((box) => box[axis])) {
+      const below = boxes.filter((box) => box[axis + 2]! <= cut);
+      const above = boxes.filter((box) => box[axis] >= cut);
+      if (below.length > 0 && above.length > 0 && below.length + above.length === boxes.length)
+        return comesApart(below) && comesApart(above);
+    }
+  }
+  return false;
+}
