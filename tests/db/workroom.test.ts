@@ -20,7 +20,7 @@ import { getCloth, listCloths } from '@/rooms/cloths/queries';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/rooms/orders/actions';
 import { getOrder, listOrders } from '@/rooms/orders/queries';
 import { importKind, saveKind, saveRules, withdrawKind } from '@/rooms/house/actions';
-import { EMPTY_KIND } from '@/rooms/house/form';
+import { EMPTY_KIND, usualDue } from '@/rooms/house/form';
 import { getOwnKind, houseRules, listOwnKinds } from '@/rooms/house/queries';
 import { importSheet } from '@/rooms/orders/import';
 import { getLays } from '@/rooms/table/queries';
@@ -225,7 +225,7 @@ describe('orders', () => {
   test('copy, delete and undo', async () => {
     const id = await newOrder([lineForm(cloth), lineForm(cloth, { qty: '2' })]);
     const copy = value(await copyOrder(id)).id;
-    expect((await getOrder(copy))!.form.lines.map(({ qty }) => qty)).toEqual(['3', '2']);
+    expect((await getOrder(copy))!.form).toMatchObject({ due: usualDue(await houseRules()), lines: [{ qty: '3' }, { qty: '2' }] }); // prettier-ignore
     value(await deleteOrder(id));
     expect((await listOrders({})).map((order) => order.id)).toEqual([copy]);
     expect((await batchLines(null)).lines).toHaveLength(2);

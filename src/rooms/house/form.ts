@@ -1,3 +1,4 @@
+import { addDays, format } from 'date-fns';
 import { FITS, type CoverKind, type Fit } from '@/core/covers';
 import { parseLength, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -13,6 +14,10 @@ export interface HouseRules {
 }
 
 export const USUAL_RULES: HouseRules = { units: 'in', seam: '', hem: '', fit: '', grain: '', dueDays: '14' };
+
+/** The day (like 2027-03-01) by which the house usually promises an order that is taken on `today`. */
+export const usualDue = ({ dueDays }: HouseRules, today = new Date()): string =>
+  format(addDays(today, Number(dueDays)), 'yyyy-MM-dd');
 
 /** What is wrong with the rules, each fault at its field. */
 export function rulesFaults(rules: HouseRules): Fault[] {

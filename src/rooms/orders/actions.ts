@@ -10,6 +10,8 @@ import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
 import { reopenBatches } from '@/rooms/batches/reopen';
+import { usualDue } from '@/rooms/house/form';
+import { houseRules } from '@/rooms/house/queries';
 import { readLineForm, toFormField, type LineForm, type OrderForm, type TypedLength } from './form';
 import { FIRST_NO, NUMBER_LOCK } from './numbers';
 import { readOrderForm } from './rules';
@@ -89,7 +91,7 @@ async function insert(
       no,
       mark: markOf(no),
       customerId: await customerId(tx, form.customer),
-      due: form.due.slice(0, 10),
+      due: form.due,
       units: form.units,
       notes: form.notes,
     })
@@ -141,7 +143,7 @@ async function update(
     .update(schema.orders)
     .set({
       customerId: await customerId(tx, form.customer),
-      due: form.due.slice(0, 10),
+      due: form.due,
       units: form.units,
       notes: form.notes,
       version: version + 1,
@@ -213,15 +215,13 @@ async function insertValues(tx: Transaction, lineId: number, { form, kind, lengt
       .values(cloths.map(([role, id]) => ({ lineId, role: role as 'face', clothId: Number(id) })));
 }
 
-const COPY_DUE_DAYS = 14;
-
-/** Copies an order with all its lines as a new, waiting one, due in two weeks. */
+/** Copies an order with all its lines as a new, waiting one, due when the house usually promises one that comes today. */
 export async function copyOrder(id: number): Promise<Answer<{ id: number }>> {
   return answering(async () => {
     const { getOrder } = await import('./queries');
     const source = await getOrder(id);
     if (!source || source.isDeleted) return failed('', 'This order is no longer there.', 'gone');
-    const due = new Date(Date.now() + COPY_DUE_DAYS * 86_400_000).toISOString().slice(0, 10);
+    const due = usualDue(await houseRules());
     const lines = source.form.lines.map(({ frozenBy: _, ...line }) => ({ ...line, id: null }));
     return saveOrder({ ...source.form, due, lines }, null);
   });

@@ -1,5 +1,4 @@
 import 'server-only';
-import { addDays, format } from 'date-fns';
 import { getTableColumns, max, sql } from 'drizzle-orm';
 import type { PgColumn, PgTable } from 'drizzle-orm/pg-core';
 import { revalidatePath } from 'next/cache';
@@ -9,6 +8,7 @@ import { database, schema, type Transaction } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { answering, done, failed, type Answer } from '@/rooms/answer';
+import { usualDue } from '@/rooms/house/form';
 import { houseRules } from '@/rooms/house/queries';
 import { FIRST_NO, NUMBER_LOCK } from './numbers';
 import { readLineForm } from './form';
@@ -25,7 +25,7 @@ export async function sheetRoom(): Promise<SheetRoom> {
     house,
     cloths: new Map(rows.map((row) => [String(row.id), toCloth(row)])),
     clothIds: new Map(rows.map(({ id, name }) => [name.toLowerCase(), String(id)])),
-    usualDue: format(addDays(new Date(), Number(house.dueDays)), 'yyyy-MM-dd'),
+    usualDue: usualDue(house),
   };
 }
 

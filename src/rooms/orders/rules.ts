@@ -1,3 +1,4 @@
+import { isMatch } from 'date-fns';
 import Joi from 'joi';
 import { FITS, ROLES } from '@/core/covers';
 import { DIRECTIONS, WIDE_WAYS } from '@/core/cutlist';
@@ -7,6 +8,10 @@ import type { OrderForm } from './form';
 
 const MOST_LINES = 500;
 const text = (most: number) => Joi.string().allow('').max(most);
+
+/** A day of the calendar like 2027-03-01. */
+const day: Joi.CustomValidator<string> = (value, helpers) =>
+  /^[12]\d{3}-\d\d-\d\d$/.test(value) && isMatch(value, 'yyyy-MM-dd') ? value : helpers.error('any.invalid');
 
 const line = Joi.object({
   id: Joi.number().integer().positive().allow(null).required(),
@@ -42,7 +47,7 @@ const order = Joi.object<OrderForm>({
     'string.max': 'A customer’s name has at most 120 letters.',
     'any.required': 'Say who the order is for.',
   }),
-  due: Joi.string().isoDate().required().messages({ '*': 'Choose the day when it is due.' }),
+  due: Joi.string().custom(day).required().messages({ '*': 'Choose the day when it is due.' }),
   units: Joi.string().valid('in', 'mm').required(),
   notes: text(4000).required().messages({ 'string.max': 'Notes have at most 4,000 letters.' }),
   lines: Joi.array()

@@ -1,8 +1,8 @@
 import { Button } from '@chakra-ui/react';
-import { addDays, format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { KINDS } from '@/core/covers';
+import { usualDue } from '@/rooms/house/form';
 import { houseRules, kindsForForms } from '@/rooms/house/queries';
 import { OrderFormView } from '@/rooms/orders/components/order-form';
 import { emptyLine } from '@/rooms/orders/form';
@@ -33,7 +33,7 @@ export default async function NewOrderPage() {
       </EmptyState>
     );
   }
-  const due = format(addDays(new Date(), Number(house.dueDays)), 'yyyy-MM-dd');
+  const due = usualDue(house);
   return (
     <OrderFormView
       edited={null}
