@@ -69,7 +69,8 @@ export class Jigsaw {
   private readonly area: number;
   private readonly phaseBits: number;
   private readonly widthBits: number;
-  private readonly canForce: boolean;
+  /** Whether hardly any part would be on its phase by chance: what is may be taken without looking at others. */
+  readonly canForce: boolean;
   private readonly keys: Int32Array;
   private readonly floors: Floors | null;
   private now: JigsawLevel;

@@ -109,11 +109,14 @@ function* beams(room: Room): Strategy {
   let share = 0.5;
   // With phases each beam is run from the far end, too: what one end hides the other may show.
   const turns = room.pieces.some(({ match }) => match) ? 2 : 1;
+  // Phases that are often right by chance tell little at first: narrow beams end soon, so the next one is wider, from the other end.
+  const widens = isExact && turns === 2 && !jigsaw.canForce;
   for (let count = 0; ; count++) {
-    const go = Math.floor(count / turns);
+    const go = widens ? count : Math.floor(count / turns);
     const isFlipped = (count + limits.lane) % turns === 1;
-    const width = Math.min(WIDEST, narrow * luby(Math.floor(go / 4) * 3 + (go % 4)));
-    const atBound = isExact && !countsArea && go % 4 < 3;
+    const growth = widens ? (count < 1 ? 1 : 2 ** (count + 1)) : luby(Math.floor(go / 4) * 3 + (go % 4));
+    const width = Math.min(WIDEST, narrow * growth);
+    const atBound = isExact && !countsArea && (widens || go % 4 < 3);
     const used = room.best!.placing.used[0]!;
     const q = comesNearer ? share : 0.3 + 0.6 * random.next();
     const target = atBound ? limits.target : Math.round(limits.target + (used - limits.target) * q);
