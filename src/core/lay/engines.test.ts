@@ -118,6 +118,18 @@ describe('straight cutting by beams', () => {
   });
 });
 
+test('many parts, one of them as thin as a hair, make a beam without waste narrower, not its memory larger', () => {
+  const pieces = [
+    { id: 'hair', size: [0.000001, 10] },
+    { id: 'many', size: [3, 2], qty: 2_999 },
+  ];
+  const job = jobOf({ cloth: { name: 't', width: 54, turns: 'none' }, pieces });
+  const before = process.memoryUsage().arrayBuffers;
+  const levels = new Jigsaw(job, pieceParts(job), new Random(1), 400 * NM.in).run(400 * NM.in, 8_192, false);
+  for (let level = 0; level < 5; level++) expect(levels.next().done).toBe(false);
+  expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(400e6);
+});
+
 test('a pile of rows that is too narrow for a part is not taken for a lay', () => {
   const job = jobOf({
     cloth: { name: 't', width: 40, turns: 'none' },

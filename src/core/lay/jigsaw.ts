@@ -15,6 +15,8 @@ const NOISE = 2;
 const MOST_LEVELLED = 6;
 /** Of these, so many that take something are filled: what is levelled for nothing is waste. */
 const MOST_OFFERED = 2;
+/** A beam is no wider than that its skylines have so many segments in all: about 100 MB, twice. */
+const MOST_SEGMENTS = 4_000_000;
 /** Lays that are told at the end of a run. */
 const MOST_LAYS = 12;
 
@@ -111,11 +113,15 @@ export class Jigsaw {
     this.children = new JigsawChildren(0);
   }
 
-  private levelOf(width: number): JigsawLevel {
-    // Each part makes two segments more at most. None is narrower than the narrowest part, but where floors keep slits apart.
+  /** The most segments that a skyline has. */
+  private get segments(): number {
+    // Each part makes two more at most. None is narrower than the narrowest part, but where floors keep slits apart.
     const all = 2 * this.parts.length + 1;
-    const most = this.floors ? all : Math.min(Math.floor(this.width / this.corners.narrowest), all) + 3;
-    return new JigsawLevel(width, most, this.kinds.length, MOST_OFFERED * width, this.floors);
+    return this.floors ? all : Math.min(Math.floor(this.width / this.corners.narrowest), all) + 3;
+  }
+
+  private levelOf(width: number): JigsawLevel {
+    return new JigsawLevel(width, this.segments, this.kinds.length, MOST_OFFERED * width, this.floors);
   }
 
   /**
@@ -139,7 +145,8 @@ export class Jigsaw {
     this.largeFirst = largeFirst;
     const filling = { height: this.height, budget: this.budget, isForcing: isForcing && this.canForce };
     this.corners.start(filling, isFlipped ? target : null);
-    const lays = yield* this.fill(width);
+    const widest = Math.ceil(MOST_SEGMENTS / (this.segments * (1 + MOST_OFFERED)));
+    const lays = yield* this.fill(Math.min(width, widest));
     if (!isFlipped) return lays;
     for (const { stock, y, turned } of lays) {
       this.parts.forEach(({ width: w, height: h }, i) => {
