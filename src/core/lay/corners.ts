@@ -47,7 +47,7 @@ export class JigsawLevel extends Level {
     this.stateOf = new Int32Array(width + spare);
   }
 
-  /** Makes the `size` states ready to be gone on from. */
+  /** Makes the `size` states that have been made ready to be gone on from. */
   open(size: number) {
     this.size = size;
     this.skylineCount = this.width;
@@ -84,6 +84,7 @@ export class Choices {
     this.waste = new Float64Array(most);
   }
 
+  /** Empties the list for a corner of that segment. */
   start(segment: number, wall: Nm) {
     this.count = 0;
     this.isBound = false;

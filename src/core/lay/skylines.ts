@@ -15,7 +15,7 @@ export class Floors {
   /** The floor that each stands on, -1 for none. */
   readonly under: number[] = [];
 
-  /** A new one; its number. */
+  /** A new one from `x`, `w` nm wide; its number. */
   add(x: Nm, w: Nm, level: Nm, under: number): number {
     this.x.push(x);
     this.w.push(w);
@@ -23,6 +23,7 @@ export class Floors {
     return this.under.push(under) - 1;
   }
 
+  /** Leaves the cloth's lower edge alone, from `x` and `w` nm wide. */
   reset(x: Nm, w: Nm) {
     for (const list of [this.x, this.w, this.level, this.under]) list.length = 0;
     this.add(x, w, 0, -1);
@@ -37,6 +38,7 @@ export class Skylines {
   readonly x: Float64Array;
   readonly w: Float64Array;
   readonly y: Float64Array;
+  /** With floors, the number of the one that each stands on. */
   readonly floor: Int32Array;
   /** How many segments each skyline has. */
   readonly count: Uint16Array;
@@ -63,6 +65,7 @@ export class Skylines {
     this.count[at] = 1;
   }
 
+  /** Makes the skyline at `to` like that at `at`. */
   copy(to: Slot, at: Slot) {
     const { most } = this;
     const [first, end] = [at * most, at * most + this.count[at]!];
