@@ -175,7 +175,7 @@ function level(segX: Nm[], segW: Nm[], segY: Nm[], s: number, by: Nm) {
 }
 
 /** Joins a segment with neighbours of its height. */
-export function merge(segX: Nm[], segW: Nm[], segY: Nm[], s: number) {
+function merge(segX: Nm[], segW: Nm[], segY: Nm[], s: number) {
   if (s < segY.length - 1 && segY[s + 1] === segY[s]) {
     segW[s]! += segW[s + 1]!;
     segX.splice(s + 1, 1);

@@ -9,7 +9,7 @@ import type { Floors, Slot } from './skylines';
 const SAME = 4;
 
 /** A way of a kind, its area in mean parts, and how the point that has to be on phase lies from its corner. */
-export interface Entry {
+interface Entry {
   kind: number;
   way: Way;
   size: number;
@@ -17,7 +17,7 @@ export interface Entry {
 }
 
 /** The pattern, and the ways of all kinds, narrow ones first, as they are seen from the end that is filled first. */
-export interface View {
+interface View {
   lattice: Lattice | null;
   /** The motif point, from the left edge of the usable cloth. */
   motif: Phase;
@@ -99,7 +99,7 @@ export class Choices {
 }
 
 /** Under what a beam fills its corners. */
-export interface Filling {
+interface Filling {
   /** How far the lay may reach, and what it may waste (nm²), the gap with it. */
   height: Nm;
   budget: number;

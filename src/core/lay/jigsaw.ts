@@ -39,7 +39,7 @@ class JigsawChildren extends Children {
 }
 
 /** What a lay of `target` nm on the one length leaves of the cloth (nm²), 0 when the parts fill it exactly. */
-export function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
+function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
   const area = parts.reduce((sum, { width, height }) => sum + (width + gap) * (height + gap), 0);
   const waste = (stock[0]!.right - stock[0]!.left + gap) * (target + gap) - area;
   return Math.abs(waste) <= 1e-9 * area ? 0 : waste;

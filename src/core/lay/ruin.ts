@@ -10,6 +10,8 @@ import type { Placing } from './placing';
 import type { Random } from './random';
 import type { Found } from './room';
 
+/** How much worse a step may be, in shares of a mean part. */
+const HEAT = 0.06;
 /** Most parts that a window takes off at once. */
 const MOST_OFF = 14;
 /** What the height of the lay counts beside the area that does not fit below the target. */
@@ -48,8 +50,6 @@ export class Ruin {
   private readonly keys: Float64Array;
   private turns = 0;
   target: Nm = Infinity;
-  /** How much worse a step may be, in shares of a mean part. */
-  heat = 0.06;
 
   constructor(
     private readonly job: LayJob,
@@ -179,7 +179,7 @@ export class Ruin {
     this.arrange(again, lead);
     this.places.mostLooked = random.next() < 0.5 ? FEW_PLACES : Infinity;
     this.places.byTouch = this.lay.step === 0 && random.next() < this.touchShare;
-    const limit = this.cost - this.temperature * this.heat * Math.log(Math.max(1e-12, random.next()));
+    const limit = this.cost - this.temperature * HEAT * Math.log(Math.max(1e-12, random.next()));
     // Each part only adds to the cost: when it is too much, the rest need not be laid.
     for (const i of again) {
       if (!this.layAt(i, true, near) && near) this.layAt(i, true);
