@@ -43,6 +43,40 @@ export function dissectedPieces(boxes: readonly Box[], random: Random, isMatched
   });
 }
 
+/** A pattern with pieces between a repeat and two repeats long: much waits for it. */
+const SHAVED_REPEAT = { across: 13.5, along: 12.5, drop: 0 };
+const SHAVED_GROUPS = 6;
+const MOST_SHAVED = 1.5;
+
+/**
+ * A batch with a known lay that does waste cloth, about a tenth: a dissection of which each piece has lost up to an inch and a half of
+ * its width and its length. Some pieces are fixed to the pattern, half are in match groups. With the known lay's length and places in inches.
+ */
+export function shavedJob(n: number, seed: number, isMatched: boolean) {
+  const random = new Random(seed);
+  const known = Math.round(4.5 * n);
+  const less = (side: number) => side - Math.round(8 * MOST_SHAVED * random.next()) / 8;
+  const boxes = dissect(53, known, n, random).map(({ x, y, w, h }) => ({ x: x + 0.5, y, w: less(w), h: less(h) }));
+  const matchOf = (x: number, y: number) => {
+    const dice = isMatched ? random.next() : 0;
+    if (dice < 0.35) return {};
+    if (dice < 0.5) return { match: { anchor: [0, 0], at: [x % SHAVED_REPEAT.across, y % SHAVED_REPEAT.along] } };
+    return { match: { anchor: [0, 0], group: `g${random.below(SHAVED_GROUPS)}`, delta: [x, y] } };
+  };
+  const pieces = boxes.map(({ x, y, w, h }, i) => ({ id: `p${i}`, size: [w, h], ...matchOf(x, y) }));
+  const job = toJob({
+    cloth: {
+      name: 'shaved',
+      width: 54,
+      selvage: [0.5, 0.5],
+      turns: isMatched ? 'none' : 'half',
+      ...(isMatched && { repeat: SHAVED_REPEAT }),
+    },
+    pieces,
+  });
+  return { job, best: Math.max(...boxes.map(({ y, h }) => y + h)), boxes };
+}
+
 /** A dissection of about n pieces 54 in wide as a job, with its best length in inches. */
 export function dissectedJob(n: number, seed: number, kind: 'free' | 'straight' | 'matched') {
   const random = new Random(seed);

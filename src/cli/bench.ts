@@ -6,7 +6,7 @@ import { handLength, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
 import { layInBrowser } from '@/bench/browser';
 import { HOSTILE } from '@/bench/hostile';
-import { dissectedJob, fusedJob, PUBLISHED, publishedJob, shakenJob, workroomJob } from '@/bench/jobs';
+import { dissectedJob, fusedJob, PUBLISHED, publishedJob, shakenJob, shavedJob, workroomJob } from '@/bench/jobs';
 import { lengthByLibraries } from '@/bench/libraries';
 import { parseLayJob } from '@/core/files/lay-json';
 import { Cancel, closePool, layOnAllCores } from '@/work/pool';
@@ -43,7 +43,7 @@ function benchCutList() {
 interface Row {
   name: string;
   job: LayJob;
-  /** The proven best length in inches, where it is known. */
+  /** The proven best length in inches, where it is known, or that of a lay which is known. */
   best?: number;
 }
 
@@ -58,6 +58,12 @@ const FAMILIES: Record<string, Row[]> = {
   ),
   'outlines without waste': [12, 40].map((n, i) => ({ name: `${n} pieces`, ...shakenJob(n, 41 + i) })),
   'ells and tees without waste': [12, 26].map((n, i) => ({ name: `${n} pieces`, ...fusedJob(n, 101 + i) })),
+  ...Object.fromEntries(
+    ([true, false] as const).map((isMatched) => [
+      `a known lay, ${isMatched ? 'matched' : 'plain'}`,
+      [50, 80].map((n, i) => ({ name: `${n} pieces`, ...shavedJob(n, 51 + i, isMatched) })),
+    ]),
+  ),
   'workroom, plain': [30, 100, 300].map((n) => ({ name: `${n} pieces`, job: workroomJob(n, false) })),
   'workroom, half drop': [30, 100, 300].map((n) => ({ name: `${n} pieces`, job: workroomJob(n, true) })),
 };
