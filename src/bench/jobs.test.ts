@@ -28,7 +28,7 @@ test.each([true, false])('the known lay of a shaved batch is valid, matched: %s'
   for (const seed of SEEDS) {
     const { job, best, boxes } = shavedJob(10 + 8 * seed, seed, isMatched);
     expect(findFaults(job, layIn(job, boxes, best))).toEqual([]);
-    // All moved to the side what fills the width sticks out.
+    // Further to the right than any piece is shaved, what lies at the selvage sticks out.
     const moved = boxes.map((box) => ({ ...box, x: box.x + 1.625 }));
     expect(findFaults(job, layIn(job, moved, best)).length).toBeGreaterThan(0);
   }

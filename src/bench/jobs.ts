@@ -43,7 +43,7 @@ export function dissectedPieces(boxes: readonly Box[], random: Random, isMatched
   });
 }
 
-/** A pattern with pieces between a repeat and two repeats long: much waits for it. */
+/** A repeat about as large as a piece each way: much waits for it. */
 const SHAVED_REPEAT = { across: 13.5, along: 12.5, drop: 0 };
 const SHAVED_GROUPS = 6;
 const MOST_SHAVED = 1.5;
@@ -54,9 +54,13 @@ const MOST_SHAVED = 1.5;
  */
 export function shavedJob(n: number, seed: number, isMatched: boolean) {
   const random = new Random(seed);
-  const known = Math.round(4.5 * n);
   const less = (side: number) => side - Math.round(8 * MOST_SHAVED * random.next()) / 8;
-  const boxes = dissect(53, known, n, random).map(({ x, y, w, h }) => ({ x: x + 0.5, y, w: less(w), h: less(h) }));
+  const boxes = dissect(53, Math.round(4.5 * n), n, random).map(({ x, y, w, h }) => ({
+    x: x + 0.5,
+    y,
+    w: less(w),
+    h: less(h),
+  }));
   const matchOf = (x: number, y: number) => {
     const dice = isMatched ? random.next() : 0;
     if (dice < 0.35) return {};

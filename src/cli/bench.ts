@@ -71,7 +71,7 @@ const FAMILIES: Record<string, Row[]> = {
 /** Used length over the optimum or the proven bound, of the hand method, of packing libraries and of the engine. */
 function benchFamilies(seconds: number) {
   console.log(
-    `\nlays on one core, ${seconds} s each, over the optimum or the bound: by hand, by libraries, by the engine`,
+    `\nlays on one core, ${seconds} s each, over the optimum, the known lay or the bound: by hand, by libraries, by the engine`,
   );
   for (const [family, rows] of Object.entries(FAMILIES)) {
     const ratios = rows.map(({ name, job, best }) => {
