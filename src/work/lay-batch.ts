@@ -86,13 +86,16 @@ function layTogether(
   });
 }
 
-/** The length that each order takes by itself. One order is the whole batch; a cancelled search still gives its first lay. */
+/**
+ * The length that each order takes by itself: the same for those that cut the same, however the searches end. One order is the whole
+ * batch; a cancelled search still gives its first lay.
+ */
 async function layAlone(task: ClothTask, whole: LayPlan, seed: number, cancel: Cancel): Promise<number[]> {
   if (task.orders.length === 1) return [whole.used];
-  const plans = await Promise.all(
-    task.orders.map(({ job }) => layInPool({ json: job.json, seconds: 2, steps: ALONE_STEPS, seed }, cancel)),
+  const plans = task.orders.map(({ job, like }, i) =>
+    like < i ? null : layInPool({ json: job.json, seconds: 2, steps: ALONE_STEPS, seed }, cancel),
   );
-  return plans.map(({ used }) => used);
+  return Promise.all(task.orders.map(async ({ like }) => (await plans[like]!).used));
 }
 
 /** Loads what a batch cuts: the cut list of its lines by order, and the cloths that they name. */

@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { MessageChannel } from 'node:worker_threads';
 import Piscina from 'piscina';
-import type { LayPlan, NestProgress } from '@/core/lay';
+import { bestOf, isAtBound, type LayPlan, type NestProgress } from '@/core/lay';
 import type { LayTask } from './lay-worker';
 
 const held = globalThis as { jollyBoltPool?: Piscina };
@@ -82,7 +82,7 @@ export async function layOnAllCores(
     const plans = await Promise.all(
       memories.map(async (memory, lane) => {
         const plan = await runLane({ ...task, ...(channel && { channel }) }, lane, memory, tell);
-        if (plan.unplaced.length === 0 && plan.used <= plan.bound) {
+        if (isAtBound(plan)) {
           for (const [other, flags] of memories.entries()) {
             const most = Math.ceil(plan.passes) + (other < lane ? 1 : 0);
             const now = Atomics.load(new Int32Array(flags), 1);
@@ -96,20 +96,6 @@ export async function layOnAllCores(
   } finally {
     for (const memory of memories) cancel.release(memory);
   }
-}
-
-/** The best of the plans of one job. A bound that one of them has proven holds for all that leave the same things out. */
-export function bestOf(plans: readonly LayPlan[]): LayPlan {
-  const best = plans.reduce((one, other) => (isBetter(other, one) ? other : one));
-  const leftOut = ({ unplaced }: LayPlan) => JSON.stringify(unplaced);
-  const bounds = plans.filter((plan) => leftOut(plan) === leftOut(best)).map(({ bound }) => bound);
-  return { ...best, bound: Math.min(best.used, Math.max(...bounds)) };
-}
-
-function isBetter(one: LayPlan, other: LayPlan): boolean {
-  if (one.unplaced.length !== other.unplaced.length) return one.unplaced.length < other.unplaced.length;
-  if (one.endless !== other.endless) return one.endless < other.endless;
-  return one.used !== other.used ? one.used < other.used : one.passes < other.passes;
 }
 
 async function runLane(

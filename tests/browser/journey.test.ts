@@ -237,8 +237,12 @@ describe('from nothing to a costed lay', () => {
       await me.choose('How long to search', '5 minutes');
       await me.press('Lay it');
       await me.sees('Stop, keep the best');
+      // All cores search, and none of them goes on when it is enough.
+      const cores = await me.page.evaluate(() => navigator.hardwareConcurrency);
+      expect(me.page.workers().length).toBe(Math.min(8, cores));
       await me.press('Stop, keep the best');
       await me.sees('Save the plan');
+      await expect.poll(() => me.page.workers().length, { timeout: 10_000 }).toBeLessThanOrEqual(1);
       const job = readJob(JSON.parse(readFileSync(file('rushes-job.json'), 'utf8')));
       if (!job.ok) throw new Error(job.faults[0]!.message);
       await expect.poll(() => existsSync(file('rushes-plan.json')), { timeout: 10_000 }).toBe(true);

@@ -46,6 +46,13 @@ describe('a batch', () => {
     ]);
   });
 
+  test('orders that cut the same are told, whatever their numbers: they take the same alone', () => {
+    const same = [order('201', {}), order('7', { qty: 1 }), order('202', {}), order('8', { cloth: { face: 'b' } }), order('9', { qty: 1 })]; // prettier-ignore
+    const [a, b] = clothTasks(same, cloths);
+    expect(a!.orders.map(({ orderNo, like }) => [orderNo, like])).toEqual([['201', 0], ['7', 1], ['202', 0], ['9', 1]]); // prettier-ignore
+    expect(b!.orders.map(({ like }) => like)).toEqual([0]);
+  });
+
   test('costs and shares: six 17 in squares lie three abreast, bought in quarter yards', () => {
     const [task] = tasks;
     const figures = settle(

@@ -14,7 +14,14 @@ export interface BatchCloth {
 /** What has to be laid on one cloth: everything together, and each order by itself for its share. */
 export interface ClothTask extends BatchCloth {
   whole: ClothJob;
-  orders: { orderNo: string; job: ClothJob }[];
+  orders: OrderTask[];
+}
+
+export interface OrderTask {
+  orderNo: string;
+  job: ClothJob;
+  /** The number (from 0) of the first order of the task that cuts the same: one lay tells what each of them takes alone. */
+  like: number;
 }
 
 /** The lay jobs of a batch, one a cloth that is used, in the order of `cloths`. */
@@ -23,10 +30,16 @@ export function clothTasks(orders: readonly BatchOrder[], cloths: readonly Batch
     const jobOf = (some: readonly BatchOrder[]) => layJobFor(some, cloth.key, cloth.cloth, cloth.units);
     const whole = jobOf(orders);
     if (!whole) return [];
-    const each = orders.flatMap((order) => {
+    const each: OrderTask[] = [];
+    const known = new Map<string, number>();
+    for (const order of orders) {
       const job = jobOf([order]);
-      return job ? [{ orderNo: order.orderNo, job }] : [];
-    });
+      if (!job) continue;
+      const cut = JSON.stringify(jobOf([{ ...order, orderNo: '' }])!.json);
+      const like = known.get(cut) ?? each.length;
+      known.set(cut, like);
+      each.push({ orderNo: order.orderNo, job, like });
+    }
     return [{ ...cloth, whole, orders: each }];
   });
 }

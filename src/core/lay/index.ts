@@ -5,6 +5,7 @@ export { readPlan } from './read-plan';
 export { findFaults, type PlanFault } from './check';
 export { handLength } from './hand';
 export { lowerBound } from './bounds';
+export { bestOf, isAtBound, isBetter } from './lanes';
 export { bestTube, type Tube } from './parts';
 export { areaOfPiece, isSimple, turnOutline, type Point } from './outline';
 export type { Peers, SharedLay } from './room';

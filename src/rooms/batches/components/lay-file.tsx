@@ -11,9 +11,10 @@ import { FileDrop } from '@/ui/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';
 import { longLength, overBound } from '@/ui/words';
-import type { JobFigures, LayDrawing, LayFileAnswer, LayFileQuestion, PlanFigures } from './lay-file.worker';
+import type { JobFigures, LayDrawing, LayFileAnswer, PlanFigures } from './lay-file.worker';
 import { EXAMPLE_JOB } from './lay-file-example';
 import { LayFilePicture } from './lay-file-picture';
+import { LayFileWorkers } from './lay-file-workers';
 
 const SECONDS = [2, 5, 30, 300];
 const SHOWN = 12;
@@ -44,20 +45,16 @@ export function LayFile() {
   const [run, setRun] = useState<Run | null>(null);
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const [drawing, setDrawing] = useState<LayDrawing[]>([]);
-  const worker = useWorker();
+  const workers = useWorkers();
 
   const hear = (answer: LayFileAnswer, isOurs: boolean) => {
-    if (answer.is === 'progress') return setRun((old) => old && { ...old, done: answer.done });
-    if (answer.is === 'better') {
-      setDrawing(answer.drawing);
-      return setRun((old) => old && { ...old, plan: answer.plan });
-    }
     setRun(null);
     if (answer.is === 'refused') setProblem(answer.message);
-    if (answer.is !== 'laid' && answer.is !== 'checked') return;
+    if (answer.is !== 'checked') return;
     setDrawing(answer.drawing);
     setOutcome({ isOurs, plan: answer.plan });
   };
+  const check = (plan: LayPlan) => workers.ask({ ask: 'check', job: job!.text, plan }, (answer) => hear(answer, true));
   const clear = () => {
     setProblem('');
     setOutcome(null);
@@ -67,7 +64,7 @@ export function LayFile() {
   const takeJob = async (file: File) => {
     if (file.size > MOST_BYTES) return setProblem(tooLarge(file));
     const text = await file.text();
-    worker.ask({ ask: 'read', job: text }, (answer) => {
+    workers.ask({ ask: 'read', job: text }, (answer) => {
       if (answer.is === 'refused') return setProblem(notTaken(file, answer.message));
       if (answer.is !== 'read') return;
       clear();
@@ -78,23 +75,31 @@ export function LayFile() {
     if (file.size > MOST_BYTES) return setProblem(tooLarge(file));
     const plan = await file.text();
     clear();
-    worker.ask({ ask: 'check', job: job!.text, plan }, (answer) =>
+    workers.ask({ ask: 'check', job: job!.text, plan }, (answer) =>
       answer.is === 'refused' ? setProblem(notTaken(file, answer.message)) : hear(answer, false),
     );
   };
   const lay = () => {
     clear();
     setRun({ done: 0, plan: null });
-    worker.ask({ ask: 'lay', job: job!.text, seconds }, (answer) => hear(answer, true));
+    workers.lay(job!.text, seconds, {
+      onProgress: (done) => setRun((old) => old && { ...old, done }),
+      onBetter: (plan, better) => {
+        setDrawing(better);
+        setRun((old) => old && { ...old, plan });
+      },
+      onLaid: check,
+      onRefused: (message) => hear({ is: 'refused', message }, true),
+    });
   };
   const stop = () => {
     const best = run?.plan;
     setRun(null);
-    if (best) worker.ask({ ask: 'check', job: job!.text, plan: best }, (answer) => hear(answer, true));
-    else worker.end();
+    if (best) check(best);
+    else workers.end();
   };
   const another = () => {
-    worker.end();
+    workers.end();
     clear();
     setJob(null);
   };
@@ -351,19 +356,9 @@ function save(json: string, name: string) {
   URL.revokeObjectURL(url);
 }
 
-/** Each question has a worker of its own: the one before is ended, and what it would still answer is not heard. */
-function useWorker() {
-  const worker = useRef<Worker>(null);
-  const end = () => {
-    worker.current?.terminate();
-    worker.current = null;
-  };
-  useEffect(() => end, []);
-  const ask = (question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) => {
-    end();
-    worker.current = new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' });
-    worker.current.onmessage = ({ data }: MessageEvent<LayFileAnswer>) => hear(data);
-    worker.current.postMessage(question);
-  };
-  return { ask, end };
+/** The page's workers, ended with it. */
+function useWorkers() {
+  const [workers] = useState(() => new LayFileWorkers());
+  useEffect(() => () => workers.end(), [workers]);
+  return workers;
 }

@@ -15,15 +15,16 @@ import { NM, type Nm, type Units } from '@/core/length';
 
 export type LayFileQuestion =
   | { ask: 'read'; job: string }
-  | { ask: 'lay'; job: string; seconds: number }
+  | { ask: 'lay'; job: string; seconds: number; lane: number }
   | { ask: 'check'; job: string; plan: string | LayPlan };
 
 export type LayFileAnswer =
   | { is: 'refused'; message: string }
   | { is: 'read'; job: JobFigures }
-  | { is: 'progress'; done: number; used: Nm; bound: Nm }
+  | { is: 'progress'; done: number }
   | { is: 'better'; plan: LayPlan; drawing: LayDrawing[] }
-  | { is: 'laid' | 'checked'; plan: PlanFigures; drawing: LayDrawing[] };
+  | { is: 'laid'; plan: LayPlan }
+  | { is: 'checked'; plan: PlanFigures; drawing: LayDrawing[] };
 
 /** What a job asks for, in short. */
 export interface JobFigures {
@@ -79,11 +80,12 @@ self.onmessage = ({ data }: MessageEvent<LayFileQuestion>) => {
   const plan = nest(job, {
     clock: () => performance.now(),
     seconds: data.seconds,
-    onProgress: ({ done, used, bound }) => tell({ is: 'progress', done, used, bound }),
+    lane: data.lane,
+    onProgress: ({ done }) => tell({ is: 'progress', done }),
     onBetter: (better) => tell({ is: 'better', plan: better, drawing: drawn(job, better) }),
   });
   if (!plan.ok) return tell({ is: 'refused', message: plan.faults[0]!.message });
-  tell({ is: 'laid', ...whole(job, plan.value) });
+  tell({ is: 'laid', plan: plan.value });
 };
 
 const figuresOf = ({ clothName, units, stock, pieces, strips, lattice, search }: LayJob): JobFigures => ({

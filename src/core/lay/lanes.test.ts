@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
-import type { LayPlan } from '@/core/lay';
-import { bestOf } from './pool';
+import { bestOf, isAtBound } from './lanes';
+import type { LayPlan } from './plan';
 
 const plan = (used: number, bound: number, missing: string[] = []): LayPlan => ({
   lays: [],
@@ -25,4 +25,10 @@ test('a bound for more than the best plan lays is not its bound, nor is one abov
 
 test('a plan that lays all comes before a shorter one that does not', () => {
   expect(bestOf([plan(90, 80, ['cord']), plan(120, 100)]).used).toBe(120);
+});
+
+test('a lane is at its bound when all is laid in no more than is proven to be needed', () => {
+  expect(isAtBound(plan(100, 100))).toBe(true);
+  expect(isAtBound(plan(101, 100))).toBe(false);
+  expect(isAtBound(plan(100, 100, ['cord']))).toBe(false);
 });

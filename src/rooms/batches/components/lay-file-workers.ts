@@ -1,0 +1,67 @@
+import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
+import type { LayDrawing, LayFileAnswer, LayFileQuestion } from './lay-file.worker';
+
+/** No more lanes than that, however many cores there are: each takes memory of its own. */
+const MOST_LANES = 8;
+
+/** What the page hears of a job while it is laid; last of all `onLaid` or `onRefused`, once. */
+export interface LayEars {
+  /** 0 to 1. */
+  onProgress: (done: number) => void;
+  /** Told of each lay that is better than all before it. */
+  onBetter: (plan: LayPlan, drawing: LayDrawing[]) => void;
+  onLaid: (plan: LayPlan) => void;
+  onRefused: (message: string) => void;
+}
+
+/** The workers behind the page: those of one question are ended before the next one is asked, and what they would still answer is not heard. */
+export class LayFileWorkers {
+  private workers: Worker[] = [];
+
+  end() {
+    for (const worker of this.workers) worker.terminate();
+    this.workers = [];
+  }
+
+  /** Reads a job or checks a plan of it. */
+  ask(question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) {
+    this.end();
+    this.open(question, hear);
+  }
+
+  /** Lays a job in a worker a core, each searching in its own way, and keeps the best plan of all. */
+  lay(job: string, seconds: number, { onProgress, onBetter, onLaid, onRefused }: LayEars) {
+    this.end();
+    const lanes = Math.min(MOST_LANES, Math.max(1, navigator.hardwareConcurrency));
+    const laid: LayPlan[] = [];
+    let best: LayPlan | null = null;
+    for (let lane = 0; lane < lanes; lane++) {
+      this.open({ ask: 'lay', job, seconds, lane }, (answer) => {
+        if (answer.is === 'progress' && lane === 0) onProgress(answer.done);
+        if (answer.is === 'better' && (!best || isBetter(answer.plan, best))) {
+          best = answer.plan;
+          onBetter(answer.plan, answer.drawing);
+        }
+        if (answer.is === 'refused') {
+          this.end();
+          onRefused(answer.message);
+        }
+        if (answer.is !== 'laid') return;
+        laid.push(answer.plan);
+        if (laid.length < lanes && !isAtBound(answer.plan)) return;
+        this.end();
+        onLaid(bestOf(laid));
+      });
+    }
+  }
+
+  private open(question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) {
+    const worker = new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' });
+    this.workers.push(worker);
+    const isCurrent = () => this.workers.includes(worker);
+    worker.onmessage = ({ data }: MessageEvent<LayFileAnswer>) => isCurrent() && hear(data);
+    worker.onerror = ({ message }) =>
+      isCurrent() && hear({ is: 'refused', message: `the search broke off (${message})` });
+    worker.postMessage(question);
+  }
+}
