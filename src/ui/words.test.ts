@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { dueDistance, longLength, overBound, percent } from './words';
+import { dueDistance, laysAgain, longLength, overBound, percent } from './words';
 
 describe('words for figures', () => {
   test('a lay over its bound, at it, and hardly over it', () => {
@@ -19,5 +19,11 @@ describe('words for figures', () => {
     expect(dueDistance('2026-02-10', today)).toEqual({ text: 'today', isLate: false });
     expect(dueDistance('2026-02-11', today)).toEqual({ text: 'tomorrow', isLate: false });
     expect(dueDistance('2026-02-08', today)).toEqual({ text: '2 days late', isLate: true });
+  });
+
+  test('what a change means for batches', () => {
+    expect(laysAgain([])).toBeUndefined();
+    expect(laysAgain(['Yard, spring'])).toBe('The lays of “Yard, spring” have to be made again.');
+    expect(laysAgain(['A', 'B'])).toBe('The lays of “A” and “B” have to be made again.');
   });
 });

@@ -27,3 +27,9 @@ export function overBound(used: Nm, bound: Nm): string {
 /** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
 export const longLength = (length: Nm, units: Units): string =>
   units === 'in' ? printYards(length, 8) : printLength(Math.ceil(length / 10_000_000) * 10_000_000, { unit: 'm' });
+
+/** What a change means for batches whose lays it has dropped; nothing where there are none. */
+export const laysAgain = (batches: readonly string[]): string | undefined =>
+  batches.length > 0
+    ? `The lays of ${batches.map((name) => `“${name}”`).join(' and ')} have to be made again.`
+    : undefined;

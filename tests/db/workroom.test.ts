@@ -487,14 +487,41 @@ describe('batches', () => {
     expect((await listOrders({ only: 'waiting' })).map((row) => row.id)).toEqual([order]);
   });
 
-  test('a changed order opens its batch again and drops the lays', async () => {
+  test('a changed order opens its batch again and drops the lays; the batch says why, and who saves is told', async () => {
     const order = await newOrder();
     const id = await batchOf(order);
     await lay(id);
-    const seen = (await getOrder(order))!;
-    value(await saveOrder({ ...seen.form, notes: 'bigger' }, { id: order, version: seen.version }));
+    const { form, version } = (await getOrder(order))!;
+    const bigger = { ...form, lines: [{ ...form.lines[0]!, qty: '4' }] };
+    expect(value(await saveOrder(bigger, { id: order, version })).reopened).toEqual(['Test batch']);
     const { batch, lays, lines } = (await getBatch(id))!;
     expect([batch.status, lays.length, lines.length]).toEqual(['draft', 0, 1]);
+    expect(batch.progressNote).toMatch(/^Order \d+ has changed$/);
+    // There is nothing left to drop.
+    expect(value(await saveOrder(bigger, { id: order, version: version + 1 })).reopened).toEqual([]);
+    expect((await getOrder(order))!.form.lines[0]!.qty).toBe('4');
+  });
+
+  test('what changes nothing that is cut keeps the lays: customer, day, notes, one more line, the look of a cloth', async () => {
+    const order = await newOrder([lineForm(cloth), lineForm(cloth, { typed: { width: '12', height: '20' } })]);
+    const id = await batchOf(order);
+    await lay(id);
+    const figures = async () => (await getBatch(id))!.lays.map(({ id: lay, usedNm, costMinor }) => [lay, usedNm, costMinor]); // prettier-ignore
+    const before = await figures();
+    expect(before).toHaveLength(1);
+    const { form, version } = (await getOrder(order))!;
+    const kept = { ...form, customer: 'Somebody else', due: '2027-06-01', notes: 'by the back door', lines: [...form.lines, lineForm(cloth)] }; // prettier-ignore
+    expect(value(await saveOrder(kept, { id: order, version })).reopened).toEqual([]);
+    const stored = (await getCloth(cloth))!;
+    const look = { ...stored.form, notes: 'on the upper shelf' };
+    expect(value(await saveCloth(look, { id: cloth, version: stored.version })).reopened).toEqual([]);
+    expect((await getBatch(id))!.batch.status).toBe('laid');
+    expect(await figures()).toEqual(before);
+    expect((await getOrder(order))!.form.lines).toHaveLength(3);
+    const wider = { ...look, width: '60' };
+    expect(value(await saveCloth(wider, { id: cloth, version: stored.version + 1 })).reopened).toEqual(['Test batch']);
+    const { batch } = (await getBatch(id))!;
+    expect([batch.status, batch.progressNote]).toEqual(['draft', 'Test reed has changed']);
   });
 
   test('a result that comes after a change is not taken', async () => {
@@ -508,7 +535,8 @@ describe('batches', () => {
     const running = layBatch(db, id, batch!.run);
     await new Promise((resolve) => setTimeout(resolve, 700));
     const seen = (await getOrder(order))!;
-    value(await saveOrder({ ...seen.form, notes: 'changed meanwhile' }, { id: order, version: seen.version }));
+    const meanwhile = { ...seen.form, lines: [{ ...seen.form.lines[0]!, qty: '5' }] };
+    value(await saveOrder(meanwhile, { id: order, version: seen.version }));
     await running;
     const view = (await getBatch(id))!;
     expect([view.batch.status, view.lays.length]).toEqual(['draft', 0]);

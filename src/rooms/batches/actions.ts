@@ -94,7 +94,7 @@ export async function removeLine(batchId: number, lineId: number): Promise<Answe
       .update(schema.orderLines)
       .set({ batchId: null })
       .where(and(eq(schema.orderLines.id, lineId), eq(schema.orderLines.batchId, batchId)));
-    await reopenBatches(tx, [batchId]);
+    await reopenBatches(tx, [batchId], 'A line has been taken out');
     return done({ id: batchId });
   });
 }

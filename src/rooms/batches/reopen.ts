@@ -3,25 +3,32 @@ import { and, inArray, notInArray, sql } from 'drizzle-orm';
 import { schema, type Transaction } from '@/db';
 
 /**
- * Puts batches back to choosing because what they cut has changed: their lays are dropped and a running search is
- * disowned. Approved batches are never touched.
+ * Puts batches back to choosing because what they cut has changed: their lays are dropped, a running search is disowned, and the
+ * batch says why (“Order 205 has changed”). Approved batches are never touched. Returns the names of those that had lays or were being laid.
  */
-export async function reopenBatches(tx: Transaction, ids: readonly number[]): Promise<void> {
-  if (ids.length === 0) return;
+export async function reopenBatches(tx: Transaction, ids: readonly number[], why: string): Promise<string[]> {
+  if (ids.length === 0) return [];
+  const { batches } = schema;
+  const dropped = await tx
+    .select({ name: batches.name })
+    .from(batches)
+    .where(and(inArray(batches.id, [...ids]), notInArray(batches.status, ['draft', 'failed', 'approved', 'cut'])))
+    .orderBy(batches.name);
   const reopened = await tx
-    .update(schema.batches)
+    .update(batches)
     .set({
       status: 'draft',
       progress: 0,
       bestSoFar: null,
-      progressNote: '',
+      // The first change tells why there are no lays any more.
+      progressNote: sql`CASE WHEN ${batches.status} = 'draft' THEN ${batches.progressNote} ELSE ${why} END`,
       error: '',
-      run: sql`${schema.batches.run} + 1`,
-      version: sql`${schema.batches.version} + 1`,
+      run: sql`${batches.run} + 1`,
+      version: sql`${batches.version} + 1`,
       updatedAt: new Date(),
     })
-    .where(and(inArray(schema.batches.id, [...ids]), notInArray(schema.batches.status, ['approved', 'cut'])))
-    .returning({ id: schema.batches.id });
+    .where(and(inArray(batches.id, [...ids]), notInArray(batches.status, ['approved', 'cut'])))
+    .returning({ id: batches.id });
   if (reopened.length > 0)
     await tx.delete(schema.lays).where(
       inArray(
@@ -29,4 +36,5 @@ export async function reopenBatches(tx: Transaction, ids: readonly number[]): Pr
         reopened.map(({ id }) => id),
       ),
     );
+  return dropped.map(({ name }) => name);
 }

@@ -8,24 +8,34 @@ import { reopenBatches } from '@/rooms/batches/reopen';
 import { readClothForm } from './form';
 import { readClothShape } from './rules';
 
+/** A cloth as it was saved, and the batches whose lays were dropped since they are cut from it. */
+interface SavedCloth {
+  id: number;
+  version: number;
+  reopened: string[];
+}
+
+/** What of a cloth no lay and no cost hangs on. */
+const LOOKS = new Set(['name', 'pattern', 'groundColour', 'figureColour', 'notes']);
+
 /** Saves a new cloth, or an edit of the version that the person saw; batches being planned on it are opened again. */
 export async function saveCloth(
   input: unknown,
   edited: { id: number; version: number } | null,
-): Promise<Answer<{ id: number; version: number }>> {
+): Promise<Answer<SavedCloth>> {
   return answering(async () => {
     const shape = readClothShape(input);
     if ('faults' in shape) return { ok: false, faults: shape.faults };
     const { values, faults } = readClothForm(shape.value);
     if (faults.length > 0) return { ok: false, faults };
     try {
-      const answer = await database().transaction(async (tx): Promise<Answer<{ id: number; version: number }>> => {
+      const answer = await database().transaction(async (tx): Promise<Answer<SavedCloth>> => {
         if (!edited) {
           const [made] = await tx
             .insert(schema.cloths)
             .values(values)
             .returning({ id: schema.cloths.id, version: schema.cloths.version });
-          return done(made!);
+          return done({ ...made!, reopened: [] });
         }
         const [stored] = await tx.select().from(schema.cloths).where(eq(schema.cloths.id, edited.id)).for('update');
         if (!stored) return failed('', 'This cloth has been deleted meanwhile. What you typed is still here.', 'gone');
@@ -35,16 +45,17 @@ export async function saveCloth(
           .from(schema.lineCloths)
           .innerJoin(schema.orderLines, eq(schema.orderLines.id, schema.lineCloths.lineId))
           .where(sql`${schema.lineCloths.clothId} = ${edited.id} AND ${schema.orderLines.batchId} IS NOT NULL`);
-        await reopenBatches(
-          tx,
-          planned.map(({ id }) => id!),
+        const isOther = Object.entries(values).some(
+          ([name, value]) => !LOOKS.has(name) && stored[name as keyof typeof stored] !== value,
         );
+        const ids = isOther ? planned.map(({ id }) => id!) : [];
+        const reopened = await reopenBatches(tx, ids, `${values.name} has changed`);
         const [saved] = await tx
           .update(schema.cloths)
           .set({ ...values, version: edited.version + 1, updatedAt: new Date() })
           .where(eq(schema.cloths.id, edited.id))
           .returning({ id: schema.cloths.id, version: schema.cloths.version });
-        return done(saved!);
+        return done({ ...saved!, reopened });
       });
       if (answer.ok) revalidatePath('/', 'layout');
       return answer;

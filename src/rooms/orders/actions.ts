@@ -1,5 +1,6 @@
 'use server';
 
+import { isDeepStrictEqual } from 'node:util';
 import { and, eq, inArray, isNotNull, isNull, max, sql } from 'drizzle-orm';
 import { revalidatePath } from 'next/cache';
 import type { CoverKind } from '@/core/covers';
@@ -23,11 +24,18 @@ interface ReadyLine {
   lengths: TypedLength[];
 }
 
+/** An order as it was saved, and the batches whose lays were dropped since they cut what has changed. */
+interface SavedOrder {
+  id: number;
+  version: number;
+  reopened: string[];
+}
+
 /** Saves a new order, or an edit of the version that the person saw. All in one transaction. */
 export async function saveOrder(
   input: unknown,
   edited: { id: number; version: number } | null,
-): Promise<Answer<{ id: number; version: number }>> {
+): Promise<Answer<SavedOrder>> {
   return answering(async () => {
     const read = readOrderForm(input);
     if ('faults' in read) return { ok: false, faults: read.faults };
@@ -77,11 +85,7 @@ async function checkLines(form: OrderForm): Promise<{ lines: ReadyLine[] } | { f
   return faults.length > 0 ? { faults } : { lines };
 }
 
-async function insert(
-  tx: Transaction,
-  form: OrderForm,
-  lines: ReadyLine[],
-): Promise<Answer<{ id: number; version: number }>> {
+async function insert(tx: Transaction, form: OrderForm, lines: ReadyLine[]): Promise<Answer<SavedOrder>> {
   await tx.execute(sql`SELECT pg_advisory_xact_lock(${NUMBER_LOCK})`);
   const [last] = await tx.select({ no: max(schema.orders.no) }).from(schema.orders);
   const no = Math.max(FIRST_NO - 1, last?.no ?? 0) + 1;
@@ -97,7 +101,7 @@ async function insert(
     })
     .returning({ id: schema.orders.id, version: schema.orders.version });
   for (const [i, line] of lines.entries()) await insertLine(tx, order!.id, i + 1, line);
-  return done(order!);
+  return done({ ...order!, reopened: [] });
 }
 
 async function update(
@@ -105,7 +109,7 @@ async function update(
   { id, version }: { id: number; version: number },
   form: OrderForm,
   lines: ReadyLine[],
-): Promise<Answer<{ id: number; version: number }>> {
+): Promise<Answer<SavedOrder>> {
   const [stored] = await tx.select().from(schema.orders).where(eq(schema.orders.id, id)).for('update');
   if (!stored || stored.deletedAt)
     return failed(
@@ -132,13 +136,22 @@ async function update(
       ),
     );
 
+  const changed = await changedLines(tx, lines, before.map(({ line }) => line)); // prettier-ignore
   let position = Math.max(0, ...before.map(({ line }) => line.position));
   for (const ready of lines) {
     const old = before.find(({ line }) => line.id === ready.form.id);
     if (!old) await insertLine(tx, id, ++position, ready);
-    else if (!isFrozen(old.status)) await updateLine(tx, old.line.id, ready);
+    else if (changed.has(old.line.id) && !isFrozen(old.status)) await updateLine(tx, old.line.id, ready);
   }
-  await reopenBatches(tx, [...new Set(before.flatMap(({ line }) => line.batchId ?? []))]);
+  // What a batch cuts of the order may stay as it was: then its lays do.
+  const cutAnew = before.filter(
+    ({ line }) => stored.units !== form.units || changed.has(line.id) || !kept.has(line.id),
+  );
+  const reopened = await reopenBatches(
+    tx,
+    [...new Set(cutAnew.flatMap(({ line }) => line.batchId ?? []))],
+    `Order ${stored.no} has changed`,
+  );
   const [saved] = await tx
     .update(schema.orders)
     .set({
@@ -151,7 +164,7 @@ async function update(
     })
     .where(eq(schema.orders.id, id))
     .returning({ id: schema.orders.id, version: schema.orders.version });
-  return done(saved!);
+  return done({ ...saved!, reopened });
 }
 
 /** The customer of that name, whatever its capitals; made when it is new. */
@@ -188,31 +201,68 @@ async function updateLine(tx: Transaction, lineId: number, line: ReadyLine) {
   await insertValues(tx, lineId, line);
 }
 
-async function insertValues(tx: Transaction, lineId: number, { form, kind, lengths }: ReadyLine) {
+/** What is kept of a line beside its own row. */
+function valuesOf({ form, kind, lengths }: ReadyLine) {
   const choices = Object.entries(form.choices).filter(
     ([name, choice]) =>
       choice && kind.options.some(({ id, type }) => id === name && (type === 'choice' || type === 'count')),
   );
-  const values = [
-    ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({ lineId, name, part, isMeasure, valueNm: nm, typed })),
-    ...choices.map(([name, choice]) => ({ lineId, name, part: 0, isMeasure: false, choice })),
-  ];
-  if (values.length > 0) await tx.insert(schema.lineValues).values(values);
   const parts = [...new Set([...Object.keys(form.directions), ...Object.keys(form.panels)])];
-  if (parts.length > 0)
-    await tx.insert(schema.lineParts).values(
-      parts.map((part) => ({
-        lineId,
-        part,
-        direction: form.directions[part] ?? null,
-        wide: form.panels[part] ?? null,
-      })),
+  return {
+    values: [
+      ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({ name, part, isMeasure, valueNm: nm, typed, choice: null })), // prettier-ignore
+      ...choices.map(([name, choice]) => ({ name, part: 0, isMeasure: false, valueNm: null, typed: '', choice })),
+    ],
+    parts: parts.map((part) => ({
+      part,
+      direction: form.directions[part] ?? null,
+      wide: form.panels[part] ?? null,
+    })),
+    cloths: Object.entries(form.cloth)
+      .filter(([, id]) => id)
+      .map(([role, id]) => ({ role: role as 'face', clothId: Number(id) })),
+  };
+}
+
+async function insertValues(tx: Transaction, lineId: number, line: ReadyLine) {
+  const { values, parts, cloths } = valuesOf(line);
+  if (values.length > 0) await tx.insert(schema.lineValues).values(values.map((one) => ({ lineId, ...one })));
+  if (parts.length > 0) await tx.insert(schema.lineParts).values(parts.map((one) => ({ lineId, ...one })));
+  if (cloths.length > 0) await tx.insert(schema.lineCloths).values(cloths.map((one) => ({ lineId, ...one })));
+}
+
+/** The ids of those of the stored lines that a form has otherwise than they are. */
+async function changedLines(
+  tx: Transaction,
+  lines: readonly ReadyLine[],
+  stored: readonly (typeof schema.orderLines.$inferSelect)[],
+): Promise<Set<number>> {
+  const ids = stored.map(({ id }) => id);
+  if (ids.length === 0) return new Set();
+  const values = await tx.select().from(schema.lineValues).where(inArray(schema.lineValues.lineId, ids));
+  const parts = await tx.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids));
+  const cloths = await tx.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));
+  const of = <Row extends { lineId: number }>(rows: readonly Row[], id: number) =>
+    rows.filter(({ lineId }) => lineId === id).map(({ lineId: _, ...rest }) => rest);
+  const inOrder = (rows: readonly object[]) => rows.map((row) => JSON.stringify(Object.entries(row).sort())).sort();
+  const isSame = (
+    ready: ReadyLine,
+    { id, orderId: _, position: __, batchId: ___, ...columns }: (typeof stored)[number],
+  ) => {
+    const now = valuesOf(ready);
+    return (
+      isDeepStrictEqual(columnsOf(ready), columns) &&
+      isDeepStrictEqual(inOrder(now.values), inOrder(of(values, id))) &&
+      isDeepStrictEqual(inOrder(now.parts), inOrder(of(parts, id))) &&
+      isDeepStrictEqual(inOrder(now.cloths), inOrder(of(cloths, id)))
     );
-  const cloths = Object.entries(form.cloth).filter(([, id]) => id);
-  if (cloths.length > 0)
-    await tx
-      .insert(schema.lineCloths)
-      .values(cloths.map(([role, id]) => ({ lineId, role: role as 'face', clothId: Number(id) })));
+  };
+  return new Set(
+    stored.flatMap((line) => {
+      const ready = lines.find(({ form }) => form.id === line.id);
+      return ready && !isSame(ready, line) ? [line.id] : [];
+    }),
+  );
 }
 
 /** Copies an order with all its lines as a new, waiting one, due when the house usually promises one that comes today. */
@@ -228,9 +278,9 @@ export async function copyOrder(id: number): Promise<Answer<{ id: number }>> {
 }
 
 /** Deletes an order so that it can be brought back; its lines leave batches that are not approved yet. */
-export async function deleteOrder(id: number): Promise<Answer<{ no: number }>> {
+export async function deleteOrder(id: number): Promise<Answer<{ no: number; reopened: string[] }>> {
   return answering(async () => {
-    const answer = await database().transaction(async (tx): Promise<Answer<{ no: number }>> => {
+    const answer = await database().transaction(async (tx): Promise<Answer<{ no: number; reopened: string[] }>> => {
       const lines = await tx
         .select({ batchId: schema.orderLines.batchId, status: schema.batches.status, name: schema.batches.name })
         .from(schema.orderLines)
@@ -243,14 +293,16 @@ export async function deleteOrder(id: number): Promise<Answer<{ no: number }>> {
           `This order is part of the approved batch “${approved.name}” and is kept for the record.`,
           'frozen',
         );
-      await reopenBatches(tx, [...new Set(lines.map(({ batchId }) => batchId!))]);
-      await tx.update(schema.orderLines).set({ batchId: null }).where(eq(schema.orderLines.orderId, id));
       const [order] = await tx
         .update(schema.orders)
         .set({ deletedAt: new Date(), version: sql`${schema.orders.version} + 1` })
         .where(and(eq(schema.orders.id, id), isNull(schema.orders.deletedAt)))
         .returning({ no: schema.orders.no });
-      return order ? done(order) : failed('', 'This order is no longer there.', 'gone');
+      if (!order) return failed('', 'This order is no longer there.', 'gone');
+      const ids = [...new Set(lines.map(({ batchId }) => batchId!))];
+      const reopened = await reopenBatches(tx, ids, `Order ${order.no} has been deleted`);
+      await tx.update(schema.orderLines).set({ batchId: null }).where(eq(schema.orderLines.orderId, id));
+      return done({ ...order, reopened });
     });
     if (answer.ok) revalidatePath('/', 'layout');
     return answer;

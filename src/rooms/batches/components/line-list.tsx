@@ -87,19 +87,26 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onRemove }: P
                     </Text>
                   </HStack>
                 </Link>
-                <Text w="190px" truncate>
+                <Text flex="4" minW="0" lineClamp="2" lineHeight="1.25">
                   {line.customer}
                 </Text>
                 <Text fontWeight="700" fontSize="lg" w="9" textAlign="right">
                   {line.qty}
                 </Text>
-                <Box flex="1" minW="0">
-                  <Text truncate>{line.kind}</Text>
-                </Box>
-                <Text fontWeight="600" whiteSpace="nowrap" w="190px">
+                <Text flex="5" minW="0" lineClamp="2" lineHeight="1.25">
+                  {line.kind}
+                </Text>
+                <Text fontWeight="600" whiteSpace="nowrap" w="175px">
                   <Fractions>{line.sizes}</Fractions>
                 </Text>
-                <Text fontSize="sm" color="fg.muted" w="170px" display={{ base: 'none', xl: 'block' }} truncate>
+                <Text
+                  fontSize="sm"
+                  color="fg.muted"
+                  w="150px"
+                  display={{ base: 'none', xl: '-webkit-box' }}
+                  lineClamp="2"
+                  lineHeight="1.25"
+                >
                   {line.clothIds.length > 1
                     ? `with ${cloths
                         .filter(({ id }) => line.clothIds.slice(1).includes(id))
@@ -107,7 +114,7 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onRemove }: P
                         .join(', ')}`
                     : ''}
                 </Text>
-                <Box w="110px" textAlign="right" whiteSpace="nowrap">
+                <Box w="95px" textAlign="right" whiteSpace="nowrap">
                   <Text fontSize="sm">{dueText(line.due, day)}</Text>
                   <Text fontSize="sm" color={isLate ? 'fg.error' : 'fg.muted'} fontWeight={isLate ? '700' : '400'}>
                     {text}

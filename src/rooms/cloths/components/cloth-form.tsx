@@ -12,6 +12,7 @@ import { Fractions } from '@/ui/fraction';
 import { LengthField } from '@/ui/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { laysAgain } from '@/ui/words';
 import { deleteCloth, saveCloth } from '../actions';
 import {
   FIBRE_LABELS,
@@ -65,7 +66,8 @@ export function ClothFormView({
       setStale(null);
       setVersion(answer.value.version);
       reset(values);
-      toaster.create({ title: `${values.name.trim()} is saved.`, type: 'success' });
+      const description = laysAgain(answer.value.reopened);
+      toaster.create({ title: `${values.name.trim()} is saved.`, description, type: 'success' });
       if (!edited) router.push('/cloth');
     });
   const remove = () =>

@@ -12,6 +12,7 @@ import type { Answer } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { laysAgain } from '@/ui/words';
 import { saveOrder } from '../actions';
 import { emptyLine, type LineForm, type OrderForm } from '../form';
 import { ClothNeeds } from './cloth-needs';
@@ -53,7 +54,7 @@ function OrderPage({ edited, initial, customers }: Props) {
   const save = (form: OrderForm, onVersion: number) =>
     start(async () => {
       setTried(true);
-      const answer: Answer<{ id: number; version: number }> = await saveOrder(
+      const answer: Answer<{ id: number; version: number; reopened: string[] }> = await saveOrder(
         form,
         edited && { id: edited.id, version: onVersion },
       ).catch(() => ({
@@ -76,7 +77,8 @@ function OrderPage({ edited, initial, customers }: Props) {
       setStale(null);
       setTried(false);
       setVersion(answer.value.version);
-      toaster.create({ title: edited ? `Order ${edited.no} is saved.` : 'The order is saved.', type: 'success' });
+      const title = edited ? `Order ${edited.no} is saved.` : 'The order is saved.';
+      toaster.create({ title, description: laysAgain(answer.value.reopened), type: 'success' });
       if (edited) router.refresh();
       else router.push('/orders');
     });

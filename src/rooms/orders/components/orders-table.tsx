@@ -6,9 +6,10 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useTransition } from 'react';
 import { columnsOf, DataTable } from '@/ui/data-table';
+import type { Answer } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { toaster } from '@/ui/toaster';
-import { dueDistance, dueText } from '@/ui/words';
+import { dueDistance, dueText, laysAgain } from '@/ui/words';
 import { copyOrder, deleteOrder, restoreOrder } from '../actions';
 import { STATUS_LABELS, type OrderStatus } from '../form';
 import type { OrderListRow } from '../queries';
@@ -34,7 +35,7 @@ export function OrdersTable({ orders, today }: { orders: OrderListRow[]; today: 
   const router = useRouter();
   const [, start] = useTransition();
   const columns = useMemo(() => {
-    const say = (answer: Awaited<ReturnType<typeof copyOrder | typeof deleteOrder>>) => {
+    const say = (answer: Answer) => {
       if (!answer.ok) toaster.create({ title: answer.faults[0]!.message, type: 'error' });
       return answer.ok;
     };
@@ -45,9 +46,11 @@ export function OrdersTable({ orders, today }: { orders: OrderListRow[]; today: 
       });
     const remove = (order: OrderListRow) =>
       start(async () => {
-        if (!say(await deleteOrder(order.id))) return;
+        const answer = await deleteOrder(order.id);
+        if (!say(answer) || !answer.ok) return;
         toaster.create({
           title: `Order ${order.no} is deleted.`,
+          description: laysAgain(answer.value.reopened),
           action: { label: 'Undo', onClick: () => start(async () => void say(await restoreOrder(order.id))) },
         });
       });
