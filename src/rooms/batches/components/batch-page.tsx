@@ -52,6 +52,13 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
             Delete batch
           </Button>
         )}
+        {lines.length > 0 && (
+          <Button asChild variant="ghost">
+            <Link href={`/batches/${batch.id}/sewing`}>
+              <Printer size={18} /> Sewing sheets
+            </Link>
+          </Button>
+        )}
         {lays.length > 0 && (
           <Button asChild variant="outline">
             <Link href={`/batches/${batch.id}/print`}>

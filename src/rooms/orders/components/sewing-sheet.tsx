@@ -13,57 +13,86 @@ import { FIT_LABELS, readLineForm } from '../form';
 import type { ClothChoice, StoredOrder } from '../queries';
 import { Inspections, notionsText, Steps } from './sewing';
 
-interface Props {
-  order: StoredOrder;
-  due: string;
+interface Shelves {
   cloths: ClothChoice[];
   own: CoverKind[];
   withdrawn: string[];
 }
 
-/** What goes to the sewing machine with an order's cut parts: each line's parts, notions, steps and what is checked. */
-export function SewingSheet({ order, due, cloths, own, withdrawn }: Props) {
-  const { customer, lines, notes } = order.form;
+/** An order as it is sewn, with its due day in words; `only` some of its lines, by their numbers from 0. */
+export interface OrderToSew {
+  order: StoredOrder;
+  due: string;
+  only?: number[];
+}
+
+/** What goes to the sewing machine with the cut parts of one order or of all that are cut together: a sheet each. */
+export function SewingSheets({
+  orders,
+  back,
+  backTo,
+  ...shelves
+}: Shelves & { orders: OrderToSew[]; back: string; backTo: string }) {
   return (
     <Box>
       <PrintBar
-        back="Back to the order"
-        backTo={`/orders/${order.id}`}
-        print="Print this sheet"
+        back={back}
+        backTo={backTo}
+        print={orders.length === 1 ? 'Print this sheet' : `Print these ${orders.length} sheets`}
         about="For the sewing machine, A4 upright."
       />
-      <Box
-        className="light"
-        bg="#fff"
-        color="#000"
-        p={{ base: '6', _print: '0' }}
-        maxW="210mm"
-        mx="auto"
-        borderWidth={{ base: '1px', _print: '0' }}
-        borderColor="#999"
-      >
-        <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" gap="4">
-          <Heading as="h1" fontSize="2xl">
-            <HStack gap="3">
-              <OrderMark mark={order.mark} size={26} /> Order {order.no}, to sew
-            </HStack>
-          </Heading>
-          <Text>
-            {customer}, due {due}
-          </Text>
-        </Flex>
-        {notes && <Text mt="2">{notes}</Text>}
-        <Stack gap="6" mt="4">
-          {lines.map((_, index) => (
-            <Line key={index} order={order} index={index} cloths={cloths} own={own} withdrawn={withdrawn} />
-          ))}
-        </Stack>
-      </Box>
+      <Stack gap={{ base: '8', _print: '0' }}>
+        {orders.map((one) => (
+          <SewingSheet key={one.order.id} {...one} {...shelves} />
+        ))}
+      </Stack>
     </Box>
   );
 }
 
-function Line({ order, index, cloths, own, withdrawn }: Omit<Props, 'due'> & { index: number }) {
+/** Each line's parts, notions, steps and what is checked. */
+function SewingSheet({ order, due, only, ...shelves }: OrderToSew & Shelves) {
+  const { customer, lines, notes } = order.form;
+  const shown = lines.flatMap((_, index) => (!only || only.includes(index) ? [index] : []));
+  return (
+    <Box
+      className="light"
+      bg="#fff"
+      color="#000"
+      p={{ base: '6', _print: '0' }}
+      w="100%"
+      maxW="210mm"
+      mx="auto"
+      borderWidth={{ base: '1px', _print: '0' }}
+      borderColor="#999"
+      css={{ '& + &': { breakBefore: 'page' } }}
+    >
+      <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" gap="4">
+        <Heading as="h1" fontSize="2xl">
+          <HStack gap="3">
+            <OrderMark mark={order.mark} size={26} /> Order {order.no}, to sew
+          </HStack>
+        </Heading>
+        <Text>
+          {customer}, due {due}
+        </Text>
+      </Flex>
+      {notes && <Text mt="2">{notes}</Text>}
+      {shown.length < lines.length && (
+        <Text mt="2" fontStyle="italic">
+          {shown.length} of the order’s {lines.length} lines; the others are not cut with these.
+        </Text>
+      )}
+      <Stack gap="6" mt="4">
+        {shown.map((index) => (
+          <Line key={index} order={order} index={index} {...shelves} />
+        ))}
+      </Stack>
+    </Box>
+  );
+}
+
+function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: StoredOrder; index: number }) {
   const { units, lines } = order.form;
   const form = lines[index]!;
   const kinds = kindBook(own, withdrawn);
@@ -84,7 +113,7 @@ function Line({ order, index, cloths, own, withdrawn }: Omit<Props, 'due'> & { i
       <Grid templateColumns="1fr 1.5fr" gap="6">
         <Stack gap="3">
           <CoverDrawing
-            id={`sew-${index}`}
+            id={`sew-${order.id}-${index}`}
             kind={kind}
             cover={cover.value}
             units={units}

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { kindsForForms } from '@/rooms/house/queries';
-import { SewingSheet } from '@/rooms/orders/components/sewing-sheet';
+import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
 import { clothChoices, getOrder } from '@/rooms/orders/queries';
 import { dueText } from '@/ui/words';
 
@@ -13,5 +13,6 @@ export default async function SewingPage({ params }: { params: Promise<{ id: str
   const id = readId((await params).id);
   const [order, cloths, kinds] = await Promise.all([getOrder(id), clothChoices(), kindsForForms()]);
   if (!order || order.isDeleted) notFound();
-  return <SewingSheet order={order} due={dueText(order.form.due, new Date())} cloths={cloths} {...kinds} />;
+  const orders = [{ order, due: dueText(order.form.due, new Date()) }];
+  return <SewingSheets orders={orders} back="Back to the order" backTo={`/orders/${id}`} cloths={cloths} {...kinds} />;
 }
