@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NM } from '../length';
-import { lowerBound } from './bounds';
+import { barBound, lowerBound } from './bounds';
 import { findFaults } from './index';
 import { linesBound } from './lines';
 import { allOf, jobOf, lay, provenBound } from './testing';
@@ -211,6 +211,19 @@ describe('the bound by lines across the cloth', () => {
     // At 0 and 6 only: two 4s abreast; of 5s the second would end at 11.
     expect(lines([thing(6, 4, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(60, 1);
     expect(lines([thing(6, 5, 20, { first: 0, period: 6 })], 0, 10)).toBeCloseTo(120, 1);
+  });
+
+  test('on a cloth: squares that the pattern lets lie two abreast only, and what is too wide to go beside them', () => {
+    // Of 15.5 in squares on 53.75 in the third would begin 40 in beside the first and end at 55.5. Eight rows of two take 124 in, four
+    // of 42 in lie behind them, 60 in; by their area all would take 118.4 in.
+    const job = jobOf({
+      cloth: { name: 'reed', width: 53.75, turns: 'none', repeat: { across: 10, along: 14, drop: 0.5 } },
+      pieces: [
+        { id: 'square', size: [15.5, 15.5], qty: 16, match: { anchor: [7.75, 0.5], at: [0, 0] } },
+        { id: 'long', size: [42, 15], qty: 4 },
+      ],
+    });
+    expect(barBound(job, allOf(job)) / NM.in).toBeCloseTo(184, 3);
   });
 
   test('a thing that may turn is counted the way that costs least', () => {

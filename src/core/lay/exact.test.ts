@@ -80,30 +80,48 @@ describe('the cuts of a strip', () => {
 });
 
 describe('the bound by lines across the cloth', () => {
-  /** Every way of putting widths side by side, as how many of each. */
-  function patterns(widths: readonly number[], room: number): number[][] {
-    const [first, ...rest] = widths;
-    if (first === undefined) return [[]];
-    return Array.from({ length: Math.floor(room / first) + 1 }, (_, count) =>
-      patterns(rest, room - count * first).map((others) => [count, ...others]),
-    ).flat();
+  interface Thing {
+    side: number;
+    cover: number;
+    qty: number;
+    starts: { first: number; period: number } | null;
   }
 
-  test.each([1, 2, 3, 4, 5, 6, 7, 8])(
-    'is the optimum of the solver’s linear programme over all patterns, seed %d',
-    (seed) => {
+  /** Every way of putting things side by side where they may start, as how many of each: found unit by unit along the line. */
+  function patterns(things: readonly Thing[], room: number): number[][] {
+    const reached = Array.from({ length: room + 1 }, () => new Map<string, number[]>());
+    const reach = (at: number, counts: number[]) => reached[at]!.set(counts.join(), counts);
+    reach(0, things.map(() => 0)); // prettier-ignore
+    for (let at = 0; at < room; at++)
+      for (const counts of reached[at]!.values()) {
+        reach(at + 1, counts);
+        things.forEach(({ side, starts }, t) => {
+          const isStart = !starts || (at >= starts.first && (at - starts.first) % starts.period === 0);
+          if (isStart && at + side <= room) reach(at + side, counts.map((n, k) => n + (k === t ? 1 : 0))); // prettier-ignore
+        });
+      }
+    return [...reached[room]!.values()];
+  }
+
+  test.each(
+    [1, 2, 3, 4, 5, 6, 7, 8].flatMap((seed) => [
+      { seed, isFixed: false },
+      { seed, isFixed: true },
+    ]),
+  )(
+    'is the optimum of the solver’s linear programme over all patterns, seed $seed, some fixed: $isFixed',
+    ({ seed, isFixed }) => {
       const random = new Random(200 + seed);
       const width = 30 + random.below(30);
-      const things = Array.from({ length: 5 }, () => ({
-        side: 6 + random.below(18),
-        cover: 4 + random.below(20),
-        qty: 1 + random.below(6),
-      }));
+      const period = 7 + random.below(8);
+      const things = Array.from({ length: 5 }, (_, t): Thing => {
+        const side = 6 + random.below(18);
+        const first = random.below(Math.min(period, width - side));
+        const starts = isFixed && t < 3 ? { first, period } : null;
+        return { side, cover: 4 + random.below(20), qty: 1 + random.below(6), starts };
+      });
       const loose = random.below(2) * random.below(900);
-      const all = patterns(
-        things.map(({ side }) => side),
-        width,
-      );
+      const all = patterns(things, width);
       const term = (coefficient: number, name: string) => (coefficient === 0 ? '' : ` + ${coefficient} ${name}`);
       const rows = things.map(
         ({ cover, qty }, t) => ` t${t}:${all.map((counts, p) => term(counts[t]!, `p${p}`)).join('')} >= ${qty * cover}`,
@@ -117,7 +135,7 @@ describe('the bound by lines across the cloth', () => {
       // In millionths, so that rounding down is nothing.
       const fine = 1_000_000;
       const bound = linesBound(
-        things.map(({ side, cover, qty }) => ({ qty, ways: [{ side, cover: cover * fine, starts: null }] })),
+        things.map(({ side, cover, qty, starts }) => ({ qty, ways: [{ side, cover: cover * fine, starts }] })),
         BigInt(loose * fine),
         width,
       );

@@ -117,6 +117,13 @@ function dearest(
   return { value: best[steps]!, taken, empty };
 }
 
+/** How many of a thing lie side by side on a line, each where it may start. */
+function abreast({ side, first, period }: Line['ways'][number], steps: number): number {
+  let count = 0;
+  for (let at = first; at + side <= steps; at += Math.ceil(side / period) * period) count++;
+  return count;
+}
+
 /**
  * The dual prices of the programme: for a copy of each thing, and last for a nm² of what is loose. Null when lines of a known
  * length are enough for all, so that no prices prove more.
@@ -132,9 +139,7 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
     const alone =
       r < things
         ? Math.max(
-            ...ways
-              .filter(({ thing }) => thing === r)
-              .map(({ side, cover }) => Math.max(1, Math.floor(steps / side)) / cover),
+            ...ways.filter(({ thing }) => thing === r).map((way) => Math.max(1, abreast(way, steps)) / way.cover),
           )
         : steps * step;
     inverse[r]![r] = 1 / alone;
@@ -142,6 +147,9 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
   }
   const costs = new Float64Array(m).fill(1);
   const prices = new Float64Array(m);
+  // Of the prices on the way those are kept that prove most (Farley 1990, from memory: what all is worth over the dearest line).
+  const proving = new Float64Array(m);
+  let proven = 0;
   for (let work = 0; work < MOST_WORK; work += steps * ways.length + m * m) {
     prices.fill(0);
     let needed = 0;
@@ -158,6 +166,10 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
     else {
       const values = ways.map(({ thing, cover }) => prices[thing]! / cover);
       const found = dearest(line, values, hasLoose ? prices[things]! * step : 0);
+      if (needed / found.value > proven) {
+        proven = needed / found.value;
+        for (let r = 0; r < m; r++) proving[r] = Math.max(0, prices[r]!);
+      }
       if (found.value <= 1 / NEAR_ENOUGH) break;
       for (const i of found.taken) entering[ways[i]!.thing]! += 1 / ways[i]!.cover;
       if (hasLoose) entering[things] = found.empty * step;
@@ -180,7 +192,7 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
     pivot(inverse, level, change, leaving);
     costs[leaving] = cost;
   }
-  return prices.map((price) => Math.max(0, price));
+  return proving;
 }
 
 function pivot(inverse: Float64Array[], level: Float64Array, change: readonly number[], leaving: number) {
