@@ -226,6 +226,22 @@ describe('the bound by lines across the cloth', () => {
     expect(barBound(job, allOf(job)) / NM.in).toBeCloseTo(184, 3);
   });
 
+  test('on a cloth: covers of one group lie three abreast by their width, two abreast by their pattern', () => {
+    // They begin 20 in beside each other, so the third would end at 55.5; what is free fills 18.25 in beside two of them at most.
+    const group = (qty: number, rest: object = {}) =>
+      jobOf({
+        cloth: { name: 'reed', width: 53.75, turns: 'none', repeat: { across: 10, along: 0, drop: 0 } },
+        pieces: [{ id: 'cover', size: [15.5, 15.5], qty, match: { anchor: [0, 0], group: 'covers' } }],
+        ...rest,
+      });
+    expect(barBound(group(16), allOf(group(16))) / NM.in).toBeCloseTo(124, 3);
+    // On two lengths as well, be the one narrower: each line is on one of them.
+    const two = group(16, { stock: [{ id: 'end', length: 40, width: 50 }, { id: 'bolt' }] });
+    expect(barBound(two, allOf(two)) / NM.in).toBeCloseTo(124, 3);
+    const other = { ...group(16), lattice: null };
+    expect(barBound(other, allOf(other)) / NM.in).toBeCloseTo((16 / 3) * 15.5, 3);
+  });
+
   test('a thing that may turn is counted the way that costs least', () => {
     const ways = [
       { side: 6, cover: 40, starts: null },

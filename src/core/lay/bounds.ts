@@ -122,17 +122,55 @@ function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
     : [[w, h]];
 }
 
+/** So much of the area a match group must have to be worth a programme of its own, and so many groups get one. */
+const DRIFTING_SHARE = 0.2;
+const MOST_DRIFTING = 2;
+
 /**
  * A proven lower bound (nm) that often is better than `lowerBound` and takes longer, up to some tenths of a second: what
  * lines across the cloth can hold side by side (`linesBound`). Pieces whose pattern is fixed start only where it does, when
- * there is one length of cloth. Outlines, bias and cuts across count by their area. Pieces that one line crosses keep the
+ * there is one length of cloth; the largest match groups are looked at one by one, since each of them has its own phase.
+ * Outlines, bias and cuts across count by their area. Pieces that one line crosses keep the
  * whole gap along it; what they take of the gap at their two other edges counts as area. 0 as soon as it can't prove more than the `known` bound (nm).
  */
 export function barBound(job: LayJob, placed: Placed, known: Nm = 0): Nm {
+  let best = barBoundOf(job, placed, known, undefined);
+  for (const group of largestGroups(job, placed))
+    best = Math.max(best, barBoundOf(job, placed, Math.max(known, best), group));
+  return best;
+}
+
+/** The groups that have most of the area, by name; on several lengths what is fixed is one of them, null: each length has its own motif point. */
+function largestGroups({ pieces, lattice, stock }: LayJob, { pieces: copies }: Placed): (string | null)[] {
+  if (!lattice || lattice.across === 0) return [];
+  const areas = new Map<string | null, number>();
+  let all = 0;
+  for (const { id, width, height, match, outline } of pieces) {
+    const area = width * height * (copies.get(id) ?? 0);
+    all += area;
+    if (match && !outline && (match.group !== null || stock.length > 1))
+      areas.set(match.group, (areas.get(match.group) ?? 0) + area);
+  }
+  return [...areas]
+    .filter(([, area]) => area >= DRIFTING_SHARE * all)
+    .sort(([, one], [, other]) => other - one)
+    .slice(0, MOST_DRIFTING)
+    .map(([group]) => group);
+}
+
+/** The same for one `drifting` group (null: what is fixed), or for none. */
+function barBoundOf(job: LayJob, placed: Placed, known: Nm, drifting: string | null | undefined): Nm {
   const { gap, lattice, stock } = job;
   const usable = Math.max(...stock.map(({ left, right }) => right - left));
   const [first] = stock as [LayJob['stock'][number]];
-  const across = stock.length === 1 ? (lattice?.across ?? 0) : 0;
+  const period = lattice?.across ?? 0;
+  const startsOf = (match: LayPiece['match']) => {
+    if (!match || period === 0) return null;
+    const shift = match.offset[0] - match.anchor[0];
+    if (drifting !== undefined && match.group === drifting) return { first: wrap(shift, period), period, drifts: true };
+    if (match.group !== null || stock.length > 1) return null;
+    return { first: wrap(shift + first.motif[0] - first.left, period), period };
+  };
   const things: Crossed[] = [];
   let loose = 0n;
   let isBent = false;
@@ -146,10 +184,7 @@ export function barBound(job: LayJob, placed: Placed, known: Nm = 0): Nm {
       isBent = true;
       continue;
     }
-    const isFixed = lattice !== null && across > 0 && match !== null && match.group === null;
-    const starts = isFixed
-      ? { first: wrap(match.offset[0] - match.anchor[0] + first.motif[0] - first.left, across), period: across }
-      : null;
+    const starts = startsOf(match);
     const ways = waysOf(width, height, turns).filter(([w]) => w <= usable);
     things.push({ qty, ways: ways.map(([w, h]) => ({ side: w + gap, cover: h, starts })) });
     const most = Math.max(...ways.map(([, h]) => h));

@@ -7,8 +7,11 @@ export interface Crossing {
   side: Nm;
   /** nm at right angles to the line: so much of the cloth it is crossed. */
   cover: Nm;
-  /** It may only start at `first` plus whole multiples of `period` nm from the line's start; null: anywhere. */
-  starts: { first: Nm; period: Nm } | null;
+  /**
+   * It may only start at `first` plus whole multiples of `period` nm from the line's start; null: anywhere. Things that drift keep this
+   * among themselves only: each line may move all of their starts together. One period for all of them.
+   */
+  starts: { first: Nm; period: Nm; drifts?: boolean } | null;
 }
 
 /** Copies of a thing that lines cross, each copy in one of its ways. */
@@ -49,7 +52,9 @@ export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm
 interface Line {
   steps: number;
   step: Nm;
-  ways: { thing: number; side: number; cover: Nm; first: number; period: number }[];
+  ways: { thing: number; side: number; cover: Nm; first: number; period: number; drifts: boolean }[];
+  /** By how many steps the starts of things that drift may be moved: up to so many. */
+  drift: number;
 }
 
 function gridOf(things: readonly Crossed[], length: Nm): Line {
@@ -60,9 +65,11 @@ function gridOf(things: readonly Crossed[], length: Nm): Line {
   const isFine = length / common <= FINEST;
   const step = isFine ? common : Math.ceil(length / FINEST);
   const steps = Math.ceil(length / step);
+  const drifting = things.flatMap(({ ways }) => ways.flatMap(({ starts }) => (starts?.drifts ? starts.period : [])));
   return {
     steps,
     step,
+    drift: isFine && drifting.length > 0 ? drifting[0]! / step : 1,
     ways: things.flatMap(({ ways }, thing) =>
       ways.map(({ side, cover, starts }) => ({
         thing,
@@ -70,21 +77,37 @@ function gridOf(things: readonly Crossed[], length: Nm): Line {
         cover,
         first: isFine && starts ? starts.first / step : 0,
         period: isFine && starts ? starts.period / step : 1,
+        drifts: starts?.drifts === true,
       })),
     ),
   };
 }
 
-/** The dearest set of things on a line by dynamic programming: `values` by way, `perStep` for a step with nothing on it. */
-function dearest(
-  line: Line,
-  values: readonly number[],
-  perStep: number,
-): { value: number; taken: number[]; empty: number } {
+interface Filled {
+  value: number;
+  taken: number[];
+  /** Steps with nothing on them. */
+  empty: number;
+}
+
+/** The dearest set of things on a line: `values` by way, `perStep` for a step with nothing on it. */
+function dearest(line: Line, values: readonly number[], perStep: number): Filled {
+  let best = dearestAt(line, values, perStep, 0);
+  for (let moved = 1; moved < line.drift; moved++) {
+    const other = dearestAt(line, values, perStep, moved);
+    if (other.value > best.value) best = other;
+  }
+  return best;
+}
+
+/** The same by dynamic programming, with the starts of things that drift moved so many steps. */
+function dearestAt(line: Line, values: readonly number[], perStep: number, moved: number): Filled {
   const { steps, ways } = line;
   const best = new Float64Array(steps + 1);
   const choice = new Int32Array(steps + 1).fill(-1);
-  const used = ways.map((way, i) => ({ ...way, i, value: values[i]! })).filter(({ value }) => value > 0);
+  const used = ways
+    .map((way, i) => ({ ...way, i, value: values[i]!, first: way.drifts ? way.first + moved : way.first }))
+    .filter(({ value }) => value > 0);
   for (let at = 0; at <= steps; at++) {
     if (at > 0) {
       const skipped = best[at - 1]! + perStep;
@@ -118,9 +141,9 @@ function dearest(
 }
 
 /** How many of a thing lie side by side on a line, each where it may start. */
-function abreast({ side, first, period }: Line['ways'][number], steps: number): number {
+function abreast({ side, first, period, drifts }: Line['ways'][number], steps: number): number {
   let count = 0;
-  for (let at = first; at + side <= steps; at += Math.ceil(side / period) * period) count++;
+  for (let at = drifts ? 0 : first; at + side <= steps; at += Math.ceil(side / period) * period) count++;
   return count;
 }
 
@@ -150,7 +173,7 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
   // Of the prices on the way those are kept that prove most (Farley 1990, from memory: what all is worth over the dearest line).
   const proving = new Float64Array(m);
   let proven = 0;
-  for (let work = 0; work < MOST_WORK; work += steps * ways.length + m * m) {
+  for (let work = 0; work < MOST_WORK; work += steps * ways.length * line.drift + m * m) {
     prices.fill(0);
     let needed = 0;
     for (let r = 0; r < m; r++) {
