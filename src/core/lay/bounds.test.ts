@@ -242,6 +242,54 @@ describe('the bound by lines across the cloth', () => {
     expect(barBound(other, allOf(other)) / NM.in).toBeCloseTo((16 / 3) * 15.5, 3);
   });
 
+  describe('on a cloth, of rows that wait for the pattern', () => {
+    const inches = (cloth: object, pieces: object[], rest: object = {}) => {
+      const job = jobOf({ cloth: { name: 'reed', turns: 'none', ...cloth }, pieces, ...rest });
+      const bound = provenBound(job) / NM.in;
+      // No lay is shorter.
+      expect(lay(job, 300).used / NM.in).toBeGreaterThanOrEqual(bound - 1e-6);
+      return bound;
+    };
+    const repeat = { across: 12, along: 11, drop: 0 };
+
+    test('sixteen of one group two abreast: eight rows, each 22 in behind the other', () => {
+      // Of 21 in wide ones the second begins 24 in beside the first, and a third would end at 69; the last row waits for nothing.
+      const cover = { id: 'cover', size: [21, 14.5], qty: 16, match: { group: 'covers' } };
+      expect(inches({ width: 58, repeat }, [cover])).toBeCloseTo(7 * 22 + 14.5, 6);
+      // One more begins a row of its own.
+      expect(inches({ width: 58, repeat }, [{ ...cover, qty: 17 }])).toBeCloseTo(8 * 22 + 14.5, 6);
+    });
+
+    test('fixed where the pattern stands on the cloth there may be no room beside, though two repeats would do', () => {
+      // The first begins 20.75 in from the edge, the next one 47.75 in, and ends at 60.25. Motifs are 12 in apart, the first has its corner at 5.75.
+      const cover = { id: 'cover', size: [12.5, 12.5], qty: 24, match: { anchor: [6.25, 6.25], at: [0, 0] } };
+      const cloth = { width: 58, repeat: { across: 27, along: 12, drop: 0 } };
+      expect(inches(cloth, [cover])).toBeCloseTo(5.75 + 23 * 24 + 12.5, 6);
+    });
+
+    test('a half drop lets the next row begin sooner, where it lies beside the one before', () => {
+      // 15.5 in high ones follow in the same column after 28 in, in the next one after 21 in; two abreast.
+      const cover = { id: 'cover', size: [15.5, 15.5], qty: 16, match: { group: 'covers' } };
+      const bound = inches({ width: 53.75, repeat: { across: 10, along: 14, drop: 0.5 } }, [cover]);
+      expect(bound).toBeCloseTo(7 * 21 + 15.5, 6);
+      // 9 in wide ones don't meet those of the next column: four repeats across hold five of them, each row 28 in behind the other.
+      const narrow = { id: 'slip', size: [9, 15.5], qty: 11, match: { group: 'slips' } };
+      expect(inches({ width: 50, repeat: { across: 10, along: 14, drop: 0.5 } }, [narrow])).toBeCloseTo(
+        2 * 28 + 15.5,
+        6,
+      );
+    });
+
+    test('without a pattern a row more is begun, too', () => {
+      expect(inches({ width: 54 }, [{ id: 'pad', size: [20, 9], qty: 5 }])).toBeCloseTo(27, 6);
+      // Five that lie two abreast: three rows, two of them low, 22 in; of the high ones alone two rows, 24 in.
+      const pads = [{ id: 'high', size: [26, 12], qty: 3 }, { id: 'low', size: [25, 5], qty: 2 }]; // prettier-ignore
+      expect(inches({ width: 54 }, pads)).toBeCloseTo(24, 6);
+      // The gap lies between rows; side by side it may be slantwise, so 53 in wide enough for two.
+      expect(inches({ width: 54 }, [{ id: 'pad', size: [20, 9], qty: 5 }], { gap: 0.5 })).toBeCloseTo(28, 6);
+    });
+  });
+
   test('a thing that may turn is counted the way that costs least', () => {
     const ways = [
       { side: 6, cover: 40, starts: null },

@@ -1,8 +1,8 @@
 import type { Nm } from '../length';
 import type { LayJob, LayPiece } from './job';
 import { wrap } from '../cloth';
-import { chainBound } from './chains';
-import { linesBound, type Crossed } from './lines';
+import { chainBound, waitBefore, waitBehind, type Link } from './chains';
+import { linesBound, mostAbreast, type Crossed } from './lines';
 import { areaOfPiece, girthIfConvex } from './outline';
 import { leastLength } from './strips';
 
@@ -32,6 +32,7 @@ export interface Placed {
  * - dual feasible functions on the widths (Fekete and Schepers 2001, from memory): each maps widths so that any row
  *   that fits still fits, hence the sum of mapped width times height over the width is a bound; the simplest of them
  *   says that pieces wider than half the cloth lie one behind the other,
+ * - how many rows are needed of what is so wide that only a few lie abreast (`byRows`),
  * - pieces that the pattern keeps from lying beside each other, with the repeats they wait for (`chainBound`).
  * `placed` says how many copies of each piece and strip (by id) lie on the cloth.
  */
@@ -84,7 +85,8 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
       return [{ qty: placed.pieces.get(id) ?? 0, width: Math.min(...widths), height: Math.min(...heights), match }];
     }),
   );
-  return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths, byChains);
+  const inRows = byRows(all, width, gap, job.stock.length);
+  return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths, byChains, inRows);
 }
 
 /** A number (nm²) as a whole one that is surely not more. */
@@ -135,21 +137,23 @@ const MOST_DRIFTING = 2;
  */
 export function barBound(job: LayJob, placed: Placed, known: Nm = 0): Nm {
   let best = barBoundOf(job, placed, known, undefined);
-  for (const group of largestGroups(job, placed))
-    best = Math.max(best, barBoundOf(job, placed, Math.max(known, best), group));
-  return best;
+  const better = (bound: Nm) => (best = Math.max(best, bound));
+  for (const group of largestGroups(job, placed)) {
+    better(waitingBound(job, placed, Math.max(known, best), group));
+    if (group !== null || job.stock.length > 1) better(barBoundOf(job, placed, Math.max(known, best), group));
+  }
+  return best > known ? best : 0;
 }
 
-/** The groups that have most of the area, by name; on several lengths what is fixed is one of them, null: each length has its own motif point. */
-function largestGroups({ pieces, lattice, stock }: LayJob, { pieces: copies }: Placed): (string | null)[] {
+/** The match groups that have most of the area, by name; null is what is fixed to the pattern. */
+function largestGroups({ pieces, lattice }: LayJob, { pieces: copies }: Placed): (string | null)[] {
   if (!lattice || lattice.across === 0) return [];
   const areas = new Map<string | null, number>();
   let all = 0;
   for (const { id, width, height, match, outline } of pieces) {
     const area = width * height * (copies.get(id) ?? 0);
     all += area;
-    if (match && !outline && (match.group !== null || stock.length > 1))
-      areas.set(match.group, (areas.get(match.group) ?? 0) + area);
+    if (match && !outline) areas.set(match.group, (areas.get(match.group) ?? 0) + area);
   }
   return [...areas]
     .filter(([, area]) => area >= DRIFTING_SHARE * all)
@@ -158,19 +162,78 @@ function largestGroups({ pieces, lattice, stock }: LayJob, { pieces: copies }: P
     .map(([group]) => group);
 }
 
+/**
+ * Where on a line across the cloth the pieces of a match may start: those that are fixed where the pattern does, on one length; those of
+ * the `drifting` group (null: what is fixed, where each length has its own motif point) as far from each other as the pattern asks.
+ */
+function startsOf({ lattice, stock }: LayJob, match: LayPiece['match'], drifting: string | null | undefined) {
+  const period = lattice?.across ?? 0;
+  if (!match || period === 0) return null;
+  const shift = match.offset[0] - match.anchor[0];
+  if (match.group === null && stock.length === 1)
+    return { first: wrap(shift + stock[0]!.motif[0] - stock[0]!.left, period), period };
+  return match.group === drifting ? { first: wrap(shift, period), period, drifts: true } : null;
+}
+
+/**
+ * What one group needs by itself (nm), in rows of as many as may lie abreast: of two of its pieces that share a part across the one
+ * begins behind the other where the pattern comes again, so each has the cloth up to there to itself, as far as the group goes.
+ */
+function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | null): Nm {
+  const { gap, stock } = job;
+  const usable = Math.max(...stock.map(({ left, right }) => right - left));
+  const links = job.pieces.flatMap(({ id, width, height, match, outline }): Link[] => {
+    const qty = placed.pieces.get(id) ?? 0;
+    return match && !outline && match.group === group && qty > 0 ? [{ qty, width, height, match }] : [];
+  });
+  const waits = links.map((link) => waitBehind(job, link, links));
+  const last = Math.max(0, ...waits);
+  if (last === 0) return 0;
+  const things = links.map(({ qty, width, height, match }, i): Crossed => ({
+    qty,
+    ways: [{ side: width, cover: height + gap + waits[i]!, starts: startsOf(job, match, group) }],
+  }));
+  // What lies last on a length waits for nothing, and what is fixed begins where the pattern does.
+  const more = Math.min(...links.map((link) => waitBefore(job, link))) - stock.length * (gap + last);
+  const bound = linesBound(things, 0n, usable, known - more);
+  const inRows = rowsNeeded(things.map(({ qty, ways }) => ({ qty, height: ways[0]!.cover })), mostAbreast(things, usable)); // prettier-ignore
+  return Math.max(bound, inRows) + more;
+}
+
+/**
+ * What must lie one behind the other (nm) where no line crosses more than `abreast` things: as intervals along the cloth they can be sorted
+ * into so many columns in which none meets another, and one column has its share of them. It may be that of the lowest ones.
+ */
+function rowsNeeded(things: readonly { qty: number; height: Nm }[], abreast: number): Nm {
+  let rows = Math.ceil(things.reduce((count, { qty }) => count + qty, 0) / abreast);
+  let length = 0;
+  for (const { qty, height } of [...things].sort((one, other) => one.height - other.height)) {
+    length += Math.min(rows, qty) * height;
+    rows -= Math.min(rows, qty);
+  }
+  return length;
+}
+
+/** The rows that things need which are at least so wide (nm) that only a few of them lie abreast: the best of all such widths. */
+function byRows(loads: readonly Load[], usable: Nm, gap: Nm, lengths: number): Nm {
+  const boxes = loads.flatMap(({ qty, ways, isBox }) => {
+    const fitting = ways.filter(([w]) => w <= usable);
+    if (!isBox || fitting.length === 0) return [];
+    return [{ qty, width: Math.min(...fitting.map(([w]) => w)), height: Math.min(...fitting.map(([, h]) => h)) + gap }];
+  });
+  const widths = [...new Set(boxes.map(({ width }) => width))].sort((a, b) => b - a).slice(0, MOST_THRESHOLDS);
+  const needs = widths.map((least) => {
+    const wide = boxes.filter(({ width }) => width >= least);
+    // Corner to corner two of them may keep the gap slantwise: only without it they surely lie beside each other.
+    return rowsNeeded(wide, Math.floor(usable / least)) - lengths * gap;
+  });
+  return Math.max(0, ...needs);
+}
+
 /** The same for one `drifting` group (null: what is fixed), or for none. */
 function barBoundOf(job: LayJob, placed: Placed, known: Nm, drifting: string | null | undefined): Nm {
-  const { gap, lattice, stock } = job;
+  const { gap, stock } = job;
   const usable = Math.max(...stock.map(({ left, right }) => right - left));
-  const [first] = stock as [LayJob['stock'][number]];
-  const period = lattice?.across ?? 0;
-  const startsOf = (match: LayPiece['match']) => {
-    if (!match || period === 0) return null;
-    const shift = match.offset[0] - match.anchor[0];
-    if (drifting !== undefined && match.group === drifting) return { first: wrap(shift, period), period, drifts: true };
-    if (match.group !== null || stock.length > 1) return null;
-    return { first: wrap(shift + first.motif[0] - first.left, period), period };
-  };
   const things: Crossed[] = [];
   let loose = 0n;
   let isBent = false;
@@ -184,7 +247,7 @@ function barBoundOf(job: LayJob, placed: Placed, known: Nm, drifting: string | n
       isBent = true;
       continue;
     }
-    const starts = startsOf(match);
+    const starts = startsOf(job, match, drifting);
     const ways = waysOf(width, height, turns).filter(([w]) => w <= usable);
     things.push({ qty, ways: ways.map(([w, h]) => ({ side: w + gap, cover: h, starts })) });
     const most = Math.max(...ways.map(([, h]) => h));

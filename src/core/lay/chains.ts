@@ -69,17 +69,21 @@ function further(by: Nm, repeat: Nm): Nm {
   return rest > repeat - HARDLY ? 0 : rest;
 }
 
-/** How much cloth at least lies between two pieces of which one begins behind the other. */
-function between(job: LayJob, one: Link, other: Link): Nm {
-  const { gap, lattice, stock } = job;
+/** How much cloth at least lies between two pieces of which one begins behind the other, a part of it across at least. */
+function between({ gap, lattice }: LayJob, one: Link, other: Link): Nm {
   if (!isBound(one, other) || !lattice || lattice.along === 0) return 0;
-  const usable = Math.max(...stock.map(({ left, right }) => right - left));
   const [across, along] = [shiftOf(other, 0) - shiftOf(one, 0), shiftOf(other, 1) - shiftOf(one, 1)];
-  return inAnyColumn(lattice, along - one.height - gap, across, -usable, usable);
+  return inAnyColumn(lattice, along - one.height - gap, across, -other.width, one.width);
 }
 
-/** How much cloth at least lies before a piece on any length: that which is fixed to the pattern waits for it. */
-function before({ lattice, stock }: LayJob, link: Link): Nm {
+/** How much cloth (nm) at least lies behind a piece up to the next one of its group that begins behind it, the least of all `links`. */
+export function waitBehind(job: LayJob, link: Link, links: readonly Link[]): Nm {
+  const others = links.filter((other) => other !== link || link.qty > 1);
+  return others.length > 0 ? Math.min(...others.map((other) => between(job, link, other))) : 0;
+}
+
+/** How much cloth (nm) at least lies before a piece on any length: that which is fixed to the pattern waits for it. */
+export function waitBefore({ lattice, stock }: LayJob, link: Link): Nm {
   if (!link.match || link.match.group !== null || !lattice || lattice.along === 0) return 0;
   const starts = stock.map(({ motif, left, right }) =>
     inAnyColumn(lattice, motif[1] + shiftOf(link, 1), motif[0] + shiftOf(link, 0), left, right),
@@ -103,11 +107,10 @@ function inAnyColumn({ across, along, shift }: Lattice, by: Nm, x: Nm, low: Nm, 
 function lengthOf(job: LayJob, chain: readonly Link[]): Nm {
   let [length, most] = [0, 0];
   for (const link of chain) {
-    const others = chain.filter((other) => other !== link || link.qty > 1);
-    const least = others.length > 0 ? Math.min(...others.map((other) => between(job, link, other))) : 0;
+    const least = waitBehind(job, link, chain);
     length += link.qty * (link.height + job.gap + least);
     most = Math.max(most, least);
   }
-  const first = Math.min(...chain.map((link) => before(job, link)));
+  const first = Math.min(...chain.map((link) => waitBefore(job, link)));
   return Math.max(0, first + length - job.stock.length * (job.gap + most));
 }

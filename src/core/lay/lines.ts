@@ -48,6 +48,13 @@ export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm
   return priced(line, things, loose, prices);
 }
 
+/** How many of the things one line holds at most, each in any number. */
+export function mostAbreast(things: readonly Crossed[], length: Nm): number {
+  const line = gridOf(things, length);
+  const { value } = dearest(line, line.ways.map(() => 1), 0); // prettier-ignore
+  return Math.max(1, value);
+}
+
 /** The line in whole steps, with every way of each thing on it. */
 interface Line {
   steps: number;
