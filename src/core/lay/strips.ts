@@ -111,25 +111,24 @@ export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, 
   // A lying block holds a cut's slanted end beside its least length.
   const end = isLying ? Math.max(...wants.map(({ width }) => width * ROOT2)) : 0;
   if (narrowest + end > blockWidth) return null;
-  const fill = (length: Nm) => {
-    const { cuts, rest } = isLying
-      ? fillBias(length, blockWidth, wants, gap)
-      : fillBias(blockWidth, length, wants, gap);
-    return rest.length === 0 ? cuts : null;
-  };
+  const fill = (length: Nm, cuts: BlockCut[] | null) =>
+    isLying ? fillBias(length, blockWidth, wants, gap, cuts) : fillBias(blockWidth, length, wants, gap, cuts);
+  const holds = (length: Nm) => fill(length, null).length === 0;
   let low = isLying ? narrowest - 1 : 0;
   let high = Math.max(blockWidth, narrowest);
-  while (!fill(high)) {
+  while (!holds(high)) {
     low = high;
     high *= 2;
     if (high > 1e15) return null;
   }
   for (let i = 0; i < 60 && high - low > 1000; i++) {
     const middle = Math.round((low + high) / 2);
-    if (fill(middle)) high = middle;
+    if (holds(middle)) high = middle;
     else low = middle;
   }
-  const block = blockOf(fill(high)!, isLying);
+  const cuts: BlockCut[] = [];
+  fill(high, cuts);
+  const block = blockOf(cuts, isLying);
   return { ...block, width: isLying ? Math.min(blockWidth, block.width) : blockWidth };
 }
 
@@ -147,7 +146,8 @@ export function biasFrom(
 ): { block: StripBlock; rest: StripWant[] } | null {
   // Corners are rounded.
   const [w, h] = [width - 2, height - 2];
-  const { cuts, rest } = isLying ? fillBias(h, w, wants, gap) : fillBias(w, h, wants, gap);
+  const cuts: BlockCut[] = [];
+  const rest = isLying ? fillBias(h, w, wants, gap, cuts) : fillBias(w, h, wants, gap, cuts);
   return cuts.length === 0 ? null : { block: trimmed(blockOf(cuts, isLying)), rest };
 }
 
@@ -172,9 +172,8 @@ function trimmed({ width, height, cuts }: StripBlock): StripBlock {
 
 const overCorner = (outline: BlockCut['outline']) => outline.map(([x, y]): Point => [y, x]) as BlockCut['outline'];
 
-/** The cuts of the wanted strips in a block of b by l, band after band from the lower right corner, and what has no room there. */
-function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): { cuts: BlockCut[]; rest: StripWant[] } {
-  const cuts: BlockCut[] = [];
+/** Cuts the wanted strips from a block of b by l, band after band from the lower right corner, into `cuts`; returns what has no room there. */
+function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm, cuts: BlockCut[] | null): StripWant[] {
   let offset = Math.ceil(leastCut(wants[0]!) / ROOT2) - b; // the band's lower edge is y = x + offset
   let bandWidth = 0; // of the band in hand; 0 before the first
   let from = 0; // where the band is still free
@@ -189,7 +188,7 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): { cuts: B
         if (bandWidth > 0) offset += (bandWidth + gap) * ROOT2;
         if (offset > l) {
           const started = missing < want.length - want.loss ? { ...want, length: missing + want.loss } : want;
-          return { cuts, rest: [started, ...wants.slice(k + 1)] };
+          return [started, ...wants.slice(k + 1)];
         }
         bandWidth = want.width;
         from = Math.max(0, -offset);
@@ -198,13 +197,13 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm): { cuts: B
       }
       const wanted = Math.max(Math.min(missing + want.loss, (to - from) * ROOT2), least);
       const end = Math.min(to, from + Math.ceil(wanted / ROOT2));
-      cuts.push(biasCut(want, from, end, offset, rise));
+      cuts?.push(biasCut(want, from, end, offset, rise));
       missing -= Math.floor((end - from) * ROOT2) - want.loss;
       isFirst = false;
       from = end + gap;
     }
   }
-  return { cuts, rest: [] };
+  return [];
 }
 
 function biasCut({ strip, copy }: StripWant, from: Nm, to: Nm, offset: number, rise: number): BlockCut {
