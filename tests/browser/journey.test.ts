@@ -179,6 +179,22 @@ describe('from nothing to a costed lay', () => {
     await me.page.emulateMediaType('screen');
   });
 
+  test('the sewing sheets of its two equal orders print as one of them twice, each from a page of its own', async () => {
+    const pages = async () => {
+      const pdf = await me.page.pdf({ preferCSSPageSize: true });
+      return Buffer.from(pdf)
+        .toString('latin1')
+        .match(/\/Type\s*\/Page\b/g)!.length;
+    };
+    await me.go('/orders/1/sewing');
+    const ofOne = await pages();
+    await me.go('/batches/1');
+    await me.press('Sewing sheets');
+    await me.sees('Print these 2 sheets');
+    expect(await me.text()).toMatch(/Order 201, to sew.*Order 202, to sew/);
+    expect(await pages()).toBe(2 * ofOne);
+  });
+
   test('the plan comes out as an open file', async () => {
     await me.go('/batches/1');
     const [plan, job, none] = await me.page.evaluate(() =>
@@ -336,6 +352,8 @@ describe('looks', () => {
         '/batches/1',
         '/batches/1/table/1',
         '/batches/1/print',
+        '/batches/1/sewing',
+        '/batches/file',
         '/orders/import',
         '/house',
         '/house/kinds/new',
