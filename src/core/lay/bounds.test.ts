@@ -280,6 +280,15 @@ describe('the bound by lines across the cloth', () => {
       );
     });
 
+    test('a strip along the cloth is no row: it may be cut into lengths that lie beside each other', () => {
+      // Twelve cuts of 20 in side by side take 20 in of 26; by area 9.1 in.
+      const strips = [{ id: 'ties', width: 2, length: 240, grain: 'along', loss: 0, least: 20 }];
+      expect(inches({ width: 26 }, [], { strips })).toBeLessThanOrEqual(20);
+      expect(
+        lay(jobOf({ cloth: { name: 't', width: 26, turns: 'none' }, pieces: [], strips }), 100).used / NM.in,
+      ).toBeCloseTo(20, 6);
+    });
+
     test('without a pattern a row more is begun, too', () => {
       expect(inches({ width: 54 }, [{ id: 'pad', size: [20, 9], qty: 5 }])).toBeCloseTo(27, 6);
       // Five that lie two abreast: three rows, two of them low, 22 in; of the high ones alone two rows, 24 in.

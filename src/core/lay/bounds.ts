@@ -85,7 +85,8 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
       return [{ qty: placed.pieces.get(id) ?? 0, width: Math.min(...widths), height: Math.min(...heights), match }];
     }),
   );
-  const inRows = byRows(all, width, gap, job.stock.length);
+  // Strips may be cut into several lengths that lie beside each other.
+  const inRows = byRows(loads.filter(({ qty }) => qty > 0), width, gap, job.stock.length); // prettier-ignore
   return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths, byChains, inRows);
 }
 
@@ -214,9 +215,9 @@ function rowsNeeded(things: readonly { qty: number; height: Nm }[], abreast: num
   return length;
 }
 
-/** The rows that things need which are at least so wide (nm) that only a few of them lie abreast: the best of all such widths. */
-function byRows(loads: readonly Load[], usable: Nm, gap: Nm, lengths: number): Nm {
-  const boxes = loads.flatMap(({ qty, ways, isBox }) => {
+/** The rows that pieces need which are at least so wide (nm) that only a few of them lie abreast: the best of all such widths. */
+function byRows(pieces: readonly Load[], usable: Nm, gap: Nm, lengths: number): Nm {
+  const boxes = pieces.flatMap(({ qty, ways, isBox }) => {
     const fitting = ways.filter(([w]) => w <= usable);
     if (!isBox || fitting.length === 0) return [];
     return [{ qty, width: Math.min(...fitting.map(([w]) => w)), height: Math.min(...fitting.map(([, h]) => h)) + gap }];
