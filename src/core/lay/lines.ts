@@ -24,6 +24,8 @@ export interface Crossed {
 const FINEST = 3_000;
 /** Steps of pricing at most (some tenths of a second), and how near to the programme's optimum a bound is good enough. */
 const MOST_WORK = 1e7;
+/** Of these at most so many for one line whose starts are moved. */
+const MOST_DRIFT = 1e6;
 /** With more different things their area is nearly as good a bound, and the programme takes long. */
 const MOST_ROWS = 120;
 const NEAR_ENOUGH = 1 - 2e-4;
@@ -72,21 +74,25 @@ function gridOf(things: readonly Crossed[], length: Nm): Line {
   const isFine = length / common <= FINEST;
   const step = isFine ? common : Math.ceil(length / FINEST);
   const steps = Math.ceil(length / step);
-  const drifting = things.flatMap(({ ways }) => ways.flatMap(({ starts }) => (starts?.drifts ? starts.period : [])));
+  const all = things.flatMap(({ ways }, thing) => ways.map((way) => ({ ...way, thing })));
+  const period = all.find(({ starts }) => starts?.drifts)?.starts?.period ?? 0;
+  // Moving the starts step by step takes long where the steps are fine: then what drifts may start anywhere, which a bound may say.
+  const canDrift = period > 0 && isFine && steps * all.length * (period / step) <= MOST_DRIFT;
   return {
     steps,
     step,
-    drift: isFine && drifting.length > 0 ? drifting[0]! / step : 1,
-    ways: things.flatMap(({ ways }, thing) =>
-      ways.map(({ side, cover, starts }) => ({
+    drift: canDrift ? period / step : 1,
+    ways: all.map(({ thing, side, cover, starts }) => {
+      const isKept = isFine && starts !== null && (canDrift || !starts.drifts);
+      return {
         thing,
         side: Math.floor(side / step),
         cover,
-        first: isFine && starts ? starts.first / step : 0,
-        period: isFine && starts ? starts.period / step : 1,
-        drifts: starts?.drifts === true,
-      })),
-    ),
+        first: isKept ? starts.first / step : 0,
+        period: isKept ? starts.period / step : 1,
+        drifts: isKept && starts.drifts === true,
+      };
+    }),
   };
 }
 

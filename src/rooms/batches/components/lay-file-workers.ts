@@ -8,7 +8,7 @@ const MOST_LANES = 8;
 export interface LayEars {
   /** 0 to 1. */
   onProgress: (done: number) => void;
-  /** Told of each lay that is better than all before it. */
+  /** Told of the best lay so far, whenever it or what is proven of it has become better. */
   onBetter: (plan: LayPlan, drawing: LayDrawing[]) => void;
   onLaid: (plan: LayPlan) => void;
   onRefused: (message: string) => void;
@@ -35,12 +35,15 @@ export class LayFileWorkers {
     const lanes = Math.min(MOST_LANES, Math.max(1, navigator.hardwareConcurrency));
     const laid: LayPlan[] = [];
     let best: LayPlan | null = null;
+    let drawing: LayDrawing[] = [];
     for (let lane = 0; lane < lanes; lane++) {
       this.open({ ask: 'lay', job, seconds, lane }, (answer) => {
         if (answer.is === 'progress' && lane === 0) onProgress(answer.done);
-        if (answer.is === 'better' && (!best || isBetter(answer.plan, best))) {
-          best = answer.plan;
-          onBetter(answer.plan, answer.drawing);
+        if (answer.is === 'better') {
+          if (!best || isBetter(answer.plan, best)) drawing = answer.drawing;
+          // The first lane proves most: its bound holds for the plans of all.
+          best = best ? bestOf([best, answer.plan]) : answer.plan;
+          onBetter(best, drawing);
         }
         if (answer.is === 'refused') {
           this.end();
