@@ -4,6 +4,13 @@ import type { Fault } from '@/core/result';
 export type Answer<T = unknown> =
   { ok: true; value: T } | { ok: false; faults: Fault[]; stale?: { version: number; savedAt: string } };
 
+/** A record as it was saved, and the batches whose lays were dropped since they cut what has changed, by name. */
+export interface Saved {
+  id: number;
+  version: number;
+  reopened: string[];
+}
+
 export const done = <T>(value: T): Answer<T> => ({ ok: true, value });
 
 export const failed = (field: string, message: string, code = 'refused'): Answer<never> => ({

@@ -153,13 +153,6 @@ function dearestAt(line: Line, values: readonly number[], perStep: number, moved
   return { value: best[steps]!, taken, empty };
 }
 
-/** How many of a thing lie side by side on a line, each where it may start. */
-function abreast({ side, first, period, drifts }: Line['ways'][number], steps: number): number {
-  let count = 0;
-  for (let at = drifts ? 0 : first; at + side <= steps; at += Math.ceil(side / period) * period) count++;
-  return count;
-}
-
 /**
  * The dual prices of the programme: for a copy of each thing, and last for a nm² of what is loose. Null when lines of a known
  * length are enough for all, so that no prices prove more.
@@ -172,12 +165,8 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
   const inverse = Array.from({ length: m }, () => new Float64Array(m));
   const level = new Float64Array(m);
   for (let r = 0; r < m; r++) {
-    const alone =
-      r < things
-        ? Math.max(
-            ...ways.filter(({ thing }) => thing === r).map((way) => Math.max(1, abreast(way, steps)) / way.cover),
-          )
-        : steps * step;
+    const own = ways.map(({ thing, cover }) => (thing === r ? 1 / cover : 0));
+    const alone = r < things ? dearest(line, own, 0).value || Math.max(...own) : steps * step;
     inverse[r]![r] = 1 / alone;
     level[r] = amounts[r]! / alone;
   }

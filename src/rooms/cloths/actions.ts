@@ -3,17 +3,10 @@
 import { eq, inArray, sql } from 'drizzle-orm';
 import { revalidatePath } from 'next/cache';
 import { database, schema } from '@/db';
-import { answering, brokenConstraint, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
+import { answering, brokenConstraint, done, failed, staleAnswer, type Answer, type Saved } from '@/rooms/answer';
 import { reopenBatches } from '@/rooms/batches/reopen';
 import { readClothForm } from './form';
 import { readClothShape } from './rules';
-
-/** A cloth as it was saved, and the batches whose lays were dropped since they are cut from it. */
-interface SavedCloth {
-  id: number;
-  version: number;
-  reopened: string[];
-}
 
 /** What of a cloth no lay and no cost hangs on. */
 const LOOKS = new Set(['name', 'pattern', 'groundColour', 'figureColour', 'notes']);
@@ -22,14 +15,14 @@ const LOOKS = new Set(['name', 'pattern', 'groundColour', 'figureColour', 'notes
 export async function saveCloth(
   input: unknown,
   edited: { id: number; version: number } | null,
-): Promise<Answer<SavedCloth>> {
+): Promise<Answer<Saved>> {
   return answering(async () => {
     const shape = readClothShape(input);
     if ('faults' in shape) return { ok: false, faults: shape.faults };
     const { values, faults } = readClothForm(shape.value);
     if (faults.length > 0) return { ok: false, faults };
     try {
-      const answer = await database().transaction(async (tx): Promise<Answer<SavedCloth>> => {
+      const answer = await database().transaction(async (tx): Promise<Answer<Saved>> => {
         if (!edited) {
           const [made] = await tx
             .insert(schema.cloths)

@@ -9,7 +9,7 @@ import type { Fault } from '@/core/result';
 import { database, schema, type Transaction } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
-import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
+import { answering, done, failed, staleAnswer, type Answer, type Saved } from '@/rooms/answer';
 import { reopenBatches } from '@/rooms/batches/reopen';
 import { usualDue } from '@/rooms/house/form';
 import { houseRules } from '@/rooms/house/queries';
@@ -24,18 +24,11 @@ interface ReadyLine {
   lengths: TypedLength[];
 }
 
-/** An order as it was saved, and the batches whose lays were dropped since they cut what has changed. */
-interface SavedOrder {
-  id: number;
-  version: number;
-  reopened: string[];
-}
-
 /** Saves a new order, or an edit of the version that the person saw. All in one transaction. */
 export async function saveOrder(
   input: unknown,
   edited: { id: number; version: number } | null,
-): Promise<Answer<SavedOrder>> {
+): Promise<Answer<Saved>> {
   return answering(async () => {
     const read = readOrderForm(input);
     if ('faults' in read) return { ok: false, faults: read.faults };
@@ -85,7 +78,7 @@ async function checkLines(form: OrderForm): Promise<{ lines: ReadyLine[] } | { f
   return faults.length > 0 ? { faults } : { lines };
 }
 
-async function insert(tx: Transaction, form: OrderForm, lines: ReadyLine[]): Promise<Answer<SavedOrder>> {
+async function insert(tx: Transaction, form: OrderForm, lines: ReadyLine[]): Promise<Answer<Saved>> {
   await tx.execute(sql`SELECT pg_advisory_xact_lock(${NUMBER_LOCK})`);
   const [last] = await tx.select({ no: max(schema.orders.no) }).from(schema.orders);
   const no = Math.max(FIRST_NO - 1, last?.no ?? 0) + 1;
@@ -109,7 +102,7 @@ async function update(
   { id, version }: { id: number; version: number },
   form: OrderForm,
   lines: ReadyLine[],
-): Promise<Answer<SavedOrder>> {
+): Promise<Answer<Saved>> {
   const [stored] = await tx.select().from(schema.orders).where(eq(schema.orders.id, id)).for('update');
   if (!stored || stored.deletedAt)
     return failed(

@@ -8,7 +8,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import type { Fault } from '@/core/result';
-import type { Answer } from '@/rooms/answer';
+import type { Answer, Saved } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
@@ -54,19 +54,18 @@ function OrderPage({ edited, initial, customers }: Props) {
   const save = (form: OrderForm, onVersion: number) =>
     start(async () => {
       setTried(true);
-      const answer: Answer<{ id: number; version: number; reopened: string[] }> = await saveOrder(
-        form,
-        edited && { id: edited.id, version: onVersion },
-      ).catch(() => ({
-        ok: false,
-        faults: [
-          {
-            code: 'offline',
-            field: '',
-            message: 'The workroom’s computer did not answer. What you typed is still here; try again.',
-          },
-        ],
-      }));
+      const answer: Answer<Saved> = await saveOrder(form, edited && { id: edited.id, version: onVersion }).catch(
+        () => ({
+          ok: false,
+          faults: [
+            {
+              code: 'offline',
+              field: '',
+              message: 'The workroom’s computer did not answer. What you typed is still here; try again.',
+            },
+          ],
+        }),
+      );
       if (!answer.ok) {
         setFaults(answer.faults);
         setStale(answer.stale ?? null);
