@@ -106,6 +106,7 @@ export async function ensureBundles() {
       nest: 'src/cli/nest.ts',
       takeoff: 'src/cli/takeoff.ts',
       bench: 'src/cli/bench.ts',
+      fuzz: 'src/cli/fuzz.ts',
       'lay-worker': 'src/work/lay-worker.ts',
       'sheet-worker': 'src/work/sheet-worker.ts',
       'set-up': 'src/work/set-up.ts',

@@ -324,7 +324,7 @@ const ORDERS: OrderSeed[] = [
   { customer: 7, due: 20, units: 'in', notes: 'Same as last spring', lines: [zipped(2, '25', '15', { face: 'Marionette leaf' }, { matching: 'alike' }), boxed(1, '73', '24 1/2', '4', { face: 'Lock-keeper drill' }, { choices: { piping: 'both' } })] },
   { customer: 3, due: 22, units: 'mm', lines: [envelope(4, '52', '52', { face: 'Sluice stripe' }, { matching: 'centred' })] },
   { customer: 0, due: 24, units: 'in', lines: [zipped(9, '16 3/4', '16 3/4', { face: 'Heron reed' }, { matching: 'alike' })] },
-  { customer: 1, due: 27, units: 'mm', notes: 'Bench in the foyer', lines: [boxed(1, '128', '44', '9', { face: 'Proscenium diamond', welt: 'Footlight velvet' }, { choices: { piping: 'both' }, matching: 'centred' })] },
+  { customer: 1, due: 27, units: 'mm', notes: 'Bench in the foyer', lines: [boxed(1, '128', '44', '9', { face: 'Proscenium diamond', welt: 'Footlight velvet' }, { choices: { piping: 'both' }, matching: 'alike' })] },
   { customer: 4, due: 30, units: 'in', lines: [boxed(6, '15 1/4', '14 3/4', '1 1/2', { face: 'Towpath ticking' }, { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' })] },
   { customer: 2, due: 31, units: 'mm', notes: 'Saloon of car 22', lines: [{ kind: 'own-1', qty: 16, typed: { width: '33', height: '26', grip: '8' }, cloth: { face: 'Footlight velvet' } }, { kind: 'round-cushion', qty: 2, typed: { diameter: '41', thickness: '6' }, choices: { piping: 'both' }, cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' } }] },
   { customer: 6, due: 32, units: 'in', notes: 'Log books and the reading tablet', lines: [{ kind: 'padded-book-cover', qty: 3, typed: { wrap: '18 3/4', height: '11 1/4' }, cloth: { face: 'Winding wheel', lining: 'Depot lining' } }, { kind: 'device-sleeve', qty: 1, typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' }, cloth: { face: 'Bilge canvas' } }, { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } }] },
@@ -417,7 +417,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
   const clothId = (name: string) => cloths.find((cloth) => cloth.name === name)!.id;
   const batches = await tx
     .insert(schema.batches)
-    .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 1 })))
+    .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 3 })))
     .returning({ id: schema.batches.id });
 
   const [own] = await tx.insert(schema.kinds).values({}).returning({ id: schema.kinds.id });

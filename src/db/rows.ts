@@ -24,6 +24,7 @@ export const toCloth = (row: ClothRow): Cloth => ({
       ? { across: row.repeatAcrossNm, along: row.repeatAlongNm, drop: row.dropPart }
       : null,
   turns: row.turns,
+  motif: [row.motifAcrossNm, row.motifAlongNm],
   nature: { fibre: row.fibre, weight: row.weight, give: row.give },
   price: { minor: row.priceMinor, currency: row.currency, per: row.pricePer },
   sellingStep: row.sellingStepNm,

@@ -55,6 +55,9 @@ export const cloths = pgTable(
     repeatAcrossNm: nm('repeat_across_nm').notNull().default(0),
     repeatAlongNm: nm('repeat_along_nm').notNull().default(0),
     dropPart: doublePrecision('drop_part').notNull().default(0),
+    /** Where a point of the pattern lies, from the left edge and from the squared end. */
+    motifAcrossNm: nm('motif_across_nm').notNull().default(0),
+    motifAlongNm: nm('motif_along_nm').notNull().default(0),
     turns: text('turns', { enum: ['any', 'half', 'none'] }).notNull(),
     pattern: text('pattern', { enum: ['plain', 'stripe', 'band', 'leaf', 'diamond', 'wheel', 'check'] })
       .notNull()
@@ -82,7 +85,7 @@ export const cloths = pgTable(
     ),
     check(
       'cloths_repeat',
-      sql`${t.repeatAcrossNm} >= 0 AND ${t.repeatAlongNm} >= 0 AND ${t.dropPart} >= 0 AND ${t.dropPart} < 1`,
+      sql`${t.repeatAcrossNm} >= 0 AND ${t.repeatAlongNm} >= 0 AND ${t.dropPart} >= 0 AND ${t.dropPart} < 1 AND ${t.motifAcrossNm} >= 0 AND ${t.motifAlongNm} >= 0`,
     ),
     check('cloths_price', sql`${t.priceMinor} >= 0 AND ${t.currency} ~ '^[A-Z]{3}$' AND ${t.sellingStepNm} > 0`),
     check('cloths_colours', sql`${t.groundColour} ~ '^#[0-9a-f]{6}$' AND ${t.figureColour} ~ '^#[0-9a-f]{6}$'`),
@@ -131,8 +134,14 @@ export const batches = pgTable(
     status: text('status', { enum: ['draft', 'queued', 'laying', 'laid', 'failed', 'approved', 'cut'] })
       .notNull()
       .default('draft'),
-    seconds: integer('seconds').notNull().default(5),
+    seconds: integer('seconds').notNull().default(15),
     seed: integer('seed').notNull().default(1),
+    /** How often this request has been taken up: a worker that dies gives it back. */
+    attempts: integer('attempts').notNull().default(0),
+    /** When the worker that makes the lays was last heard of, by the database's clock. */
+    heartbeatAt: timestamp('heartbeat_at', { withTimezone: true }),
+    /** About how many seconds the lays still take. */
+    secondsLeft: integer('seconds_left'),
     /** 0 to 1 while the lays are made. */
     progress: real('progress').notNull().default(0),
     progressNote: text('progress_note').notNull().default(''),
@@ -308,6 +317,14 @@ export const lays = pgTable(
     check('lays_cost', sql`${t.costMinor} >= 0 AND ${t.handCostMinor} >= 0`),
   ],
 );
+
+/** The length that an order takes laid by itself, by the content of its lay job: computed once. */
+export const aloneLays = pgTable('alone_lays', {
+  /** SHA-256 of the job without its order's number. */
+  key: text('key').primaryKey(),
+  usedNm: nm('used_nm').notNull(),
+  createdAt: createdAt(),
+});
 
 /** What one order has of a lay: what it would have taken alone, by hand, and its share of the cost two ways. */
 export const layShares = pgTable(

@@ -9,6 +9,8 @@ export interface ClothLook {
   repeatAcross: Nm;
   repeatAlong: Nm;
   drop: number;
+  /** Where a point of the pattern lies, from the left edge and from the squared end. */
+  motif: [Nm, Nm];
 }
 
 /** Motifs in a box of 100 by 100 that stands for one repeat, its centre on the lattice point. */
@@ -30,7 +32,8 @@ export function ClothPattern({ id, look, lying = false }: { id: string; look: Cl
   const w = (across || along || 60) * columns;
   const h = along || across || 60;
   // Lying, the cloth's along (y up the bolt) runs to the right and its across runs down: swap the axes.
-  const transform = lying ? 'matrix(0 1 1 0 0 0)' : undefined;
+  const [mx, my] = look.motif.map((one) => one / NM.mm);
+  const transform = lying ? `matrix(0 1 1 0 ${my} ${mx})` : `translate(${mx} ${my})`;
   return (
     <pattern id={id} width={w} height={h} patternUnits="userSpaceOnUse" patternTransform={transform}>
       <rect width={w} height={h} fill={look.ground} />

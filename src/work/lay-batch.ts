@@ -1,18 +1,23 @@
+import { createHash } from 'node:crypto';
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { clothTasks, settle, type BatchCloth, type BestSoFar, type ClothTask, type LayFigures } from '@/core/batch';
 import { cutList, type BatchOrder } from '@/core/cutlist';
-import { planToJson, type LayPlan } from '@/core/lay';
+import { bestOf, planToJson, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
-import { Cancel, layInPool, layOnAllCores } from './pool';
+import { byGain, firstLook, gainOf, LEAST_SECONDS, shareTime } from './lay-time';
+import { Cancel, layInPool, layOnAllCores, SearchEnded } from './pool';
 
 /** A lay that can't be made, in words for the person who asked for it. */
 export class LayFailure extends Error {}
 
+/** Orders whose worker died so often while they were laid are not tried again. */
+export const MOST_ATTEMPTS = 3;
 /** An order alone is laid for its share only: a short search is enough. */
-const ALONE_STEPS = 1500;
+const ALONE_STEPS = 600;
+const ALONE_SECONDS = 1;
 const TELL_EVERY_MS = 300;
 
 interface Loaded {
@@ -24,17 +29,35 @@ interface Loaded {
 
 /**
  * Makes the lays of a batch: loads it, lays every cloth in the pool with progress and cancelling through the batch's
- * row, and saves all lays with their figures in one transaction. Does nothing when the batch has been asked for again
- * or changed since (`run`). A failure is written on the batch.
+ * row, and saves all lays with their figures in one transaction. The batch's time is shared over its cloths (`shareTime`). Does
+ * nothing when the batch has been asked for again or changed since (`run`). A failure is written on the batch.
  */
 export async function layBatch(db: Database, batchId: number, run: number): Promise<void> {
   const current = and(eq(schema.batches.id, batchId), eq(schema.batches.run, run));
-  const taken = await db
+  const [taken] = await db
     .update(schema.batches)
-    .set({ status: 'laying', progress: 0, progressNote: 'Reading the orders', updatedAt: new Date() })
+    .set({
+      status: 'laying',
+      progress: 0,
+      progressNote: 'Reading the orders',
+      attempts: sql`${schema.batches.attempts} + 1`,
+      heartbeatAt: sql`now()`,
+      updatedAt: new Date(),
+    })
     .where(and(current, inArray(schema.batches.status, ['queued', 'laying'])))
-    .returning({ id: schema.batches.id });
-  if (taken.length === 0) return;
+    .returning({ attempts: schema.batches.attempts });
+  if (!taken) return;
+  const fail = (error: string) =>
+    db
+      .update(schema.batches)
+      .set({ status: 'failed', error, bestSoFar: null, secondsLeft: null, updatedAt: new Date() })
+      .where(current);
+  if (taken.attempts > MOST_ATTEMPTS) {
+    await fail(
+      `The lays were begun ${MOST_ATTEMPTS} times, and each time the program that makes them ended. Lay fewer lines at a time.`,
+    );
+    return;
+  }
   const cancel = new Cancel();
   const watch = watchBatch(db, batchId, run, cancel);
   try {
@@ -42,37 +65,76 @@ export async function layBatch(db: Database, batchId: number, run: number): Prom
     const tasks = clothTasks(loaded.orders, loaded.cloths);
     if (tasks.length === 0)
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
-    const results: { task: ClothTask; plan: LayPlan; figures: LayFigures }[] = [];
+    const plans = await layCloths(tasks, loaded, cancel, watch.tell);
+    watch.tell({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
+    const results: Result[] = [];
     for (const [i, task] of tasks.entries()) {
-      const plan = await layTogether(task, loaded, cancel, (part, note, best) =>
-        watch.tell((i + part) / tasks.length, `${task.cloth.name}: ${note}`, best),
-      );
-      const alone = await layAlone(task, plan, loaded.seed, cancel);
-      results.push({ task, plan, figures: settle(task, plan, alone) });
+      const plan = plans[i]!;
+      results.push({
+        task,
+        plan,
+        figures: settle(task, plan, await lengthsAlone(db, task, plan, loaded.seed, cancel)),
+      });
     }
     await save(db, batchId, run, loaded, results);
   } catch (error) {
-    const message =
-      error instanceof LayFailure ? error.message : `The lay could not be made: ${(error as Error).message}`;
-    await db
-      .update(schema.batches)
-      .set({ status: 'failed', error: message, bestSoFar: null, updatedAt: new Date() })
-      .where(current);
-    if (!(error instanceof LayFailure)) throw error;
+    const isKnown = error instanceof LayFailure || error instanceof SearchEnded;
+    await fail(isKnown ? error.message : `The lay could not be made: ${(error as Error).message}`);
+    if (!isKnown) throw error;
   } finally {
     await watch.end();
   }
 }
 
-function layTogether(
-  task: ClothTask,
+interface Result {
+  task: ClothTask;
+  plan: LayPlan;
+  figures: LayFigures;
+}
+
+/**
+ * One plan a cloth within the batch's time: a first look at every cloth, then the rest of the time where money can still be gained, each
+ * search ending early once its lay stops getting shorter. The better of a cloth's two lays stays.
+ */
+async function layCloths(
+  tasks: readonly ClothTask[],
   { seconds, seed }: Loaded,
   cancel: Cancel,
-  tell: (part: number, note: string, best: BestSoFar | null) => void,
+  tell: (told: Told) => void,
+): Promise<LayPlan[]> {
+  const begun = performance.now();
+  const left = () => Math.max(0, seconds - (performance.now() - begun) / 1000);
+  const layOne = (task: ClothTask, share: number, isFirst: boolean) =>
+    layTogether(task, { seconds: share, seed: isFirst ? seed : seed + 1 }, cancel, (best) =>
+      tell({
+        progress: 0.95 * Math.min(1, 1 - left() / seconds),
+        note: `${task.cloth.name}: ${best === null ? 'first lay' : 'finding a shorter lay'}`,
+        secondsLeft: Math.ceil(left()),
+        best,
+      }),
+    );
+  const plans: LayPlan[] = [];
+  for (const task of tasks) plans.push(await layOne(task, firstLook(seconds, tasks.length), true));
+  const gains = tasks.map((task, i) => gainOf(task, plans[i]!));
+  for (const i of byGain(gains)) {
+    if (cancel.isOn || left() < LEAST_SECONDS) break;
+    const share = shareTime(gains, i, left());
+    gains[i] = 0;
+    if (share < LEAST_SECONDS) continue;
+    const again = await layOne(tasks[i]!, share, false);
+    plans[i] = bestOf([plans[i]!, again]);
+  }
+  return plans;
+}
+
+function layTogether(
+  { cloth, units, whole }: ClothTask,
+  { seconds, seed }: { seconds: number; seed: number },
+  cancel: Cancel,
+  tell: (best: BestSoFar | null) => void,
 ) {
-  const { cloth, units } = task;
   let drawn: Pick<BestSoFar, 'widthMm' | 'rings'> | null = null;
-  return layOnAllCores({ json: task.whole.json, seconds, seed }, cancel, ({ done, used, bound, sketch }) => {
+  const onProgress = ({ used, bound, unplaced, sketch }: NestProgress) => {
     const inMm = (length: Nm) => Math.round(length / NM.mm);
     if (sketch) {
       const rings = sketch.rings.map(({ isStrip, ring }) => ({
@@ -81,21 +143,45 @@ function layTogether(
       }));
       drawn = { widthMm: inMm(sketch.width), rings };
     }
-    const best = drawn && { cloth: cloth.name, units, usedNm: used, boundNm: bound, ...drawn };
-    tell(done, used > 0 ? 'finding a shorter lay' : 'first lay', best);
-  });
+    const names = unplaced.slice(0, MOST_NAMED).map((one) => ('piece' in one ? one.piece : one.strip));
+    const left = { unplaced: [...new Set(names)], unplacedCount: unplaced.length };
+    tell(used > 0 && drawn ? { cloth: cloth.name, units, usedNm: used, boundNm: bound, ...left, ...drawn } : null);
+  };
+  return layOnAllCores({ json: whole.json, seconds, seed }, cancel, { onProgress, endsStale: true });
 }
 
+/** So many of the pieces that lie nowhere yet are named. */
+const MOST_NAMED = 6;
+
 /**
- * The length that each order takes by itself: the same for those that cut the same, however the searches end. One order is the whole
- * batch; a cancelled search still gives its first lay.
+ * The length (nm) that each order takes by itself: the same for those that cut the same, and computed once ever, as long as what is
+ * cut stays the same. One order is the whole batch; a cancelled search still gives its first lay, which is not kept.
  */
-async function layAlone(task: ClothTask, whole: LayPlan, seed: number, cancel: Cancel): Promise<number[]> {
-  if (task.orders.length === 1) return [whole.used];
-  const plans = task.orders.map(({ job, like }, i) =>
-    like < i ? null : layInPool({ json: job.json, seconds: 2, steps: ALONE_STEPS, seed }, cancel),
+async function lengthsAlone(
+  db: Database,
+  { orders }: ClothTask,
+  whole: LayPlan,
+  seed: number,
+  cancel: Cancel,
+): Promise<Nm[]> {
+  if (orders.length === 1) return [whole.used];
+  const keyOf = (content: string) => createHash('sha256').update(content).digest('hex');
+  const jobs = new Map(orders.map(({ content, job }) => [keyOf(content), job]));
+  const rows = await db
+    .select()
+    .from(schema.aloneLays)
+    .where(inArray(schema.aloneLays.key, [...jobs.keys()]));
+  const known = new Map(rows.map(({ key, usedNm }) => [key, usedNm]));
+  await Promise.all(
+    [...jobs].map(async ([key, { json }]) => {
+      if (known.has(key)) return;
+      const { used } = await layInPool({ json, seconds: ALONE_SECONDS, steps: ALONE_STEPS, seed }, cancel);
+      known.set(key, used);
+      if (cancel.isOn) return;
+      await db.insert(schema.aloneLays).values({ key, usedNm: used }).onConflictDoNothing();
+    }),
   );
-  return Promise.all(task.orders.map(async ({ like }) => (await plans[like]!).used));
+  return orders.map(({ content }) => known.get(keyOf(content))!);
 }
 
 /** Loads what a batch cuts: the cut list of its lines by order, and the cloths that they name. */
@@ -157,13 +243,18 @@ async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
   };
 }
 
-/** Writes progress to the batch's row now and then, and hears there that the search should end. */
+/** What is told of a batch while it is laid. */
+interface Told {
+  /** 0 to 1. */
+  progress: number;
+  note: string;
+  secondsLeft: number | null;
+  best: BestSoFar | null;
+}
+
+/** Writes progress to the batch's row now and then, which is its heartbeat, and hears there that the search should end. */
 function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) {
-  let latest: { progress: number; note: string; best: BestSoFar | null } = {
-    progress: 0,
-    note: 'Reading the orders',
-    best: null,
-  };
+  let latest: Told = { progress: 0, note: 'Reading the orders', secondsLeft: null, best: null };
   const current = and(eq(schema.batches.id, batchId), eq(schema.batches.run, run));
   const beat = async () => {
     const [row] = await db
@@ -171,8 +262,9 @@ function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) 
       .set({
         progress: Math.min(1, latest.progress),
         progressNote: latest.note,
+        secondsLeft: latest.secondsLeft,
         bestSoFar: latest.best,
-        updatedAt: new Date(),
+        heartbeatAt: sql`now()`,
       })
       .where(current)
       .returning({ cancelRequested: schema.batches.cancelRequested });
@@ -184,8 +276,8 @@ function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) 
     pending = beat().catch(() => undefined);
   }, TELL_EVERY_MS);
   return {
-    tell: (progress: number, note: string, best: BestSoFar | null) => {
-      latest = { progress, note, best };
+    tell: (told: Told) => {
+      latest = told;
     },
     end: async () => {
       clearInterval(timer);
@@ -194,13 +286,7 @@ function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) 
   };
 }
 
-async function save(
-  db: Database,
-  batchId: number,
-  run: number,
-  loaded: Loaded,
-  results: { task: ClothTask; plan: LayPlan; figures: LayFigures }[],
-) {
+async function save(db: Database, batchId: number, run: number, loaded: Loaded, results: readonly Result[]) {
   await db.transaction(async (tx) => {
     const done = await tx
       .update(schema.batches)
@@ -209,6 +295,7 @@ async function save(
         progress: 1,
         progressNote: '',
         bestSoFar: null,
+        secondsLeft: null,
         error: '',
         cancelRequested: false,
         version: sql`${schema.batches.version} + 1`,

@@ -13,12 +13,14 @@ export interface LayTask {
   lane?: number;
   steps?: number;
   cancel: SharedArrayBuffer;
+  /** Gets null when the search begins, then its progress. */
   port?: MessagePort;
   /** The name of the channel on which lanes of the same search tell each other of better lays. */
   channel?: string;
 }
 
 export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, port, channel }: LayTask): LayPlan {
+  port?.postMessage(null);
   const job = readJob(json);
   if (!job.ok) throw new Error(job.faults[0]!.message);
   const flags = new Int32Array(cancel);

@@ -1,12 +1,14 @@
-import { and, inArray, lt, sql } from 'drizzle-orm';
+import { and, eq, isNull, lt, or, sql } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
-import { database, databaseUrl, schema } from '@/db';
+import { database, databaseUrl, schema, type Transaction } from '@/db';
 import { layBatch } from './lay-batch';
 
 const QUEUE = 'lay';
-const SWEEP_EVERY_MS = 10_000;
-/** A batch that waits or is being laid and whose row has not been touched for so long has lost its worker. */
-const LOST_AFTER_S = 15;
+const SWEEP_EVERY_MS = 3_000;
+/** A batch that is being laid and whose worker was not heard of for so long, by the database's clock, has lost it. */
+const LOST_AFTER_S = 6;
+/** What a job may take beyond the search itself: reading, the orders by themselves, saving. */
+const SPARE_S = 300;
 
 interface LayRequest {
   batchId: number;
@@ -24,9 +26,19 @@ const boss = (): Promise<PgBoss> =>
     return started;
   })());
 
+/** Runs the queue's statements in a transaction of ours, so that a request is there exactly when the batch says that it waits. */
+const within = (tx: Transaction) => ({
+  executeSql: async (text: string, values: unknown[]) => {
+    // $1, $2 … become parameters of drizzle's.
+    const parts = text.split(/\$(\d+)/).map((part, i) => (i % 2 === 0 ? sql.raw(part) : sql`${sql.param(values[Number(part) - 1])}`)); // prettier-ignore
+    return { rows: (await tx.execute(sql.join(parts))).rows as unknown[] };
+  },
+});
+
 /** Asks the queue to make a batch's lays. Any process that works the queue may take it. */
-export async function requestLay(request: LayRequest): Promise<void> {
-  await (await boss()).send(QUEUE, request, { retryLimit: 0 });
+export async function requestLay(tx: Transaction, { seconds, ...request }: LayRequest & { seconds: number }) {
+  const options = { retryLimit: 0, expireInSeconds: seconds + SPARE_S };
+  await (await boss()).send(QUEUE, request, { ...options, db: within(tx) } as PgBoss.SendOptions);
 }
 
 /** Starts working the queue in this process, and takes up batches whose worker was killed. */
@@ -35,18 +47,24 @@ export async function startWorking(): Promise<void> {
   await queue.work<LayRequest>(QUEUE, { pollingIntervalSeconds: 0.5 }, async ([job]) => {
     if (job) await layBatch(database(), job.data.batchId, job.data.run);
   });
-  const sweep = async () => {
-    const lost = await database()
-      .update(schema.batches)
-      .set({ status: 'queued', run: sql`${schema.batches.run} + 1`, updatedAt: new Date() })
+  await takeUpLost().catch(() => undefined);
+  setInterval(() => takeUpLost().catch(() => undefined), SWEEP_EVERY_MS).unref();
+}
+
+/** Sends batches again that are being laid by nobody. What waits is in the queue, and is left there. */
+export async function takeUpLost(): Promise<void> {
+  const { batches } = schema;
+  await database().transaction(async (tx) => {
+    const lost = await tx
+      .update(batches)
+      .set({ status: 'queued', run: sql`${batches.run} + 1`, heartbeatAt: null, updatedAt: new Date() })
       .where(
         and(
-          inArray(schema.batches.status, ['queued', 'laying']),
-          lt(schema.batches.updatedAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`),
+          eq(batches.status, 'laying'),
+          or(isNull(batches.heartbeatAt), lt(batches.heartbeatAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`)),
         ),
       )
-      .returning({ batchId: schema.batches.id, run: schema.batches.run });
-    for (const request of lost) await requestLay(request);
-  };
-  setInterval(() => sweep().catch(() => undefined), SWEEP_EVERY_MS).unref();
+      .returning({ batchId: batches.id, run: batches.run, seconds: batches.seconds });
+    for (const request of lost) await requestLay(tx, request);
+  });
 }

@@ -31,7 +31,9 @@ async function main() {
 async function loadDemo(db: Database) {
   console.log('Loading the demo workroom …');
   const ids = await db.transaction(async (tx) => {
-    await tx.execute(sql`TRUNCATE settings, customers, cloths, orders, batches, kinds RESTART IDENTITY CASCADE`);
+    await tx.execute(
+      sql`TRUNCATE settings, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`,
+    );
     await tx.insert(schema.settings).values({ key: 'workroom', value: { demo: true } });
     return insertDemo(tx, new Date());
   });

@@ -1,3 +1,4 @@
+import { lookOf } from '@/rooms/cloths/look';
 import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
@@ -28,14 +29,7 @@ export default async function ClothPage() {
       id: cloth.id,
       name: cloth.name,
       notes: cloth.notes,
-      look: {
-        pattern: cloth.pattern,
-        ground: cloth.groundColour,
-        figure: cloth.figureColour,
-        repeatAcross: cloth.repeatAcrossNm,
-        repeatAlong: cloth.repeatAlongNm,
-        drop: cloth.dropPart,
-      },
+      look: lookOf(cloth),
       width: size(cloth.widthNm),
       widthNm: cloth.widthNm,
       selvages:

@@ -46,11 +46,18 @@ describe('a batch', () => {
     ]);
   });
 
-  test('orders that cut the same are told, whatever their numbers: they take the same alone', () => {
+  test('orders that cut the same have the same content, whatever their numbers: they take the same alone', () => {
     const same = [order('201', {}), order('7', { qty: 1 }), order('202', {}), order('8', { cloth: { face: 'b' } }), order('9', { qty: 1 })]; // prettier-ignore
     const [a, b] = clothTasks(same, cloths);
-    expect(a!.orders.map(({ orderNo, like }) => [orderNo, like])).toEqual([['201', 0], ['7', 1], ['202', 0], ['9', 1]]); // prettier-ignore
-    expect(b!.orders.map(({ like }) => like)).toEqual([0]);
+    const [first, second] = a!.orders.map(({ content }) => content);
+    expect(first).not.toBe(second);
+    expect(a!.orders.map(({ orderNo, content }) => [orderNo, content])).toEqual([
+      ['201', first],
+      ['7', second],
+      ['202', first],
+      ['9', second],
+    ]);
+    expect(b!.orders.map(({ orderNo }) => orderNo)).toEqual(['8']);
   });
 
   test('costs and shares: six 17 in squares lie three abreast, bought in quarter yards', () => {
@@ -71,7 +78,9 @@ describe('a batch', () => {
       [600, 600],
     ]);
     expect(figures.waste).toBeCloseTo(1 - (6 * 17 * 17) / (53 * 34), 9);
-    expect(figures.hand).toBe(inches(51)); // each by itself, three abreast: 34, then 17
+    // By hand three abreast, too: 34 together; each by itself 34, then 17.
+    expect(figures.hand).toBe(inches(34));
+    expect(figures.shares.map(({ hand }) => hand / inches(1))).toEqual([34, 17]);
     expect(figures.shares.reduce((sum, { used }) => sum + used, 0)).toBeCloseTo(inches(34), -1);
   });
 });

@@ -20,8 +20,8 @@ export interface ClothTask extends BatchCloth {
 export interface OrderTask {
   orderNo: string;
   job: ClothJob;
-  /** The number (from 0) of the first order of the task that cuts the same: one lay tells what each of them takes alone. */
-  like: number;
+  /** What the job asks for, whatever the order's number: orders that cut the same have the same. */
+  content: string;
 }
 
 /** The lay jobs of a batch, one a cloth that is used, in the order of `cloths`. */
@@ -30,16 +30,11 @@ export function clothTasks(orders: readonly BatchOrder[], cloths: readonly Batch
     const jobOf = (some: readonly BatchOrder[]) => layJobFor(some, cloth.key, cloth.cloth, cloth.units);
     const whole = jobOf(orders);
     if (!whole) return [];
-    const each: OrderTask[] = [];
-    const known = new Map<string, number>();
-    for (const order of orders) {
+    const each = orders.flatMap((order): OrderTask[] => {
       const job = jobOf([order]);
-      if (!job) continue;
-      const cut = JSON.stringify(jobOf([{ ...order, orderNo: '' }])!.json);
-      const like = known.get(cut) ?? each.length;
-      known.set(cut, like);
-      each.push({ orderNo: order.orderNo, job, like });
-    }
+      if (!job) return [];
+      return [{ orderNo: order.orderNo, job, content: JSON.stringify(jobOf([{ ...order, orderNo: '' }])!.json) }];
+    });
     return [{ ...cloth, whole, orders: each }];
   });
 }
@@ -51,7 +46,7 @@ export interface LayFigures {
   bought: Nm;
   cost: number;
   waste: number;
-  /** The same orders one by one by hand. */
+  /** The same laid by hand: all together, or one order behind the other where that is shorter. */
   hand: Nm;
   handCost: number;
   shares: OrderShare[];
@@ -93,6 +88,10 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
   const byLength = sharesByLength(cost, needs);
   const byArea = sharesByArea(cost, needs);
   const together = needs.reduce((sum, { aloneLength }) => sum + aloneLength, 0);
+  const hand = Math.min(
+    handLength(readOwnJob(task.whole)),
+    needs.reduce((sum, need) => sum + need.hand, 0),
+  );
   return {
     used: plan.used,
     bound: plan.bound,
@@ -103,13 +102,13 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
       needs.reduce((sum, { area }) => sum + area, 0),
       cloth,
     ),
-    hand: needs.reduce((sum, { hand }) => sum + hand, 0),
-    handCost: needs.reduce((sum, { handCost }) => sum + handCost, 0),
-    shares: needs.map(({ aloneLength, aloneCost, area, hand, handCost }, i) => ({
+    hand,
+    handCost: priced(hand),
+    shares: needs.map(({ aloneLength, aloneCost, area, hand: handAlone, handCost }, i) => ({
       orderNo: task.orders[i]!.orderNo,
       alone: aloneLength,
       aloneCost,
-      hand,
+      hand: handAlone,
       handCost,
       areaMm2: area / NM.mm ** 2,
       used: together > 0 ? Math.round((plan.used * aloneLength) / together) : 0,

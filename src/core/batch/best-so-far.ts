@@ -6,6 +6,9 @@ export interface BestSoFar {
   units: Units;
   usedNm: Nm;
   boundNm: Nm;
+  /** The names of some copies that lie nowhere yet, and how many there are. */
+  unplaced: string[];
+  unplacedCount: number;
   widthMm: number;
   rings: { isStrip: boolean; ring: [number, number][] }[];
 }

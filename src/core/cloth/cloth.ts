@@ -47,6 +47,8 @@ export interface Cloth {
   selvage: [Nm, Nm];
   repeat: Repeat | null;
   turns: Turns;
+  /** Where a point of the pattern lies: nm from the left edge and from the squared end; [0, 0] where it is left out. */
+  motif?: [Nm, Nm];
   nature?: ClothNature;
   price: { minor: number; currency: string; per: 'yd' | 'm' };
   sellingStep: Nm;

@@ -49,3 +49,34 @@ export function nextAlong(x: Nm, y: Nm, [phaseX, phaseY]: readonly [Nm, Nm], lat
   const column = lattice.across === 0 ? 0 : Math.round((x - phaseX) / lattice.across);
   return y + wrap(phaseY + column * lattice.shift - y, lattice.along);
 }
+
+/** Where across the cloth the lower left corner of a part may lie (nm): from `from` to `to`, its own start of the pattern at `phase`. */
+export interface Span {
+  from: Nm;
+  to: Nm;
+  phase: Nm;
+}
+
+/** The least of what a length must grow for rounding alone: a nanometre on either side. */
+const HARDLY = 2;
+
+/**
+ * By how much (nm) a part misses the cloth at the place of the pattern where it misses it least; 0 when there is a place for it.
+ * It starts at its phase plus whole repeats across.
+ */
+export function missAcross({ from, to, phase }: Span, lattice: Lattice): Nm {
+  if (to < from) return from - to;
+  const first = nextAcross(from, phase, lattice);
+  const over = first - to;
+  return over <= HARDLY ? 0 : Math.min(over, from - (first - lattice.across));
+}
+
+/** Whether parts that share a phase, each with its start of the pattern `phase` away from it, all have a place across the cloth. */
+export function canShareAPhase(spans: readonly Span[], lattice: Lattice): boolean {
+  if (spans.some(({ from, to }) => to < from)) return false;
+  if (lattice.across === 0) return true;
+  // If there is such a phase at all, there is one at which some part lies as far to the left as it can.
+  return spans.some((one) =>
+    spans.every(({ from, to, phase }) => missAcross({ from, to, phase: one.from - one.phase + phase }, lattice) === 0),
+  );
+}

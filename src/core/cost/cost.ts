@@ -85,8 +85,3 @@ function apportion(total: number, weights: readonly number[], caps?: readonly nu
   }
   return parts;
 }
-
-/** An amount of money for people: `£12.40`, `$1,204.00`. */
-export function printMoney(minor: number, currency: string): string {
-  return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
-}

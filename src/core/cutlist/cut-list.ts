@@ -18,7 +18,17 @@ import {
 import { printLength, STYLES, type Nm, type Units } from '../length';
 import { ok, type Fault, type Result } from '../result';
 import { clothSteps, clothWarnings, stepOn } from './cloth-slips';
-import { joinedParts, joinOf, lengthInRows, turned, type Direction, type Part, type WideWay } from './panels';
+import { alikeMissed, missOfMotif, motifMissed } from './motif-places';
+import {
+  joinedParts,
+  joinOf,
+  lengthInRows,
+  narrowJoin,
+  turned,
+  type Direction,
+  type Part,
+  type WideWay,
+} from './panels';
 
 /** How the seen parts of a line share the cloth's pattern: not at all, all alike, or alike with the motif centred. */
 export type Matching = 'none' | 'alike' | 'centred';
@@ -67,15 +77,18 @@ export interface CutPiece {
   isFixed?: boolean;
 }
 
-/** A part wider than its cloth: the ways to cut it, the length that each takes in plain rows, and the one that holds. */
+/** A part that its cloth can't take as it is: the ways to cut it, the length that each takes in plain rows, and the one that holds. */
 export interface WidePart {
   line: string;
   part: string;
   cloth: string;
   across: Nm;
   usable: Nm;
+  /** Why it can't be cut as it is: it is wider than the cloth, or its motif has no place on it. */
+  why: 'width' | 'motif';
   ways: { way: WideWay; pieces: number; length: Nm }[];
-  chosen: WideWay;
+  /** Null while nobody has decided on a part whose motif has no place. */
+  chosen: WideWay | null;
 }
 
 /** What the workroom knows beside the order: its kinds, and its cloths by the names that lines use. */
@@ -178,7 +191,7 @@ function partsOf(
   const isMatched = line.matching !== undefined && line.matching !== 'none';
   const first = pieces.find(({ match }) => match);
   const isTurned = (name: string) => line.directions?.[name] === 'across';
-  return pieces.flatMap(({ match, ...piece }) => {
+  const parts = pieces.map(({ match, ...piece }): Part => {
     const part: Part = piece;
     if (isMatched && match) part.match = match;
     // A centred motif is centred on the first matched part; a part that runs another way has its own phase.
@@ -187,9 +200,55 @@ function partsOf(
     const direction = line.directions?.[piece.name];
     const laid = direction === 'across' ? turned(part) : part;
     if (direction === 'along' || direction === 'across') laid.isFixed = true;
-    const cloth = clothOf(piece.role);
-    return cloth ? fitted(list, line, laid, cloth, seam, units) : [laid];
+    return laid;
   });
+  const onCloth = (cloth: Cloth) => parts.filter(({ role }) => clothOf(role) === cloth);
+  for (const cloth of new Set(parts.flatMap(({ role }) => clothOf(role) ?? []))) {
+    const message = alikeMissed(onCloth(cloth), cloth, units);
+    if (message)
+      list.warnings.push({ line: line.id, code: 'motif-no-place', field: 'matching', level: 'stop', message });
+  }
+  return parts.flatMap((part) => {
+    const cloth = clothOf(part.role);
+    if (!cloth) return [part];
+    if (missOfMotif(part, cloth) === 0) return fitted(list, line, part, cloth, seam, units);
+    const others = onCloth(cloth).filter(({ match, group }) => match && !group);
+    return moved(list, line, part, others, cloth, seam, units);
+  });
+}
+
+/** A part whose motif has no place on its cloth: joined where that is wanted, else told and left as it is. */
+function moved(
+  list: CutList,
+  line: OrderLine,
+  part: Part,
+  others: readonly Part[],
+  cloth: Cloth,
+  seam: Nm,
+  units: Units,
+): Part[] {
+  const usable = usableWidth(cloth);
+  if (part.across > usable) return fitted(list, line, part, cloth, seam, units);
+  const joined = joinedParts(part, narrowJoin(part.across, seam, missOfMotif(part, cloth)), seam, true, units);
+  const canJoin = joined.every((one) => missOfMotif(one, cloth) === 0);
+  const chosen = canJoin && line.panels?.[part.name] === 'join' ? 'join' : null;
+  if (canJoin) {
+    const length = lengthInRows(joined.map((one) => ({ ...one, qty: one.qty * line.qty })), cloth); // prettier-ignore
+    list.wide.push({
+      line: line.id,
+      part: part.name,
+      cloth: cloth.name,
+      across: part.across,
+      usable,
+      why: 'motif',
+      ways: [{ way: 'join', pieces: joined.length, length }],
+      chosen,
+    });
+  }
+  if (chosen) return joined;
+  const message = motifMissed(part, others, canJoin, cloth, units);
+  list.warnings.push({ line: line.id, code: 'motif-no-place', field: 'matching', level: 'stop', message });
+  return [part];
 }
 
 /** A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. */
@@ -211,7 +270,16 @@ function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: 
   const usual: WideWay = sideways && cloth.turns === 'any' && !cloth.repeat ? 'sideways' : 'join';
   const wanted = line.panels?.[part.name] ?? usual;
   const chosen = wanted === 'sideways' && sideways ? 'sideways' : 'join';
-  list.wide.push({ line: line.id, part: part.name, cloth: cloth.name, across: part.across, usable, ways, chosen });
+  list.wide.push({
+    line: line.id,
+    part: part.name,
+    cloth: cloth.name,
+    across: part.across,
+    usable,
+    why: 'width',
+    ways,
+    chosen,
+  });
   const say = (length: Nm) => printLength(length, STYLES[units]);
   list.warnings.push({
     line: line.id,

@@ -103,6 +103,7 @@ export function layJobFor(
         ...(repeat && { repeat: { across: out(repeat.across), along: out(repeat.along), drop: repeat.drop } }),
         turns: cloth.turns,
       },
+      ...(repeat && cloth.motif?.some(Boolean) && { stock: [{ id: 'roll', motif: point(cloth.motif) }] }),
       pieces,
       strips,
     },

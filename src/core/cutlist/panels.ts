@@ -71,6 +71,12 @@ export function joinOf(across: Nm, usable: Nm, seam: Nm): Join | null {
   }
 }
 
+/** A panel that would fit its cloth but for its motif: the middle is as much narrower as that misses at either side, and more. */
+export function narrowJoin(across: Nm, seam: Nm, miss: Nm): Join {
+  const side = 4 * seam + miss;
+  return { wholes: 1, side, whole: across - 2 * side + 4 * seam };
+}
+
 /** Where equal sides would be slivers the middle is cut narrower: sides at least four seam allowances wide. */
 function narrowed(across: Nm, wholes: number, seam: Nm): Join {
   const side = 4 * seam;

@@ -1,4 +1,5 @@
 import type { Nm } from '../length';
+import { MinTree } from './min-tree';
 import { partWays, type Way as PartWay } from './kinds';
 import type { Part } from './parts';
 
@@ -49,23 +50,20 @@ export class BestFit {
       this.ofWidth.set(way.w, [...(this.ofWidth.get(way.w) ?? []), way]);
       this.ofHeight.set(way.h, [...(this.ofHeight.get(way.h) ?? []), way]);
     }
-    this.byWidth = this.ways.flat().sort((a, b) => a.w - b.w);
     this.rank = new Int32Array(this.members.length);
-    this.next = new Int32Array(this.members.length + 1);
+    this.narrowest = new MinTree(this.members.length);
   }
 
-  /** Where a kind comes in the order, and after each place of the order the next kind that still waits. */
+  /** Where a kind comes in the order. */
   private readonly rank: Int32Array;
-  private readonly next: Int32Array;
-  /** All ways, the narrowest first, and the narrowest that still waits. */
-  private readonly byWidth: readonly Way[];
-  private narrow = 0;
+  /** By place in the order, the width of each kind's narrowest way, Infinity once none of the kind waits. */
+  private readonly narrowest: MinTree;
 
   /**
    * The waiting way that fits a gap best, the earliest of equals; null when none does. `sequence` is the order of the kinds.
    */
   private fitting(width: Nm, wall: Nm, waiting: readonly number[], sequence: readonly number[]): Way | null {
-    const { ways, rank, next } = this;
+    const { ways, rank } = this;
     let bestScore = -1;
     let bestRank = Infinity;
     let best: Way | null = null;
@@ -79,21 +77,8 @@ export class BestFit {
     if (best) return best;
     for (const way of this.ofHeight.get(wall) ?? []) if (way.w < width) offer(way, 1);
     if (best) return best;
-    // Nothing that still waits is narrow enough: known without a look at all of it.
-    while (this.narrow < this.byWidth.length && waiting[this.byWidth[this.narrow]!.kind] === 0) this.narrow++;
-    if (this.narrow === this.byWidth.length || this.byWidth[this.narrow]!.w >= width) return null;
-    let before = 0;
-    for (let k = next[0]!; k < sequence.length; k = next[k + 1]!) {
-      const kind = sequence[k]!;
-      if (waiting[kind] === 0) {
-        // Passed over from now on.
-        next[before] = next[k + 1]!;
-        continue;
-      }
-      for (const way of ways[kind]!) if (way.w < width) return way;
-      before = k + 1;
-    }
-    return null;
+    const first = this.narrowest.firstBelow(width);
+    return first < 0 ? null : ways[sequence[first]!]!.find(({ w }) => w < width)!;
   }
 
   /** Places all parts; returns the length used, or Infinity once it passes `limit`. x, y and turned are filled by part. */
@@ -111,8 +96,7 @@ export class BestFit {
         sequence.push(kind);
       }
     }
-    for (let k = 0; k <= sequence.length; k++) this.next[k] = k;
-    this.narrow = 0;
+    this.narrowest.fill(sequence.map((kind) => Math.min(...this.ways[kind]!.map(({ w }) => w))));
     const segX: Nm[] = [0];
     const segW: Nm[] = [this.width];
     const segY: Nm[] = [0];
@@ -142,7 +126,7 @@ export class BestFit {
       const px = atLeft ? segX[s]! : segX[s]! + width - w;
       const py = segY[s]!;
       const part = members[kind]![members[kind]!.length - waiting[kind]!]!;
-      waiting[kind]!--;
+      if (--waiting[kind]! === 0) this.narrowest.set(this.rank[kind]!, Infinity);
       left--;
       x[part] = this.left + px;
       y[part] = py;

@@ -2,7 +2,7 @@ import type { Nm } from '../length';
 import type { LayJob, LayPiece } from './job';
 import { wrap } from '../cloth';
 import { chainBound, waitBefore, waitBehind, type Link } from './chains';
-import { linesBound, mostAbreast, type Crossed } from './lines';
+import { linesBound, MOST_ROWS, mostAbreast, type Crossed } from './lines';
 import { areaOfPiece, girthIfConvex } from './outline';
 import { leastLength } from './strips';
 
@@ -134,14 +134,16 @@ const MOST_DRIFTING = 2;
  * lines across the cloth can hold side by side (`linesBound`). Pieces whose pattern is fixed start only where it does, when
  * there is one length of cloth; the largest match groups are looked at one by one, since each of them has its own phase.
  * Outlines, bias and cuts across count by their area. Pieces that one line crosses keep the
- * whole gap along it; what they take of the gap at their two other edges counts as area. 0 as soon as it can't prove more than the `known` bound (nm).
+ * whole gap along it; what they take of the gap at their two other edges counts as area. 0 as soon as it can't prove more than the `known` bound (nm). `isOver` is asked
+ * between the programmes and within them: once it is true what has been proven so far is the bound.
  */
-export function barBound(job: LayJob, placed: Placed, known: Nm = 0): Nm {
-  let best = barBoundOf(job, placed, known, undefined);
+export function barBound(job: LayJob, placed: Placed, known: Nm = 0, isOver: () => boolean = () => false): Nm {
+  let best = barBoundOf(job, placed, known, undefined, isOver);
   const better = (bound: Nm) => (best = Math.max(best, bound));
   for (const group of largestGroups(job, placed)) {
-    better(waitingBound(job, placed, Math.max(known, best), group));
-    if (group !== null || job.stock.length > 1) better(barBoundOf(job, placed, Math.max(known, best), group));
+    if (isOver()) break;
+    better(waitingBound(job, placed, Math.max(known, best), group, isOver));
+    if (group !== null || job.stock.length > 1) better(barBoundOf(job, placed, Math.max(known, best), group, isOver));
   }
   return best > known ? best : 0;
 }
@@ -180,15 +182,16 @@ function startsOf({ lattice, stock }: LayJob, match: LayPiece['match'], drifting
  * What one group needs by itself (nm), in rows of as many as may lie abreast: of two of its pieces that share a part across the one
  * begins behind the other where the pattern comes again, so each has the cloth up to there to itself, as far as the group goes.
  */
-function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | null): Nm {
+function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | null, isOver: () => boolean): Nm {
   const { gap, stock } = job;
   const usable = Math.max(...stock.map(({ left, right }) => right - left));
   const links = job.pieces.flatMap(({ id, width, height, match, outline }): Link[] => {
     const qty = placed.pieces.get(id) ?? 0;
     return match && !outline && match.group === group && qty > 0 ? [{ qty, width, height, match }] : [];
   });
+  if (links.length > MOST_ROWS) return 0;
   const waits = links.map((link) => waitBehind(job, link, links));
-  const last = Math.max(0, ...waits);
+  const last = waits.reduce((most, wait) => Math.max(most, wait), 0);
   if (last === 0) return 0;
   const things = links.map(({ qty, width, height, match }, i): Crossed => ({
     qty,
@@ -196,7 +199,7 @@ function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | nu
   }));
   // What lies last on a length waits for nothing, and what is fixed begins where the pattern does.
   const more = Math.min(...links.map((link) => waitBefore(job, link))) - stock.length * (gap + last);
-  const bound = linesBound(things, 0n, usable, known - more);
+  const bound = linesBound(things, 0n, usable, known - more, isOver);
   const inRows = rowsNeeded(things.map(({ qty, ways }) => ({ qty, height: ways[0]!.cover })), mostAbreast(things, usable)); // prettier-ignore
   return Math.max(bound, inRows) + more;
 }
@@ -232,7 +235,13 @@ function byRows(pieces: readonly Load[], usable: Nm, gap: Nm, lengths: number): 
 }
 
 /** The same for one `drifting` group (null: what is fixed), or for none. */
-function barBoundOf(job: LayJob, placed: Placed, known: Nm, drifting: string | null | undefined): Nm {
+function barBoundOf(
+  job: LayJob,
+  placed: Placed,
+  known: Nm,
+  drifting: string | null | undefined,
+  isOver: () => boolean,
+): Nm {
   const { gap, stock } = job;
   const usable = Math.max(...stock.map(({ left, right }) => right - left));
   const things: Crossed[] = [];
@@ -266,7 +275,7 @@ function barBoundOf(job: LayJob, placed: Placed, known: Nm, drifting: string | n
       isBent = true;
     }
   }
-  const bound = linesBound(things, loose, usable + gap, known + stock.length * gap) - stock.length * gap;
+  const bound = linesBound(things, loose, usable + gap, known + stock.length * gap, isOver) - stock.length * gap;
   // What is bent need not lie on whole nanometres.
   return Math.max(0, bound - (isBent ? 1 : 0));
 }

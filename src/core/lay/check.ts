@@ -83,7 +83,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
       cutCopies.add(key);
     }
     checkItems(job, stock, items, tolerance, fault);
-    const furthest = Math.max(0, ...items.map(({ box }) => box[3]));
+    const furthest = items.reduce((far, { box }) => Math.max(far, box[3]), 0);
     if (Math.abs(furthest - lay.used) > tolerance)
       fault('used', `${lay.stock}: ${told(lay.used)} is given, the furthest point is ${told(furthest)}`);
   }
@@ -203,15 +203,25 @@ function doOverlap(a: Point[], b: Point[], tolerance: Nm): boolean {
   return clippedArea(a, b, ClipperLib.ClipType.ctIntersection) > tolerance * Math.min(girth(a), girth(b));
 }
 
+/** Coordinates up to that are clipped without long numbers, in steps (nm) of at most so much. */
+const CLIPPED_QUICKLY = 4e7;
+const COARSEST = 200;
+
 /** The area of what a polygon clipping of two rings leaves (nm²); the clipping is clipper-lib's. */
 function clippedArea(subject: readonly Point[], clip: readonly Point[], type: number): number {
-  const path = (ring: readonly Point[]) => ring.map(([X, Y]) => ({ X: Math.round(X), Y: Math.round(Y) }));
+  // In coarser steps near its origin, far below the tolerance, the clipping does without long numbers.
+  const { box } = toItem('', subject);
+  const [left, low] = [Math.min(box[0], clip[0]![0]), Math.min(box[1], clip[0]![1])];
+  const far = [...subject, ...clip].reduce((most, [x, y]) => Math.max(most, Math.abs(x - left), Math.abs(y - low)), 1);
+  const step = Math.max(1, Math.min(COARSEST, Math.ceil(far / CLIPPED_QUICKLY)));
+  const path = (ring: readonly Point[]) =>
+    ring.map(([x, y]) => ({ X: Math.round((x - left) / step), Y: Math.round((y - low) / step) }));
   const clipper = new ClipperLib.Clipper();
   clipper.AddPath(path(subject), ClipperLib.PolyType.ptSubject, true);
   clipper.AddPath(path(clip), ClipperLib.PolyType.ptClip, true);
   const solution: { X: number; Y: number }[][] = [];
   clipper.Execute(type, solution);
-  return Math.abs(solution.reduce((sum, one) => sum + ClipperLib.Clipper.Area(one), 0));
+  return Math.abs(solution.reduce((sum, one) => sum + ClipperLib.Clipper.Area(one), 0)) * step ** 2;
 }
 
 /** Takes the lay apart by straight cuts along the edges' directions; a group that none divides is a fault. */

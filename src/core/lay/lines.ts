@@ -27,7 +27,7 @@ const MOST_WORK = 1e7;
 /** Of these at most so many for one line whose starts are moved. */
 const MOST_DRIFT = 1e6;
 /** With more different things their area is nearly as good a bound, and the programme takes long. */
-const MOST_ROWS = 120;
+export const MOST_ROWS = 120;
 const NEAR_ENOUGH = 1 - 2e-4;
 const EPSILON = 1e-9;
 /** Whole numbers that the prices are rounded to. */
@@ -38,14 +38,20 @@ const SCALE = 1e9;
  * things: the linear programme of Gilmore and Gomory (1961) in which every line holds a set of things side by side (the bar
  * relaxation), solved by column generation. `loose` nm² may be cut in any way. 0 when there are too many things to say. The prices are rounded to whole numbers
  * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did. `known` nm are known to be
- * needed: it is 0 as soon as the programme can't prove more.
+ * needed: it is 0 as soon as the programme can't prove more. `isOver` ends the programme early; what its prices prove by then still holds.
  */
-export function linesBound(things: readonly Crossed[], loose: bigint, length: Nm, known: Nm = 0): Nm {
+export function linesBound(
+  things: readonly Crossed[],
+  loose: bigint,
+  length: Nm,
+  known: Nm = 0,
+  isOver: () => boolean = () => false,
+): Nm {
   const line = gridOf(things, length);
   const rows = things.length + (loose > 0n ? 1 : 0);
   if (rows === 0 || rows > MOST_ROWS) return 0;
   const amounts = [...things.map(({ qty }) => qty), ...(loose > 0n ? [Number(loose)] : [])];
-  const prices = pricesOf(line, amounts, things.length, known);
+  const prices = pricesOf(line, amounts, things.length, known, isOver);
   if (!prices) return 0;
   return priced(line, things, loose, prices);
 }
@@ -105,22 +111,24 @@ interface Filled {
 
 /** The dearest set of things on a line: `values` by way, `perStep` for a step with nothing on it. */
 function dearest(line: Line, values: readonly number[], perStep: number): Filled {
-  let best = dearestAt(line, values, perStep, 0);
+  const used = line.ways.flatMap((way, i) => (values[i]! > 0 ? [{ ...way, i, value: values[i]! }] : []));
+  let best = dearestAt(line, used, perStep);
   for (let moved = 1; moved < line.drift; moved++) {
-    const other = dearestAt(line, values, perStep, moved);
+    for (const way of used) if (way.drifts) way.first++;
+    const other = dearestAt(line, used, perStep);
     if (other.value > best.value) best = other;
   }
   return best;
 }
 
-/** The same by dynamic programming, with the starts of things that drift moved so many steps. */
-function dearestAt(line: Line, values: readonly number[], perStep: number, moved: number): Filled {
-  const { steps, ways } = line;
+/** The same by dynamic programming, for ways that are worth something and whose starts stay where they are. */
+function dearestAt(
+  { steps, ways }: Line,
+  used: readonly (Line['ways'][number] & { i: number; value: number })[],
+  perStep: number,
+): Filled {
   const best = new Float64Array(steps + 1);
   const choice = new Int32Array(steps + 1).fill(-1);
-  const used = ways
-    .map((way, i) => ({ ...way, i, value: values[i]!, first: way.drifts ? way.first + moved : way.first }))
-    .filter(({ value }) => value > 0);
   for (let at = 0; at <= steps; at++) {
     if (at > 0) {
       const skipped = best[at - 1]! + perStep;
@@ -157,7 +165,13 @@ function dearestAt(line: Line, values: readonly number[], perStep: number, moved
  * The dual prices of the programme: for a copy of each thing, and last for a nm² of what is loose. Null when lines of a known
  * length are enough for all, so that no prices prove more.
  */
-function pricesOf(line: Line, amounts: readonly number[], things: number, known: Nm): Float64Array | null {
+function pricesOf(
+  line: Line,
+  amounts: readonly number[],
+  things: number,
+  known: Nm,
+  isOver: () => boolean,
+): Float64Array | null {
   const { ways, steps, step } = line;
   const m = amounts.length;
   const hasLoose = m > things;
@@ -175,7 +189,7 @@ function pricesOf(line: Line, amounts: readonly number[], things: number, known:
   // Of the prices on the way those are kept that prove most (Farley 1990, from memory: what all is worth over the dearest line).
   const proving = new Float64Array(m);
   let proven = 0;
-  for (let work = 0; work < MOST_WORK; work += steps * ways.length * line.drift + m * m) {
+  for (let work = 0; work < MOST_WORK && !isOver(); work += steps * ways.length * line.drift + m * m) {
     prices.fill(0);
     let needed = 0;
     for (let r = 0; r < m; r++) {

@@ -1,8 +1,9 @@
-import type { Nm } from '../length';
+import { missAcross, nextAcross, nextAlong, phaseOf } from '../cloth';
+import { toUnits, type Nm } from '../length';
 import { ok, type Result } from '../result';
 import { barBound, lowerBound, type Placed } from './bounds';
 import { findFaults, type PlanFault } from './check';
-import type { LayJob } from './job';
+import { endlessOf, type LayJob, type LayPiece } from './job';
 import { withLocked, withoutLocked } from './locked';
 import { turnOutline, type Point } from './outline';
 import { pieceParts, stripSets, type Part } from './parts';
@@ -34,8 +35,11 @@ export interface NestOptions {
 export interface NestProgress {
   /** 0 to 1. */
   done: number;
+  /** What the best lay so far takes, and what is proven of the pieces that lie in it; 0 before the first lay. */
   used: Nm;
   bound: Nm;
+  /** What the best lay so far leaves out. */
+  unplaced: Unplaced[];
   /** What lies where in the best lay so far, when it is another than was told last. */
   sketch?: LaySketch;
 }
@@ -78,6 +82,7 @@ function laidRound(job: LayJob, options: NestOptions): LayPlan {
 
 /** A plan of a job without locked pieces: the best lay that the independent check finds valid. */
 function laid(job: LayJob, options: NestOptions): LayPlan {
+  const start = options.clock?.() ?? 0;
   const { pieces, unplaced } = sortOut(job);
   const fitting = new Map(job.pieces.map(({ id }) => [id, 0]));
   for (const { piece } of pieces) fitting.set(piece!.id, fitting.get(piece!.id)! + 1);
@@ -85,12 +90,13 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
     pieces: fitting,
     strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
   };
-  const { sets, impossible } = stripSets(job, lowerBound(job, placeable));
+  let bound = lowerBound(job, placeable);
+  const { sets, impossible } = stripSets(job, bound);
   for (const { want, why } of impossible) {
     unplaced.push({ strip: want.strip, copy: want.copy, why });
     placeable.strips.set(want.strip, placeable.strips.get(want.strip)! - 1);
   }
-  let bound = lowerBound(job, placeable);
+  if (impossible.length > 0) bound = lowerBound(job, placeable);
 
   const better: Found[] = [];
   let passes = 0;
@@ -98,10 +104,15 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
   const boundOf = (placed: Placed) => (isSame(placed, placeable) ? bound : lowerBound(job, placed));
   const planOf = (found: Found | null) => toPlan(job, found, unplaced, boundOf);
   if (pieces.length + sets.flat().length > 0) {
+    const limits = limitsOf(job, options, start, () => ({ best: better.at(-1) ?? null, bound }), planOf);
     passes = search(job, pieces, sets, {
-      ...limitsOf(job, options, () => ({ best: better.at(-1) ?? null, bound }), planOf),
+      ...limits,
       target: bound,
-      sharpen: () => (bound = Math.max(bound, barBound(job, placeable, bound))),
+      sharpen: () =>
+        (bound = Math.max(
+          bound,
+          barBound(job, placeable, bound, () => limits.isOver(0)),
+        )),
       onBetter: (found) => {
         if (better.length > KEPT) better.splice(1, 1);
         better.push(found);
@@ -119,15 +130,16 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
 function limitsOf(
   job: LayJob,
   options: NestOptions,
+  start: number,
   known: () => { best: Found | null; bound: Nm },
   planOf: (found: Found) => Omit<LayPlan, 'passes' | 'refused'>,
 ) {
   const { clock, isCancelled, onProgress, onBetter } = options;
   const seconds = options.seconds ?? job.search.seconds;
   const steps = options.steps ?? (clock ? Infinity : STEPS_WITHOUT_CLOCK);
-  const start = clock?.() ?? 0;
   let told = start;
   let drawn: Found | null = null;
+  let bestPlan: ReturnType<typeof planOf> | null = null;
   return {
     seed: options.seed ?? job.search.seed,
     lane: options.lane ?? 0,
@@ -139,11 +151,14 @@ function limitsOf(
       if ((onProgress || onBetter) && now - told >= PROGRESS_EVERY_MS) {
         told = now;
         const { best, bound } = known();
-        const used = best?.placing.used.reduce((sum, one) => sum + one, 0) ?? 0;
         const done = Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps));
         const isBetter = best !== null && best !== drawn;
-        onProgress?.({ done, used, bound, ...(isBetter && { sketch: sketchOf(job, best) }) });
-        if (isBetter) onBetter?.({ ...planOf(best), passes, refused: 0 });
+        if (isBetter) bestPlan = planOf(best);
+        const { used = 0, unplaced = [] } = bestPlan ?? {};
+        // The bound in hand is for all that can be laid.
+        const proven = bestPlan && best!.placing.stock.some((at) => at < 0) ? bestPlan.bound : Math.min(bound, used || bound); // prettier-ignore
+        onProgress?.({ done, used, unplaced, bound: proven, ...(isBetter && { sketch: sketchOf(job, best) }) });
+        if (isBetter) onBetter?.({ ...bestPlan!, passes, refused: 0 });
         drawn = best;
       }
       return now - start >= seconds * 1000;
@@ -172,18 +187,46 @@ function sketchOf(job: LayJob, { parts, placing }: Found): LaySketch {
 /** Splits the pieces into those that fit on an empty length and those that fit on none, with the reason. */
 function sortOut(job: LayJob): { pieces: Part[]; unplaced: Unplaced[] } {
   const unplaced: Unplaced[] = [];
+  const missed = new Map(job.pieces.map((piece) => [piece.id, whyNoPlace(job, piece)]));
   const pieces = pieceParts(job).filter(({ piece, width, height, turns }) => {
     const ways = turns.map((turn) => (turn === 0 ? [width, height] : [height, width]) as [Nm, Nm]);
     const wide = job.stock.filter(({ left, right }) => ways.some(([w]) => w <= right - left));
     const fits = wide.some(({ left, right, length }) => ways.some(([w, h]) => w <= right - left && h <= length));
-    if (!fits)
-      unplaced.push({
-        ...pieceName(piece!),
-        why: wide.length === 0 ? 'no stock length is wide enough' : 'no stock length is long enough',
-      });
-    return fits;
+    const why = fits
+      ? missed.get(piece!.id)!
+      : wide.length === 0
+        ? 'no stock length is wide enough'
+        : 'no stock length is long enough';
+    if (why) unplaced.push({ ...pieceName(piece!), why });
+    return !why;
   });
   return { pieces, unplaced };
+}
+
+/** Why a piece that is fixed to the pattern lies on no length although it would fit there without; null when it has a place. */
+function whyNoPlace({ stock, lattice, units }: LayJob, { width, height, match }: LayPiece): string | null {
+  if (!lattice || !match || match.group !== null) return null;
+  let least = Infinity;
+  for (const { left, right, length, motif } of stock) {
+    if (width > right - left || height > length) continue;
+    const [phaseX, phaseY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
+    const phase = phaseOf(phaseX, phaseY, lattice);
+    const miss = missAcross({ from: left, to: right - width, phase: motif[0] + phase[0] }, lattice);
+    if (miss > 0) {
+      least = Math.min(least, miss);
+      continue;
+    }
+    // In each next column of the pattern it may begin elsewhere along the cloth.
+    for (let x = nextAcross(left - motif[0], phase[0], lattice); x + motif[0] + width <= right; x += lattice.across) {
+      const over = motif[1] + nextAlong(x, -motif[1], phase, lattice) + height - length;
+      if (over <= 0) return null;
+      least = Math.min(least, over);
+      if (lattice.across === 0 || lattice.shift === 0) break;
+    }
+  }
+  if (least === Infinity) return null;
+  const by = `${Number(toUnits(least, units).toPrecision(3))} ${units}`;
+  return `where the pattern is right for it, it would reach ${by} past the edge of the cloth`;
 }
 
 const pieceName = ({ id, copy }: { id: string; copy: number }) => ({ piece: id, copy });
@@ -202,7 +245,7 @@ function toPlan(
   const short = new Set<string>();
   best?.parts.forEach((part, i) => {
     if (best.placing.stock[i]! >= 0) return;
-    if (part.piece) failed.push({ ...pieceName(part.piece), why: 'no stock length has room left for it' });
+    if (part.piece) failed.push({ ...pieceName(part.piece), why: whyLeft(job, part) });
     else for (const cut of part.block!.cuts) short.add(keyOf(cut));
   });
   best?.parts.forEach((part, i) => {
@@ -219,7 +262,7 @@ function toPlan(
       if (short.has(keyOf(cut))) continue;
       const outline = cut.outline.map(([cx, cy]) => [x + cx, y + cy]) as StripCut['outline'];
       lay.cuts.push({ ...cut, outline });
-      lay.used = Math.max(lay.used, ...outline.map(([, cy]) => cy));
+      for (const [, cy] of outline) lay.used = Math.max(lay.used, cy);
     }
   });
   for (const key of short) {
@@ -237,6 +280,12 @@ function toPlan(
     bound: Math.min(bound(placed), used),
   };
 }
+
+/** Why a piece that fits the cloth was laid nowhere: an endless length has room for all that the pattern lets lie there. */
+const whyLeft = ({ stock }: LayJob, { match }: Part): string =>
+  match?.group && endlessOf(stock) >= 0
+    ? `on no place of the pattern can it lie together with the others of its set ${JSON.stringify(match.group)}`
+    : 'no stock length has room left for it';
 
 /** How many copies of each piece and strip lie on the lays. */
 function placedOn(lays: readonly Lay[]): Placed {

@@ -1,10 +1,12 @@
 import type { Nm } from '../length';
 import type { LayJob, LayStrip, PieceMatch, StockLength } from './job';
 import { areaOfPiece, type Point } from './outline';
+import { roundedOut } from './rounded-outline';
 import {
   biasBlock,
   cutLengths,
   fewestCuts,
+  leastStraightCut,
   longestBias,
   longestCut,
   straightBlock,
@@ -20,23 +22,28 @@ export interface Part {
   turns: readonly (0 | 90)[];
   match: PieceMatch | null;
   piece?: { id: string; copy: number };
-  /** A piece that is not a rectangle: its outline, all its turns, and its area (nm²). */
+  /** A piece that is not a rectangle: its outline (`roundedOut`), all its turns, and its true area (nm²). */
   outlines?: { ring: readonly Point[]; turns: readonly number[]; area: number };
   block?: StripBlock;
 }
 
 /** The job's pieces as parts, copy by copy. A half turn of a rectangle is the same place, so it is not tried. */
 export function pieceParts(job: LayJob): Part[] {
-  return job.pieces.flatMap(({ id, qty, width, height, turns, match, outline }) =>
-    Array.from({ length: qty }, (_, i): Part => ({
+  return job.pieces.flatMap(({ id, qty, width, height, turns, match, outline }) => {
+    const outlines = outline && {
+      ring: roundedOut(outline, width, height),
+      turns,
+      area: areaOfPiece({ outline, width, height }),
+    };
+    return Array.from({ length: qty }, (_, i): Part => ({
       width,
       height,
       turns: width !== height && turns.includes(90) ? (turns.includes(0) ? [0, 90] : [90]) : [0],
       match,
       piece: { id, copy: i + 1 },
-      ...(outline && { outlines: { ring: outline, turns, area: areaOfPiece({ outline, width, height }) } }),
-    })),
-  );
+      ...(outlines && { outlines }),
+    }));
+  });
 }
 
 /** One way of cutting some strips: the blocks to place. The search picks one way for each set of strips. */
@@ -54,7 +61,12 @@ export interface StripSet {
 
 export const blocksOf = ({ ways }: StripSet, way: ChosenWay): StripWay => (typeof way === 'number' ? ways[way]! : way);
 
+/** Nobody joins a strip from more cuts, and more in all would take all memory. */
+const MOST_JOINED = 400;
+const MOST_CUTS = 20_000;
 const MOST_WAYS = 12;
+/** Of more bias strips than that nobody would cut each from a block of its own, and trying it takes seconds. */
+const MOST_APART = 100;
 
 /**
  * The strips as sets with their ways: across the cloth in full rows or even parts, along it in one or more even parts,
@@ -71,11 +83,16 @@ export function stripSets(
   // Mostly for the roll; all of the stock counts where only a wider or a longer piece of it can give a strip.
   const roll = job.stock.slice(-1);
   let biasFrom = roll;
+  let cuts = 0;
   for (const strip of job.strips) {
     for (const want of wantsOf(strip)) {
       const from = whyNot(want, strip.grain, roll) ? job.stock : roll;
-      const why = whyNot(want, strip.grain, from);
       const most = longestCut(strip.grain, from);
+      const count = fewestCuts(want, most) ?? 0;
+      const why =
+        whyNot(want, strip.grain, from) ??
+        (cuts + count > MOST_CUTS ? `a lay has at most ${MOST_CUTS} cuts of strips` : null);
+      if (!why) cuts += count;
       if (why) impossible.push({ want, why });
       else if (strip.grain !== 'bias')
         straight.push({
@@ -99,17 +116,9 @@ export function stripSets(
     ways: biasWays(some, across, job.gap),
   });
   const together = setOf(sorted);
-  const apart = sorted.map((want) => setOf([want]));
-  return {
-    sets:
-      bias.length === 1
-        ? [[...straight, together]]
-        : [
-            [...straight, together],
-            [...straight, ...apart],
-          ],
-    impossible,
-  };
+  const inOneBlock = [...straight, together];
+  if (bias.length === 1 || bias.length > MOST_APART) return { sets: [inOneBlock], impossible };
+  return { sets: [inOneBlock, [...straight, ...sorted.map((want) => setOf([want]))]], impossible };
 }
 
 const wantsOf = ({ id, qty, width, length, loss, least }: LayStrip): StripWant[] =>
@@ -121,16 +130,16 @@ function whyNot(want: StripWant, grain: LayStrip['grain'], stock: readonly Stock
   const most = longestCut(grain, stock);
   if (grain === 'along' && want.width > widest(stock)) return 'the strip is wider than the usable cloth';
   if (want.least > most) return 'its shortest cut is longer than any cut can be';
-  if (fewestCuts(want, most) === null || (grain === 'bias' && 2 * want.loss > most))
-    return 'each join would take all of a cut';
+  const cuts = fewestCuts(want, most);
+  if (cuts === null || (grain === 'bias' && 2 * want.loss > most)) return 'each join would take all of a cut';
+  if (cuts > MOST_JOINED) return `it would be joined from ${cuts} cuts, and ${MOST_JOINED} are the most`;
   return null;
 }
 
 /** Even parts and full rows, from the fewest joins up; along the cloth also parts near the length the lay will have. */
 function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean): StripWay[] {
   const fewest = fewestCuts(want, most) ?? 1;
-  const longest = Math.max(want.least, want.loss + 1);
-  const limit = Math.max(fewest, Math.floor(want.length / longest));
+  const limit = Math.max(fewest, Math.floor(want.length / leastStraightCut(want)));
   const counts = across
     ? [fewest, fewest + 1, fewest + 2, fewest * 2]
     : [1, 2, 3, 4, 6, 8, 12]
@@ -138,9 +147,10 @@ function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean):
         .sort((a, b) => a - b);
   const ways: StripWay[] = [];
   for (const n of new Set(counts.map((count) => Math.max(fewest, Math.min(limit, count))))) {
-    for (const even of across ? [false, true] : [true]) {
+    // As long as can be, with the rest from the last one, makes sense for the fewest cuts alone.
+    for (const even of across && n === fewest ? [false, true] : [true]) {
       const lengths = cutLengths(want, n, most, even);
-      if (lengths && lengths.length === n && n <= 400)
+      if (lengths && lengths.length === n && n <= MOST_JOINED)
         ways.push(lengths.map((length) => straightBlock(want, length, across)));
     }
   }
@@ -153,7 +163,7 @@ const BIAS_PARTS = [1, 1 / 2, 1 / 3, 2 / 3, 1 / 4, 3 / 4, 2 / 5, 3 / 5, 4 / 5, 1
 const WORTH = 1.4;
 
 /** Blocks for strips on the bias, upright and lying, of the full usable width and of parts of it, the smallest of these first. */
-function biasWays(wants: StripWant[], across: Nm, gap: Nm): StripWay[] {
+export function biasWays(wants: StripWant[], across: Nm, gap: Nm): StripWay[] {
   const area = ({ width, height }: StripBlock) => width * height;
   const blocks = BIAS_PARTS.flatMap((part) =>
     [false, true].flatMap((isLying) => biasBlock(Math.floor(across * part), wants, gap, isLying) ?? []),

@@ -75,7 +75,8 @@ export class Placer {
       return new Space(left, right + gap, length + gap, leastWidth, leastHeight, moved);
     });
 
-    const names = [...new Set(job.pieces.flatMap(({ match }) => match?.group ?? []))];
+    // Groups of pieces that lie nowhere are not among the parts.
+    const names = [...new Set(parts.flatMap(({ match }) => match?.group ?? []))];
     this.groups = new Map(names.map((name, i) => [name, i]));
     this.groupPhases = names.map(() => null);
     this.endless = endlessOf(job.stock);

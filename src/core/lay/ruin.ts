@@ -71,17 +71,26 @@ export class Ruin {
     this.aim(this.target);
   }
 
-  /** Lays everything anew in an order: what a first lay of outlines is made of. */
-  build(compare: (a: Part, b: Part) => number) {
+  /** Lays everything anew in an order, what a first lay of outlines is made of; yields after each part. */
+  *build(compare: (a: Part, b: Part) => number): Generator<void, void, void> {
     this.lay.clear();
-    this.layRest(compare);
+    for (const i of this.waiting(compare)) {
+      this.layAt(i, false);
+      yield;
+    }
+    this.aim(this.target);
   }
 
   /** Lays what is not laid yet, in an order. */
   layRest(compare: (a: Part, b: Part) => number) {
-    const rest = this.lay.activeParts().filter((i) => !this.lay.spots[i]);
-    for (const i of rest.sort((a, b) => compare(this.lay.parts[a]!, this.lay.parts[b]!) || a - b)) this.layAt(i, false);
+    for (const i of this.waiting(compare)) this.layAt(i, false);
     this.aim(this.target);
+  }
+
+  private waiting(compare: (a: Part, b: Part) => number): number[] {
+    const { parts, spots } = this.lay;
+    const rest = this.lay.activeParts().filter((i) => !spots[i]);
+    return rest.sort((a, b) => compare(parts[a]!, parts[b]!) || a - b);
   }
 
   /** Sets the target (nm on the endless length) and counts what the lay costs against it. */

@@ -50,9 +50,9 @@ function* firstOutlines(room: Room): Strategy {
   const ruin = new Ruin(job, pieces, sets[setChoice] ?? [], random);
   ruin.load(room.best!.placing, room.best!.ways);
   for (const key of [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width]) {
-    ruin.build((a, b) => key(b) - key(a));
+    for (const _ of ruin.build((a, b) => key(b) - key(a))) yield room.spend(4 / pieces.length);
     room.consider({ ...ruin.found(), setChoice });
-    yield room.spend(4);
+    yield room.spend(PASSES_A_STEP);
   }
 }
 
@@ -68,19 +68,22 @@ export function* descend(room: Room, from: Found, most: number): Strategy {
   const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
   ruin.load(from.placing, from.ways);
   let best = ruin.used;
+  let known = room.best;
   // While something is laid nowhere, every step that lays more is worth telling of.
   const aim = () =>
     ruin.aim(best === Infinity ? Math.max(1, floor) : Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
   aim();
   let steps = 0;
   for (let stale = 0; stale < STEPS_WITHOUT && steps < most; stale += STEPS) {
-    // From a better lay that another lane has told of it goes on at once.
-    if (most === Infinity && room.best!.placing.used[endless]! < best) return;
+    // From a better lay that another strategy or lane has found meanwhile it goes on at once.
+    if (most === Infinity && room.best !== known && (best === Infinity || room.best!.placing.used[endless]! < best))
+      return;
     for (let step = 0; step < STEPS; step++, steps++) {
       if (ruin.tryStep() && (ruin.isDone || best === Infinity)) {
         const before = room.best;
         room.consider({ ...ruin.found(), setChoice: from.setChoice });
         if (ruin.isDone || room.best !== before) stale = 0;
+        if (room.best !== before) known = room.best;
         best = ruin.used;
         aim();
       }

@@ -1,6 +1,8 @@
 import { boxShape, Clearances, ringShape, type Shape } from './clearances';
 import type { LayJob } from './job';
-import { boxesOutside, turnOutline } from './outline';
+import type { Nm } from '../length';
+import { boxesOutside, turnOutline, type Point } from './outline';
+import { coarseOutline } from './rounded-outline';
 import type { Part } from './parts';
 
 /** Where a shape lies: nm, its box's lower left corner. */
@@ -37,11 +39,18 @@ export function shapesOf(job: LayJob, parts: readonly Part[]): ShapeSet {
     }
     return number;
   };
+  const simpler = new Map<string, readonly Point[]>();
+  const coarse = (id: string, ring: readonly Point[], width: Nm, height: Nm) => {
+    if (!simpler.has(id)) simpler.set(id, coarseOutline(ring, width, height));
+    return simpler.get(id)!;
+  };
   const ways = parts.map(({ width, height, turns, outlines, piece }) =>
     (outlines ? outlines.turns : turns).map((turn) => {
       const [w, h] = turn % 180 === 0 ? [width, height] : [height, width];
       return outlines
-        ? numberOf(`${piece!.id} ${turn}`, turn / 90, () => ringShape(turnOutline(outlines.ring, turn), w, h))
+        ? numberOf(`${piece!.id} ${turn}`, turn / 90, () =>
+            ringShape(turnOutline(coarse(piece!.id, outlines.ring, width, height), turn), w, h),
+          )
         : numberOf(`${w} ${h} ${turn}`, turn / 90, () => boxShape(w, h));
     }),
   );

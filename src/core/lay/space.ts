@@ -43,6 +43,8 @@ export function offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: SpaceRule, best: Pla
 }
 
 const START = 64;
+/** So many rectangles are kept: of more, which only lays of thousands of parts have, those that end lowest are given up. */
+const MOST_KEPT = 1_500;
 
 /**
  * The free cloth of one length as the list of its maximal empty rectangles, which overlap each other. Taking a box
@@ -165,6 +167,12 @@ export class FreeSpace implements ClothSpace {
       kept++;
     }
     this.count = kept;
+    if (kept > 2 * MOST_KEPT) {
+      this.giveUpLowest();
+      besides = 0;
+      for (let i = 0; i < this.count; i++)
+        if (X1[i] === ax || X0[i] === bx || Y1[i] === ay || Y0[i] === by) beside[besides++] = i;
+    }
     for (let k = 0; k < meets; k += 4) {
       const x0 = met[k]!;
       const y0 = met[k + 1]!;
@@ -175,6 +183,19 @@ export class FreeSpace implements ClothSpace {
       if (ay > y0) besides = this.keep(x0, y0, x1, ay, besides);
       if (by < y1) besides = this.keep(x0, by, x1, y1, besides);
     }
+  }
+
+  /** Keeps the rectangles that end highest. */
+  private giveUpLowest() {
+    const { x0, y0, x1, y1 } = this;
+    const least = y1.slice(0, this.count).sort()[this.count - MOST_KEPT]!;
+    let kept = 0;
+    for (let i = 0; i < this.count; i++) {
+      if (y1[i]! < least) continue;
+      [x0[kept], y0[kept], x1[kept], y1[kept]] = [x0[i]!, y0[i]!, x1[i]!, y1[i]!];
+      kept++;
+    }
+    this.count = kept;
   }
 
   /**

@@ -26,6 +26,8 @@ const LEAST_GROWTH = 1.2;
 const MOST_GROWTH = 2;
 const FADING = 0.95;
 const PHASES_TRIED = 8;
+/** So many parts are moved before others are let go on: some milliseconds. */
+const AT_ONCE = 10;
 
 /**
  * Overlap minimisation with guided weights (after Umetani and others 2009 and Gardeyn and others 2025, from memory): all
@@ -162,10 +164,10 @@ export class Squeeze {
     this.shapeOf[i] = spot.shape;
   }
 
-  /** One sweep over the parts that lie in others, in a random order. Returns how many were moved about. */
-  sweep(): number {
+  /** One sweep over the parts that lie in others, in a random order. Yields how many were moved about, now and then and at the end. */
+  *sweep(): Generator<number, void, void> {
     const { random } = this;
-    let moved = 0;
+    let moved = 1;
     if (this.members.length > 0 && random.next() < 0.5) moved += this.moveGroup();
     const order = Array.from({ length: this.n }, (_, i) => i).filter((i) => this.overlaps(i));
     for (let k = order.length - 1; k > 0; k--) {
@@ -175,10 +177,12 @@ export class Squeeze {
     for (const i of order) {
       if (!this.overlaps(i)) continue;
       this.move(i);
-      moved++;
+      if (++moved < AT_ONCE) continue;
+      yield moved;
+      moved = 0;
     }
     this.reweigh();
-    return moved + 1;
+    yield moved;
   }
 
   /** True when no part lies in another or beyond the target. */

@@ -192,12 +192,15 @@ function* squeezes(room: Room): Strategy {
     if (isStuck) squeeze.disrupt();
     let strikes = 0;
     while (!squeeze.isFree && strikes < STRIKES && room.best!.placing.used[endless]! > target) {
-      yield room.spend(squeeze.sweep() * PASSES_A_MOVE);
+      for (const moved of squeeze.sweep()) yield room.spend(moved * PASSES_A_MOVE);
       if (squeeze.stale < SWEEPS_WITHOUT) continue;
       squeeze.restore();
       strikes++;
     }
-    if (squeeze.isFree) room.consider({ ...from, placing: measured(job, from.parts, squeeze.asPlacing()) });
+    if (squeeze.isFree) {
+      room.consider({ ...from, placing: measured(job, from.parts, squeeze.asPlacing()) });
+      yield room.spend(PASSES_A_MOVE);
+    }
     // Where it failed, it goes on from there with a little more cloth; from the best lay again when that comes to nothing.
     const failed = strikes >= STRIKES;
     isFresh = !failed || share < LEAST_PRESS;

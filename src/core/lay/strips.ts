@@ -31,23 +31,26 @@ export interface StripBlock {
 /** No cut is worth a join that is shorter than twice what the join takes. */
 export const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
 
+/** The same for straight cuts, where one that is shorter than it is wide can always be done without. */
+export const leastStraightCut = (want: StripWant) => Math.max(leastCut(want), want.width);
+
+/** What n cuts lack of a strip by rounding alone (nm): no further cut is joined on for that. */
+const ROUNDING = 100;
+
 /**
  * The lengths of n cuts that join to the wanted length: each join takes `loss` once, so they sum to
  * length + (n - 1) * loss. `even` makes them alike, otherwise all but the last are as long as `most` allows and the
- * last takes the rest (never under the least). Null when n cuts can't do it.
+ * last takes the rest. None is under `least`, nor so short that it would bring hardly any length. Null when n cuts can't do it.
  */
 export function cutLengths(want: StripWant, n: number, most: Nm, even: boolean): Nm[] | null {
   const total = want.length + (n - 1) * want.loss;
-  const least = Math.max(1, want.least);
   if (n * most < total) return null;
-  if (n === 1) return [Math.max(total, least)].filter((one) => one <= most);
-  if (even) {
-    const each = Math.ceil(total / n);
-    return each >= least ? Array.from({ length: n }, () => each) : null;
-  }
-  const rest = Math.max(total - (n - 1) * most, least);
-  const full = Math.ceil((total - rest) / (n - 1));
-  return full >= least && rest <= most ? [...Array.from({ length: n - 1 }, () => full), rest] : null;
+  if (n === 1) return [Math.max(total, want.least)].filter((one) => one <= most);
+  const least = Math.max(want.least, Math.min(most, leastStraightCut(want)));
+  if (least > most) return null;
+  const rest = even ? Math.max(Math.ceil(total / n), least) : Math.max(total - (n - 1) * most, least);
+  const full = even ? rest : Math.max(Math.ceil((total - rest) / (n - 1)), least);
+  return [...Array.from({ length: n - 1 }, () => full), rest];
 }
 
 /**
@@ -154,14 +157,19 @@ export function biasFrom(
 /** The cuts over the corner for a lying block, in the box from its lower left corner to their furthest ones. */
 function blockOf(cuts: readonly BlockCut[], isLying: boolean): StripBlock {
   const turned = cuts.map((cut) => (isLying ? { ...cut, outline: overCorner(cut.outline) } : cut));
-  const corners = turned.flatMap(({ outline }) => outline);
-  return { width: Math.max(...corners.map(([x]) => x)), height: Math.max(...corners.map(([, y]) => y)), cuts: turned };
+  const furthest = (axis: 0 | 1) =>
+    turned.reduce((far, { outline }) => outline.reduce((most, corner) => Math.max(most, corner[axis]), far), 0);
+  return { width: furthest(0), height: furthest(1), cuts: turned };
 }
 
 /** The same cuts in the least box round them. */
 function trimmed({ width, height, cuts }: StripBlock): StripBlock {
-  const corners = cuts.flatMap(({ outline }) => outline);
-  const [left, low] = [Math.min(...corners.map(([x]) => x)), Math.min(...corners.map(([, y]) => y))];
+  const nearest = (axis: 0 | 1) =>
+    cuts.reduce(
+      (near, { outline }) => outline.reduce((least, corner) => Math.min(least, corner[axis]), near),
+      Infinity,
+    );
+  const [left, low] = [nearest(0), nearest(1)];
   const moved = (outline: BlockCut['outline']) => outline.map(([x, y]): Point => [x - left, y - low]) as BlockCut['outline']; // prettier-ignore
   return {
     width: width - left,
@@ -183,7 +191,7 @@ function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm, cuts: Bloc
     const least = leastCut(want);
     // Each cut gives its length less a join's loss, but for one: n cuts have n - 1 joins.
     let missing = want.length - want.loss;
-    for (let isFirst = true; isFirst || missing > 0;) {
+    for (let isFirst = true; isFirst || missing > ROUNDING;) {
       if (bandWidth !== want.width || (to - from) * ROOT2 < least) {
         if (bandWidth > 0) offset += (bandWidth + gap) * ROOT2;
         if (offset > l) {

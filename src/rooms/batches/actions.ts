@@ -99,12 +99,12 @@ export async function removeLine(batchId: number, lineId: number): Promise<Answe
   });
 }
 
-/** Asks for the lays of a batch: `seconds` of search for each cloth. */
+/** Asks for the lays of a batch: `seconds` of search for all its cloths together. */
 export async function makeLays(batchId: number, seconds: number): Promise<Answer<{ id: number }>> {
   if (!Number.isInteger(seconds) || seconds < 1 || seconds > 600)
-    return failed('seconds', 'The search takes from 1 to 600 seconds a cloth.');
-  return answering(async () => {
-    const [batch] = await database()
+    return failed('seconds', 'The search takes from 1 to 600 seconds.');
+  return changing(async (tx) => {
+    const [batch] = await tx
       .update(schema.batches)
       .set({
         status: 'queued',
@@ -114,15 +114,16 @@ export async function makeLays(batchId: number, seconds: number): Promise<Answer
         progressNote: 'Waiting for its turn',
         error: '',
         cancelRequested: false,
+        attempts: 0,
+        heartbeatAt: null,
+        secondsLeft: null,
         run: sql`${schema.batches.run} + 1`,
         updatedAt: new Date(),
       })
       .where(and(eq(schema.batches.id, batchId), inArray(schema.batches.status, [...OPEN])))
       .returning({ id: schema.batches.id, run: schema.batches.run });
     if (!batch) return failed('', 'This batch is being laid already, or is approved.', 'busy');
-    // Should this process end right here, the queue's sweep finds the batch and takes it up.
-    await requestLay({ batchId: batch.id, run: batch.run });
-    revalidatePath('/', 'layout');
+    await requestLay(tx, { batchId: batch.id, run: batch.run, seconds });
     return done({ id: batchId });
   });
 }

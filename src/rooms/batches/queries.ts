@@ -3,7 +3,8 @@ import { and, desc, eq, inArray, isNull } from 'drizzle-orm';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import { database, schema } from '@/db';
 import { loadKindBook } from '@/db/kinds';
-import { toOrderLine, type BatchRow } from '@/db/rows';
+import { toOrderLine, type BatchRow, type ClothRow } from '@/db/rows';
+import { lookOf } from '@/rooms/cloths/look';
 import type { ClothLook } from '@/ui/cloth-pattern';
 
 /** An order line as batches show it. */
@@ -25,15 +26,6 @@ export interface BatchCloth {
   name: string;
   look: ClothLook;
 }
-
-const lookOf = (row: typeof schema.cloths.$inferSelect): ClothLook => ({
-  pattern: row.pattern,
-  ground: row.groundColour,
-  figure: row.figureColour,
-  repeatAcross: row.repeatAcrossNm,
-  repeatAlong: row.repeatAlongNm,
-  drop: row.dropPart,
-});
 
 /** The lines that wait for a batch (`batchId` null) or are in one, by due date, with the cloths that they name. */
 export async function batchLines(batchId: number | null): Promise<{ lines: BatchLine[]; cloths: BatchCloth[] }> {
@@ -146,7 +138,7 @@ export async function getBatch(id: number) {
   const { lines, cloths } = await batchLines(id);
   const rows = await db.select().from(schema.lays).where(eq(schema.lays.batchId, id)).orderBy(schema.lays.id);
   const lays = rows.map((row): LaySummary => {
-    const cloth = row.cloth as typeof schema.cloths.$inferSelect;
+    const cloth = row.cloth as ClothRow;
     return {
       id: row.id,
       clothId: row.clothId,
@@ -176,6 +168,7 @@ export async function batchProgress(id: number) {
       status: schema.batches.status,
       progress: schema.batches.progress,
       note: schema.batches.progressNote,
+      secondsLeft: schema.batches.secondsLeft,
       best: schema.batches.bestSoFar,
       error: schema.batches.error,
     })

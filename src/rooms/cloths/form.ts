@@ -1,4 +1,5 @@
 import { FIBRES, GIVES, WEIGHTS, type Fibre, type Give, type Turns, type Weight } from '@/core/cloth';
+import { parseAmount, writeAmount } from '@/core/cost';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import type { ClothLook } from '@/ui/cloth-pattern';
@@ -14,6 +15,9 @@ export interface ClothForm {
   repeatAlong: string;
   /** The drop as a fraction of the repeat along: `0`, `1/2`, `1/3`, `0.25`. */
   drop: string;
+  /** Where the first motif lies, from the left edge and from the squared end; empty: at the corner. */
+  motifAcross: string;
+  motifAlong: string;
   turns: Turns;
   fibre: Fibre;
   weight: Weight;
@@ -37,6 +41,8 @@ export const EMPTY_CLOTH: ClothForm = {
   repeatAcross: '',
   repeatAlong: '',
   drop: '0',
+  motifAcross: '',
+  motifAlong: '',
   turns: 'half',
   fibre: 'cotton',
   weight: 'medium',
@@ -89,6 +95,8 @@ export interface ClothValues {
   repeatAcrossNm: Nm;
   repeatAlongNm: Nm;
   dropPart: number;
+  motifAcrossNm: Nm;
+  motifAlongNm: Nm;
   turns: Turns;
   fibre: Fibre;
   weight: Weight;
@@ -104,6 +112,7 @@ export interface ClothValues {
 }
 
 const MOST_PRICE = 100_000_000;
+const EXAMPLE_PRICE = 2450;
 
 /** Reads a typed cloth; each fault names its field. An empty selvage or repeat is none. */
 export function readClothForm(form: ClothForm): { values: ClothValues; faults: Fault[] } {
@@ -122,6 +131,8 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
   const selvageRightNm = length('selvageRight', true);
   const repeatAcrossNm = length('repeatAcross', true);
   const repeatAlongNm = length('repeatAlong', true);
+  const motifAcrossNm = length('motifAcross', true);
+  const motifAlongNm = length('motifAlong', true);
   const sellingStepNm = length('sellingStep', false);
   const isFine = (field: string) => !faults.some((one) => one.field === field);
   if (isFine('width') && widthNm === 0) fault('width', 'A cloth’s width is more than zero.');
@@ -139,15 +150,17 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
     fault('drop', 'A drop needs a repeat both across and along.');
   if (form.name.trim() === '') fault('name', 'Give the cloth a name.');
   else if (form.name.trim().length > 120) fault('name', 'A name has at most 120 letters.');
-  const priceMinor = readPrice(form.price);
-  if (priceMinor === null)
+  const hasCurrency = /^[A-Z]{3}$/.test(form.currency);
+  if (!hasCurrency) fault('currency', 'A currency has three letters, like GBP.');
+  const currency = hasCurrency ? form.currency : 'GBP';
+  const priceMinor = parseAmount(form.price, currency);
+  if (priceMinor === null || priceMinor > MOST_PRICE)
     fault(
       'price',
       form.price.trim() === ''
         ? 'A price is needed here; 0 is one.'
-        : `“${form.price}” is not a price; write it like 24.50.`,
+        : `“${form.price}” is not a price in ${currency}; write it like ${writeAmount(EXAMPLE_PRICE, currency)}.`,
     );
-  if (!/^[A-Z]{3}$/.test(form.currency)) fault('currency', 'A currency has three letters, like GBP.');
   for (const field of ['groundColour', 'figureColour'] as const)
     if (!/^#[0-9a-f]{6}$/i.test(form[field])) fault(field, 'Choose a colour.');
   return {
@@ -161,6 +174,8 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
       repeatAcrossNm,
       repeatAlongNm,
       dropPart: dropPart ?? 0,
+      motifAcrossNm,
+      motifAlongNm,
       turns: form.turns,
       fibre: form.fibre,
       weight: form.weight,
@@ -185,12 +200,4 @@ function readDrop(text: string): number | null {
   const fraction = /^(\d{1,3})\s*\/\s*(\d{1,3})$/.exec(given);
   const value = fraction ? Number(fraction[1]) / Number(fraction[2]) : /^\d*\.?\d+$/.test(given) ? Number(given) : NaN;
   return value >= 0 && value < 1 ? value : null;
-}
-
-/** A price with up to two decimals as minor units, or null. */
-function readPrice(text: string): number | null {
-  const found = /^(\d{1,7})(?:[.,](\d{1,2}))?$/.exec(text.trim());
-  if (!found) return null;
-  const minor = Number(found[1]) * 100 + Number((found[2] ?? '').padEnd(2, '0') || 0);
-  return minor <= MOST_PRICE ? minor : null;
 }

@@ -1,5 +1,6 @@
 import 'server-only';
 import { eq, sql } from 'drizzle-orm';
+import { writeAmount } from '@/core/cost';
 import { printLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { database, schema } from '@/db';
 import type { ClothRow } from '@/db/rows';
@@ -28,6 +29,8 @@ function toForm(row: ClothRow): ClothForm {
     repeatAcross: text(row.repeatAcrossNm),
     repeatAlong: text(row.repeatAlongNm),
     drop: dropText(row.dropPart),
+    motifAcross: text(row.motifAcrossNm),
+    motifAlong: text(row.motifAlongNm),
     turns: row.turns,
     fibre: row.fibre,
     weight: row.weight,
@@ -35,7 +38,7 @@ function toForm(row: ClothRow): ClothForm {
     pattern: row.pattern,
     groundColour: row.groundColour,
     figureColour: row.figureColour,
-    price: (row.priceMinor / 100).toFixed(2),
+    price: writeAmount(row.priceMinor, row.currency),
     currency: row.currency,
     pricePer: row.pricePer,
     sellingStep: stepText(row.sellingStepNm, row.units),

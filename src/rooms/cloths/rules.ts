@@ -14,6 +14,8 @@ const cloth = Joi.object<ClothForm>({
   repeatAcross: text(60),
   repeatAlong: text(60),
   drop: text(20),
+  motifAcross: text(60),
+  motifAlong: text(60),
   turns: Joi.string()
     .valid(...Object.keys(TURN_LABELS))
     .required(),

@@ -1,4 +1,5 @@
 import 'server-only';
+import { lookOf } from '@/rooms/cloths/look';
 import { and, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Cloth } from '@/core/cloth';
 import { database, schema } from '@/db';
@@ -193,13 +194,6 @@ export async function clothChoices(): Promise<ClothChoice[]> {
     id: String(row.id),
     name: row.name,
     cloth: toCloth(row),
-    look: {
-      pattern: row.pattern,
-      ground: row.groundColour,
-      figure: row.figureColour,
-      repeatAcross: row.repeatAcrossNm,
-      repeatAlong: row.repeatAlongNm,
-      drop: row.dropPart,
-    },
+    look: lookOf(row),
   }));
 }

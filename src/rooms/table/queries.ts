@@ -1,4 +1,5 @@
 import 'server-only';
+import { lookOf } from '@/rooms/cloths/look';
 import { and, eq, inArray } from 'drizzle-orm';
 import { turnOutline, type Point } from '@/core/lay';
 import { fromUnits, NM, type Units } from '@/core/length';
@@ -63,14 +64,7 @@ export async function getLays(batchId: number): Promise<LayView[]> {
       batchId,
       clothName: cloth.name,
       units: row.units,
-      look: {
-        pattern: cloth.pattern,
-        ground: cloth.groundColour,
-        figure: cloth.figureColour,
-        repeatAcross: cloth.repeatAcrossNm,
-        repeatAlong: cloth.repeatAlongNm,
-        drop: cloth.dropPart,
-      },
+      look: lookOf(cloth),
       widthMm: cloth.widthNm / NM.mm,
       selvageMm: [cloth.selvageLeftNm / NM.mm, cloth.selvageRightNm / NM.mm],
       usedNm: row.usedNm,

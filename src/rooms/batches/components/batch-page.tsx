@@ -20,10 +20,10 @@ import { BatchStatus } from './batch-status';
 import { LineList } from './line-list';
 
 const SEARCHES = [
-  { seconds: 2, label: 'Quick: 2 s a cloth' },
-  { seconds: 5, label: 'Usual: 5 s a cloth' },
-  { seconds: 30, label: 'Thorough: 30 s a cloth' },
-  { seconds: 300, label: 'Over a cup of tea: 5 min a cloth' },
+  { seconds: 5, label: 'Quick: 5 s in all' },
+  { seconds: 15, label: 'Usual: 15 s in all' },
+  { seconds: 60, label: 'Thorough: 1 min in all' },
+  { seconds: 300, label: 'Over a cup of tea: 5 min' },
 ];
 
 export function BatchPage({ view, today }: { view: BatchView; today: string }) {
@@ -159,6 +159,7 @@ const ASK_EVERY_MS = 400;
 interface RunState {
   progress: number;
   note: string;
+  secondsLeft: number | null;
   best: BestSoFar | null;
   isStopping: boolean;
 }
@@ -168,6 +169,7 @@ function Running({ id, status, onStop }: { id: number; status: string; onStop: (
   const [state, setState] = useState<RunState>({
     progress: 0,
     note: 'Waiting for its turn',
+    secondsLeft: null,
     best: null,
     isStopping: false,
   });
@@ -178,7 +180,8 @@ function Running({ id, status, onStop }: { id: number; status: string; onStop: (
         .then((response) => (response.ok ? response.json() : null))
         .catch(() => null);
       if (!isHere || !answer) return;
-      setState((before) => ({ ...before, progress: answer.progress, note: answer.note, best: answer.best }));
+      const { progress, note, secondsLeft, best } = answer;
+      setState((before) => ({ ...before, progress, note, secondsLeft, best }));
       if (answer.status !== status) router.refresh();
     };
     const timer = setInterval(ask, ASK_EVERY_MS);
@@ -193,6 +196,11 @@ function Running({ id, status, onStop }: { id: number; status: string; onStop: (
         <Box flex="1">
           <Text fontWeight="700" fontSize="lg" mb="2">
             {state.isStopping ? 'Stopping; the best lays so far are kept' : state.note}
+            {!state.isStopping && state.secondsLeft !== null && (
+              <Text as="span" fontWeight="400" color="fg.muted" ms="3">
+                {timeLeft(state.secondsLeft)}
+              </Text>
+            )}
           </Text>
           <Progress.Root
             value={Math.round(state.progress * 100)}
@@ -221,8 +229,17 @@ function Running({ id, status, onStop }: { id: number; status: string; onStop: (
   );
 }
 
+/** `about 40 s left`, `about 3 min left`. */
+const timeLeft = (seconds: number) =>
+  seconds <= 1
+    ? 'nearly done'
+    : seconds < 90
+      ? `about ${seconds} s left`
+      : `about ${Math.round(seconds / 60)} min left`;
+
 /** The best lay that the search has so far, to scale, along the screen as it will lie along the table. */
-function BestLay({ best: { cloth, units, usedNm, boundNm, widthMm, rings } }: { best: BestSoFar }) {
+function BestLay({ best }: { best: BestSoFar }) {
+  const { cloth, units, usedNm, boundNm, widthMm, rings, unplaced, unplacedCount } = best;
   const used = usedNm / NM.mm;
   return (
     <Box mt="4">
@@ -232,8 +249,15 @@ function BestLay({ best: { cloth, units, usedNm, boundNm, widthMm, rings } }: { 
           so far <Fractions>{longLength(usedNm, units)}</Fractions>
         </Text>
         <Text color="fg.muted">
-          cannot be under <Fractions>{longLength(boundNm, units)}</Fractions>
+          {unplacedCount > 0 ? 'what lies cannot be under ' : 'cannot be under '}
+          <Fractions>{longLength(boundNm, units)}</Fractions>
         </Text>
+        {unplacedCount > 0 && (
+          <Text color="fg.error" fontWeight="700">
+            {unplacedCount} not laid yet: {unplaced.join(', ')}
+            {unplacedCount > unplaced.length && ' …'}
+          </Text>
+        )}
       </Flex>
       <Box asChild w="100%" maxH="260px" display="block" data-testid="best-so-far">
         <svg

@@ -49,7 +49,15 @@ export function ClothFormView({
     return typing ?? saved;
   };
   const length = (
-    name: 'width' | 'selvageLeft' | 'selvageRight' | 'repeatAcross' | 'repeatAlong' | 'sellingStep',
+    name:
+      | 'width'
+      | 'selvageLeft'
+      | 'selvageRight'
+      | 'repeatAcross'
+      | 'repeatAlong'
+      | 'motifAcross'
+      | 'motifAlong'
+      | 'sellingStep',
     label: string,
     hint: string,
   ) => <FormLength control={control} name={name} label={label} hint={hint} units={form.units} error={errorAt(name)} />;
@@ -143,6 +151,8 @@ export function ClothFormView({
                 <Labelled label="Drop" error={errorAt('drop')} hint="0 straight match, 1/2 half drop">
                   <Input {...register('drop')} fontSize="lg" fontWeight="600" autoComplete="off" />
                 </Labelled>
+                {length('motifAcross', 'First motif from the left', 'its middle, from the edge')}
+                {length('motifAlong', 'First motif from the end', 'its middle, squared end')}
                 <Labelled label="Pieces may turn">
                   <Select control={control} name="turns" choices={TURN_LABELS} />
                 </Labelled>
@@ -188,7 +198,7 @@ export function ClothFormView({
                   <Select
                     control={control}
                     name="currency"
-                    choices={{ GBP: 'GBP', EUR: 'EUR', USD: 'USD', CAD: 'CAD', AUD: 'AUD' }}
+                    choices={{ GBP: 'GBP', EUR: 'EUR', USD: 'USD', CAD: 'CAD', AUD: 'AUD', JPY: 'JPY' }}
                   />
                 </Labelled>
                 <Labelled label="For one">
@@ -215,6 +225,7 @@ function ClothPicture({ form, values }: { form: ClothForm; values: ReturnType<ty
     repeatAcross: values.repeatAcrossNm,
     repeatAlong: values.repeatAlongNm,
     drop: values.dropPart,
+    motif: [values.motifAcrossNm, values.motifAlongNm],
   };
   const style = STYLES[form.units];
   const usable = values.widthNm - values.selvageLeftNm - values.selvageRightNm;

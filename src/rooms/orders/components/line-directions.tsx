@@ -72,7 +72,9 @@ export function WideChoice({
     <Box borderLeftWidth="5px" borderColor="warn.line" bg="warn.bg" px="4" py="3">
       <Text fontWeight="700">
         <Fractions>
-          {`${wide.length === 1 ? 'One part is' : `${wide.length} parts are`} wider than ${name}, ${printLength(usable, STYLES[units])} between its selvages`}
+          {wide.every(({ why }) => why === 'motif')
+            ? `${wide.length === 1 ? 'One motif has' : `${wide.length} motifs have`} no place on ${name}, ${printLength(usable, STYLES[units])} between its selvages`
+            : `${wide.length === 1 ? 'One part is' : `${wide.length} parts are`} too wide for ${name}, ${printLength(usable, STYLES[units])} between its selvages`}
         </Fractions>
       </Text>
       <Text fontSize="sm" color="fg.muted">
@@ -97,7 +99,7 @@ export function WideChoice({
                   </Text>
                 </Box>
               ))}
-              {one.ways.length === 1 && (
+              {one.why === 'width' && one.ways.length === 1 && (
                 <Text color="fg.muted" alignSelf="center">
                   too deep to run along the bolt
                 </Text>

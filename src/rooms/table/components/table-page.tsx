@@ -283,7 +283,7 @@ function Figures({
           <Fractions>{longLength(lay.boundNm, units)}</Fractions>
         </Figure>
         <Figure
-          label="One by one by hand"
+          label="By hand"
           note={saved > 0 ? `${money(lay.handCostMinor)}; saved ${money(saved)}` : money(lay.handCostMinor)}
         >
           <Fractions>{longLength(lay.handNm, units)}</Fractions>
