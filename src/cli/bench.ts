@@ -177,6 +177,12 @@ async function benchDevelopment(folder: string, seconds: number) {
 }
 
 const [what, time] = process.argv.slice(2);
+if (what === '--help' || what === '-h') {
+  console.log(
+    'usage: bench [all|lay] [SECONDS]: prints speeds and lengths; lay: of the lay engine alone; SECONDS (5) a job',
+  );
+  process.exit(0);
+}
 const seconds = Number(time ?? 5);
 if (what !== 'lay') benchCutList();
 benchFirstPlans();

@@ -5,6 +5,9 @@ import { fuzz } from '@/bench/fuzz';
 const USAGE =
   'usage: fuzz [--count N] [--seconds S] [--from SEED]: lays N random jobs (100) of every feature, S seconds (1) each; status 1 when one goes wrong';
 
+/** What is later than that is told; a busy machine may be the cause. */
+const LATE_MS = 1_000;
+
 // Random lay jobs, for as long as one likes: each plan is checked apart from the search.
 const string = { type: 'string' } as const;
 const { values } = parseArgs({ options: { count: string, seconds: string, from: string, help: { type: 'boolean' } } });
@@ -19,6 +22,7 @@ else {
   for (let seed = from; seed < from + count; seed++) {
     try {
       const found = fuzz(seed, seconds, () => performance.now());
+      if (found.late > LATE_MS) console.log(`seed ${seed}: ${Math.round(found.late)} ms late`);
       if (found.wrong.length === 0) continue;
       console.log(`seed ${seed}: ${found.wrong.join('; ')}`);
     } catch (error) {

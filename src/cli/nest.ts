@@ -7,10 +7,11 @@ import { readText, Refusal, runCommand } from './command';
 
 /** Threads take a moment to start: shorter searches do without. */
 const LEAST_SECONDS = 0.5;
-const USAGE = 'usage: nest JOB.json [--out PLAN.json] [--seconds S] [--seed N] [--steps N]';
+const USAGE =
+  'usage: nest JOB.json [--out PLAN.json] [--seconds S] [--seed N] [--steps N]; JOB.json may be - for standard input';
 
 // The lay engine on the command line (docs/formats/lay-job.md): exit 0 with a plan, 2 with one line on what is wrong.
-await runCommand(async (args) => {
+await runCommand(USAGE, async (args) => {
   const { values, positionals } = parse(args);
   if (positionals.length !== 1) throw new Refusal(USAGE);
   const options = readOptions(values);

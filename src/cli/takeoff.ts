@@ -2,10 +2,10 @@ import { parseArgs } from 'node:util';
 import { cutListToJson, parseOrder, takeOffOrder } from '@/core/files';
 import { readText, Refusal, runCommand } from './command';
 
-const USAGE = 'usage: takeoff ORDER.json [--out CUTLIST.json]';
+const USAGE = 'usage: takeoff ORDER.json [--out CUTLIST.json]; ORDER.json may be - for standard input';
 
 // The take-off on the command line (docs/formats/order.md): exit 0 with a cut list, 2 with one line on what is wrong.
-await runCommand((args) => {
+await runCommand(USAGE, (args) => {
   const { values, positionals } = parse(args);
   if (positionals.length !== 1) throw new Refusal(USAGE);
   const order = parseOrder(readText(positionals[0]!));
