@@ -67,7 +67,7 @@ const config = [
   ...tseslint.configs.recommended,
   {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-eval': 'error',
       'no-implied-eval': 'error',
       'no-new-func': 'error',

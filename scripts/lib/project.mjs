@@ -108,7 +108,7 @@ export async function ensureBundles() {
       bench: 'src/cli/bench.ts',
       fuzz: 'src/cli/fuzz.ts',
       'lay-worker': 'src/work/lay-worker.ts',
-      'sheet-worker': 'src/work/sheet-worker.ts',
+      'sheet-child': 'src/work/sheet-child.ts',
       'set-up': 'src/work/set-up.ts',
       'browser-worker': 'src/bench/browser-worker.ts',
     },

@@ -1,10 +1,9 @@
 import { notFound } from 'next/navigation';
-
-const LARGEST_ID = 2_147_483_647;
+import { idFrom } from '@/rooms/ids';
 
 /** A record's id out of the address; anything else is a page that is not there. */
 export function readId(text: string): number {
-  const id = Number(text);
-  if (!/^\d+$/.test(text) || id < 1 || id > LARGEST_ID) notFound();
+  const id = idFrom(text);
+  if (id === null) notFound();
   return id;
 }

@@ -113,6 +113,12 @@ export const orders = pgTable(
     due: date('due', { mode: 'string' }).notNull(),
     units: text('units', { enum: ['in', 'mm'] }).notNull(),
     notes: text('notes').notNull().default(''),
+    /** Where it is, told from the batches of its lines; a trigger keeps it (migration 0006), so that lists need not look at every line. */
+    status: text('status', { enum: ['waiting', 'batched', 'approved', 'cut'] })
+      .notNull()
+      .default('waiting'),
+    /** What a search looks at: number, customer and notes; kept by a trigger. */
+    searchText: text('search_text').notNull().default(''),
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
     version: version(),
     createdAt: createdAt(),
@@ -120,7 +126,12 @@ export const orders = pgTable(
   },
   (t) => [
     index('orders_customer').on(t.customerId),
-    index('orders_due').on(t.due),
+    index('orders_by_due')
+      .on(sql`(${t.status} = 'cut')`, t.due, t.no)
+      .where(sql`${t.deletedAt} IS NULL`),
+    index('orders_by_status')
+      .on(t.status, t.due, t.no)
+      .where(sql`${t.deletedAt} IS NULL`),
     check('orders_units', sql`${t.units} IN ('in', 'mm')`),
     check('orders_no', sql`${t.no} > 0 AND ${t.mark} >= 0`),
   ],
@@ -188,6 +199,10 @@ export const orderLines = pgTable(
   (t) => [
     unique('order_lines_position').on(t.orderId, t.position),
     index('order_lines_batch').on(t.batchId),
+    index('order_lines_waiting')
+      .on(t.orderId)
+      .where(sql`${t.batchId} IS NULL`),
+    index('order_lines_kind').on(t.kind),
     check('order_lines_qty', sql`${t.qty} BETWEEN 1 AND 10000`),
     check(
       'order_lines_words',

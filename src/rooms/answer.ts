@@ -18,6 +18,9 @@ export const failed = (field: string, message: string, code = 'refused'): Answer
   faults: [{ code, field, message }],
 });
 
+/** The answer to a change of a record that is not there, or of an id that is none. */
+export const gone = (what: string): Answer<never> => failed('', `This ${what} is no longer there.`, 'gone');
+
 /** The answer to an edit that was made on an older version of a record. */
 export const staleAnswer = (what: string, version: number, savedAt: Date): Answer<never> => ({
   ok: false,
@@ -31,22 +34,29 @@ export const staleAnswer = (what: string, version: number, savedAt: Date): Answe
   ],
 });
 
+/** PostgreSQL's codes (appendix A of its manual) for a full disk, and for texts with characters that it can't keep. */
+const DISK_FULL = '53100';
+const UNKEEPABLE = new Set(['22021', '22P05']);
+
 /** Runs an action's body; a lost connection or an unforeseen error becomes one sentence instead of a crash. */
 export async function answering<T>(body: () => Promise<Answer<T>>): Promise<Answer<T>> {
   try {
     return await body();
   } catch (error) {
     console.error(error);
+    const code = (error as { cause?: { code?: string } }).cause?.code ?? '';
+    if (code === DISK_FULL)
+      return failed('', 'The disk that holds the database is full, so nothing was saved. What you typed is still here: make room on the disk and try again.', 'disk-full'); // prettier-ignore
+    if (UNKEEPABLE.has(code))
+      return failed(
+        '',
+        'A character in one of the fields can’t be kept; write that field again by hand.',
+        'characters',
+      );
     return failed(
       '',
       'It could not be saved just now: the database did not answer as expected. What you typed is still here; try again.',
       'unavailable',
     );
   }
-}
-
-/** The name of the database constraint that an error broke, if it broke one. */
-export function brokenConstraint(error: unknown): string | null {
-  const cause = (error as { cause?: { constraint?: string } }).cause;
-  return cause?.constraint ?? null;
 }

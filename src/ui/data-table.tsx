@@ -15,6 +15,8 @@ import {
   type RowData,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
+import Link from 'next/link';
+import { PageLink } from './page-link';
 
 export const sortable = tableFeatures({
   rowSortingFeature,
@@ -27,22 +29,34 @@ export const sortable = tableFeatures({
 /** A column helper for tables of T. */
 export const columnsOf = <T extends RowData>() => createColumnHelper<typeof sortable, T>();
 
+/** A list of which the server sends one page: its sorting and its pages are addresses. */
+export interface ServerPage {
+  /** The column that it is sorted by, and whether the other way round. */
+  sort: string;
+  isDescending: boolean;
+  /** The address of the list sorted by a column; columns without one can't be sorted by. */
+  sortHref: Record<string, string>;
+  previous: string | null;
+  next: string | null;
+}
+
 interface Props<T extends RowData> {
   label: string;
   data: T[];
   columns: ColumnDef<typeof sortable, T>[];
+  server?: ServerPage;
 }
 
 /** Rows that stand on the screen at once. */
 const PAGE = 50;
 
 /** A list that sorts by its heads and turns its pages, with large rows for fingers; a row's first link opens it. */
-export function DataTable<T extends RowData>({ label, data, columns }: Props<T>) {
+export function DataTable<T extends RowData>({ label, data, columns, server }: Props<T>) {
   const table = useTable({
     features: sortable,
     columns,
     data,
-    initialState: { pagination: { pageIndex: 0, pageSize: PAGE } },
+    initialState: { pagination: { pageIndex: 0, pageSize: server ? data.length : PAGE } },
   });
   const { pageIndex } = table.state.pagination;
   const first = pageIndex * PAGE;
@@ -53,8 +67,12 @@ export function DataTable<T extends RowData>({ label, data, columns }: Props<T>)
           {table.getHeaderGroups().map((group) => (
             <Table.Row key={group.id} bg="bg.subtle">
               {group.headers.map((header) => {
-                const sorted = header.column.getIsSorted();
-                const canSort = header.column.getCanSort();
+                const isByThis = server?.sort === header.column.id;
+                const sorted = server
+                  ? isByThis && (server.isDescending ? 'desc' : 'asc')
+                  : header.column.getIsSorted();
+                const href = server?.sortHref[header.column.id];
+                const canSort = server ? href !== undefined : header.column.getCanSort();
                 return (
                   <Table.ColumnHeader
                     key={header.id}
@@ -65,18 +83,18 @@ export function DataTable<T extends RowData>({ label, data, columns }: Props<T>)
                     aria-sort={sorted ? (sorted === 'asc' ? 'ascending' : 'descending') : undefined}
                   >
                     {canSort ? (
-                      <Box
-                        as="button"
-                        display="inline-flex"
-                        alignItems="center"
-                        gap="1"
-                        minH="8"
-                        fontWeight="700"
-                        onClick={header.column.getToggleSortingHandler()}
-                      >
-                        <table.FlexRender header={header} />
-                        {sorted === 'asc' && <ArrowUp size={14} />}
-                        {sorted === 'desc' && <ArrowDown size={14} />}
+                      <Box asChild display="inline-flex" alignItems="center" gap="1" minH="8" fontWeight="700">
+                        {href === undefined ? (
+                          <button type="button" onClick={header.column.getToggleSortingHandler()}>
+                            <table.FlexRender header={header} />
+                            <Sorted way={sorted} />
+                          </button>
+                        ) : (
+                          <Link href={href} scroll={false}>
+                            <table.FlexRender header={header} />
+                            <Sorted way={sorted} />
+                          </Link>
+                        )}
                       </Box>
                     ) : (
                       <table.FlexRender header={header} />
@@ -99,19 +117,32 @@ export function DataTable<T extends RowData>({ label, data, columns }: Props<T>)
           ))}
         </Table.Body>
       </Table.Root>
-      {data.length > PAGE && (
+      {server && (server.previous ?? server.next) && (
+        <HStack px="3" py="2" gap="3" justify="flex-end" borderTopWidth="1px" borderColor="border.muted">
+          <PageLink href={server.previous}>
+            <ArrowLeft size={18} /> Previous
+          </PageLink>
+          <PageLink href={server.next}>
+            Next <ArrowRight size={18} />
+          </PageLink>
+        </HStack>
+      )}
+      {!server && data.length > PAGE && (
         <HStack px="3" py="2" gap="3" justify="flex-end" borderTopWidth="1px" borderColor="border.muted">
           <Text color="fg.muted">
             {first + 1} to {Math.min(first + PAGE, data.length)} of {data.length.toLocaleString('en')}
           </Text>
           <Button variant="ghost" disabled={!table.getCanPreviousPage()} onClick={() => table.previousPage()}>
-            <ArrowLeft size={18} /> Before
+            <ArrowLeft size={18} /> Previous
           </Button>
           <Button variant="ghost" disabled={!table.getCanNextPage()} onClick={() => table.nextPage()}>
-            After <ArrowRight size={18} />
+            Next <ArrowRight size={18} />
           </Button>
         </HStack>
       )}
     </Box>
   );
 }
+
+const Sorted = ({ way }: { way: 'asc' | 'desc' | false }) =>
+  way === false ? null : way === 'asc' ? <ArrowUp size={14} /> : <ArrowDown size={14} />;

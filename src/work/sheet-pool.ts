@@ -1,32 +1,116 @@
+import { fork } from 'node:child_process';
 import { join } from 'node:path';
-import Piscina from 'piscina';
+import type { Cloth } from '@/core/cloth';
+import type { CoverKind } from '@/core/covers';
 import type { Sheet } from '@/core/files/order-sheet';
 import { refuse, type Result } from '@/core/result';
-import type { SheetTask } from './sheet-worker';
+import type { HouseRules } from '@/rooms/house/form';
+import type { CheckedSheet } from '@/rooms/orders/sheet';
 
-const MOST_MS = 20_000;
-const MOST_MEMORY_MB = 512;
-const held = globalThis as { jollyBoltSheets?: Piscina };
+/** What a sheet is checked against, as it goes to another process. */
+export interface SheetRoomData {
+  own: CoverKind[];
+  withdrawn: string[];
+  cloths: [id: string, cloth: Cloth][];
+  clothIds: [name: string, id: string][];
+  house: HouseRules;
+  usualDue: string;
+}
 
-const pool = () =>
-  (held.jollyBoltSheets ??= new Piscina({
-    filename: join(/*turbopackIgnore: true*/ process.cwd(), 'dist', 'sheet-worker.mjs'),
-    minThreads: 0,
-    maxThreads: 1,
-    idleTimeout: 10_000,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
-  }));
+export type SheetQuestion =
+  | { ask: 'read'; bytes: Uint8Array }
+  | { ask: 'check'; sheet: Sheet; fields: readonly string[]; room: SheetRoomData; isPartial: boolean };
 
-/** Reads a table file in a thread with bounded memory and time. */
+export type SheetAnswer = { is: 'read'; sheet: Result<Sheet> } | { is: 'checked'; checked: CheckedSheet };
+
+const MOST_MS = 15_000;
+const MOST_MEMORY_MB = 256;
+/** So many files are read at once; further ones wait. */
+const MOST_AT_ONCE = 3;
+const MOST_WAITING = 40;
+
+/** A file that took too much, or a question that was called off. */
+class Ended extends Error {}
+
+const held = globalThis as { jollyBoltSheets?: { running: number; waiting: (() => void)[] } };
+const seats = () => (held.jollyBoltSheets ??= { running: 0, waiting: [] });
+
+async function takeSeat() {
+  const all = seats();
+  if (all.running >= MOST_AT_ONCE) {
+    if (all.waiting.length >= MOST_WAITING) throw new Ended();
+    await new Promise<void>((resolve) => all.waiting.push(resolve));
+  }
+  all.running++;
+}
+
+function leaveSeat() {
+  const all = seats();
+  all.running--;
+  all.waiting.shift()?.();
+}
+
+/** Asks a process of its own, which is killed when it takes too much time or memory, or when `signal` calls it off. */
+async function ask(question: SheetQuestion, signal?: AbortSignal): Promise<SheetAnswer> {
+  await takeSeat();
+  try {
+    return await new Promise<SheetAnswer>((resolve, reject) => {
+      const file = join(
+        /*turbopackIgnore: true*/ process.env.JOLLY_BOLT_HOME ?? process.cwd(),
+        'dist',
+        'sheet-child.mjs',
+      );
+      const child = fork(file, {
+        execArgv: [`--max-old-space-size=${MOST_MEMORY_MB}`],
+        serialization: 'advanced',
+        stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
+      });
+      const end = () => child.kill('SIGKILL');
+      const timer = setTimeout(end, MOST_MS);
+      signal?.addEventListener('abort', end);
+      if (signal?.aborted) end();
+      child.once('message', (answer) => resolve(answer as SheetAnswer));
+      child.once('error', reject);
+      child.once('close', () => {
+        clearTimeout(timer);
+        signal?.removeEventListener('abort', end);
+        reject(new Ended());
+      });
+      child.send(question, (error) => error && reject(new Ended()));
+    });
+  } finally {
+    leaveSeat();
+  }
+}
+
+const TOO_MUCH = refuse(
+  'sheet',
+  'file',
+  'The file takes too much time or memory to read; save it as plain CSV and try again.',
+);
+
+/** Reads a table file, with bounded memory and time. */
 export async function readSheetFile(bytes: Uint8Array): Promise<Result<Sheet>> {
   try {
-    return (await pool().run({ bytes } satisfies SheetTask, { signal: AbortSignal.timeout(MOST_MS) })) as Result<Sheet>;
+    const answer = await ask({ ask: 'read', bytes });
+    return answer.is === 'read' ? answer.sheet : TOO_MUCH;
   } catch (error) {
-    console.error(error);
-    return refuse(
-      'sheet',
-      'file',
-      'The file takes too much time or memory to read; save it as plain CSV and try again.',
-    );
+    if (!(error instanceof Ended)) throw error;
+    return TOO_MUCH;
+  }
+}
+
+/** Checks the rows of a sheet, with bounded memory and time. */
+export async function checkSheetApart(
+  question: Omit<Extract<SheetQuestion, { ask: 'check' }>, 'ask'>,
+  signal?: AbortSignal,
+): Promise<Result<CheckedSheet>> {
+  try {
+    const answer = await ask({ ask: 'check', ...question }, signal);
+    return answer.is === 'checked' ? { ok: true, value: answer.checked } : TOO_MUCH;
+  } catch (error) {
+    if (!(error instanceof Ended)) throw error;
+    if (signal?.aborted) return refuse('cancelled', '', 'The import was called off; nothing was brought in.');
+    return refuse('sheet', '', 'The sheet takes too much time or memory to check; bring it in in parts.');
   }
 }

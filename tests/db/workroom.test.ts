@@ -18,7 +18,7 @@ import { deleteCloth, saveCloth } from '@/rooms/cloths/actions';
 import { EMPTY_CLOTH } from '@/rooms/cloths/form';
 import { getCloth, listCloths } from '@/rooms/cloths/queries';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/rooms/orders/actions';
-import { getOrder, listOrders } from '@/rooms/orders/queries';
+import { getOrder, listOrders as pageOfOrders, type OrderQuery } from '@/rooms/orders/queries';
 import { importKind, saveKind, saveRules, withdrawKind } from '@/rooms/house/actions';
 import { EMPTY_KIND, usualDue } from '@/rooms/house/form';
 import { getOwnKind, houseRules, listOwnKinds } from '@/rooms/house/queries';
@@ -43,6 +43,7 @@ const value = <T>(answer: Answer<T>): T => {
   if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
   return answer.value;
 };
+const listOrders = async (query: OrderQuery) => (await pageOfOrders(query)).orders;
 const faultsOf = (answer: Answer) => (answer.ok ? [] : answer.faults);
 
 beforeAll(async () => {
@@ -386,7 +387,7 @@ describe('batches', () => {
     const again = await createBatch({ name: 'Second', lineIds: [...(await linesOf(a)), ...(await linesOf(b))] });
     expect(faultsOf(again)[0]).toMatchObject({ field: 'lineIds', code: 'taken' });
     expect((await batchLines(null)).lines).toHaveLength(1);
-    expect(await listBatches()).toHaveLength(1);
+    expect((await listBatches()).batches).toHaveLength(1);
     expect(faultsOf(await createBatch({ name: '', lineIds: [1] }))[0]!.field).toBe('name');
     expect(faultsOf(await createBatch({ name: 'x', lineIds: [] }))[0]!.field).toBe('lineIds');
   });
@@ -733,10 +734,26 @@ describe('orders from a sheet', () => {
       (cell, i) => rest[i] ?? cell,
     );
 
+  const sheetOf = (rows: string[][], isPartial = false) => ({ sheet: { columns, rows }, fields, isPartial });
+
+  test('an order with a wrong row stays out whole, unless the person says so', async () => {
+    const rows = [row('A', '17'), row('A', 'wide'), row('B', '18')];
+    expect(value(await importSheet(sheetOf(rows)))).toEqual({ orders: 1, lines: 1 });
+    expect((await getOrder(1))!.form.lines[0]!.typed.width).toBe('18');
+    expect(value(await importSheet(sheetOf(rows, true)))).toEqual({ orders: 2, lines: 2 });
+  });
+
+  test('a cell with a character that no database keeps is told at the cell; the rest comes in', async () => {
+    const strange = row('A', '17', { 1: 'The\u0000 Lock' });
+    expect(value(await importSheet(sheetOf([strange, row('B', '18'), row('C', '\ud800')])))).toEqual({
+      orders: 1,
+      lines: 1,
+    });
+  });
+
   test('the good rows come in as orders, as if they had been typed; the bad ones stay out', async () => {
     const answer = await importSheet(
-      { columns, rows: [row('A', '17 1/2'), row('A', 'wide'), row('B', '18'), row('A', '19')] },
-      fields,
+      sheetOf([row('A', '17 1/2'), row('A', 'wide'), row('B', '18'), row('A', '19')], true),
     );
     expect(value(answer)).toEqual({ orders: 2, lines: 3 });
     const [a, b] = [(await getOrder(1))!, (await getOrder(2))!];
@@ -751,12 +768,10 @@ describe('orders from a sheet', () => {
   });
 
   test('a sheet without a good row brings in nothing; one that is called off neither', async () => {
-    expect(faultsOf(await importSheet({ columns, rows: [row('A', 'x')] }, fields))[0]!.message).toContain('No row');
+    expect(faultsOf(await importSheet(sheetOf([row('A', 'x')])))[0]!.message).toContain('No order');
     const abort = new AbortController();
     abort.abort();
-    expect(faultsOf(await importSheet({ columns, rows: [row('A', '17')] }, fields, abort.signal))[0]!.code).toBe(
-      'cancelled',
-    );
+    expect(faultsOf(await importSheet(sheetOf([row('A', '17')]), abort.signal))[0]!.code).toBe('cancelled');
     expect(await listOrders({})).toEqual([]);
     expect(await db.select().from(schema.customers)).toEqual([]);
   });

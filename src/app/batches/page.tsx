@@ -3,19 +3,21 @@ import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { BatchesList } from '@/rooms/batches/components/batches-list';
-import { batchLines, listBatches } from '@/rooms/batches/queries';
+import { countWaiting, listBatches } from '@/rooms/batches/queries';
+import { queryText } from '@/rooms/texts';
 import { EmptyState, PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Batches' };
 
-export default async function BatchesPage() {
-  const [batches, { lines }] = await Promise.all([listBatches(), batchLines(null)]);
+export default async function BatchesPage({ searchParams }: { searchParams: Promise<{ page?: string | string[] }> }) {
+  const page = queryText((await searchParams).page);
+  const [{ batches, previous, next: older }, waiting] = await Promise.all([listBatches(page), countWaiting()]);
   const next =
-    lines.length > 0 ? (
+    waiting > 0 ? (
       <Button asChild>
         <Link href="/batches/new">
-          <Plus size={20} /> New batch of {lines.length} waiting {lines.length === 1 ? 'line' : 'lines'}
+          <Plus size={20} /> New batch of {waiting.toLocaleString('en')} waiting {waiting === 1 ? 'line' : 'lines'}
         </Link>
       </Button>
     ) : (
@@ -34,10 +36,14 @@ export default async function BatchesPage() {
         {batches.length > 0 && next}
       </PageHead>
       {batches.length > 0 ? (
-        <BatchesList batches={batches} />
+        <BatchesList
+          batches={batches}
+          previous={previous && `/batches?page=${previous}`}
+          next={older && `/batches?page=${older}`}
+        />
       ) : (
         <EmptyState title="No batch yet" action={next}>
-          {lines.length > 0
+          {waiting > 0
             ? 'Choose waiting order lines; each cloth gets one lay with the pattern matched.'
             : 'Batches are made of waiting order lines, and none is waiting. Write down an order first.'}
         </EmptyState>

@@ -4,19 +4,31 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { OrderSearch } from '@/rooms/orders/components/order-search';
 import { OrdersTable } from '@/rooms/orders/components/orders-table';
-import { ORDER_STATUSES, STATUS_LABELS, type OrderStatus } from '@/rooms/orders/form';
+import { ORDER_SORTS, ORDER_STATUSES, STATUS_LABELS, type OrderSort, type OrderStatus } from '@/rooms/orders/form';
 import { listOrders } from '@/rooms/orders/queries';
+import { queryText } from '@/rooms/texts';
 import { EmptyState, PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Orders' };
 
-export default async function OrdersPage({ searchParams }: { searchParams: Promise<{ q?: string; status?: string }> }) {
-  const { q = '', status = '' } = await searchParams;
-  const found = await listOrders({ search: q });
-  const only = ORDER_STATUSES.includes(status as OrderStatus) ? (status as OrderStatus) : '';
-  const orders = only ? found.filter((order) => order.status === only) : found;
-  const isEmpty = found.length === 0 && q === '';
+type Query = Record<'q' | 'status' | 'sort' | 'page', string | string[] | undefined>;
+
+export default async function OrdersPage({ searchParams }: { searchParams: Promise<Query> }) {
+  const query = await searchParams;
+  const [q, status, sort, page] = [query.q, query.status, query.sort, query.page].map(queryText) as [string, string, string, string]; // prettier-ignore
+  const only = ORDER_STATUSES.includes(status as OrderStatus) ? (status as OrderStatus) : undefined;
+  const isDescending = sort.startsWith('-');
+  const wanted = sort.replace(/^-/, '') as OrderSort;
+  const by = ORDER_SORTS.includes(wanted) ? wanted : 'due';
+  const found = await listOrders({ search: q, only, sort: by, isDescending, page });
+  const all = Object.values(found.counts).reduce((sum, count) => sum + count, 0);
+  const isEmpty = all === 0 && q === '';
+  const href = (rest: Record<string, string>) => {
+    const given = { ...(q && { q }), ...(only && { status: only }), ...rest };
+    return `/orders?${new URLSearchParams(given).toString()}`;
+  };
+  const sortText = isDescending ? `-${by}` : by;
   const newOrder = (
     <Button asChild>
       <Link href="/orders/new">
@@ -26,7 +38,10 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
   );
   return (
     <>
-      <PageHead title="Orders" about={isEmpty ? undefined : 'The soonest due first'}>
+      <PageHead
+        title="Orders"
+        about={isEmpty ? undefined : by === 'due' && !isDescending ? 'The soonest due first' : ''}
+      >
         <Button asChild variant="outline">
           <Link href="/orders/import">From a sheet</Link>
         </Button>
@@ -40,15 +55,23 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
         <>
           <OrderSearch
             search={q}
-            only={only}
-            states={ORDER_STATUSES.map((id) => ({
-              id,
-              label: STATUS_LABELS[id],
-              count: found.filter((order) => order.status === id).length,
-            }))}
+            only={only ?? ''}
+            states={ORDER_STATUSES.map((id) => ({ id, label: STATUS_LABELS[id], count: found.counts[id] }))}
           />
-          {orders.length > 0 ? (
-            <OrdersTable orders={orders} today={new Date().toISOString()} />
+          {found.orders.length > 0 ? (
+            <OrdersTable
+              orders={found.orders}
+              today={new Date().toISOString()}
+              server={{
+                sort: by,
+                isDescending,
+                sortHref: Object.fromEntries(
+                  ORDER_SORTS.map((name) => [name, href({ sort: name === by && !isDescending ? `-${name}` : name })]),
+                ),
+                previous: found.previous && href({ sort: sortText, page: found.previous }),
+                next: found.next && href({ sort: sortText, page: found.next }),
+              }}
+            />
           ) : (
             <EmptyState
               title="Nothing found"

@@ -1,7 +1,7 @@
 import { inches, printLength, STYLES, type Nm, type Units } from '../length';
 import type { Fault } from '../result';
 import { FormulaError, namesIn, parseFormula, RESERVED, type Value } from './formula';
-import { TAPES, type CoverKind, type KindOption } from './kind';
+import { TAPES, usualOf, type CoverKind, type KindOption } from './kind';
 import { takeOff, trial } from './take-off';
 
 // A kind is checked before it is kept: its names, its formulas, and what they come to on a sample.
@@ -136,9 +136,8 @@ export function checkKind(
     before.add(id);
   });
   kind.options.forEach((option, i) => {
-    const usual =
-      option.type === 'length' && option.default ? [option.default] : option.type === 'hem' ? option.default : [];
-    for (const formula of usual) read(`options.${i}.default`, formula, (name) => before.has(name));
+    for (const formula of usualOf(option, 'in')) read(`options.${i}.default`, formula, (name) => before.has(name));
+    for (const formula of usualOf(option, 'mm')) read(`options.${i}.metric`, formula, (name) => before.has(name));
     if (option.type === 'choice' && !option.choices.some(({ id }) => id === option.default))
       fault(`options.${i}.default`, 'choice', 'The usual choice must be one of the choices.');
     namesOf(option).forEach((name) => before.add(name));

@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { inches, millimetres, NM } from '../length';
-import { evaluate, FormulaError, length, namesIn, number, parseFormula, sumOf, type Scope } from './formula';
+import {
+  emptyScope,
+  evaluate,
+  FormulaError,
+  length,
+  namesIn,
+  number,
+  parseFormula,
+  sumOf,
+  type Scope,
+} from './formula';
 import { KINDS, kindById, openOptions, takeOff, type CoverInput, type TakeOff } from './index';
 
 const cover = (id: string, measures: Record<string, number>, rest: Partial<CoverInput> = {}): TakeOff => {
@@ -302,6 +312,7 @@ describe('every kind', () => {
 
 describe('the formula language', () => {
   const scope: Scope = {
+    ...emptyScope([]),
     values: new Map([
       ['W', length(inches(20))],
       ['s', length(inches(0.5))],

@@ -19,12 +19,36 @@ export interface Scope {
   stockLengths: readonly number[];
   /** How lengths are written in a list of places. */
   style?: PrintStyle;
+  /** Inline results that have been worked out or written out once. */
+  known: Map<string, Value>;
+  shown: Map<string, Shown>;
+  /** Steps that may still be taken. */
+  steps: number;
 }
+
+/** All formulas of a cover together take a few thousand steps; one that takes so many is in a knot. */
+const MOST_STEPS = 200_000;
+
+export const emptyScope = (stockLengths: readonly number[], style?: PrintStyle): Scope => ({
+  values: new Map(),
+  inline: new Map(),
+  stockLengths,
+  ...(style && { style }),
+  known: new Map(),
+  shown: new Map(),
+  steps: MOST_STEPS,
+});
 
 export class FormulaError extends Error {
   constructor(
     readonly code:
-      'syntax' | 'unknown-name' | 'unknown-function' | 'kind-of-value' | 'division-by-zero' | 'not-allowed',
+      | 'syntax'
+      | 'unknown-name'
+      | 'unknown-function'
+      | 'kind-of-value'
+      | 'division-by-zero'
+      | 'not-allowed'
+      | 'too-long',
     message: string,
   ) {
     super(message);
@@ -52,8 +76,13 @@ export function parseFormula(text: string): jsep.Expression {
   }
 }
 
-/** Works a formula out. Throws a FormulaError that names what is wrong. */
+/** Works a formula out, each inline result once. Throws a FormulaError that names what is wrong, or says that it takes too long. */
 export function evaluate(node: jsep.Expression, scope: Scope): Value {
+  if (--scope.steps < 0)
+    throw new FormulaError(
+      'too-long',
+      `The formulas take more than ${MOST_STEPS.toLocaleString('en')} steps; make them simpler.`,
+    );
   switch (node.type) {
     case 'Literal':
       return literal((node as jsep.Literal).value);
@@ -84,8 +113,14 @@ function literal(value: unknown): Value {
 function look(name: string, scope: Scope): Value {
   const value = scope.values.get(name);
   if (value) return value;
+  const known = scope.known.get(name);
+  if (known) return known;
   const inline = scope.inline.get(name);
-  if (inline) return evaluate(inline, scope);
+  if (inline) {
+    const worked = evaluate(inline, scope);
+    scope.known.set(name, worked);
+    return worked;
+  }
   throw new FormulaError('unknown-name', `“${name}” is not a measure, an option or a result of this kind.`);
 }
 
@@ -274,6 +309,7 @@ interface Shown {
 }
 
 const ATOM = 9;
+const LONGEST_SUM = 160;
 
 function show(node: jsep.Expression, scope: Scope, style: PrintStyle): Shown {
   if (node.type === 'ConditionalExpression') {
@@ -281,8 +317,18 @@ function show(node: jsep.Expression, scope: Scope, style: PrintStyle): Shown {
     return show(isTrue(evaluate(test, scope)) ? consequent : alternate, scope, style);
   }
   if (node.type === 'Identifier') {
-    const inline = scope.inline.get((node as jsep.Identifier).name);
-    if (inline) return show(inline, scope, style);
+    const { name } = node as jsep.Identifier;
+    const inline = scope.inline.get(name);
+    if (inline) {
+      const known = scope.shown.get(name);
+      if (known) return known;
+      const whole = show(inline, scope, style);
+      // A sum that nobody would read is shown by its value.
+      const shown =
+        whole.text.length <= LONGEST_SUM ? whole : { text: printValue(look(name, scope), style), strength: ATOM };
+      scope.shown.set(name, shown);
+      return shown;
+    }
   }
   if (node.type === 'UnaryExpression' && (node as jsep.UnaryExpression).operator === '-') {
     return { text: `-${around(show((node as jsep.UnaryExpression).argument, scope, style), 5)}`, strength: 5 };

@@ -1,3 +1,5 @@
+import type { Units } from '../length';
+
 /** A cover kind is data: named measures, options, formulas, pieces, strips, notions, checks and steps. */
 export type Fit = 'true' | 'snug' | 'overfull';
 export const FITS: readonly Fit[] = ['true', 'snug', 'overfull'];
@@ -27,12 +29,15 @@ export interface LengthOption extends OptionBase {
   type: 'length';
   /** A formula; without one the option may stay open (`name` is then 0 and `name`Given is no). */
   default?: string;
+  /** The same for an order in metric units, where it is another: nobody marks 1.27 cm. */
+  metric?: string;
 }
 
 /** A hem: one number folds once, two fold twice. In formulas its name is the cloth that it takes up. */
 export interface HemOption extends OptionBase {
   type: 'hem';
   default: string[];
+  metric?: string[];
 }
 
 /** A whole number of something, like straps. */
@@ -48,6 +53,13 @@ export interface ChoiceOption extends OptionBase {
 }
 
 export type KindOption = LengthOption | HemOption | CountOption | ChoiceOption;
+
+/** What a length or hem is where an order leaves it open: formulas, none where it stays open. */
+export function usualOf(option: KindOption, units: Units): readonly string[] {
+  if (option.type !== 'length' && option.type !== 'hem') return [];
+  const usual = units === 'mm' ? (option.metric ?? option.default) : option.default;
+  return usual === undefined ? [] : [usual].flat();
+}
 
 /** A named result. An inline one is shown in sums by its formula instead of its value. */
 export interface Result_ {

@@ -1,6 +1,5 @@
 import {
   inches,
-  LONGEST,
   millimetres,
   NM,
   printLength,
@@ -12,6 +11,7 @@ import {
 } from '../length';
 import { ok, refuse, type Fault, type Result } from '../result';
 import {
+  emptyScope,
   evaluate,
   FormulaError,
   isTrue,
@@ -27,6 +27,7 @@ import {
 import { arcPoints, boxSize, isSimple, offsetOutline, overhang, perimeterOf } from './outline';
 import {
   FITS,
+  usualOf,
   type Axis,
   type CoverKind,
   type Fit,
@@ -135,6 +136,9 @@ export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
 };
 
 const MOST_COUNT = 100;
+/** No cover is measured longer than that, and no part or strip of one is cut longer: what is more is a slip of the pen. */
+export const MOST_MEASURE: Nm = 20 * NM.m;
+const MOST_PART: Nm = 200 * NM.m;
 
 const formulas = new Map<string, ReturnType<typeof parseFormula>>();
 
@@ -190,11 +194,11 @@ function measureFaults(kind: CoverKind, { measures, units }: CoverInput): Fault[
     if (value === undefined) faults.push({ code: 'measure-missing', field: id, message: `${label} is needed.` });
     else if (!(value > 0))
       faults.push({ code: 'measure-zero', field: id, message: `${label} must be more than zero.` });
-    else if (value > LONGEST)
+    else if (value > MOST_MEASURE)
       faults.push({
         code: 'length-huge',
         field: id,
-        message: `${label} of ${shown(value, units)} is longer than 1,000,000 inches.`,
+        message: `${label} of ${shown(value, units)} is more than ${shown(MOST_MEASURE, units)}, the longest that can be cut.`,
       });
   }
   const known = new Set(kind.measures.map(({ id }) => id));
@@ -209,7 +213,7 @@ function measureFaults(kind: CoverKind, { measures, units }: CoverInput): Fault[
   return faults;
 }
 
-function optionFaults(kind: CoverKind, { options }: CoverInput): Fault[] {
+function optionFaults(kind: CoverKind, { options, units }: CoverInput): Fault[] {
   return Object.entries(options).flatMap(([id, value]) => {
     const option = kind.options.find((one) => one.id === id);
     const fault = (code: string, message: string): Fault[] => [{ code, field: id, message }];
@@ -233,8 +237,10 @@ function optionFaults(kind: CoverKind, { options }: CoverInput): Fault[] {
     const fine =
       lengths.length >= 1 &&
       lengths.length <= 2 &&
-      lengths.every((one) => typeof one === 'number' && one >= 0 && one <= LONGEST);
-    return fine ? [] : fault('option-length', `${option.label} must be a length of zero or more.`);
+      lengths.every((one) => typeof one === 'number' && one >= 0 && one <= MOST_MEASURE);
+    return fine
+      ? []
+      : fault('option-length', `${option.label} must be a length from zero to ${shown(MOST_MEASURE, units)}.`);
   });
 }
 
@@ -309,7 +315,7 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     ...strips.map((one) => ({ ...one, sizes: [one.width, one.length] })),
   ];
   const faults = small
-    .filter(({ sizes }) => !sizes.every((one) => one > 0 && one <= LONGEST))
+    .filter(({ sizes }) => !sizes.every((one) => one > 0 && one <= MOST_PART))
     .map(({ name, sum: [a, b] }): Fault => ({
       code: 'piece-impossible',
       field: kind.measures[0]!.id,
@@ -409,12 +415,7 @@ function inspectionsOf(kind: CoverKind, finished: TakeOff['finished']): Inspecti
 
 /** The names that a kind's formulas may use: its measures and options, `allowance` by fit, `asCut`, `…Given`. */
 function scopeOf(kind: CoverKind, input: CoverInput): Scope {
-  const scope: Scope = {
-    values: new Map(),
-    inline: new Map(),
-    stockLengths: ZIP_LENGTHS[input.units],
-    style: STYLES[input.units],
-  };
+  const scope = emptyScope(ZIP_LENGTHS[input.units], STYLES[input.units]);
   const asCut = input.measuredAs === 'cut';
   scope.values.set('traced', { type: 'yes-no', value: input.outline !== undefined });
   scope.values.set('perimeter', length(input.outline ? perimeterOf(input.outline) : 0));
@@ -422,7 +423,7 @@ function scopeOf(kind: CoverKind, input: CoverInput): Scope {
   for (const { id, default: usual } of kind.measures) {
     scope.values.set(id, length(input.measures[id] ?? quantity(usual!, scope, 'length')));
   }
-  for (const option of kind.options) setOption(scope, option, input.options[option.id]);
+  for (const option of kind.options) setOption(scope, option, input.options[option.id], input.units);
   scope.inline.set(
     'allowance',
     compiled(asCut ? 'inch(0)' : (kind.allowance[input.fit ?? kind.defaultFit] ?? kind.allowance[kind.defaultFit]!)),
@@ -430,7 +431,7 @@ function scopeOf(kind: CoverKind, input: CoverInput): Scope {
   return scope;
 }
 
-function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string | undefined) {
+function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string | undefined, units: Units) {
   const { values, inline } = scope;
   if (option.type === 'choice') {
     values.set(option.id, word(typeof given === 'string' ? given : option.default));
@@ -442,16 +443,19 @@ function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string |
   }
   if (option.type === 'hem') {
     const turns =
-      given === undefined ? option.default.map((one) => quantity(one, scope, 'length')) : ([given].flat() as Nm[]);
+      given === undefined
+        ? usualOf(option, units).map((one) => quantity(one, scope, 'length'))
+        : ([given].flat() as Nm[]);
     turns.forEach((turn, i) => values.set(`${option.id}Turn${i + 1}`, length(turn)));
     // The hem is the sum of its turns; in a sum it stands as one number, as a workroom says "a half-inch hem".
     values.set(option.id, length(turns.reduce((sum, turn) => sum + turn, 0)));
     return;
   }
   const isGiven = typeof given === 'number';
+  const [usual] = usualOf(option, units);
   values.set(`${option.id}Given`, { type: 'yes-no', value: isGiven });
   if (isGiven) values.set(option.id, length(given));
-  else if (option.default) values.set(option.id, length(quantity(option.default, scope, 'length')));
+  else if (usual !== undefined) values.set(option.id, length(quantity(usual, scope, 'length')));
   else inline.set(option.id, compiled('inch(0)'));
 }
 
@@ -499,8 +503,9 @@ function fill(template: string, scope: Scope, style: PrintStyle): string {
 
 /** The options that are asked for, given what is chosen so far. */
 export function openOptions(kind: CoverKind, options: CoverInput['options']): KindOption[] {
-  const scope: Scope = { values: new Map(), inline: new Map(), stockLengths: [] };
+  const scope = emptyScope([]);
   for (const { id } of kind.measures) scope.values.set(id, length(0));
-  for (const option of kind.options) setOption(scope, option, options[option.id]);
+  // What is open hangs on choices alone.
+  for (const option of kind.options) setOption(scope, option, options[option.id], 'in');
   return kind.options.filter(({ when }) => when === undefined || isTrue(evaluate(compiled(when), scope)));
 }

@@ -161,11 +161,21 @@ function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_I
       ),
     }));
   const cover = result.value;
+  const before = list.pieces.length;
   const clothOf = (role: Role) => cloths?.get(clothFor(line, role).cloth);
   const id = { line: line.id };
   for (const part of partsOf(list, line, cover, clothOf, units)) {
     list.pieces.push(Object.assign(part, id, clothFor(line, part.role), { qty: part.qty * line.qty }));
   }
+  const copies = list.pieces.slice(before).reduce((sum, { qty }) => sum + qty, 0) + cover.strips.reduce((sum, { qty }) => sum + qty * line.qty, 0); // prettier-ignore
+  if (copies > MOST_COVERS)
+    return [
+      {
+        code: 'copies',
+        field: 'qty',
+        message: `${line.qty.toLocaleString('en')} of these are cut as ${copies.toLocaleString('en')} parts, and ${MOST_COVERS.toLocaleString('en')} are the most; divide them over several orders.`,
+      },
+    ];
   for (const strip of cover.strips)
     list.strips.push(Object.assign(strip, id, clothFor(line, strip.role), { qty: strip.qty * line.qty }));
   // The cover is fresh and nobody else's: its rows are marked with their line as they are, without copies.

@@ -49,11 +49,12 @@ export const KIND_SHAPE = Joi.object<CoverKind>({
   ),
   options: list(
     Joi.alternatives(
-      Joi.object({ ...option, type: Joi.valid('length').required(), default: formula }),
+      Joi.object({ ...option, type: Joi.valid('length').required(), default: formula, metric: formula }),
       Joi.object({
         ...option,
         type: Joi.valid('hem').required(),
         default: Joi.array().items(formula).min(1).max(2).required(),
+        metric: Joi.array().items(formula).min(1).max(2),
       }),
       Joi.object({
         ...option,

@@ -50,7 +50,8 @@ function* firstOutlines(room: Room): Strategy {
   const ruin = new Ruin(job, pieces, sets[setChoice] ?? [], random);
   ruin.load(room.best!.placing, room.best!.ways);
   for (const key of [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width]) {
-    for (const _ of ruin.build((a, b) => key(b) - key(a))) yield room.spend(4 / pieces.length);
+    const build = ruin.build((a, b) => key(b) - key(a));
+    while (!build.next().done) yield room.spend(4 / pieces.length);
     room.consider({ ...ruin.found(), setChoice });
     yield room.spend(PASSES_A_STEP);
   }

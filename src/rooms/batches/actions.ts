@@ -1,22 +1,25 @@
 'use server';
 
-import { and, eq, inArray, isNull, notInArray, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import Joi from 'joi';
-import { revalidatePath } from 'next/cache';
-import { database, schema, type Transaction } from '@/db';
-import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
+import { schema, type Transaction } from '@/db';
+import { done, failed, gone, staleAnswer, type Answer } from '@/rooms/answer';
+import { change } from '@/rooms/change';
+import { isId } from '@/rooms/ids';
+import { keepableText } from '@/rooms/keepable-text';
 import { requestLay } from '@/work/queue';
+import { isFrozen, lockBatches } from './lock';
 import { reopenBatches } from './reopen';
 
 const batchRules = Joi.object<{ name: string; lineIds: number[] }>({
-  name: Joi.string()
+  name: keepableText()
     .trim()
     .min(1)
     .max(120)
     .required()
     .messages({ '*': 'Give the batch a name of at most 120 letters.' }),
   lineIds: Joi.array()
-    .items(Joi.number().integer().positive())
+    .items(Joi.number().integer().positive().max(2_147_483_647))
     .min(1)
     .max(2000)
     .unique()
@@ -26,42 +29,20 @@ const batchRules = Joi.object<{ name: string; lineIds: number[] }>({
 
 const OPEN = ['draft', 'laid', 'failed'] as const;
 
-/** Runs a change of batches in one transaction and shows it everywhere. */
-async function changing<T>(body: (tx: Transaction) => Promise<Answer<T>>): Promise<Answer<T>> {
-  return answering(async () => {
-    const answer = await database()
-      .transaction(async (tx) => {
-        const inner = await body(tx);
-        if (!inner.ok) throw new Undo(inner);
-        return inner;
-      })
-      .catch((error: unknown) => {
-        if (error instanceof Undo) return error.answer as Answer<T>;
-        throw error;
-      });
-    if (answer.ok) revalidatePath('/', 'layout');
-    return answer;
-  });
-}
-
-/** Rolls a transaction back and carries the answer out. */
-class Undo extends Error {
-  constructor(readonly answer: Answer<never> | Answer<unknown>) {
-    super('undone');
-  }
-}
-
 /** Makes a batch of waiting lines. Lines that somebody else batched meanwhile refuse it whole. */
 export async function createBatch(input: { name: string; lineIds: number[] }): Promise<Answer<{ id: number }>> {
   const { value, error } = batchRules.validate(input);
   if (error) return failed(String(error.details[0]!.path[0]), error.details[0]!.message);
-  return changing(async (tx) => {
+  return change(async (tx) => {
     const [batch] = await tx.insert(schema.batches).values({ name: value.name }).returning({ id: schema.batches.id });
     return (await takeLines(tx, batch!.id, value.lineIds)) ?? done(batch!);
   });
 }
 
 async function takeLines(tx: Transaction, batchId: number, lineIds: number[]): Promise<Answer<never> | null> {
+  // Their orders stay as they are until the lines are taken: whoever edits one goes first or last.
+  const ofLines = tx.select({ id: schema.orderLines.orderId }).from(schema.orderLines).where(inArray(schema.orderLines.id, lineIds)); // prettier-ignore
+  await tx.select({ id: schema.orders.id }).from(schema.orders).where(inArray(schema.orders.id, ofLines)).orderBy(asc(schema.orders.id)).for('update'); // prettier-ignore
   const waiting = tx.select({ id: schema.orders.id }).from(schema.orders).where(isNull(schema.orders.deletedAt));
   const taken = await tx
     .update(schema.orderLines)
@@ -85,11 +66,11 @@ async function takeLines(tx: Transaction, batchId: number, lineIds: number[]): P
 
 /** Takes one line out of a batch that is not approved; its lays have to be made again. */
 export async function removeLine(batchId: number, lineId: number): Promise<Answer<{ id: number }>> {
-  return changing(async (tx) => {
-    const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
-    if (!batch) return failed('', 'This batch is no longer there.', 'gone');
-    if (batch.status === 'approved' || batch.status === 'cut')
-      return failed('', 'An approved batch is kept as it is.', 'frozen');
+  if (!isId(batchId) || !isId(lineId)) return gone('batch');
+  return change(async (tx) => {
+    const [batch] = await lockBatches(tx, [batchId]);
+    if (!batch) return gone('batch');
+    if (isFrozen(batch)) return failed('', 'An approved batch is kept as it is.', 'frozen');
     await tx
       .update(schema.orderLines)
       .set({ batchId: null })
@@ -103,7 +84,8 @@ export async function removeLine(batchId: number, lineId: number): Promise<Answe
 export async function makeLays(batchId: number, seconds: number): Promise<Answer<{ id: number }>> {
   if (!Number.isInteger(seconds) || seconds < 1 || seconds > 600)
     return failed('seconds', 'The search takes from 1 to 600 seconds.');
-  return changing(async (tx) => {
+  if (!isId(batchId)) return gone('batch');
+  return change(async (tx) => {
     const [batch] = await tx
       .update(schema.batches)
       .set({
@@ -130,8 +112,9 @@ export async function makeLays(batchId: number, seconds: number): Promise<Answer
 
 /** Ends a running search; the best lays so far are kept. */
 export async function stopLays(batchId: number): Promise<Answer<{ id: number }>> {
-  return answering(async () => {
-    await database()
+  if (!isId(batchId)) return gone('batch');
+  return change(async (tx) => {
+    await tx
       .update(schema.batches)
       .set({ cancelRequested: true })
       .where(and(eq(schema.batches.id, batchId), inArray(schema.batches.status, ['queued', 'laying'])));
@@ -141,9 +124,10 @@ export async function stopLays(batchId: number): Promise<Answer<{ id: number }>>
 
 /** Approves the lays: from now on the batch and what it was made from stay as they are. */
 export async function approveBatch(batchId: number, version: number): Promise<Answer<{ id: number }>> {
-  return changing(async (tx) => {
+  if (!isId(batchId)) return gone('batch');
+  return change(async (tx) => {
     const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
-    if (!batch) return failed('', 'This batch is no longer there.', 'gone');
+    if (!batch) return gone('batch');
     if (batch.version !== version) return staleAnswer('batch', batch.version, batch.updatedAt);
     if (batch.status !== 'laid') return failed('', 'Make the lays first, then approve them.', 'not-laid');
     const unplaced = await tx
@@ -162,7 +146,8 @@ export async function approveBatch(batchId: number, version: number): Promise<An
 
 /** Says that an approved batch has been cut. */
 export async function markCut(batchId: number): Promise<Answer<{ id: number }>> {
-  return changing(async (tx) => {
+  if (!isId(batchId)) return gone('batch');
+  return change(async (tx) => {
     const [batch] = await tx
       .update(schema.batches)
       .set({ status: 'cut', version: sql`${schema.batches.version} + 1`, updatedAt: new Date() })
@@ -174,11 +159,12 @@ export async function markCut(batchId: number): Promise<Answer<{ id: number }>> 
 
 /** Deletes a batch that is not approved; its lines wait again. */
 export async function deleteBatch(batchId: number): Promise<Answer<{ name: string }>> {
-  return changing(async (tx) => {
-    const [gone] = await tx
-      .delete(schema.batches)
-      .where(and(eq(schema.batches.id, batchId), notInArray(schema.batches.status, ['approved', 'cut'])))
-      .returning({ name: schema.batches.name });
-    return gone ? done(gone) : failed('', 'An approved batch is kept for the record.', 'frozen');
+  if (!isId(batchId)) return gone('batch');
+  return change(async (tx) => {
+    const [batch] = await lockBatches(tx, [batchId]);
+    if (!batch) return gone('batch');
+    if (isFrozen(batch)) return failed('', 'An approved batch is kept for the record.', 'frozen');
+    await tx.delete(schema.batches).where(eq(schema.batches.id, batchId));
+    return done({ name: batch.name });
   });
 }

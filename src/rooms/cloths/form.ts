@@ -58,9 +58,9 @@ export const EMPTY_CLOTH: ClothForm = {
 };
 
 export const TURN_LABELS: Record<Turns, string> = {
-  any: 'any way: plain cloth, quarter turns too',
-  half: 'up or down: no quarter turns',
-  none: 'one way only: nap, or a print that reads upright',
+  any: 'any way',
+  half: 'up or down',
+  none: 'one way only',
 };
 
 export const PATTERN_LABELS: Record<ClothLook['pattern'], string> = {

@@ -1,9 +1,10 @@
 import Joi from 'joi';
 import type { Fault } from '@/core/result';
+import { keepableText } from '@/rooms/keepable-text';
 import { FIBRES, GIVES, WEIGHTS } from '@/core/cloth';
 import { PATTERN_LABELS, TURN_LABELS, type ClothForm } from './form';
 
-const text = (most: number) => Joi.string().allow('').max(most).required();
+const text = (most: number) => keepableText().allow('').max(most).required();
 
 const cloth = Joi.object<ClothForm>({
   name: text(200),

@@ -1,27 +1,28 @@
 'use server';
 
 import { eq } from 'drizzle-orm';
-import { revalidatePath } from 'next/cache';
 import { checkKind, type CoverKind } from '@/core/covers';
 import { parseKind, readKind } from '@/core/files';
-import { database, schema } from '@/db';
-import { answering, done, failed, staleAnswer, type Answer } from '@/rooms/answer';
+import { schema } from '@/db';
+import { answering, done, failed, gone, staleAnswer, type Answer } from '@/rooms/answer';
+import { change } from '@/rooms/change';
+import { isId } from '@/rooms/ids';
+import { isAllKeepable } from '@/rooms/texts';
 import { rulesFaults } from './form';
 import { RULES_KEY } from './queries';
 import { readRules } from './rules';
 
 /** Saves the house's rules; orders that are written from now on start with them. */
 export async function saveRules(input: unknown): Promise<Answer<null>> {
-  return answering(async () => {
-    const read = readRules(input);
-    if ('faults' in read) return { ok: false, faults: read.faults };
-    const faults = rulesFaults(read.value);
-    if (faults.length > 0) return { ok: false, faults };
-    await database()
+  const read = readRules(input);
+  if ('faults' in read) return { ok: false, faults: read.faults };
+  const faults = rulesFaults(read.value);
+  if (faults.length > 0) return { ok: false, faults };
+  return change(async (tx) => {
+    await tx
       .insert(schema.settings)
       .values({ key: RULES_KEY, value: read.value })
       .onConflictDoUpdate({ target: schema.settings.key, set: { value: read.value } });
-    revalidatePath('/', 'layout');
     return done(null);
   });
 }
@@ -32,6 +33,7 @@ export async function saveKind(
   edited: { id: number; version: number } | null,
 ): Promise<Answer<{ id: number; version: number }>> {
   return answering(async () => {
+    if (!isAllKeepable(input)) return failed('', 'A character in this kind can’t be kept; write that field again.');
     const shape = readKind(input);
     if (!shape.ok) return shape;
     const { kind, faults } = checkKind(shape.value);
@@ -43,7 +45,7 @@ export async function saveKind(
 /** Takes a kind in from its document. */
 export async function importKind(source: unknown): Promise<Answer<{ id: number; version: number }>> {
   return answering(async () => {
-    if (typeof source !== 'string') return failed('', 'This is not a text file.');
+    if (typeof source !== 'string' || !isAllKeepable(source)) return failed('', 'This is not a text file.');
     const kind = parseKind(source);
     return kind.ok ? keep(kind.value, null) : kind;
   });
@@ -53,7 +55,8 @@ async function keep(
   kind: CoverKind,
   edited: { id: number; version: number } | null,
 ): Promise<Answer<{ id: number; version: number }>> {
-  const answer = await database().transaction(async (tx): Promise<Answer<{ id: number; version: number }>> => {
+  if (edited && !isId(edited.id)) return gone('kind');
+  return change(async (tx) => {
     if (!edited) {
       const [row] = await tx.insert(schema.kinds).values({}).returning({ id: schema.kinds.id });
       await tx.insert(schema.kindVersions).values({ kindId: row!.id, version: 1, data: kind });
@@ -67,20 +70,17 @@ async function keep(
     await tx.update(schema.kinds).set({ version, updatedAt: new Date() }).where(eq(schema.kinds.id, edited.id));
     return done({ id: edited.id, version });
   });
-  if (answer.ok) revalidatePath('/', 'layout');
-  return answer;
 }
 
 /** Takes a kind out of the list of those that are offered, or puts it back. */
 export async function withdrawKind(id: number, isWithdrawn: boolean): Promise<Answer<null>> {
-  return answering(async () => {
-    const changed = await database()
+  if (!isId(id)) return gone('kind');
+  return change(async (tx) => {
+    const changed = await tx
       .update(schema.kinds)
       .set({ withdrawnAt: isWithdrawn ? new Date() : null })
       .where(eq(schema.kinds.id, id))
       .returning({ id: schema.kinds.id });
-    if (changed.length === 0) return failed('', 'This kind is no longer there.', 'gone');
-    revalidatePath('/', 'layout');
-    return done(null);
+    return changed.length > 0 ? done(null) : gone('kind');
   });
 }

@@ -1,17 +1,18 @@
 import Joi from 'joi';
 import { FITS } from '@/core/covers';
 import type { Fault } from '@/core/result';
+import { keepableText } from '@/rooms/keepable-text';
 import type { HouseRules } from './form';
 
 const rules = Joi.object<HouseRules>({
   units: Joi.string().valid('in', 'mm').required(),
-  seam: Joi.string().allow('').max(40).required(),
-  hem: Joi.string().allow('').max(40).required(),
+  seam: keepableText().allow('').max(40).required(),
+  hem: keepableText().allow('').max(40).required(),
   fit: Joi.string()
     .valid('', ...FITS)
     .required(),
   grain: Joi.string().valid('', 'bias', 'straight').required(),
-  dueDays: Joi.string().allow('').max(10).required(),
+  dueDays: keepableText().allow('').max(10).required(),
 });
 
 /** The shape of the rules as their form sends them; what the texts mean is read by `rulesFaults`. */

@@ -59,6 +59,9 @@ export interface TypedLength {
 /** Where an order is, told from the batches that its lines are in. */
 export const ORDER_STATUSES = ['waiting', 'batched', 'approved', 'cut'] as const;
 export type OrderStatus = (typeof ORDER_STATUSES)[number];
+/** What orders may be sorted by. */
+export const ORDER_SORTS = ['due', 'no', 'customer', 'status'] as const;
+export type OrderSort = (typeof ORDER_SORTS)[number];
 export const STATUS_LABELS: Record<OrderStatus, string> = {
   waiting: 'Waiting',
   batched: 'In a batch',
@@ -115,6 +118,25 @@ export function emptyLine(kind: CoverKind, house?: HouseRules, units: Units = ho
     directions: {},
     panels: {},
     cloth: {},
+  };
+}
+
+/** A line of an order that is measured in other units from now on: its lengths stay as long as they are. */
+export function inOtherUnits(line: LineForm, from: Units, to: Units): LineForm {
+  if (from === to) return line;
+  const corner = (text: string) => text.split(',').map((part) => inOrderUnits(part.trim(), from, to)).join(', '); // prettier-ignore
+  return {
+    ...line,
+    typed: Object.fromEntries(Object.entries(line.typed).map(([name, text]) => [name, inOrderUnits(text, from, to)])),
+    outline: line.outline
+      .split('\n')
+      .map((row) =>
+        row
+          .split(';')
+          .map((text) => (text.trim() ? corner(text) : text))
+          .join('; '),
+      ) // prettier-ignore
+      .join('\n'),
   };
 }
 

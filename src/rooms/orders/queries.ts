@@ -1,12 +1,14 @@
 import 'server-only';
-import { lookOf } from '@/rooms/cloths/look';
 import { and, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Cloth } from '@/core/cloth';
+import { parseLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { database, schema } from '@/db';
+import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
+import { lookOf } from '@/rooms/cloths/look';
 import type { ClothLook } from '@/ui/cloth-pattern';
-import type { LineForm, OrderForm, OrderStatus } from './form';
+import { readOutline, type LineForm, type OrderForm, type OrderSort, type OrderStatus } from './form';
 
 export interface OrderListRow {
   id: number;
@@ -14,74 +16,134 @@ export interface OrderListRow {
   mark: number;
   customer: string;
   due: string;
-  covers: number;
   what: string;
   status: OrderStatus;
-  version: number;
 }
 
-const status = sql<OrderStatus>`CASE
-  WHEN bool_or(${schema.orderLines.batchId} IS NULL) THEN 'waiting'
-  WHEN bool_and(${schema.batches.status} = 'cut') THEN 'cut'
-  WHEN bool_and(${schema.batches.status} IN ('approved', 'cut')) THEN 'approved'
-  ELSE 'batched' END`;
+const { orders, customers } = schema;
+const SORT_KEYS: Record<OrderSort, SortKey[]> = {
+  // What is cut comes last.
+  due: [
+    { column: sql`(${orders.status} = 'cut')`, type: 'boolean' },
+    { column: sql`${orders.due}`, type: 'date' },
+    { column: sql`${orders.no}`, type: 'int' },
+  ],
+  no: [{ column: sql`${orders.no}`, type: 'int' }],
+  customer: [
+    { column: sql`lower(${customers.name})`, type: 'text' },
+    { column: sql`${orders.no}`, type: 'int' },
+  ],
+  status: [
+    { column: sql`${orders.status}`, type: 'text' },
+    { column: sql`${orders.due}`, type: 'date' },
+    { column: sql`${orders.no}`, type: 'int' },
+  ],
+};
+const keyOf: Record<OrderSort, (row: Omit<OrderListRow, 'what'> & { name: string }) => unknown[]> = {
+  due: ({ status, due, no }) => [status === 'cut', due, no],
+  no: ({ no }) => [no],
+  customer: ({ name, no }) => [name, no],
+  status: ({ status, due, no }) => [status, due, no],
+};
 
-const MOST_ROWS = 20_000;
+const PAGE = 50;
+const MOST_WORDS = 8;
 
-/** Orders by due date, the soonest first and what is cut last; `search` looks at the number, the customer, the notes and the kinds. */
+export interface OrderQuery {
+  search?: string;
+  only?: OrderStatus | undefined;
+  sort?: OrderSort;
+  isDescending?: boolean;
+  /** A cursor that an earlier page gave. */
+  page?: string;
+}
+
+export interface OrderPage {
+  orders: OrderListRow[];
+  /** How many orders the search finds, by where they are. */
+  counts: Record<OrderStatus, number>;
+  previous: string | null;
+  next: string | null;
+}
+
+/** A page of orders, the soonest due first and what is cut last; `search` looks at the number, the customer, the notes and the kinds. */
 export async function listOrders({
   search = '',
   only,
-}: {
-  search?: string;
-  only?: OrderStatus;
-}): Promise<OrderListRow[]> {
-  const book = await loadKindBook(database());
-  const conditions: (SQL | undefined)[] = [isNull(schema.orders.deletedAt)];
-  for (const word of search.trim().split(/\s+/).filter(Boolean).slice(0, 8)) {
+  sort = 'due',
+  isDescending = false,
+  page = '',
+}: OrderQuery): Promise<OrderPage> {
+  const db = database();
+  const book = await loadKindBook(db);
+  const found: (SQL | undefined)[] = [isNull(orders.deletedAt)];
+  for (const word of search.trim().split(/\s+/).filter(Boolean).slice(0, MOST_WORDS)) {
     const like = `%${word.replace(/[\\%_]/g, '\\$&')}%`;
     const kinds = book.current
       .filter(({ name }) => name.toLowerCase().includes(word.toLowerCase()))
       .map(({ id }) => id);
     const ofKind =
-      kinds.length > 0
-        ? sql` OR EXISTS (SELECT 1 FROM order_lines l WHERE l.order_id = ${schema.orders.id} AND l.kind IN ${kinds})`
-        : sql``;
-    conditions.push(
-      sql`(${schema.customers.name} ILIKE ${like} OR ${schema.orders.no}::text ILIKE ${like} OR ${schema.orders.notes} ILIKE ${like}${ofKind})`,
-    );
+      kinds.length > 0 ? sql` OR ${orders.id} IN (SELECT order_id FROM order_lines WHERE kind IN ${kinds})` : sql``;
+    found.push(sql`(${orders.searchText} ILIKE ${like}${ofKind})`);
   }
-  const rows = await database()
-    .select({
-      id: schema.orders.id,
-      no: schema.orders.no,
-      mark: schema.orders.mark,
-      customer: schema.customers.name,
-      due: schema.orders.due,
-      version: schema.orders.version,
-      covers: sql<number>`sum(${schema.orderLines.qty})::int`,
-      parts: sql<
-        { kind: string; qty: number }[]
-      >`json_agg(json_build_object('kind', ${schema.orderLines.kind}, 'qty', ${schema.orderLines.qty}) ORDER BY ${schema.orderLines.position})`,
-      status,
-    })
-    .from(schema.orders)
-    .innerJoin(schema.customers, eq(schema.customers.id, schema.orders.customerId))
-    .innerJoin(schema.orderLines, eq(schema.orderLines.orderId, schema.orders.id))
-    .leftJoin(schema.batches, eq(schema.batches.id, schema.orderLines.batchId))
-    .where(and(...conditions))
-    .groupBy(schema.orders.id, schema.customers.name)
-    .having(only ? sql`${status} = ${only}` : sql`true`)
-    .orderBy(sql`${status} = 'cut'`, schema.orders.due, schema.orders.no)
-    .limit(MOST_ROWS);
-  return rows.map(({ parts, ...row }) => ({
-    ...row,
-    what: parts.map(({ kind, qty }) => counted(qty, book.find(kind)?.name ?? kind)).join(', '),
-  }));
+  const keys = SORT_KEYS[sort];
+  const cursor = readCursor(page, keys.length);
+  const { where, orderBy } = pageOf(keys, isDescending, cursor);
+  const [rows, counted] = await Promise.all([
+    db
+      .select({
+        id: orders.id,
+        no: orders.no,
+        mark: orders.mark,
+        customer: customers.name,
+        name: sql<string>`lower(${customers.name})`,
+        due: orders.due,
+        status: orders.status,
+      })
+      .from(orders)
+      .innerJoin(customers, eq(customers.id, orders.customerId))
+      .where(and(...found, where, only && eq(orders.status, only)))
+      .orderBy(...orderBy)
+      .limit(PAGE + 1),
+    db
+      .select({ status: orders.status, count: sql<number>`count(*)::int` })
+      .from(orders)
+      .where(and(...found))
+      .groupBy(orders.status),
+  ]);
+  const view = turned(rows, PAGE, cursor, keyOf[sort]);
+  const lines = await db
+    .select({ orderId: schema.orderLines.orderId, kind: schema.orderLines.kind, qty: schema.orderLines.qty })
+    .from(schema.orderLines)
+    .where(
+      inArray(
+        schema.orderLines.orderId,
+        view.rows.map(({ id }) => id),
+      ),
+    ) // prettier-ignore
+    .orderBy(schema.orderLines.position);
+  const what = new Map<number, string[]>();
+  for (const { orderId, kind, qty } of lines)
+    what.set(orderId, [...(what.get(orderId) ?? []), countedKind(qty, book.find(kind)?.name ?? kind)]);
+  const counts: Record<OrderStatus, number> = { waiting: 0, batched: 0, approved: 0, cut: 0 };
+  for (const { status, count } of counted) counts[status] = count;
+  return {
+    orders: view.rows.map(({ name: _, ...row }) => ({ ...row, what: inShort(what.get(row.id) ?? []) })),
+    counts,
+    previous: view.previous,
+    next: view.next,
+  };
 }
 
+const MOST_NAMED = 4;
+
+const inShort = (parts: readonly string[]): string =>
+  parts.length <= MOST_NAMED
+    ? parts.join(', ')
+    : `${parts.slice(0, MOST_NAMED - 1).join(', ')} and ${parts.length - MOST_NAMED + 1} lines more`;
+
 /** `4 boxed cushions with a zip panel`: the count, and the kind's noun in the plural. */
-const counted = (qty: number, name: string) =>
+const countedKind = (qty: number, name: string) =>
   `${qty} ${qty === 1 ? name.toLowerCase() : name.toLowerCase().replace(/^((?:\S+ )?cushion)/, '$1s')}`;
 
 export interface StoredOrder {
@@ -97,86 +159,126 @@ export interface StoredOrder {
 
 /** One order as its form shows it, or null when there is none of that id. */
 export async function getOrder(id: number): Promise<StoredOrder | null> {
-  const db = database();
-  const [row] = await db
-    .select({ order: schema.orders, customer: schema.customers.name })
-    .from(schema.orders)
-    .innerJoin(schema.customers, eq(schema.customers.id, schema.orders.customerId))
-    .where(eq(schema.orders.id, id));
-  if (!row) return null;
-  const lines = await db
-    .select({ line: schema.orderLines, batch: schema.batches })
-    .from(schema.orderLines)
-    .leftJoin(schema.batches, eq(schema.batches.id, schema.orderLines.batchId))
-    .where(eq(schema.orderLines.orderId, id))
-    .orderBy(schema.orderLines.position);
-  const ids = lines.map(({ line }) => line.id);
-  const values = ids.length
-    ? await db
-        .select()
-        .from(schema.lineValues)
-        .where(inArray(schema.lineValues.lineId, ids))
-        .orderBy(schema.lineValues.part)
-    : [];
-  const cloths = ids.length
-    ? await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids))
-    : [];
-  const parts = ids.length ? await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids)) : [];
-  const batches = new Map(
-    lines.flatMap(({ batch }) => (batch ? [[batch.id, { id: batch.id, name: batch.name, status: batch.status }]] : [])),
-  );
-  return {
-    id,
-    no: row.order.no,
-    mark: row.order.mark,
-    version: row.order.version,
-    isDeleted: row.order.deletedAt !== null,
-    batches: [...batches.values()],
-    form: {
-      customer: row.customer,
-      due: row.order.due,
-      units: row.order.units,
-      notes: row.order.notes,
-      lines: lines.map(({ line, batch }): LineForm => {
-        const own = values.filter(({ lineId }) => lineId === line.id);
-        const typed: Record<string, string> = {};
-        for (const { name, choice, typed: text } of own)
-          if (choice === null) typed[name] = typed[name] === undefined ? text : `${typed[name]} + ${text}`;
-        const isFrozen = batch !== null && (batch.status === 'approved' || batch.status === 'cut');
-        return {
-          id: line.id,
-          kind: line.kind,
-          kindVersion: line.kindVersion,
-          qty: String(line.qty),
-          fit: line.fit,
-          measuredAs: line.measuredAs,
-          matching: line.matching,
-          typed,
-          choices: Object.fromEntries(own.flatMap(({ name, choice }) => (choice === null ? [] : [[name, choice]]))),
-          outline: line.outline?.typed ?? '',
-          directions: Object.fromEntries(
-            parts.flatMap(({ lineId, part, direction }) =>
-              lineId === line.id && direction ? [[part, direction]] : [],
-            ),
-          ),
-          panels: Object.fromEntries(
-            parts.flatMap(({ lineId, part, wide }) => (lineId === line.id && wide ? [[part, wide]] : [])),
-          ),
-          cloth: Object.fromEntries(
-            cloths.filter(({ lineId }) => lineId === line.id).map(({ role, clothId }) => [role, String(clothId)]),
-          ),
-          ...(isFrozen && { frozenBy: batch.name }),
-        };
-      }),
-    },
-  };
+  return (await getOrders([id]))[0] ?? null;
 }
 
-export async function customerNames(): Promise<string[]> {
+/** Orders as their forms show them, by number. */
+export async function getOrders(ids: readonly number[]): Promise<StoredOrder[]> {
+  const db = database();
+  if (ids.length === 0) return [];
+  const found = await db
+    .select({ order: orders, customer: customers.name })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(inArray(orders.id, [...ids]))
+    .orderBy(orders.no);
+  const lines = await db
+    .select({
+      line: schema.orderLines,
+      batch: { id: schema.batches.id, name: schema.batches.name, status: schema.batches.status },
+    })
+    .from(schema.orderLines)
+    .leftJoin(schema.batches, eq(schema.batches.id, schema.orderLines.batchId))
+    .where(inArray(schema.orderLines.orderId, [...ids]))
+    .orderBy(schema.orderLines.position);
+  const ofOrder = byKey(lines, ({ line }) => line.orderId);
+  const lineIds = lines.map(({ line }) => line.id);
+  const ofLine = async <T extends { lineId: number }>(rows: Promise<T[]>) => byKey(lineIds.length > 0 ? await rows : [], ({ lineId }) => lineId); // prettier-ignore
+  const { lineValues, lineCloths, lineParts } = schema;
+  const [values, cloths, parts] = await Promise.all([
+    ofLine(db.select().from(lineValues).where(inArray(lineValues.lineId, lineIds)).orderBy(lineValues.part)),
+    ofLine(db.select().from(lineCloths).where(inArray(lineCloths.lineId, lineIds)).execute()),
+    ofLine(db.select().from(lineParts).where(inArray(lineParts.lineId, lineIds)).execute()),
+  ]);
+  return found.map(({ order, customer }): StoredOrder => {
+    const own = ofOrder.get(order.id) ?? [];
+    return {
+      id: order.id,
+      no: order.no,
+      mark: order.mark,
+      version: order.version,
+      isDeleted: order.deletedAt !== null,
+      batches: [...new Map(own.flatMap(({ batch }) => (batch ? [[batch.id, batch]] : []))).values()],
+      form: {
+        customer,
+        due: order.due,
+        units: order.units,
+        notes: order.notes,
+        lines: own.map(({ line, batch }): LineForm => {
+          const ofThis = parts.get(line.id) ?? [];
+          const isFrozen = batch !== null && (batch.status === 'approved' || batch.status === 'cut');
+          const stored = values.get(line.id) ?? [];
+          return {
+            id: line.id,
+            kind: line.kind,
+            kindVersion: line.kindVersion,
+            qty: String(line.qty),
+            fit: line.fit,
+            measuredAs: line.measuredAs,
+            matching: line.matching,
+            typed: typedOf(stored, order.units),
+            choices: Object.fromEntries(stored.flatMap(({ name, choice }) => (choice === null ? [] : [[name, choice]]))), // prettier-ignore
+            outline: line.outline ? outlineText(line.outline, order.units) : '',
+            directions: Object.fromEntries(ofThis.flatMap(({ part, direction }) => (direction ? [[part, direction]] : []))), // prettier-ignore
+            panels: Object.fromEntries(ofThis.flatMap(({ part, wide }) => (wide ? [[part, wide]] : []))),
+            cloth: Object.fromEntries((cloths.get(line.id) ?? []).map(({ role, clothId }) => [role, String(clothId)])),
+            ...(isFrozen && { frozenBy: batch.name }),
+          };
+        }),
+      },
+    };
+  });
+}
+
+function byKey<T>(rows: readonly T[], keyOfRow: (row: T) => number): Map<number, T[]> {
+  const map = new Map<number, T[]>();
+  for (const row of rows) {
+    const key = keyOfRow(row);
+    const list = map.get(key);
+    if (list) list.push(row);
+    else map.set(key, [row]);
+  }
+  return map;
+}
+
+/** The lengths of a line as they were typed, where that still reads as what is stored: what is stored is the truth. */
+function typedOf(values: readonly (typeof schema.lineValues.$inferSelect)[], units: Units): Record<string, string> {
+  const typed: Record<string, string> = {};
+  for (const { name, choice, typed: text, valueNm } of values) {
+    if (choice !== null) continue;
+    const told = lengthText(text, valueNm!, units);
+    typed[name] = typed[name] === undefined ? told : `${typed[name]} + ${told}`;
+  }
+  return typed;
+}
+
+function lengthText(typed: string, stored: Nm, units: Units): string {
+  const read = parseLength(typed, units === 'in' ? 'in' : 'cm');
+  if (read.ok && read.value === stored) return typed;
+  const own = printNumber(stored, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  return own.exact ? own.text : `${stored / 1_000_000} mm`;
+}
+
+/** A traced outline as it was typed, where that still reads as its stored corners. */
+function outlineText({ typed, corners }: { typed: string; corners: [Nm, Nm][] }, units: Units): string {
+  const read = readOutline(typed, units);
+  const isTrue = read.ok && JSON.stringify(read.value) === JSON.stringify(corners);
+  return isTrue
+    ? typed
+    : corners.map((corner) => corner.map((one) => lengthText('', one, units)).join(', ')).join('\n');
+}
+
+const MOST_PROPOSED = 12;
+
+/** Names of customers that begin with what was typed, then those that hold it. */
+export async function proposeCustomers(typed: string): Promise<string[]> {
+  const like = typed.trim().replace(/[\\%_]/g, '\\$&');
   const rows = await database()
-    .select({ name: schema.customers.name })
-    .from(schema.customers)
-    .orderBy(schema.customers.name);
+    .select({ name: customers.name })
+    .from(customers)
+    .where(sql`${customers.name} ILIKE ${`%${like}%`}`)
+    .orderBy(sql`${customers.name} NOT ILIKE ${`${like}%`}`, customers.name)
+    .limit(MOST_PROPOSED);
   return rows.map(({ name }) => name);
 }
 
@@ -190,10 +292,5 @@ export interface ClothChoice {
 
 export async function clothChoices(): Promise<ClothChoice[]> {
   const rows = await database().select().from(schema.cloths).orderBy(schema.cloths.name);
-  return rows.map((row) => ({
-    id: String(row.id),
-    name: row.name,
-    cloth: toCloth(row),
-    look: lookOf(row),
-  }));
+  return rows.map((row) => ({ id: String(row.id), name: row.name, cloth: toCloth(row), look: lookOf(row) }));
 }

@@ -4,34 +4,35 @@ import { FITS, ROLES } from '@/core/covers';
 import { DIRECTIONS, WIDE_WAYS } from '@/core/cutlist';
 import type { Fault } from '@/core/result';
 import { MOST_SHEET_ROWS, type Sheet } from '@/core/files';
+import { keepableText } from '@/rooms/keepable-text';
 import type { OrderForm } from './form';
 
 const MOST_LINES = 500;
-const text = (most: number) => Joi.string().allow('').max(most);
+const text = (most: number) => keepableText().allow('').max(most);
 
 /** A day of the calendar like 2027-03-01. */
 const day: Joi.CustomValidator<string> = (value, helpers) =>
   /^[12]\d{3}-\d\d-\d\d$/.test(value) && isMatch(value, 'yyyy-MM-dd') ? value : helpers.error('any.invalid');
 
 const line = Joi.object({
-  id: Joi.number().integer().positive().allow(null).required(),
-  kind: Joi.string().max(60).required(),
-  kindVersion: Joi.number().integer().min(1).required(),
+  id: Joi.number().integer().positive().max(2_147_483_647).allow(null).required(),
+  kind: keepableText().max(60).required(),
+  kindVersion: Joi.number().integer().min(1).max(2_147_483_647).required(),
   qty: text(20).required(),
   fit: Joi.string()
     .valid(...FITS)
     .required(),
   measuredAs: Joi.string().valid('finished', 'cut').required(),
   matching: Joi.string().valid('none', 'alike', 'centred').required(),
-  typed: Joi.object().pattern(Joi.string().max(40), text(80)).max(40).required(),
-  choices: Joi.object().pattern(Joi.string().max(40), text(40)).max(40).required(),
+  typed: Joi.object().pattern(keepableText().max(40), text(80)).max(40).required(),
+  choices: Joi.object().pattern(keepableText().max(40), text(40)).max(40).required(),
   outline: text(20_000).required(),
   directions: Joi.object()
-    .pattern(Joi.string().max(80), Joi.string().valid(...DIRECTIONS))
+    .pattern(keepableText().max(80), Joi.string().valid(...DIRECTIONS))
     .max(60)
     .required(),
   panels: Joi.object()
-    .pattern(Joi.string().max(80), Joi.string().valid(...WIDE_WAYS))
+    .pattern(keepableText().max(80), Joi.string().valid(...WIDE_WAYS))
     .max(60)
     .required(),
   cloth: Joi.object()
@@ -42,7 +43,7 @@ const line = Joi.object({
 
 /** The shape of an order as the form sends it; what its lengths mean is read by `readLineForm`. */
 const order = Joi.object<OrderForm>({
-  customer: Joi.string().trim().min(1).max(120).required().messages({
+  customer: keepableText().trim().min(1).max(120).required().messages({
     'string.empty': 'Say who the order is for.',
     'string.max': 'A customer’s name has at most 120 letters.',
     'any.required': 'Say who the order is for.',
@@ -68,22 +69,25 @@ export function readOrderForm(input: unknown): { value: OrderForm } | { faults: 
   return { faults: error.details.map(({ path, message, type }) => ({ code: type, field: path.join('.'), message })) };
 }
 
-const sheetImport = Joi.object<{ sheet: Sheet; fields: string[] }>({
+const sheetImport = Joi.object<{ sheet: Sheet; fields: string[]; isPartial: boolean }>({
   sheet: Joi.object({
-    columns: Joi.array().items(text(4000)).max(200).required(),
+    columns: Joi.array().items(Joi.string().allow('').max(4000)).max(200).required(),
     rows: Joi.array()
-      .items(Joi.array().items(text(4000)).max(200))
+      .items(Joi.array().items(Joi.string().allow('').max(4000)).max(200))
       .max(MOST_SHEET_ROWS)
       .required(),
   }).required(),
   fields: Joi.array().items(text(80)).max(200).required(),
+  isPartial: Joi.boolean().default(false),
 });
 
 /** A sheet and what its columns mean, as the import page sends them. */
-export function readImport(json: string): { value: { sheet: Sheet; fields: string[] } } | { faults: Fault[] } {
+export function readImport(
+  json: string,
+): { value: { sheet: Sheet; fields: string[]; isPartial: boolean } } | { faults: Fault[] } {
   try {
     const { value, error } = sheetImport.validate(JSON.parse(json), { convert: false });
-    if (!error) return { value: value as { sheet: Sheet; fields: string[] } };
+    if (!error) return { value: value as { sheet: Sheet; fields: string[]; isPartial: boolean } };
   } catch {
     // Not JSON: told as any other wrong shape.
   }

@@ -57,11 +57,11 @@ describe('rows', () => {
     );
     expect(faults).toEqual([]);
     expect(goodRows).toBe(4);
-    expect(orders.map(({ form, rows }) => [form.customer, form.due, form.lines.length, rows])).toEqual([
+    expect(orders.map(({ form, lines, rows }) => [form.customer, form.due, lines.length, rows])).toEqual([
       ['Mill', '2027-01-31', 2, [0, 2]],
       ['Ferry', '2027-02-12', 2, [1, 3]],
     ]);
-    expect(orders[0]!.form.lines[1]).toMatchObject({
+    expect(orders[0]!.lines[1]!.form).toMatchObject({
       kind: 'boxed-cushion',
       qty: '2',
       choices: { piping: 'top' },
@@ -76,7 +76,7 @@ describe('rows', () => {
       house: { ...USUAL_RULES, units: 'mm', seam: '1', fit: 'snug' },
     });
     expect(orders[0]!.form.units).toBe('mm');
-    expect(orders[0]!.form.lines[0]).toMatchObject({ fit: 'snug', typed: { seam: '1', width: '45' } });
+    expect(orders[0]!.lines[0]!.form).toMatchObject({ fit: 'snug', typed: { seam: '1', width: '45' } });
   });
 
   test.each<[string, Record<string, string>, string]>([

@@ -1,19 +1,12 @@
 import { isValid, parse } from 'date-fns';
-import type { CoverKind, Fit } from '@/core/covers';
-import { cutList, type Workroom } from '@/core/cutlist';
+import type { CoverKind, Fit, KindBook } from '@/core/covers';
+import type { Cloth } from '@/core/cloth';
 import type { Sheet } from '@/core/files';
 import type { Units } from '@/core/length';
 import type { HouseRules } from '@/rooms/house/form';
-import {
-  emptyLine,
-  FIT_LABELS,
-  MATCHING_LABELS,
-  readLineForm,
-  rolesOf,
-  toFormField,
-  type LineForm,
-  type OrderForm,
-} from './form';
+import { isKeepable } from '@/rooms/texts';
+import { acceptLine, type AcceptedLine } from './accept';
+import { emptyLine, FIT_LABELS, MATCHING_LABELS, rolesOf, type LineForm, type OrderForm } from './form';
 
 /** What is wrong in one cell, or with a row (`column` -1) where the sheet has no column for it. */
 export interface CellFault {
@@ -23,22 +16,26 @@ export interface CellFault {
 }
 
 export interface SheetOrder {
-  form: OrderForm;
+  form: Omit<OrderForm, 'lines'>;
+  lines: AcceptedLine[];
   rows: number[];
 }
 
 export interface CheckedSheet {
-  /** The orders that the good rows make, in the sheet's order. */
+  /** The orders that may come in, in the sheet's order. */
   orders: SheetOrder[];
   faults: CellFault[];
+  /** How many rows they have. */
   goodRows: number;
   /** Rows with faults. */
   badRows: number[];
+  /** Orders with good rows that stay out since another row of them is bad. */
+  heldBack: number;
 }
 
 export interface SheetRoom {
-  kinds: NonNullable<Workroom['kinds']>;
-  cloths: NonNullable<Workroom['cloths']>;
+  kinds: KindBook;
+  cloths: ReadonlyMap<string, Cloth>;
   /** Ids of cloths by their lower-case names. */
   clothIds: ReadonlyMap<string, string>;
   house: HouseRules;
@@ -51,13 +48,14 @@ const DAY_FORMATS = ['yyyy-MM-dd', 'd MMM yyyy', 'd MMMM yyyy', 'd.M.yyyy', 'MMM
 
 /**
  * Reads a sheet's rows as order lines. `fields` says what each column means ('' leaves it out). Rows with the same order
- * reference make one order; without one, rows of the same customer and day do. Bad rows are told cell by cell and left out.
+ * reference make one order; without one, rows of the same customer and day do. Bad rows are told cell by cell; an order with one
+ * stays out whole, or where `isPartial`, comes in without it.
  */
-export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetRoom): CheckedSheet {
+export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetRoom, isPartial = false): CheckedSheet {
   const orders = new Map<string, SheetOrder>();
   const faults: CellFault[] = [];
-  let goodRows = 0;
   const badRows: number[] = [];
+  const badOrders = new Set<string>();
   const at = (field: string) => fields.indexOf(field);
   sheet.rows.forEach((cells, row) => {
     if (cells.every((cell) => cell.trim() === '')) return;
@@ -68,7 +66,9 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
       if (column < 0 || !told.some((one) => one.column === column)) told.push({ row, column, message });
     };
     cells.forEach((cell, column) => {
-      if (fields[column] && cell.trimStart().startsWith('='))
+      if (fields[column] && !isKeepable(cell))
+        told.push({ row, column, message: 'This cell holds a character that can’t be kept; write it again by hand.' });
+      else if (fields[column] && cell.trimStart().startsWith('='))
         told.push({ row, column, message: 'This cell holds a formula; write its value instead.' });
     });
     const text = (field: string) => (at(field) < 0 ? '' : (cells[at(field)] ?? '').trim());
@@ -85,26 +85,28 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
     const line = told.length > 0 ? null : made;
     const key = text('order') || `${customer.toLowerCase()} ${due} ${units}`;
     const order = orders.get(key);
-    if (line && order && order.form.lines.length >= MOST_LINES)
-      tell('order', `An order has at most ${MOST_LINES} lines.`);
+    if (line && order && order.lines.length >= MOST_LINES) tell('order', `An order has at most ${MOST_LINES} lines.`);
     if (line && order && (order.form.customer.toLowerCase() !== customer.toLowerCase() || order.form.units !== units))
       tell('order', `Order “${text('order')}” is of another customer or in other units further up.`);
     if (told.length > 0) {
       faults.push(...told);
       badRows.push(row);
+      badOrders.add(key);
       return;
     }
-    goodRows++;
     if (order) {
-      order.form.lines.push(line!);
+      order.lines.push(line!);
       order.rows.push(row);
     } else
       orders.set(key, {
         rows: [row],
-        form: { customer, due: due!, units: units!, notes: text('notes'), lines: [line!] },
+        form: { customer, due: due!, units: units!, notes: text('notes') },
+        lines: [line!],
       });
   });
-  return { orders: [...orders.values()], faults, goodRows, badRows };
+  const good = [...orders].flatMap(([key, order]) => (isPartial || !badOrders.has(key) ? [order] : []));
+  const goodRows = good.reduce((sum, { rows }) => sum + rows.length, 0);
+  return { orders: good, faults, goodRows, badRows, heldBack: orders.size - good.length };
 }
 
 /** The line of one row, or null with its faults told at their cells. */
@@ -114,7 +116,7 @@ function lineOf(
   units: Units,
   room: SheetRoom,
   tell: (field: string, message: string) => void,
-): LineForm | null {
+): AcceptedLine | null {
   const told = new Set<string>();
   const fault = (field: string, message: string) => {
     // One sentence a cell: what follows from the first is not told again.
@@ -167,16 +169,9 @@ function lineOf(
   const roles = new Set<string>(rolesOf(kind, line.choices));
   for (const role of Object.keys(line.cloth)) if (!roles.has(role)) delete line.cloth[role as 'face'];
 
-  const read = readLineForm(line, units, '1', room.kinds);
-  const list = read.faults.length === 0 ? cutList([read.line], units, room) : null;
-  const found = list && !list.ok ? list.faults.map((one) => toFormField(one, kind)) : read.faults;
-  const stops = list?.ok
-    ? list.value.warnings
-        .filter(({ level }) => level === 'stop')
-        .map((one) => ({ ...one, field: `typed.${one.field}` }))
-    : [];
-  for (const { field, message } of [...found, ...stops]) fault(columnOf(field), message);
-  return told.size === 0 ? line : null;
+  const accepted = acceptLine(line, units, room);
+  if ('faults' in accepted) for (const { field, message } of accepted.faults) fault(columnOf(field), message);
+  return told.size === 0 && 'line' in accepted ? accepted.line : null;
 }
 
 /** A field of the form (`typed.width`) as a field of a sheet (`value:width`). */

@@ -10,8 +10,8 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New batch' };
 
 export default async function NewBatchPage() {
-  const { lines, cloths } = await batchLines(null);
-  if (lines.length === 0) {
+  const waiting = await batchLines(null);
+  if (waiting.total === 0) {
     return (
       <EmptyState
         title="No line is waiting"
@@ -27,12 +27,5 @@ export default async function NewBatchPage() {
     );
   }
   const now = new Date();
-  return (
-    <NewBatch
-      lines={lines}
-      cloths={cloths}
-      today={now.toISOString()}
-      proposedName={`Cut of ${format(now, 'd MMMM')}`}
-    />
-  );
+  return <NewBatch waiting={waiting} today={now.toISOString()} proposedName={`Cut of ${format(now, 'd MMMM')}`} />;
 }

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { houseRules, kindsForForms } from '@/rooms/house/queries';
 import { OrderFormView } from '@/rooms/orders/components/order-form';
-import { clothChoices, customerNames, getOrder } from '@/rooms/orders/queries';
+import { clothChoices, getOrder } from '@/rooms/orders/queries';
 
 export const dynamic = 'force-dynamic';
 
@@ -14,9 +14,8 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 
 export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [order, customers, cloths, house, kinds] = await Promise.all([
+  const [order, cloths, house, kinds] = await Promise.all([
     getOrder(id),
-    customerNames(),
     clothChoices(),
     houseRules(),
     kindsForForms(),
@@ -27,7 +26,6 @@ export default async function OrderPage({ params }: { params: Promise<{ id: stri
       key={`${id} ${order.version}`}
       edited={order}
       initial={order.form}
-      customers={customers}
       cloths={cloths}
       house={house}
       {...kinds}

@@ -25,14 +25,14 @@ export const boxedCushion: CoverKind = {
   id: 'boxed-cushion',
   letter: 'G',
   name: 'Boxed cushion with a zip panel',
-  version: 1,
+  version: 2,
   about: 'Top and bottom plates, boxing round the sides, a zip panel along the back, with or without piping.',
   drawing: 'box',
   object: 'block',
   fill: 'firm',
   measures: blockMeasures,
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'mm(15)'),
     pipingChoice([
       { id: 'top', label: 'at the top' },
       { id: 'both', label: 'top and bottom' },

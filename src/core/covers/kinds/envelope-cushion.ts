@@ -6,19 +6,20 @@ export const envelopeCushion: CoverKind = {
   id: 'envelope-cushion',
   letter: 'A',
   name: 'Envelope cushion',
-  version: 1,
+  version: 2,
   about: 'One front and two hemmed backs that overlap; no closure.',
   drawing: 'envelope',
   object: 'pad',
   fill: 'soft',
   measures: padMeasures,
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'cm(1)'),
     {
       id: 'hem',
       label: 'Back hems',
       type: 'hem',
       default: ['inch(1/4)', 'inch(1/4)'],
+      metric: ['mm(6)', 'mm(6)'],
       hint: 'one turn, or two with a +',
     },
     {

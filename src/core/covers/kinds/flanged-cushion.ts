@@ -6,19 +6,20 @@ export const flangedCushion: CoverKind = {
   id: 'flanged-cushion',
   letter: 'E',
   name: 'Flanged cushion',
-  version: 1,
+  version: 2,
   about: 'A flat flange stands out round the pad; the back is in two hemmed parts.',
   drawing: 'flange',
   object: 'pad',
   fill: 'soft',
   measures: [...padMeasures, { id: 'flange', label: 'Flange', hint: 'how far the flange stands out', tape: 'edge' }],
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'cm(1)'),
     {
       id: 'hem',
       label: 'Back hems',
       type: 'hem',
       default: ['inch(1/4)', 'inch(1/4)'],
+      metric: ['mm(6)', 'mm(6)'],
       hint: 'one turn, or two with a +',
     },
     {

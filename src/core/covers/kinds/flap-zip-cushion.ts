@@ -6,14 +6,14 @@ export const flapZipCushion: CoverKind = {
   id: 'flap-zip-cushion',
   letter: 'D',
   name: 'Cushion with a zip across the back under a flap',
-  version: 1,
+  version: 2,
   about: 'The back is cut in two, with a zip under a flap; both sides are trimmed to the front.',
   drawing: 'flat',
   object: 'pad',
   fill: 'soft',
   measures: padMeasures,
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'cm(1)'),
     {
       id: 'flap',
       label: 'Flap',

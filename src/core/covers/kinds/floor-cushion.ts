@@ -20,14 +20,14 @@ export const floorCushion: CoverKind = {
   id: 'floor-cushion',
   letter: 'F',
   name: 'Floor cushion',
-  version: 1,
+  version: 2,
   about: 'Two faces of different cloth with ticking mounted behind, cut under the form so that it stays plump.',
   drawing: 'flat',
   object: 'pad',
   fill: 'soft',
   measures: padMeasures,
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'cm(1)'),
     {
       id: 'ticking',
       label: 'Inner ticking',

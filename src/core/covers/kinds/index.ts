@@ -37,10 +37,23 @@ export const KINDS: readonly CoverKind[] = [
   bolster,
 ];
 
-/**
- * Finds a kind by its id and version. Built-in kinds have one version, the current one; of a house's own kinds an order
- * keeps the version that it was made with.
- */
+/** Built-in kinds up to that version had the same allowances in metric orders as in inches. */
+const WITHOUT_METRIC = 1;
+
+const inInchesOnly = new Map(
+  KINDS.map((kind): [string, CoverKind] => [
+    kind.id,
+    {
+      ...kind,
+      version: WITHOUT_METRIC,
+      options: kind.options.map((option) =>
+        option.type === 'length' || option.type === 'hem' ? { ...option, metric: undefined } : option,
+      ),
+    },
+  ]),
+);
+
+/** Finds a kind by its id and version: an order keeps the version that it was made with. */
 export interface KindBook {
   /** The kinds that can be chosen, each in its current version. */
   current: readonly CoverKind[];
@@ -57,7 +70,7 @@ export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly str
   return {
     current: [...KINDS, ...ids.map((id) => newest(id)!)],
     find: (id, version) =>
-      KINDS.find((kind) => kind.id === id) ??
+      (version === WITHOUT_METRIC ? inInchesOnly.get(id) : KINDS.find((kind) => kind.id === id)) ??
       (version === undefined ? newest(id) : own.find((kind) => kind.id === id && kind.version === version)),
   };
 }

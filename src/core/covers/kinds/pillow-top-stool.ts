@@ -53,7 +53,7 @@ export const pillowTopStool: CoverKind = {
   id: 'pillow-top-stool',
   letter: 'K',
   name: 'Stool with a pillow top and a skirt',
-  version: 1,
+  version: 2,
   about: 'A piped, boxed pillow on top; a skirt joined to its underside and stapled to the frame.',
   drawing: 'stool',
   object: 'stool',
@@ -65,7 +65,7 @@ export const pillowTopStool: CoverKind = {
     { id: 'drop', label: 'Drop', hint: 'from the seam to the underside of the frame', tape: 'drop' },
   ],
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'mm(15)'),
     { id: 'pull', label: 'Pull', type: 'length', default: 'inch(2)', hint: 'what goes under the frame to be stapled' },
     {
       id: 'inset',

@@ -6,7 +6,7 @@ export const platformNotched: CoverKind = {
   id: 'platform-notched',
   letter: 'J',
   name: 'Stapled platform cushion, one notched plate',
-  version: 1,
+  version: 2,
   about: 'One plate with its corners cut out; only the four corner seams are sewn.',
   drawing: 'box',
   object: 'block',
@@ -16,7 +16,7 @@ export const platformNotched: CoverKind = {
     { id: 'wrap', label: 'Wrap', hint: 'what goes under the board to be stapled', tape: 'under' },
   ],
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'mm(15)'),
     {
       id: 'under',
       label: 'Under',

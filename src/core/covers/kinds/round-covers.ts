@@ -39,7 +39,7 @@ export const roundCushion: CoverKind = {
   id: 'round-cushion',
   letter: '',
   name: 'Round boxed cushion',
-  version: 1,
+  version: 2,
   about: 'Two discs with boxing between; a zip panel runs round the back half.',
   drawing: 'round',
   object: 'round',
@@ -49,7 +49,7 @@ export const roundCushion: CoverKind = {
     { id: 'thickness', label: 'Thickness', hint: 'the foam’s thickness', tape: 'high' },
   ],
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'mm(15)'),
     pipingChoice([
       { id: 'top', label: 'at the top' },
       { id: 'both', label: 'top and bottom' },
@@ -160,7 +160,7 @@ export const bolster: CoverKind = {
   id: 'bolster',
   letter: '',
   name: 'Bolster',
-  version: 1,
+  version: 2,
   about: 'A tube round the roll and a disc at each end; the zip lies in the tube’s seam.',
   drawing: 'bolster',
   object: 'bolster',
@@ -170,7 +170,7 @@ export const bolster: CoverKind = {
     { id: 'length', label: 'Length', hint: 'from end seam to end seam', tape: 'long' },
   ],
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'mm(15)'),
     pipingChoice([{ id: 'ends', label: 'round both ends' }]),
     ...pipingOptions("piping != 'none'"),
     ownCord("piping != 'none'"),

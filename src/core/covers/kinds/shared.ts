@@ -2,12 +2,13 @@ import type { Check, CoverKind, KindOption, Measure, Notion, PartStrip, Step } f
 
 // What several kinds share. Sizes are common practice of the trade, without a published source.
 
-/** The seam allowance, with the kind's usual one. */
-export const seamOf = (usual: string): KindOption => ({
+/** The seam allowance, with the kind's usual one in inches and, for metric orders, in centimetres. Metric ones from memory. */
+export const seamOf = (usual: string, metric: string): KindOption => ({
   id: 'seam',
   label: 'Seam allowance',
   type: 'length',
   default: usual,
+  metric,
   hint: 'per side',
 });
 

@@ -6,7 +6,7 @@ export const deviceSleeve: CoverKind = {
   id: 'device-sleeve',
   letter: 'O',
   name: 'Sleeve for a tablet',
-  version: 1,
+  version: 2,
   about: 'Two sides of neoprene with contrast panels and a thumb notch; loop and button if wanted.',
   drawing: 'sleeve',
   object: 'device',
@@ -17,7 +17,7 @@ export const deviceSleeve: CoverKind = {
     { id: 'depth', label: 'Depth', hint: 'how thick the device is', tape: 'deep' },
   ],
   options: [
-    seamOf('inch(1/4)'),
+    seamOf('inch(1/4)', 'mm(6)'),
     { id: 'ease', label: 'Ease', type: 'length', default: 'inch(3/8)', hint: '3/8 to 1/2 in' },
     { id: 'button', label: 'Loop and button', type: 'choice', choices: YES_NO, default: 'yes' },
   ],
@@ -104,7 +104,7 @@ export const strapPad: CoverKind = {
   id: 'strap-pad',
   letter: 'P',
   name: 'Strap pad',
-  version: 1,
+  version: 2,
   about: 'Two squares with fleece between, closed round a strap with snaps or tape.',
   drawing: 'flat',
   object: 'strap',
@@ -114,7 +114,7 @@ export const strapPad: CoverKind = {
     { id: 'width', label: 'Width', hint: 'finished, round the strap when open', tape: 'across' },
   ],
   options: [
-    seamOf('cm(1)'),
+    seamOf('cm(1)', 'cm(1)'),
     {
       id: 'closure',
       label: 'Closure',
@@ -190,7 +190,7 @@ export const foundClothCover: CoverKind = {
   id: 'found-cloth-cover',
   letter: 'Q',
   name: 'Cover from a garment or found cloth',
-  version: 1,
+  version: 2,
   about: 'The print is placed first; existing hems become the opening’s finished edges.',
   drawing: 'envelope',
   object: 'pad',
@@ -200,7 +200,7 @@ export const foundClothCover: CoverKind = {
     { id: 'band', label: 'Band', hint: 'of the lower hem that makes the under-flap; 6 to 7 in', tape: 'edge' },
   ],
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'cm(1)'),
     { id: 'stretch', label: 'Knit that stretches', type: 'choice', choices: YES_NO, default: 'no' },
   ],
   defaultFit: 'true',

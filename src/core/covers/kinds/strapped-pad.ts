@@ -6,7 +6,7 @@ export const strappedPad: CoverKind = {
   id: 'strapped-pad',
   letter: 'H',
   name: 'Boxed chair pad with straps',
-  version: 1,
+  version: 2,
   about: 'Top and bottom with boxing, closed at the back with hook-and-loop, held by straps.',
   drawing: 'box',
   object: 'block',
@@ -18,7 +18,7 @@ export const strappedPad: CoverKind = {
   ],
   outline: { measure: 'outline', across: 'width', along: 'depth', allowance: 'seam' },
   options: [
-    seamOf('inch(1)'),
+    seamOf('inch(1)', 'mm(25)'),
     { id: 'straps', label: 'Straps', type: 'count', default: 2 },
     { id: 'strapLength', label: 'Strap length', type: 'length', default: 'inch(12)', hint: 'by the chair' },
     {

@@ -19,14 +19,14 @@ export const zipCushion: CoverKind = {
   id: 'zip-cushion',
   letter: 'C',
   name: 'Cushion with a zip in the bottom seam',
-  version: 1,
+  version: 2,
   about: 'Two faces, usually cut snug, with a zip set into the bottom seam.',
   drawing: 'flat',
   object: 'pad',
   fill: 'soft',
   measures: padMeasures,
   options: [
-    seamOf('inch(1/2)'),
+    seamOf('inch(1/2)', 'cm(1)'),
     {
       id: 'closedEnds',
       label: 'Closed ends',

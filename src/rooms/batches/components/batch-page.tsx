@@ -18,6 +18,7 @@ import { approveBatch, deleteBatch, makeLays, markCut, removeLine, stopLays } fr
 import type { BatchView, LaySummary } from '../queries';
 import { BatchStatus } from './batch-status';
 import { LineList } from './line-list';
+import { useLines } from './use-lines';
 
 const SEARCHES = [
   { seconds: 5, label: 'Quick: 5 s in all' },
@@ -27,7 +28,8 @@ const SEARCHES = [
 ];
 
 export function BatchPage({ view, today }: { view: BatchView; today: string }) {
-  const { batch, lines, cloths, lays } = view;
+  const { batch, cloths, lays, total } = view;
+  const { lines, loadCloth } = useLines(view, batch.id);
   const router = useRouter();
   const [isBusy, start] = useTransition();
   const [seconds, setSeconds] = useState(batch.seconds);
@@ -102,7 +104,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
               <Text flex="1" minW="240px">
                 {lays.length > 0
                   ? 'Not content? Search again, or longer.'
-                  : `${lines.length} ${lines.length === 1 ? 'line' : 'lines'} on ${cloths.length} ${cloths.length === 1 ? 'cloth' : 'cloths'} are ready to be laid.`}
+                  : `${total} ${total === 1 ? 'line' : 'lines'} on ${cloths.length} ${cloths.length === 1 ? 'cloth' : 'cloths'} are ready to be laid.`}
               </Text>
               <NativeSelect.Root width="280px">
                 <NativeSelect.Field
@@ -143,6 +145,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
           <Notice level="warn">All lines have been taken out. Delete this batch, or choose lines in a new one.</Notice>
         ) : (
           <LineList
+            onShowAll={loadCloth}
             lines={lines}
             cloths={cloths}
             today={today}
@@ -306,6 +309,9 @@ function LayCard({ lay, batchId }: { lay: LaySummary; batchId: number }) {
             {lay.unplaced > 0 && (
               <Text color="fg.error" fontWeight="700">
                 {lay.unplaced} {lay.unplaced === 1 ? 'piece fits' : 'pieces fit'} nowhere
+                <Text as="span" display="block" fontWeight="400">
+                  {lay.whyUnplaced}
+                </Text>
               </Text>
             )}
           </Box>

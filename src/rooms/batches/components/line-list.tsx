@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Checkbox, Flex, HStack, IconButton, Text } from '@chakra-ui/react';
+import { Box, Button, Checkbox, Flex, HStack, IconButton, Text } from '@chakra-ui/react';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { ClothSwatch } from '@/ui/cloth-pattern';
@@ -16,15 +16,18 @@ interface Props {
   /** With these, lines are chosen by ticking. */
   chosen?: ReadonlySet<number>;
   onChoose?: (ids: number[], isChosen: boolean) => void;
+  onChooseCloth?: (clothId: number, isChosen: boolean) => void;
+  /** Sends for the lines of a cloth that are not shown yet. */
+  onShowAll: (clothId: number) => void;
   /** With this, a line can be taken out. */
   onRemove?: ((id: number) => void) | undefined;
 }
 
 /** Order lines grouped by the cloth of their faces; further cloths of a line are named on it. */
-export function LineList({ lines, cloths, today, chosen, onChoose, onRemove }: Props) {
-  const groups = cloths
-    .map((cloth) => ({ cloth, own: lines.filter(({ clothIds }) => clothIds[0] === cloth.id) }))
-    .filter(({ own }) => own.length > 0);
+export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth, onShowAll, onRemove }: Props) {
+  const ofCloth = new Map<number, BatchLine[]>();
+  for (const line of lines) ofCloth.set(line.clothIds[0]!, [...(ofCloth.get(line.clothIds[0]!) ?? []), line]);
+  const groups = cloths.flatMap((cloth) => (ofCloth.has(cloth.id) ? [{ cloth, own: ofCloth.get(cloth.id)! }] : []));
   const day = new Date(today);
   return (
     <Flex direction="column" gap="5">
@@ -43,18 +46,13 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onRemove }: P
             <Text fontFamily="heading" fontWeight="700" fontSize="lg" flex="1">
               {cloth.name}
             </Text>
-            <Text color="fg.muted">{own.reduce((sum, { qty }) => sum + qty, 0)} covers</Text>
+            <Text color="fg.muted">{cloth.covers.toLocaleString('en')} covers</Text>
             {onChoose && (
               <Tick
                 label={`All on ${cloth.name}`}
                 isOn={own.every(({ id }) => chosen!.has(id))}
                 isPart={own.some(({ id }) => chosen!.has(id))}
-                onChange={(isOn) =>
-                  onChoose(
-                    own.map(({ id }) => id),
-                    isOn,
-                  )
-                }
+                onChange={(isOn) => onChooseCloth!(cloth.id, isOn)}
               />
             )}
           </Flex>
@@ -133,6 +131,14 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onRemove }: P
               </Flex>
             );
           })}
+          {own.length < cloth.lines && (
+            <Flex px="4" py="2" borderTopWidth="1px" borderColor="border.muted" align="center" gap="4">
+              <Text color="fg.muted">The {own.length} soonest due</Text>
+              <Button variant="ghost" size="sm" onClick={() => onShowAll(cloth.id)}>
+                Show all {cloth.lines.toLocaleString('en')}
+              </Button>
+            </Flex>
+          )}
         </Box>
       ))}
     </Flex>

@@ -6,31 +6,61 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { Notice, PageHead } from '@/ui/page';
 import { createBatch } from '../actions';
-import type { BatchCloth, BatchLine } from '../queries';
+import type { BatchLines } from '../queries';
 import { LineList } from './line-list';
+import { useLines } from './use-lines';
+
+/** The most lines that a batch takes. */
+const MOST_LINES = 2000;
 
 /** Choosing the waiting lines of a new batch. */
 export function NewBatch({
-  lines,
-  cloths,
+  waiting,
   today,
   proposedName,
 }: {
-  lines: BatchLine[];
-  cloths: BatchCloth[];
+  waiting: BatchLines;
   today: string;
   proposedName: string;
 }) {
   const router = useRouter();
   const [name, setName] = useState(proposedName);
+  const { cloths } = waiting;
+  const { lines, loadCloth } = useLines(waiting, null);
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [error, setError] = useState('');
   const [isBusy, start] = useTransition();
-  const choose = (ids: number[], isChosen: boolean) => {
-    const next = new Set(chosen);
-    for (const id of ids) if (isChosen) next.add(id); else next.delete(id); // prettier-ignore
-    setChosen(next);
-  };
+  const choose = (ids: number[], isChosen: boolean) =>
+    setChosen((before) => {
+      const next = new Set(before);
+      for (const id of ids) if (isChosen) next.add(id); else next.delete(id); // prettier-ignore
+      return next;
+    });
+  /** Ticks all lines of a cloth, those too that are not shown yet. */
+  const chooseCloth = (clothId: number, isChosen: boolean) =>
+    start(async () => {
+      const own = await loadCloth(clothId);
+      choose(
+        own.map(({ id }) => id),
+        isChosen,
+      );
+    });
+  const chooseAll = () =>
+    start(async () => {
+      let count = 0;
+      for (const { id } of cloths.filter((cloth) => cloth.lines > 0)) {
+        const own = await loadCloth(id);
+        count += own.length;
+        if (count > MOST_LINES) {
+          setError(`A batch takes at most ${MOST_LINES.toLocaleString('en')} lines; tick cloth by cloth.`);
+          return;
+        }
+        choose(
+          own.map((line) => line.id),
+          true,
+        );
+      }
+    });
   const create = () =>
     start(async () => {
       const answer = await createBatch({ name, lineIds: [...chosen] });
@@ -48,7 +78,15 @@ export function NewBatch({
       </PageHead>
       <Stack gap="5" pb="24">
         {error && <Notice level="stop">{error}</Notice>}
-        <LineList lines={lines} cloths={cloths} today={today} chosen={chosen} onChoose={choose} />
+        <LineList
+          lines={lines}
+          cloths={cloths}
+          today={today}
+          chosen={chosen}
+          onChoose={choose}
+          onChooseCloth={chooseCloth}
+          onShowAll={loadCloth}
+        />
       </Stack>
       <Flex
         position="sticky"
@@ -71,18 +109,10 @@ export function NewBatch({
           <b>{chosen.size}</b> {chosen.size === 1 ? 'line' : 'lines'}, <b>{covers}</b> covers
         </Text>
         <HStack>
-          <Button
-            variant="ghost"
-            onClick={() =>
-              choose(
-                lines.map(({ id }) => id),
-                true,
-              )
-            }
-          >
+          <Button variant="ghost" onClick={chooseAll} disabled={isBusy}>
             Tick all
           </Button>
-          <Button onClick={create} loading={isBusy} disabled={chosen.size === 0}>
+          <Button onClick={create} loading={isBusy} disabled={chosen.size === 0 || chosen.size > MOST_LINES}>
             Make the batch
           </Button>
         </HStack>

@@ -153,7 +153,7 @@ export function ClothFormView({
                 </Labelled>
                 {length('motifAcross', 'First motif from the left', 'its middle, from the edge')}
                 {length('motifAlong', 'First motif from the end', 'its middle, squared end')}
-                <Labelled label="Pieces may turn">
+                <Labelled label="Pieces may turn" hint={TURN_HINTS[form.turns]}>
                   <Select control={control} name="turns" choices={TURN_LABELS} />
                 </Labelled>
                 <Labelled label="Drawn as">
@@ -216,6 +216,12 @@ export function ClothFormView({
     </form>
   );
 }
+
+const TURN_HINTS: Record<ClothForm['turns'], string> = {
+  any: 'quarter turns too: plain cloth',
+  half: 'no quarter turns',
+  none: 'a nap, or a print that reads upright',
+};
 
 function ClothPicture({ form, values }: { form: ClothForm; values: ReturnType<typeof readClothForm>['values'] }) {
   const look: ClothLook = {

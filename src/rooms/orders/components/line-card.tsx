@@ -120,7 +120,7 @@ export const LineCard = memo(function LineCard({
             </HStack>
           )}
         </Flex>
-        {newest && newest.version > kind.version && !isFrozen && (
+        {newest && newest.version > kind.version && !isFrozen && (units === 'mm' || kind.id.startsWith('own-')) && (
           <Box px="5" pt="4">
             <Notice level="warn">
               <HStack gap="4" wrap="wrap">

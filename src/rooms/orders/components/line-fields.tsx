@@ -1,8 +1,9 @@
 'use client';
 
-import { Grid, Stack } from '@chakra-ui/react';
+import { Grid, Link as TextLink, Stack, Text } from '@chakra-ui/react';
+import Link from 'next/link';
 import { memo } from 'react';
-import { fitsOf, openOptions, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
+import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
 import { parseLength, printBoth, type Units } from '@/core/length';
 import { Choice, TextField } from '@/ui/choice';
 import { Folded } from '@/ui/folded';
@@ -100,6 +101,7 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
           <Pick
             label="Pattern"
             value={line.matching}
+            error={errorAt('matching')}
             choices={Object.entries(MATCHING_LABELS).map(([id, label]) => ({ id, label }))}
             onChange={(value) => change(() => ({ matching: value as LineForm['matching'] }))}
           />
@@ -123,6 +125,15 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
           />
         ))}
       </Grid>
+      {cloths.length === 0 && (
+        <Text color="fg.muted">
+          No cloth is written down yet. The pieces are worked out all the same; to save the order,{' '}
+          <TextLink asChild fontWeight="600">
+            <Link href="/cloth/new">add a cloth</Link>
+          </TextLink>{' '}
+          first.
+        </Text>
+      )}
       <Stack gap="1">
         {kind.outline && <TracedOutline line={line} units={units} error={errorAt('outline')} change={change} />}
         {cover && (
@@ -186,7 +197,7 @@ function OptionField({
       value={line.typed[option.id] ?? ''}
       error={error}
       hint={option.hint ?? ''}
-      placeholder={placeholderOf(option)}
+      placeholder={placeholderOf(option, units)}
       reads={option.type === 'hem' ? (text) => readHem(text, units) : undefined}
       onChange={(text) => change(({ typed }) => ({ typed: { ...typed, [option.id]: text } }))}
     />
@@ -198,11 +209,8 @@ const placeholderOfFormula = (formula: string) =>
   formula.replace(/^inch\((.+)\)$/, '$1 in').replace(/^(mm|cm)\((.+)\)$/, '$2 $1');
 
 /** The usual value of an option. */
-function placeholderOf(option: KindOption): string {
-  const usual =
-    option.type === 'hem' ? option.default : option.type === 'length' && option.default ? [option.default] : [];
-  return usual.map(placeholderOfFormula).join(' + ');
-}
+const placeholderOf = (option: KindOption, units: Units): string =>
+  usualOf(option, units).map(placeholderOfFormula).join(' + ');
 
 function readHem(text: string, units: Units): string | null {
   const turns = text.split('+').map((turn) => parseLength(turn, typingUnit(units)));

@@ -7,6 +7,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
+import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import type { Answer, Saved } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
@@ -14,8 +15,9 @@ import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { laysAgain } from '@/ui/words';
 import { saveOrder } from '../actions';
-import { emptyLine, type LineForm, type OrderForm } from '../form';
+import { emptyLine, inOtherUnits, type LineForm, type OrderForm } from '../form';
 import { ClothNeeds } from './cloth-needs';
+import { CustomerField } from './customer-field';
 import { KindOptions, LineCard } from './line-card';
 import { OrderRoomProvider, useOrderRoom, type RoomProps } from './order-room';
 
@@ -23,18 +25,17 @@ interface Props {
   /** The stored order, or null for a new one. */
   edited: { id: number; no: number; mark: number; version: number; batches: { id: number; name: string }[] } | null;
   initial: OrderForm;
-  customers: string[];
 }
 
-export function OrderFormView({ edited, initial, customers, ...room }: Props & RoomProps) {
+export function OrderFormView({ edited, initial, ...room }: Props & RoomProps) {
   return (
     <OrderRoomProvider {...room}>
-      <OrderPage edited={edited} initial={initial} customers={customers} />
+      <OrderPage edited={edited} initial={initial} />
     </OrderRoomProvider>
   );
 }
 
-function OrderPage({ edited, initial, customers }: Props) {
+function OrderPage({ edited, initial }: Props) {
   const { kinds, house } = useOrderRoom();
   const router = useRouter();
   const { control, register, handleSubmit, getValues, setValue, formState, reset } = useForm<OrderForm>({
@@ -49,7 +50,16 @@ function OrderPage({ edited, initial, customers }: Props) {
   const [nextKind, setNextKind] = useState(initial.lines[0]!.kind);
   const units = useWatch({ control, name: 'units' });
   const due = useWatch({ control, name: 'due' });
+  const isFrozen = initial.lines.some(({ frozenBy }) => frozenBy !== undefined);
   useWarningOnLeave(formState.isDirty && !isSaving);
+
+  // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
+  const setUnits = (next: Units) => {
+    const form = getValues();
+    const lines = form.lines.map((line) => inOtherUnits(line, form.units, next));
+    setValue('lines', lines, { shouldDirty: true });
+    setValue('units', next, { shouldDirty: true });
+  };
 
   const save = (form: OrderForm, onVersion: number) =>
     start(async () => {
@@ -160,16 +170,7 @@ function OrderPage({ edited, initial, customers }: Props) {
         )}
         <Panel>
           <Grid templateColumns={{ base: '1fr 1fr', lg: '2fr 1fr 1fr 2.4fr' }} gap="5">
-            <Field.Root invalid={fieldError('customer') !== undefined}>
-              <Field.Label fontWeight="600">Customer</Field.Label>
-              <Input {...register('customer')} list="customers" autoComplete="off" placeholder="Who it is for" />
-              <datalist id="customers">
-                {customers.map((name) => (
-                  <option key={name} value={name} />
-                ))}
-              </datalist>
-              <Field.ErrorText>{fieldError('customer')}</Field.ErrorText>
-            </Field.Root>
+            <CustomerField control={control} error={fieldError('customer')} />
             <Field.Root invalid={fieldError('due') !== undefined}>
               <Field.Label fontWeight="600">Due</Field.Label>
               <Input type="date" {...register('due')} />
@@ -178,18 +179,17 @@ function OrderPage({ edited, initial, customers }: Props) {
               )}
               <Field.ErrorText>{fieldError('due')}</Field.ErrorText>
             </Field.Root>
-            <Field.Root>
+            <Field.Root invalid={fieldError('units') !== undefined}>
               <Field.Label fontWeight="600">Measured in</Field.Label>
-              <NativeSelect.Root>
-                <NativeSelect.Field
-                  value={units}
-                  onChange={(event) => setValue('units', event.target.value as 'in' | 'mm', { shouldDirty: true })}
-                >
+              <NativeSelect.Root disabled={isFrozen}>
+                <NativeSelect.Field value={units} onChange={(event) => setUnits(event.target.value as Units)}>
                   <option value="in">inches</option>
                   <option value="mm">centimetres</option>
                 </NativeSelect.Field>
                 <NativeSelect.Indicator />
               </NativeSelect.Root>
+              {isFrozen && <Field.HelperText>kept, since a line is approved</Field.HelperText>}
+              <Field.ErrorText>{fieldError('units')}</Field.ErrorText>
             </Field.Root>
             <Field.Root invalid={fieldError('notes') !== undefined}>
               <Field.Label fontWeight="600">Notes</Field.Label>

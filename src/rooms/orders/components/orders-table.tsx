@@ -5,7 +5,7 @@ import { Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useTransition } from 'react';
-import { columnsOf, DataTable } from '@/ui/data-table';
+import { columnsOf, DataTable, type ServerPage } from '@/ui/data-table';
 import type { Answer } from '@/rooms/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { toaster } from '@/ui/toaster';
@@ -31,7 +31,7 @@ export function StatusBadge({ status }: { status: OrderStatus }) {
 
 const column = columnsOf<OrderListRow>();
 
-export function OrdersTable({ orders, today }: { orders: OrderListRow[]; today: string }) {
+export function OrdersTable({ orders, today, server }: { orders: OrderListRow[]; today: string; server: ServerPage }) {
   const router = useRouter();
   const [, start] = useTransition();
   const columns = useMemo(() => {
@@ -127,5 +127,5 @@ export function OrdersTable({ orders, today }: { orders: OrderListRow[]; today: 
       }),
     ]);
   }, [router, today]);
-  return <DataTable label="Orders" data={orders} columns={columns} />;
+  return <DataTable label="Orders" data={orders} columns={columns} server={server} />;
 }

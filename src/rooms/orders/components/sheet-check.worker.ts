@@ -11,6 +11,7 @@ export interface SheetQuestion {
   fields: string[];
   room: RoomProps;
   usualDue: string;
+  isPartial: boolean;
 }
 
 export interface SheetAnswer {
@@ -18,17 +19,19 @@ export interface SheetAnswer {
   orders: number;
   goodRows: number;
   badRows: number[];
+  heldBack: number;
   faults: CellFault[];
 }
 
 self.onmessage = ({ data }: MessageEvent<SheetQuestion>) => {
-  const { run, sheet, fields, room, usualDue } = data;
-  const { orders, goodRows, badRows, faults } = checkSheet(sheet, fields, {
+  const { run, sheet, fields, room, usualDue, isPartial } = data;
+  const whole = {
     kinds: kindBook(room.own, room.withdrawn),
     cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
     clothIds: new Map(room.cloths.map(({ id, name }) => [name.toLowerCase(), id])),
     house: room.house,
     usualDue,
-  });
-  self.postMessage({ run, orders: orders.length, goodRows, badRows, faults } satisfies SheetAnswer);
+  };
+  const { orders, ...checked } = checkSheet(sheet, fields, whole, isPartial);
+  self.postMessage({ run, orders: orders.length, ...checked } satisfies SheetAnswer);
 };

@@ -37,7 +37,8 @@ export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: strin
   const abort = useRef<AbortController>(null);
   const kinds = useMemo(() => kindBook(room.own, room.withdrawn).current, [room.own, room.withdrawn]);
   const known = useMemo(() => sheetFields(kinds), [kinds]);
-  const checked = useCheck(sheet, fields, room, usualDue);
+  const [isPartial, setPartial] = useState(false);
+  const checked = useCheck(sheet, fields, room, usualDue, isPartial);
 
   const take = (next: Sheet) => {
     setProblem('');
@@ -68,7 +69,7 @@ export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: strin
     const answer = await send<{ orders: number; lines: number }>(
       '/api/orders/import',
       'application/json',
-      JSON.stringify({ sheet, fields }),
+      JSON.stringify({ sheet, fields, isPartial }),
       abort.current.signal,
     );
     setBusy(null);
@@ -94,7 +95,7 @@ export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: strin
               <Button onClick={() => abort.current?.abort()}>Call it off</Button>
             ) : (
               <Button onClick={bringIn} disabled={!checked || checked.goodRows === 0}>
-                {checked ? `Bring in ${count(checked.goodRows, 'good row')}` : 'Checking …'}
+                {checked ? `Bring in ${count(checked.orders, 'order')}` : 'Checking …'}
               </Button>
             )}
           </>
@@ -112,7 +113,14 @@ export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: strin
         ) : (
           <>
             <Columns sheet={sheet} fields={fields} known={known} onChange={setFields} />
-            <Outcome sheet={sheet} fields={fields} checked={checked} onCell={setCell} />
+            <Outcome
+              sheet={sheet}
+              fields={fields}
+              checked={checked}
+              isPartial={isPartial}
+              onPartial={setPartial}
+              onCell={setCell}
+            />
             <datalist id="sheet-kinds">
               {kinds.map(({ id, name }) => (
                 <option key={id} value={name} />
@@ -259,11 +267,15 @@ function Outcome({
   sheet,
   fields,
   checked,
+  isPartial,
+  onPartial,
   onCell,
 }: {
   sheet: Sheet;
   fields: string[];
   checked: SheetAnswer | null;
+  isPartial: boolean;
+  onPartial: (isPartial: boolean) => void;
   onCell: (row: number, column: number, text: string) => void;
 }) {
   if (!checked)
@@ -272,7 +284,7 @@ function Outcome({
         <Spinner size="sm" /> <Text>Checking {count(sheet.rows.length, 'row')} …</Text>
       </HStack>
     );
-  const { badRows, faults, goodRows, orders } = checked;
+  const { badRows, faults, goodRows, orders, heldBack } = checked;
   return (
     <Panel
       title={`${count(goodRows, 'good row')} ${goodRows === 1 ? 'makes' : 'make'} ${count(orders, 'order')}`}
@@ -291,8 +303,20 @@ function Outcome({
       ) : (
         <Stack gap="0">
           <Text color="fg.muted" mb="2">
-            Put a cell right here, or leave its row out: only good rows are brought in.
+            Put a cell right here. An order of which a row is wrong stays out whole.
           </Text>
+          {(heldBack > 0 || isPartial) && (
+            <Box as="label" display="flex" alignItems="center" gap="2" minH="11" mb="2" cursor="pointer">
+              <Box asChild accentColor="bottle.solid" boxSize="5">
+                <input type="checkbox" checked={isPartial} onChange={(event) => onPartial(event.target.checked)} />
+              </Box>
+              <Text fontWeight="600">
+                {isPartial
+                  ? 'Orders come in without their wrong rows'
+                  : `Bring in ${heldBack === 1 ? 'the one order that waits' : `the ${heldBack} orders that wait`} for a wrong row without that row`}
+              </Text>
+            </Box>
+          )}
           {badRows.slice(0, SHOWN_ROWS).map((row) => (
             <Flex
               key={row}
@@ -354,7 +378,13 @@ const listFor = (field: string) =>
   field === 'kind' ? 'sheet-kinds' : field.startsWith('cloth:') ? 'sheet-cloths' : undefined;
 
 /** The sheet's check, worked out beside the page; the last one stays to be seen while the next is made. */
-function useCheck(sheet: Sheet | null, fields: string[], room: RoomProps, usualDue: string): SheetAnswer | null {
+function useCheck(
+  sheet: Sheet | null,
+  fields: string[],
+  room: RoomProps,
+  usualDue: string,
+  isPartial: boolean,
+): SheetAnswer | null {
   const worker = useRef<Worker>(null);
   const run = useRef(0);
   const [answer, setAnswer] = useState<SheetAnswer | null>(null);
@@ -376,9 +406,10 @@ function useCheck(sheet: Sheet | null, fields: string[], room: RoomProps, usualD
       fields,
       room: { cloths, own, withdrawn, house },
       usualDue,
+      isPartial,
     };
     worker.current?.postMessage(question);
-  }, [sheet, fields, cloths, own, withdrawn, house, usualDue]);
+  }, [sheet, fields, cloths, own, withdrawn, house, usualDue, isPartial]);
   return sheet ? answer : null;
 }
 

@@ -1,0 +1,24 @@
+import { kindBook } from '@/core/covers';
+import { checkSheet } from '@/rooms/orders/sheet';
+import readSheet from './sheet-worker';
+import type { SheetAnswer, SheetQuestion } from './sheet-pool';
+
+// A process of its own for one file: a hostile one can take neither the server's time nor its memory, and is ended with it.
+
+async function answer(question: SheetQuestion): Promise<SheetAnswer> {
+  if (question.ask === 'read') return { is: 'read', sheet: await readSheet({ bytes: question.bytes }) };
+  const { sheet, fields, room, isPartial } = question;
+  const { own, withdrawn, cloths, clothIds, house, usualDue } = room;
+  const whole = {
+    kinds: kindBook(own, withdrawn),
+    cloths: new Map(cloths),
+    clothIds: new Map(clothIds),
+    house,
+    usualDue,
+  };
+  return { is: 'checked', checked: checkSheet(sheet, fields, whole, isPartial) };
+}
+
+process.once('message', (question: SheetQuestion) => {
+  void answer(question).then((told) => process.send!(told, () => process.exit(0)));
+});

@@ -1,0 +1,30 @@
+import { sql } from 'drizzle-orm';
+import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { connect, type Database } from '@/db';
+import type { Answer } from '@/rooms/answer';
+import { saveCloth } from '@/rooms/cloths/actions';
+import { EMPTY_CLOTH } from '@/rooms/cloths/form';
+import { closePool } from '@/work/pool';
+
+/** What an action gave; a refusal fails the test. */
+export const value = <T>(answer: Answer<T>): T => {
+  if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
+  return answer.value;
+};
+export const faultsOf = (answer: Answer) => (answer.ok ? [] : answer.faults);
+
+/** A connection to the migrated test database, and what ends it and the threads. */
+export async function openWorkroom(): Promise<{ db: Database; close: () => Promise<void> }> {
+  const { db, close } = connect();
+  await migrate(db, { migrationsFolder: 'src/db/migrations' });
+  return { db, close: () => closePool().then(close) };
+}
+
+/** Empties the workroom but for one patterned cloth, whose id it returns. */
+export async function resetWorkroom(db: Database): Promise<number> {
+  await db.execute(
+    sql`TRUNCATE settings, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`,
+  );
+  const pattern = { repeatAcross: '9', repeatAlong: '8', drop: '1/2', turns: 'none' };
+  return value(await saveCloth({ ...EMPTY_CLOTH, name: 'Test reed', price: '18', ...pattern }, null)).id;
+}
