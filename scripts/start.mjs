@@ -1,5 +1,4 @@
 // npm start: everything from a fresh machine to the running application. Plain Node, since nothing is installed yet.
-import { spawn } from 'node:child_process';
 import { join, resolve } from 'node:path';
 import { Cluster, isPortFree } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
@@ -10,11 +9,20 @@ import {
   ensureBundles,
   ensurePackages,
   LOCAL,
+  migrationCount,
   nextBin,
   ROOT,
   run,
 } from './lib/project.mjs';
 import { runMain, say, Stop } from './lib/say.mjs';
+import { logStream, spawnWithUs, Supervised } from './lib/supervisor.mjs';
+
+const USAGE = `npm start -- [--empty] [--dev] [--data FOLDER] [--host NAME]
+  --empty        begin without the demo workroom
+  --dev          for developers: pages are built as they are asked for
+  --data FOLDER  keep the data there (.local/cluster)
+  --host NAME    a further name by which a proxy on this machine reaches the application; may be given several times
+PORT=3100 npm start serves on another port.`;
 
 const { values } = await (async () => {
   const { parseArgs } = await import('node:util');
@@ -24,25 +32,31 @@ const { values } = await (async () => {
         empty: { type: 'boolean', default: false },
         dev: { type: 'boolean', default: false },
         data: { type: 'string' },
+        host: { type: 'string', multiple: true, default: [] },
+        help: { type: 'boolean', default: false },
       },
     });
   } catch (error) {
-    console.error(`${error.message} Known are --empty (no demo workroom), --dev and --data FOLDER.`);
+    console.error(`${error.message}\n${USAGE}`);
     process.exit(1);
   }
 })();
+if (values.help) {
+  console.log(USAGE);
+  process.exit(0);
+}
 
 await runMain(async () => {
   checkNode();
   const port = readPort();
+  const hosts = readHosts();
   const folder = values.data ? resolve(values.data) : join(LOCAL, 'cluster');
   checkFolder(folder);
   if (!(await isPortFree(port)))
     throw new Stop(
       `Port ${port} of 127.0.0.1 is taken by another program: stop that one, or use another port with "PORT=${port + 1} npm start".`,
     );
-  const bin = await ensurePostgres();
-  const cluster = new Cluster(folder, bin);
+  const cluster = new Cluster(folder, await ensurePostgres());
   if (cluster.isRunning()) {
     // A server whose starter was just killed stops by itself; one that stays belongs to another start.
     for (let i = 0; i < 30 && cluster.isRunning(); i++) await new Promise((resolve) => setTimeout(resolve, 100));
@@ -52,24 +66,25 @@ await runMain(async () => {
   await ensurePackages();
   await (values.dev ? ensureBundles() : ensureBuild());
 
-  await cluster.start();
-  const running = { cluster, app: null, isStopping: false };
+  let isStopping = false;
+  let app = null;
   const stop = async () => {
-    if (running.isStopping) return;
-    running.isStopping = true;
-    if (running.app && running.app.exitCode === null) {
-      running.app.kill('SIGTERM');
-      const gone = new Promise((resolve) => running.app.on('exit', resolve));
-      await Promise.race([gone, new Promise((resolve) => setTimeout(resolve, 5000))]);
-      if (running.app.exitCode === null) running.app.kill('SIGKILL');
-    }
+    if (isStopping) return;
+    isStopping = true;
+    await app?.stop();
     await cluster.stop();
   };
+  const giveUp = () => stop().then(() => process.exit(1));
   for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => stop().then(() => process.exit(0)));
 
+  await cluster.start();
+  cluster.dumpBeforeMigration(migrationCount());
   const env = {
     ...process.env,
     DATABASE_URL: cluster.url,
+    JOLLY_BOLT_HOSTS: hosts.join(','),
+    JOLLY_BOLT_PG_BIN: cluster.bin,
+    JOLLY_BOLT_BACKUPS: cluster.backups,
     NEXT_TELEMETRY_DISABLED: '1',
     NODE_ENV: values.dev ? 'development' : 'production',
   };
@@ -78,44 +93,54 @@ await runMain(async () => {
     await stop();
     throw new Stop('The database could not be brought up to date; what it holds was not changed.');
   }
-  running.app = spawn(
-    'setpriv',
-    [
-      '--pdeathsig',
-      'TERM',
-      '--',
-      process.execPath,
-      nextBin(),
-      values.dev ? 'dev' : 'start',
-      '-H',
-      '127.0.0.1',
-      '-p',
-      String(port),
-    ],
-    {
-      cwd: ROOT,
-      env,
-      stdio: ['ignore', values.dev ? 'inherit' : 'ignore', 'inherit'],
-      detached: true,
+  app = new Supervised({
+    name: 'The application',
+    say: (text) => console.error(text),
+    onGivenUp: giveUp,
+    start: () => {
+      const child = spawnWithUs([nextBin(), values.dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], {
+        cwd: ROOT,
+        env,
+        stdio: ['ignore', 'pipe', 'pipe'],
+      });
+      logStream(child.stdout, join(folder, 'application.log'), values.dev ? process.stdout : undefined);
+      logStream(child.stderr, join(folder, 'application.log'), process.stderr);
+      return child;
     },
-  );
-  running.app.on('exit', async (code) => {
-    if (running.isStopping) return;
-    console.error(
-      `The application ended (${code ?? 'killed'}); nothing that was saved is lost. Start it again with "npm start".`,
-    );
-    await stop();
-    process.exit(1);
   });
-  cluster.exited.then(async () => {
-    if (running.isStopping) return;
-    console.error('The database ended; nothing that was saved is lost. Start again with "npm start".');
-    await stop();
-    process.exit(1);
-  });
-  await waitForApp(port, running);
-  say(`\nJolly Bolt is ready: http://127.0.0.1:${port}\nStop it with Ctrl-C.`);
+  app.run();
+  keepDatabase(cluster, () => isStopping, giveUp);
+  await waitForApp(port, () => isStopping);
+  if (!isStopping) say(`\nJolly Bolt is ready: http://127.0.0.1:${port}\nStop it with Ctrl-C.`);
 });
+
+const MOST_RESTARTS = 5;
+
+/** Starts the database again when it ends although nobody asked it to; says why it ended where that can be told. */
+async function keepDatabase(cluster, isStopping, giveUp) {
+  for (let restarts = 0; ; restarts++) {
+    await cluster.exited;
+    if (isStopping()) return;
+    console.error(`${cluster.reason('The database ended')}\nNothing that was saved is lost.`);
+    try {
+      if (restarts >= MOST_RESTARTS) throw new Stop(`It ended ${restarts + 1} times; start again with "npm start".`);
+      await new Promise((resolve) => setTimeout(resolve, 1000 * (restarts + 1)));
+      if (isStopping()) return;
+      await cluster.start();
+      console.error('The database runs again.');
+    } catch (error) {
+      console.error(error.message);
+      return giveUp();
+    }
+  }
+}
+
+/** The names that are given with --host, in small letters. */
+function readHosts() {
+  const wrong = values.host.find((name) => !/^[a-z0-9]([a-z0-9.-]*[a-z0-9])?$/i.test(name));
+  if (wrong !== undefined) throw new Stop(`--host ${wrong}: a name like workroom.lan is needed, without a port.`);
+  return values.host.map((name) => name.toLowerCase());
+}
 
 function readPort() {
   const text = process.env.PORT ?? '3000';
@@ -125,8 +150,8 @@ function readPort() {
   return port;
 }
 
-async function waitForApp(port, running) {
-  for (let i = 0; i < 600 && !running.isStopping; i++) {
+async function waitForApp(port, isStopping) {
+  for (let i = 0; i < 600 && !isStopping(); i++) {
     try {
       if ((await fetch(`http://127.0.0.1:${port}/api/health`)).ok) return;
     } catch {
@@ -134,5 +159,5 @@ async function waitForApp(port, running) {
     }
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-  if (!running.isStopping) throw new Stop('The application did not answer within a minute.');
+  if (!isStopping()) throw new Stop('The application did not answer within a minute.');
 }

@@ -25,14 +25,23 @@ export async function installPackages(names, why) {
   );
 }
 
-/** The folder of the newest PostgreSQL server's programs, or null. */
-export function findPostgres() {
-  const base = '/usr/lib/postgresql';
-  if (!existsSync(base)) return null;
-  const versions = readdirSync(base).filter((version) => existsSync(join(base, version, 'bin', 'initdb')));
-  versions.sort((a, b) => Number(b) - Number(a));
-  return versions.length > 0 ? join(base, versions[0], 'bin') : null;
+const POSTGRES = '/usr/lib/postgresql';
+
+/** The major versions of PostgreSQL's server that are installed, the newest first. */
+const postgresVersions = () =>
+  existsSync(POSTGRES)
+    ? readdirSync(POSTGRES)
+        .filter((version) => existsSync(join(POSTGRES, version, 'bin', 'initdb')))
+        .sort((a, b) => Number(b) - Number(a))
+    : [];
+
+/** The folder of the programs of a version of PostgreSQL's server, of the newest one where none is named, or null. */
+export function findPostgres(version = postgresVersions()[0]) {
+  return version !== undefined && postgresVersions().includes(version) ? join(POSTGRES, version, 'bin') : null;
 }
+
+/** The major version that a folder of programs is of. */
+export const versionOf = (bin) => bin.split('/').at(-2);
 
 /** The folder of PostgreSQL's programs, installed first when it is missing. */
 export async function ensurePostgres() {

@@ -110,6 +110,7 @@ export async function ensureBundles() {
       'lay-worker': 'src/work/lay-worker.ts',
       'sheet-child': 'src/work/sheet-child.ts',
       'set-up': 'src/work/set-up.ts',
+      'make-workroom': 'src/work/make-workroom.ts',
       'browser-worker': 'src/bench/browser-worker.ts',
     },
     outdir: 'dist',
@@ -141,5 +142,9 @@ export async function ensureBuild() {
   });
   writeFileSync(stamp, hash);
 }
+
+/** How many migrations the source has. */
+export const migrationCount = () =>
+  JSON.parse(readFileSync(join(ROOT, 'src', 'db', 'migrations', 'meta', '_journal.json'), 'utf8')).entries.length;
 
 export const nextBin = () => join(ROOT, 'node_modules', 'next', 'dist', 'bin', 'next');

@@ -2,6 +2,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bitter';
 import './globals.css';
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { Provider } from '@/ui/provider';
 import { Shell } from '@/ui/shell';
@@ -11,11 +12,15 @@ export const metadata: Metadata = {
   description: 'Cover orders to cut lists, laid out on cloth',
 };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+// Each page's scripts carry a nonce of its own, so none is made ahead of time.
+export const dynamic = 'force-dynamic';
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get('x-nonce') ?? undefined;
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <Provider>
+        <Provider nonce={nonce}>
           <Shell>{children}</Shell>
         </Provider>
       </body>

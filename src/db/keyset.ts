@@ -15,12 +15,21 @@ export interface Cursor {
   values: string[];
 }
 
-/** A cursor out of an address, or null where it is none of `keys` columns. */
-export function readCursor(text: string, keys: number): Cursor | null {
-  const [side, ...values] = text.split('~');
-  if ((side !== 'after' && side !== 'before') || values.length !== keys || text.length > 400) return null;
+/** How a value of each type is written. */
+const WRITTEN: Record<SortKey['type'], RegExp> = {
+  int: /^-?\d{1,9}$/,
+  boolean: /^(true|false)$/,
+  date: /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d)$|^\d{4}-(0[13-9]|1[0-2])-30$|^\d{4}-(0[13578]|1[02])-31$/,
+  text: /^[^\u0000\ud800-\udfff]*$/,
+};
+
+/** A cursor of a list sorted by `keys` out of an address, or null where it is none. */
+export function readCursor(text: string, keys: readonly SortKey[]): Cursor | null {
+  const [side, ...written] = text.split('~');
+  if ((side !== 'after' && side !== 'before') || written.length !== keys.length || text.length > 400) return null;
   try {
-    return { side, values: values.map(decodeURIComponent) };
+    const values = written.map(decodeURIComponent);
+    return values.every((value, i) => WRITTEN[keys[i]!.type].test(value)) ? { side, values } : null;
   } catch {
     return null;
   }

@@ -39,11 +39,11 @@ function StyleRegistry({ children }: { children: ReactNode }) {
   return <CacheProvider value={cache}>{children}</CacheProvider>;
 }
 
-export function Provider({ children }: { children: ReactNode }) {
+export function Provider({ nonce, children }: { nonce: string | undefined; children: ReactNode }) {
   return (
     <StyleRegistry>
       <ChakraProvider value={system}>
-        <ThemeProvider attribute="class" disableTransitionOnChange>
+        <ThemeProvider attribute="class" disableTransitionOnChange {...(nonce && { nonce })}>
           {children}
           <RoomToaster />
         </ThemeProvider>

@@ -4,13 +4,10 @@ const refused = (status: number, message: string) =>
   Response.json({ ok: false, faults: [{ code: 'refused', field: 'file', message }] satisfies Fault[] }, { status });
 
 /**
- * The bytes of a request of the given type from this very site, or the answer that refuses it. A body over `most` bytes
+ * The bytes of a request of the given type, or the answer that refuses it. A body over `most` bytes
  * is left unread as soon as that is known.
  */
 export async function readBody(request: Request, type: string, most: number): Promise<Uint8Array | Response> {
-  const origin = request.headers.get('origin');
-  if (origin && new URL(origin).host !== request.headers.get('host'))
-    return refused(403, 'This comes from another site and is not taken.');
   if (request.headers.get('content-type')?.split(';')[0] !== type) return refused(415, `This must be sent as ${type}.`);
   const tooLarge = () => refused(413, `The file is larger than ${most / 1e6} MB; split it.`);
   if (Number(request.headers.get('content-length') ?? 0) > most) return tooLarge();

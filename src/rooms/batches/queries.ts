@@ -2,7 +2,7 @@ import 'server-only';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import { database, schema } from '@/db';
-import { pageOf, readCursor, turned } from '@/db/keyset';
+import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { loadKindBook } from '@/db/kinds';
 import type { BatchRow, ClothRow } from '@/db/rows';
 import { lookOf } from '@/rooms/cloths/look';
@@ -178,14 +178,16 @@ const PAGE = 24;
 const SHOWN_ORDERS = 8;
 const SHOWN_CLOTHS = 6;
 
+const NEWEST_FIRST: readonly SortKey[] = [{ column: sql`${batches.id}`, type: 'int' }];
+
 /** A page of batches, the newest first; `page` is a cursor that an earlier page gave. */
 export async function listBatches(
   page = '',
 ): Promise<{ batches: BatchListRow[]; previous: string | null; next: string | null }> {
   // prettier-ignore
   const db = database();
-  const cursor = readCursor(page, 1);
-  const { where, orderBy } = pageOf([{ column: sql`${batches.id}`, type: 'int' }], true, cursor);
+  const cursor = readCursor(page, NEWEST_FIRST);
+  const { where, orderBy } = pageOf(NEWEST_FIRST, true, cursor);
   const found = await db
     .select({ id: batches.id, name: batches.name, status: batches.status })
     .from(batches)

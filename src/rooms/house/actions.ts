@@ -9,7 +9,8 @@ import { change } from '@/rooms/change';
 import { isId } from '@/rooms/ids';
 import { isAllKeepable } from '@/rooms/texts';
 import { rulesFaults } from './form';
-import { RULES_KEY } from './queries';
+import { backUp } from '@/work/backup';
+import { BACKUP_KEY, RULES_KEY } from './queries';
 import { readRules } from './rules';
 
 /** Saves the house's rules; orders that are written from now on start with them. */
@@ -82,5 +83,22 @@ export async function withdrawKind(id: number, isWithdrawn: boolean): Promise<An
       .where(eq(schema.kinds.id, id))
       .returning({ id: schema.kinds.id });
     return changed.length > 0 ? done(null) : gone('kind');
+  });
+}
+
+/** Writes the whole workroom into a backup, and keeps when that was. */
+export async function makeBackup(): Promise<Answer<{ file: string }>> {
+  return answering(async () => {
+    const now = new Date();
+    const made = await backUp(now);
+    if (!made.ok) return made;
+    const value = { at: now.toISOString(), bytes: made.value.bytes };
+    return change(async (tx) => {
+      await tx
+        .insert(schema.settings)
+        .values({ key: BACKUP_KEY, value })
+        .onConflictDoUpdate({ target: schema.settings.key, set: { value } });
+      return done({ file: made.value.file });
+    });
   });
 }

@@ -6,6 +6,15 @@ import { ownKindId, ownKinds } from '@/db/kinds';
 import { USUAL_RULES, type HouseRules } from './form';
 
 export const RULES_KEY = 'house';
+/** When the last backup was made; `npm run backup` writes it, too. */
+export const BACKUP_KEY = 'lastBackup';
+
+/** When the workroom was last backed up, and how large that was; null where it never was. */
+export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> {
+  const [row] = await database().select().from(schema.settings).where(eq(schema.settings.key, BACKUP_KEY));
+  const value = row?.value as { at: string; bytes: number } | undefined;
+  return value ? { at: new Date(value.at), bytes: value.bytes } : null;
+}
 
 /** The house's rules; what was never decided is as usual. */
 export async function houseRules(): Promise<HouseRules> {

@@ -87,7 +87,7 @@ export async function listOrders({
     found.push(sql`(${orders.searchText} ILIKE ${like}${ofKind})`);
   }
   const keys = SORT_KEYS[sort];
-  const cursor = readCursor(page, keys.length);
+  const cursor = readCursor(page, keys);
   const { where, orderBy } = pageOf(keys, isDescending, cursor);
   const [rows, counted] = await Promise.all([
     db

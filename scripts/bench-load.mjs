@@ -1,0 +1,152 @@
+// npm run bench:load [-- --orders N]: a large workroom in a database of its own, and how fast every screen answers on it.
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { gzipSync } from 'node:zlib';
+import { Cluster, freePort } from './lib/cluster.mjs';
+import { ensurePostgres } from './lib/debian.mjs';
+import { checkNode, ensureBuild, ensurePackages, LOCAL, nextBin, ROOT, run } from './lib/project.mjs';
+import { readOptions } from './lib/running.mjs';
+import { runMain, say, Stop } from './lib/say.mjs';
+import { spawnWithUs, Supervised } from './lib/supervisor.mjs';
+
+const USAGE =
+  'usage: npm run bench:load -- [--orders N] [--keep]: makes a workroom of N orders (20000) and measures every screen on it';
+const AT_ONCE = 20;
+const REQUESTS = 200;
+
+await runMain(async () => {
+  checkNode();
+  const { values } = readOptions(
+    USAGE,
+    { orders: { type: 'string', default: '20000' }, keep: { type: 'boolean', default: false } },
+    0,
+  );
+  await ensurePackages();
+  await ensureBuild();
+  const cluster = new Cluster(join(LOCAL, 'bench-cluster'), await ensurePostgres());
+  await cluster.start();
+  const port = await freePort();
+  const env = { ...process.env, DATABASE_URL: cluster.url, NEXT_TELEMETRY_DISABLED: '1', NODE_ENV: 'production' };
+  const app = new Supervised({
+    name: 'The application',
+    say,
+    onGivenUp: () => process.exit(1),
+    start: () =>
+      spawnWithUs([nextBin(), 'start', '-H', '127.0.0.1', '-p', String(port)], {
+        cwd: ROOT,
+        env,
+        stdio: ['ignore', 'ignore', 'inherit'],
+      }),
+  });
+  try {
+    const made = await run(process.execPath, ['dist/make-workroom.mjs', values.orders], { env });
+    if (made !== 0) throw new Stop('The workroom could not be made.');
+    app.run();
+    await ready(port);
+    await measure(`http://127.0.0.1:${port}`, Number(values.orders));
+  } finally {
+    await app.stop();
+    await cluster.stop();
+    if (!values.keep) rmSync(cluster.folder, { recursive: true, force: true });
+  }
+});
+
+async function ready(port) {
+  for (let i = 0; i < 300; i++) {
+    if (
+      await fetch(`http://127.0.0.1:${port}/api/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Stop('The application did not answer.');
+}
+
+async function measure(base, orders) {
+  const screens = {
+    orders: '/orders',
+    'orders, a late page': `/orders?page=after~false~2027-06-01~${200 + Math.round(orders / 2)}`,
+    'orders, a customer': '/orders?q=berth+77',
+    'orders, a cover': '/orders?q=zip',
+    'orders, nothing found': '/orders?q=xyzzy',
+    'orders by customer': '/orders?sort=customer',
+    'orders that wait': '/orders?status=waiting',
+    'one order': '/orders/77',
+    'new order': '/orders/new',
+    'sewing sheet': '/orders/77/sewing',
+    'orders from a sheet': '/orders/import',
+    cloth: '/cloth',
+    'one cloth': '/cloth/7',
+    batches: '/batches',
+    'batches, a late page': '/batches?page=after~120',
+    'one batch': '/batches/11',
+    'sewing sheets of a batch': '/batches/11/sewing',
+    'new batch': '/batches/new',
+    'lines of a cloth': '/api/batches/waiting?cloth=5',
+    'customers as typed': '/api/customers?q=berth+1',
+    'lay a file': '/batches/file',
+    house: '/house',
+    'a kind of one’s own': '/house/kinds/1',
+    'new kind': '/house/kinds/new',
+    'measure guides': '/guide',
+  };
+  say(
+    `\n${orders.toLocaleString('en')} orders, ${(2 * orders).toLocaleString('en')} lines: one request at a time (median, ms), ${AT_ONCE} at once (95 of 100, ms), the answer (KB), its scripts (KB gzip)`,
+  );
+  for (const [name, path] of Object.entries(screens)) {
+    await (await fetch(base + path)).text();
+    const alone = [];
+    let text = '';
+    for (let i = 0; i < 9; i++) {
+      const start = performance.now();
+      const answer = await fetch(base + path);
+      text = await answer.text();
+      alone.push(performance.now() - start);
+      if (!answer.ok) say(`  ${name}: status ${answer.status}`);
+    }
+    const together = [];
+    let left = REQUESTS;
+    await Promise.all(
+      Array.from({ length: AT_ONCE }, async () => {
+        while (left-- > 0) {
+          const start = performance.now();
+          await (await fetch(base + path)).text();
+          together.push(performance.now() - start);
+        }
+      }),
+    );
+    const at = (all, share) =>
+      all
+        .sort((a, b) => a - b)
+        [Math.min(all.length - 1, Math.floor(all.length * share))].toFixed(0)
+        .padStart(6);
+    const size = (Buffer.byteLength(text) / 1000).toFixed(0).padStart(6);
+    say(
+      `  ${name.padEnd(28)} ${at(alone, 0.5)} ${at(together, 0.95)} ${size} ${(await scriptsOf(base, text)).padStart(6)}`,
+    );
+  }
+}
+
+const sizes = new Map();
+
+/** The gzip size of all scripts that a page loads at first. */
+async function scriptsOf(base, html) {
+  const sources = [
+    ...new Set(
+      [...html.matchAll(/<script[^>]* src="([^"]+)"[^>]*>/g)]
+        .filter(([tag]) => !/noModule/i.test(tag))
+        .map(([, src]) => src),
+    ),
+  ];
+  let sum = 0;
+  for (const source of sources) {
+    if (!sizes.has(source))
+      sizes.set(source, gzipSync(Buffer.from(await (await fetch(base + source)).arrayBuffer())).length);
+    sum += sizes.get(source);
+  }
+  return sources.length === 0 ? '-' : (sum / 1000).toFixed(0);
+}

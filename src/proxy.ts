@@ -1,0 +1,20 @@
+import { NextResponse, type NextRequest } from 'next/server';
+import { contentPolicy, malformed, refusalOf } from './app/guard';
+
+/** Stands before every page, file and action: who may talk to the application, and what its pages may load. */
+export async function proxy(request: NextRequest) {
+  const more = process.env.JOLLY_BOLT_HOSTS ?? '';
+  const refusal = refusalOf(request.method, request.headers, more) ?? (await malformed(request));
+  if (refusal) {
+    const { status, message } = refusal;
+    return Response.json({ ok: false, faults: [{ code: 'refused', field: '', message }] }, { status });
+  }
+  const nonce = crypto.randomUUID().replaceAll('-', '');
+  const policy = contentPolicy(nonce, process.env.NODE_ENV === 'development');
+  const headers = new Headers(request.headers);
+  headers.set('x-nonce', nonce);
+  headers.set('content-security-policy', policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set('content-security-policy', policy);
+  return response;
+}
