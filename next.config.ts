@@ -13,6 +13,8 @@ const HEADERS = {
 const config: NextConfig = {
   reactStrictMode: true,
   poweredByHeader: false,
+  // It is reached from this machine alone: packing an answer would only take time. A proxy in front may pack.
+  compress: false,
   turbopack: { root: import.meta.dirname },
   outputFileTracingRoot: import.meta.dirname,
   serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs'],

@@ -5,7 +5,7 @@ import { performance } from 'node:perf_hooks';
 import { gzipSync } from 'node:zlib';
 import { Cluster, freePort } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
-import { checkNode, ensureBuild, ensurePackages, LOCAL, nextBin, ROOT, run } from './lib/project.mjs';
+import { checkNode, ensureBuild, ensurePackages, LOCAL, ROOT, run } from './lib/project.mjs';
 import { readOptions } from './lib/running.mjs';
 import { runMain, say, Stop } from './lib/say.mjs';
 import { spawnWithUs, Supervised } from './lib/supervisor.mjs';
@@ -14,6 +14,7 @@ const USAGE =
   'usage: npm run bench:load -- [--orders N] [--keep]: makes a workroom of N orders (20000) and measures every screen on it';
 const AT_ONCE = 20;
 const REQUESTS = 200;
+const sizes = new Map();
 
 await runMain(async () => {
   checkNode();
@@ -33,7 +34,7 @@ await runMain(async () => {
     say,
     onGivenUp: () => process.exit(1),
     start: () =>
-      spawnWithUs([nextBin(), 'start', '-H', '127.0.0.1', '-p', String(port)], {
+      spawnWithUs([join(ROOT, 'scripts', 'serve.mjs'), String(port)], {
         cwd: ROOT,
         env,
         stdio: ['ignore', 'ignore', 'inherit'],
@@ -130,8 +131,6 @@ async function measure(base, orders) {
     );
   }
 }
-
-const sizes = new Map();
 
 /** The gzip size of all scripts that a page loads at first. */
 async function scriptsOf(base, html) {

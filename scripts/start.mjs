@@ -98,7 +98,10 @@ await runMain(async () => {
     say: (text) => console.error(text),
     onGivenUp: giveUp,
     start: () => {
-      const child = spawnWithUs([nextBin(), values.dev ? 'dev' : 'start', '-H', '127.0.0.1', '-p', String(port)], {
+      const program = values.dev
+        ? [nextBin(), 'dev', '-H', '127.0.0.1', '-p', String(port)]
+        : [join(ROOT, 'scripts', 'serve.mjs'), String(port)];
+      const child = spawnWithUs(program, {
         cwd: ROOT,
         env,
         stdio: ['ignore', 'pipe', 'pipe'],

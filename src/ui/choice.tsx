@@ -1,6 +1,12 @@
 'use client';
 
 import { Field, Input, NativeSelect } from '@chakra-ui/react';
+import { useSyncExternalStore } from 'react';
+
+const LONG = 30;
+const nothingToHear = () => () => undefined;
+const isInBrowser = () => true;
+const isOnServer = () => false;
 
 /** One of a few, from a list. */
 export function Choice({
@@ -18,12 +24,15 @@ export function Choice({
   error?: string | undefined;
   hint?: string | undefined;
 }) {
+  // A long list comes once the page is there: the server sends only what is chosen.
+  const isHere = useSyncExternalStore(nothingToHear, isInBrowser, isOnServer);
+  const shown = isHere || choices.length <= LONG ? choices : choices.filter(({ id }, i) => id === value || i === 0);
   return (
     <Field.Root invalid={error !== undefined}>
       <Field.Label fontWeight="600">{label}</Field.Label>
       <NativeSelect.Root>
         <NativeSelect.Field value={value} onChange={(event) => onChange(event.target.value)}>
-          {choices.map(({ id, label: name }) => (
+          {shown.map(({ id, label: name }) => (
             <option key={id} value={id}>
               {name}
             </option>

@@ -127,13 +127,7 @@ function Motif({
 export function ClothSwatch({ id, look, size = 72 }: { id: string; look: ClothLook; size?: number }) {
   const side = Math.max(400, (2.2 * Math.max(look.repeatAcross, look.repeatAlong)) / NM.mm);
   return (
-    <svg
-      width={size}
-      height={size}
-      viewBox={`0 0 ${side} ${side}`}
-      aria-hidden
-      style={{ display: 'block', flex: 'none', borderRadius: 2, border: '1px solid rgba(20,36,31,.25)' }}
-    >
+    <svg width={size} height={size} viewBox={`0 0 ${side} ${side}`} aria-hidden style={SWATCH}>
       <defs>
         <ClothPattern id={id} look={look} />
       </defs>
@@ -141,3 +135,15 @@ export function ClothSwatch({ id, look, size = 72 }: { id: string; look: ClothLo
     </svg>
   );
 }
+
+/** The same of a pattern that the page holds already under that id. */
+export function PatternSwatch({ id, look, size }: { id: string; look: ClothLook; size: number }) {
+  const side = Math.max(400, (2.2 * Math.max(look.repeatAcross, look.repeatAlong)) / NM.mm);
+  return (
+    <svg width={size} height={size} viewBox={`0 0 ${side} ${side}`} aria-hidden style={SWATCH}>
+      <rect width={side} height={side} fill={`url(#${id})`} />
+    </svg>
+  );
+}
+
+const SWATCH = { display: 'block', flex: 'none', borderRadius: 2, border: '1px solid rgba(20,36,31,.25)' } as const;

@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, HStack, Table, Text } from '@chakra-ui/react';
+import { Box, Button, HStack, Text } from '@chakra-ui/react';
 import {
   createColumnHelper,
   createPaginatedRowModel,
@@ -48,7 +48,7 @@ interface Props<T extends RowData> {
 }
 
 /** Rows that stand on the screen at once. */
-const PAGE = 50;
+const PAGE = 30;
 
 /** A list that sorts by its heads and turns its pages, with large rows for fingers; a row's first link opens it. */
 export function DataTable<T extends RowData>({ label, data, columns, server }: Props<T>) {
@@ -62,10 +62,10 @@ export function DataTable<T extends RowData>({ label, data, columns, server }: P
   const first = pageIndex * PAGE;
   return (
     <Box overflowX="auto" bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
-      <Table.Root size="md" interactive aria-label={label}>
-        <Table.Header>
+      <table className="rows" aria-label={label}>
+        <thead>
           {table.getHeaderGroups().map((group) => (
-            <Table.Row key={group.id} bg="bg.subtle">
+            <tr key={group.id}>
               {group.headers.map((header) => {
                 const isByThis = server?.sort === header.column.id;
                 const sorted = server
@@ -73,50 +73,47 @@ export function DataTable<T extends RowData>({ label, data, columns, server }: P
                   : header.column.getIsSorted();
                 const href = server?.sortHref[header.column.id];
                 const canSort = server ? href !== undefined : header.column.getCanSort();
+                const content = (
+                  <>
+                    <table.FlexRender header={header} />
+                    <Sorted way={sorted} />
+                  </>
+                );
                 return (
-                  <Table.ColumnHeader
+                  <th
                     key={header.id}
-                    py="1.5"
-                    fontWeight="700"
-                    color="fg"
-                    whiteSpace="nowrap"
+                    scope="col"
                     aria-sort={sorted ? (sorted === 'asc' ? 'ascending' : 'descending') : undefined}
                   >
-                    {canSort ? (
-                      <Box asChild display="inline-flex" alignItems="center" gap="1" minH="8" fontWeight="700">
-                        {href === undefined ? (
-                          <button type="button" onClick={header.column.getToggleSortingHandler()}>
-                            <table.FlexRender header={header} />
-                            <Sorted way={sorted} />
-                          </button>
-                        ) : (
-                          <Link href={href} scroll={false}>
-                            <table.FlexRender header={header} />
-                            <Sorted way={sorted} />
-                          </Link>
-                        )}
-                      </Box>
+                    {!canSort ? (
+                      content
+                    ) : href === undefined ? (
+                      <button type="button" onClick={header.column.getToggleSortingHandler()}>
+                        {content}
+                      </button>
                     ) : (
-                      <table.FlexRender header={header} />
+                      <Link href={href} scroll={false}>
+                        {content}
+                      </Link>
                     )}
-                  </Table.ColumnHeader>
+                  </th>
                 );
               })}
-            </Table.Row>
+            </tr>
           ))}
-        </Table.Header>
-        <Table.Body>
+        </thead>
+        <tbody>
           {table.getRowModel().rows.map((row) => (
-            <Table.Row key={row.id} bg="transparent">
+            <tr key={row.id}>
               {row.getAllCells().map((cell) => (
-                <Table.Cell key={cell.id} py="2.5" fontSize="md">
+                <td key={cell.id}>
                   <table.FlexRender cell={cell} />
-                </Table.Cell>
+                </td>
               ))}
-            </Table.Row>
+            </tr>
           ))}
-        </Table.Body>
-      </Table.Root>
+        </tbody>
+      </table>
       {server && (server.previous ?? server.next) && (
         <HStack px="3" py="2" gap="3" justify="flex-end" borderTopWidth="1px" borderColor="border.muted">
           <PageLink href={server.previous}>

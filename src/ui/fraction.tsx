@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { Fragment } from 'react';
 
 /** Text in which every fraction is set as one: `13 5/8` with a raised 5, a bar and a lowered 8. */
@@ -11,17 +10,11 @@ export function Fractions({ children }: { children: string }) {
         if (!fraction)
           return <Fragment key={i}>{i < parts.length - 1 ? part.replace(/(\d) $/, '$1\u202f') : part}</Fragment>;
         return (
-          <Box as="span" key={i} whiteSpace="nowrap">
-            <Box as="span" fontSize="0.68em" position="relative" top="-0.42em">
-              {fraction[1]}
-            </Box>
-            <Box as="span" mx="-0.06em">
-              ⁄
-            </Box>
-            <Box as="span" fontSize="0.68em" position="relative" top="0.12em">
-              {fraction[2]}
-            </Box>
-          </Box>
+          <span key={i} className="frac">
+            <sup>{fraction[1]}</sup>
+            <i>⁄</i>
+            <sub>{fraction[2]}</sub>
+          </span>
         );
       })}
     </>

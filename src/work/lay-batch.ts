@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
 import { clothTasks, settle, type BatchCloth, type BestSoFar, type ClothTask, type LayFigures } from '@/core/batch';
 import { cutList, type BatchOrder } from '@/core/cutlist';
 import { bestOf, planToJson, type LayPlan, type NestProgress } from '@/core/lay';
@@ -304,28 +304,38 @@ async function save(db: Database, batchId: number, run: number, loaded: Loaded, 
       .where(and(eq(schema.batches.id, batchId), eq(schema.batches.run, run), eq(schema.batches.status, 'laying')))
       .returning({ id: schema.batches.id });
     if (done.length === 0) return;
-    await tx.delete(schema.lays).where(eq(schema.lays.batchId, batchId));
+    const clothIds = results.map(({ task }) => Number(task.key));
+    // A lay that is made again keeps its number; those of cloths that are no longer cut go.
+    await tx
+      .delete(schema.lays)
+      .where(and(eq(schema.lays.batchId, batchId), notInArray(schema.lays.clothId, clothIds)));
     for (const { task, plan, figures } of results) {
+      const row = {
+        batchId,
+        clothId: Number(task.key),
+        units: task.units,
+        cloth: loaded.cloths.find(({ key }) => key === task.key)!.row,
+        job: task.whole.json,
+        parts: task.whole.parts,
+        plan: planToJson(plan, task.units),
+        usedNm: figures.used,
+        boundNm: figures.bound,
+        boughtNm: figures.bought,
+        handNm: figures.hand,
+        handCostMinor: figures.handCost,
+        costMinor: figures.cost,
+        currency: task.cloth.price.currency,
+        wastePart: figures.waste,
+      };
       const [lay] = await tx
         .insert(schema.lays)
-        .values({
-          batchId,
-          clothId: Number(task.key),
-          units: task.units,
-          cloth: loaded.cloths.find(({ key }) => key === task.key)!.row,
-          job: task.whole.json,
-          parts: task.whole.parts,
-          plan: planToJson(plan, task.units),
-          usedNm: figures.used,
-          boundNm: figures.bound,
-          boughtNm: figures.bought,
-          handNm: figures.hand,
-          handCostMinor: figures.handCost,
-          costMinor: figures.cost,
-          currency: task.cloth.price.currency,
-          wastePart: figures.waste,
+        .values(row)
+        .onConflictDoUpdate({
+          target: [schema.lays.batchId, schema.lays.clothId],
+          set: { ...row, createdAt: new Date() },
         })
         .returning({ id: schema.lays.id });
+      await tx.delete(schema.layShares).where(eq(schema.layShares.layId, lay!.id));
       await tx.insert(schema.layShares).values(
         figures.shares.map((share) => ({
           layId: lay!.id,

@@ -10,6 +10,9 @@ const CLOTHS = 200;
 const BATCHED = 4;
 const LINES_A_BATCH = 30;
 
+/** A whole number as it stands in a statement. */
+const whole = (number: number) => sql.raw(String(Math.trunc(number)));
+
 async function main() {
   const orders = Number(process.argv[2]);
   const { db, close } = connect();
@@ -26,25 +29,25 @@ async function main() {
           pattern, ground_colour, figure_colour, price_minor, currency, price_per, selling_step_nm)
         SELECT c.name || ' no. ' || n, c.units, c.width_nm, c.selvage_left_nm, c.selvage_right_nm, c.repeat_across_nm, c.repeat_along_nm,
           c.drop_part, c.turns, c.pattern, c.ground_colour, c.figure_colour, c.price_minor + n, c.currency, c.price_per, c.selling_step_nm
-        FROM generate_series(1, ${CLOTHS - 12}) n JOIN cloths c ON c.id = 1 + n % 12`);
+        FROM generate_series(1, ${whole(CLOTHS - 12)}) n JOIN cloths c ON c.id = 1 + n % 12`);
       await tx.execute(sql`
-        INSERT INTO customers (name) SELECT 'Berth ' || n || ' of the long basin' FROM generate_series(1, ${Math.ceil(orders / 4)}) n`);
+        INSERT INTO customers (name) SELECT 'Berth ' || n || ' of the long basin' FROM generate_series(1, ${whole(Math.ceil(orders / 4))}) n`);
       const customers = Math.ceil(orders / 4);
       await tx.execute(sql`ALTER TABLE order_lines DISABLE TRIGGER USER`);
       await tx.execute(sql`
         INSERT INTO orders (no, mark, customer_id, due, units, notes)
-        SELECT 200 + n, n % 12, 9 + n % ${customers}, date '2027-01-01' + (n * 7919 % 700 - 350), CASE WHEN n % 3 = 0 THEN 'mm' ELSE 'in' END,
+        SELECT 200 + n, n % 12, 9 + n % ${whole(customers)}, date '2027-01-01' + (n * 7919 % 700 - 350), CASE WHEN n % 3 = 0 THEN 'mm' ELSE 'in' END,
           CASE WHEN n % 5 = 0 THEN 'cabin ' || n ELSE '' END
-        FROM generate_series(1, ${orders}) n`);
+        FROM generate_series(1, ${whole(orders)}) n`);
       const batches = Math.max(1, Math.floor((2 * orders) / BATCHED / LINES_A_BATCH));
       await tx.execute(sql`
         INSERT INTO batches (name, status, approved_at)
-        SELECT 'Cut no. ' || n, (ARRAY['draft', 'laid', 'approved', 'cut', 'cut', 'cut'])[1 + n % 6], now() FROM generate_series(1, ${batches}) n`);
+        SELECT 'Cut no. ' || n, (ARRAY['draft', 'laid', 'approved', 'cut', 'cut', 'cut'])[1 + n % 6], now() FROM generate_series(1, ${whole(batches)}) n`);
       await tx.execute(sql`
         INSERT INTO order_lines (order_id, position, kind, kind_version, qty, fit, batch_id)
         SELECT o, p, 'zip-cushion', 2, 1 + (o + p) % 7, 'snug',
-          CASE WHEN o % ${BATCHED} = 0 THEN 1 + (o / ${BATCHED}) * ${batches}::bigint / (${orders} / ${BATCHED} + 1) END
-        FROM generate_series(1, ${orders}) o, generate_series(1, 2) p`);
+          CASE WHEN o % ${whole(BATCHED)} = 0 THEN 1 + (o / ${whole(BATCHED)}) * ${whole(batches)}::bigint / (${whole(orders)} / ${whole(BATCHED)} + 1) END
+        FROM generate_series(1, ${whole(orders)}) o, generate_series(1, 2) p`);
       await tx.execute(sql`
         INSERT INTO line_values (line_id, name, is_measure, value_nm, typed)
         SELECT l.id, m.name, true,
@@ -52,7 +55,7 @@ async function main() {
           CASE WHEN o.units = 'in' THEN (14 + (l.id * m.k) % 9)::text ELSE (36 + (l.id * m.k) % 20)::text END
         FROM order_lines l JOIN orders o ON o.id = l.order_id, (VALUES ('width', 3), ('height', 5)) AS m (name, k)`);
       await tx.execute(sql`
-        INSERT INTO line_cloths (line_id, role, cloth_id) SELECT id, 'face', 1 + (id * 31) % ${CLOTHS} FROM order_lines`);
+        INSERT INTO line_cloths (line_id, role, cloth_id) SELECT id, 'face', 1 + (id * 31) % ${whole(CLOTHS)} FROM order_lines`);
       await tx.execute(sql`ALTER TABLE order_lines ENABLE TRIGGER USER`);
       await tx.execute(sql`UPDATE orders SET status = order_status_of(id)`);
     });

@@ -20,6 +20,10 @@ async function workbook(fill: (sheet: ExcelJS.Worksheet) => void): Promise<Uint8
   return new Uint8Array(await book.xlsx.writeBuffer());
 }
 
+/** A list to choose from over an area; the library keeps them by area but has no type for that. */
+const addList = (sheet: ExcelJS.Worksheet, area: string) =>
+  (sheet as unknown as { dataValidations: { add: (area: string, rule: object) => void } }).dataValidations.add(area, { type: 'list', allowBlank: true, formulae: ['"a,b,c"'] }); // prettier-ignore
+
 /** A packed file of one entry (the ZIP format's local header, directory and end record) that unpacks to `size` zeros. */
 function packed(size: number): Uint8Array {
   const data = deflateRawSync(Buffer.alloc(size), { level: 9 });
@@ -74,6 +78,20 @@ describe('a table file', () => {
         ['Ferry', '', '18 1/2', ''],
       ],
     });
+  });
+
+  test.each<[string, (sheet: ExcelJS.Worksheet) => void]>([
+    ['a list to choose from over the whole sheet', (sheet) => addList(sheet, 'A1:XFD1048576')],
+    ['eight columns of drop-down lists', (sheet) => 'ABCDEFGH'.split('').forEach((column) => addList(sheet, `${column}2:${column}1048576`))], // prettier-ignore
+    ['cells merged without end', (sheet) => sheet.mergeCells('J20:Z4000')],
+    ['rules for the look of every cell', (sheet) => sheet.addConditionalFormatting({ ref: 'A1:XFD1048576', rules: [{ type: 'expression', formulae: ['A1=1'], priority: 1, style: {} }] })], // prettier-ignore
+  ])('what a sheet has for hands and eyes is passed over: %s', async (_, add) => {
+    const book = await workbook((sheet) => {
+      sheet.addRow(['Customer', 'Width']);
+      sheet.addRow(['Mill', 17.5]);
+      add(sheet);
+    });
+    expect(await read(book)).toEqual({ columns: ['Customer', 'Width'], rows: [['Mill', '17.5']] });
   });
 
   test.each<[string, () => Uint8Array | Promise<Uint8Array>, RegExp]>([

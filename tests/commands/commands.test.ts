@@ -72,7 +72,8 @@ describe('nest', () => {
   });
 
   test.each([
-    [['/no/such/file.json'], 'no such file'],
+    [['/no/such/file.json'], '/no/such/file.json: there is no such file'],
+    [[folder], 'this is a folder'],
     [[], 'usage: nest'],
     [['a', 'b'], 'usage: nest'],
     [['x.json', '--seconds', 'soon'], '--seconds: soon'],
@@ -150,6 +151,8 @@ describe('npm start says what is in the way', () => {
   test('a port that is none, an unknown flag, a folder that can’t be made', () => {
     expect(start({ PORT: 'web' }).stderr).toBe('PORT is "web"; a port is a whole number from 1 to 65535.\n');
     expect(start({}, '--demo').stderr).toContain("Unknown option '--demo'");
+    expect(start({}, '--host', 'a b').stderr).toMatch(/^--host a b: a name like workroom\.lan is needed/);
+    expect(start({}, '--help').stdout).toContain('--host NAME');
     expect(start({ PORT: '3188' }, '--data', join(folder, 'good.json', 'data')).stderr).toMatch(
       /^The folder .*good\.json\/data can't be used: ENOTDIR/,
     );
@@ -164,3 +167,19 @@ describe('npm start says what is in the way', () => {
     ]);
   });
 });
+
+test('an error of the engine’s own is not said to be a fault of the job', () => {
+  // A bundle of a command whose body breaks.
+  const script = `process.argv = ['node', 'x']; const { runCommand } = await import('./src/cli/command.ts'); await runCommand('usage', () => { throw new TypeError('nothing there'); });`;
+  const { status, stderr } = spawnSync('node_modules/.bin/tsx', ['--eval', script], { encoding: 'utf8' });
+  expect([status, stderr]).toEqual([70, 'This is a fault of the program, not of what you gave it: nothing there\n']);
+});
+
+test.each(['nest', 'takeoff', 'fuzz', 'bench', 'backup', 'restore', 'make-workroom', 'demo:reset', 'bench:load'])(
+  '%s --help says how it is used',
+  (command) => {
+    const { status, stdout } = run(command, ['--help']);
+    expect(status).toBe(0);
+    expect(stdout).toMatch(/^usage: /);
+  },
+);

@@ -59,6 +59,12 @@ export class App {
     await gone;
   }
 
+  /** kill -9 of the web server with all its processes; the starter and the database live on. */
+  killWeb() {
+    const web = this.descendants(this.child!.pid!).filter((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('serve.mjs')); // prettier-ignore
+    for (const pid of web) spawnSync('kill', ['-9', String(pid)]);
+  }
+
   /** Processes whose working folder is the given one. */
   processesIn(folder: string): number[] {
     return readdirSync('/proc')
@@ -91,20 +97,20 @@ export class App {
   }
 }
 
+/** What Chromium is started with. */
+export const CHROMIUM = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--lang=en-GB',
+];
+
 export const openBrowser = (): Promise<Browser> =>
-  puppeteer.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--lang=en-GB',
-    ],
-  });
+  puppeteer.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
 
 /** A page with the words of a person at the screen; script errors and logged errors are kept. */
 export class Person {

@@ -4,7 +4,7 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { OrderSearch } from '@/rooms/orders/components/order-search';
 import { OrdersTable } from '@/rooms/orders/components/orders-table';
-import { ORDER_SORTS, ORDER_STATUSES, STATUS_LABELS, type OrderSort, type OrderStatus } from '@/rooms/orders/form';
+import { ORDER_SORTS, ORDER_STATUSES, STATUS_LABELS, type OrderSort, type OrderStatus } from '@/rooms/orders/status';
 import { listOrders } from '@/rooms/orders/queries';
 import { queryText } from '@/rooms/texts';
 import { EmptyState, PageHead } from '@/ui/page';

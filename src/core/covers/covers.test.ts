@@ -12,7 +12,7 @@ import {
   sumOf,
   type Scope,
 } from './formula';
-import { KINDS, kindById, openOptions, takeOff, type CoverInput, type TakeOff } from './index';
+import { BUILT_IN, KINDS, kindById, openOptions, takeOff, type CoverInput, type TakeOff } from './index';
 
 const cover = (id: string, measures: Record<string, number>, rest: Partial<CoverInput> = {}): TakeOff => {
   const result = takeOff(kindById(id)!, { measures, options: {}, units: 'in', ...rest });
@@ -258,11 +258,32 @@ describe('every kind', () => {
   test('inch and metric entry give the same nanometres', () => {
     for (const kind of KINDS) {
       const measures = measuresOf([inches(20), inches(30), inches(4)])(kind);
-      const [a, b] = [cover(kind.id, measures, { units: 'in' }), cover(kind.id, measures, { units: 'mm' })];
+      // With the same allowances: those of kinds before they named metric ones.
+      const [a, b] = (['in', 'mm'] as const).map((units) => {
+        const made = takeOff(BUILT_IN.find(kind.id, 1)!, { measures, options: {}, units });
+        if (!made.ok) throw new Error(made.faults[0]!.message);
+        return made.value;
+      }) as [TakeOff, TakeOff];
       expect(b.pieces.map(({ across, along }) => [across, along])).toEqual(
         a.pieces.map(({ across, along }) => [across, along]),
       );
     }
+  });
+
+  test.each([
+    // Common practice, no source; the metric allowances are from memory.
+    ['zip-cushion', { width: 440, height: 440 }, 'front', [460, 460]],
+    ['boxed-cushion', { length: 880, width: 430, thickness: 70 }, 'top', [910, 460]],
+    ['padded-book-cover', { wrap: 330, height: 216, board: 3 }, 'outer', [345, 231]],
+  ])('a metric %s starts from metric allowances', (id, given, part, [across, along]) => {
+    const measures = Object.fromEntries(Object.entries(given).map(([name, mm]) => [name, millimetres(mm)]));
+    const made = cover(id, measures, { units: 'mm', fit: 'true' });
+    const piece = made.pieces.find(({ name }) => name === part)!;
+    expect([piece.across / NM.mm, piece.along / NM.mm]).toEqual([across, along]);
+    // A metric order that was saved before keeps the allowances in inches.
+    expect(BUILT_IN.find(id, 1)!.options.some((option) => 'metric' in option && option.metric !== undefined)).toBe(
+      false,
+    );
   });
 
   test('every formula uses only known names and every choice works', () => {
@@ -343,6 +364,22 @@ describe('the formula language', () => {
     expect(run('W / 2 1/2 - s')).toEqual(length(inches(7.5)));
     expect(run(`'1 1/2' == "1 1/2" ? W : s`)).toEqual(length(inches(20)));
     expect(code('n 1/2')).toBe('not-allowed');
+  });
+
+  test('works a result that others are built on out once, and shows a sum that nobody would read by its value', () => {
+    // Each doubles the one before: worked out anew each time it is named, the last of 60 would take 2 to the 60th steps.
+    const chained = { ...emptyScope([]), values: scope.values };
+    chained.inline.set('r0', parseFormula('s'));
+    for (let i = 1; i <= 60; i++) chained.inline.set(`r${i}`, parseFormula(`r${i - 1} + r${i - 1} - r${i - 1} + s`));
+    expect(evaluate(parseFormula('r60'), chained)).toEqual(length(inches(0.5) * 61));
+    expect(sumOf(parseFormula('r60 + W'), chained, { unit: 'in' }).length).toBeLessThan(800);
+  });
+
+  test('says so when it takes too many steps', () => {
+    const long = `max(${new Array(100).fill('W').join(', ')})`;
+    const short = { ...scope, steps: 90 };
+    expect(() => evaluate(parseFormula(long), short)).toThrow(/steps/);
+    expect(evaluate(parseFormula(long), { ...scope, steps: 1000 })).toEqual(length(inches(20)));
   });
 
   test('prints sums with brackets only where they are needed', () => {

@@ -173,7 +173,19 @@ export type Role = (typeof ROLES)[number];
 
 export const isMaterial = (role: Role): boolean => (MATERIAL_ROLES as readonly string[]).includes(role);
 
-export const DRAWINGS = ['envelope', 'flat', 'flange', 'box', 'stool', 'book', 'sleeve', 'round', 'bolster'] as const;
+export const DRAWINGS = [
+  'envelope',
+  'wrap',
+  'flat',
+  'flap',
+  'flange',
+  'box',
+  'stool',
+  'book',
+  'sleeve',
+  'round',
+  'bolster',
+] as const;
 export type Drawing = (typeof DRAWINGS)[number];
 
 /** The lines on each object that a tape can follow. */

@@ -1,6 +1,6 @@
 import { type Cloth } from '../cloth';
 import { toUnits, type Nm, type Units } from '../length';
-import { FORMAT_VERSION, JOB_FORMAT } from '../lay';
+import { FORMAT_VERSION, JOB_FORMAT } from '../lay/format-names';
 import type { CutList } from './cut-list';
 
 /** The cut list of one order, as it joins a batch. */

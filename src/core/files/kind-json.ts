@@ -12,9 +12,8 @@ import {
   type MeasuredObject,
 } from '../covers';
 import { ok, refuse, type Fault, type Result } from '../result';
+import { KIND_FORMAT } from './kind-text';
 import { parseJson } from './lay-json';
-
-export const KIND_FORMAT = 'jolly-bolt/cover-kind';
 
 const text = (most: number) => Joi.string().allow('').max(most);
 const formula = text(500);
@@ -180,10 +179,6 @@ export function readKind(value: unknown): Result<CoverKind> {
   }));
   return { ok: false, faults };
 }
-
-/** The text of a kind as a document of its own (docs/formats/cover-kind.md). */
-export const kindToJson = (kind: CoverKind): string =>
-  `${JSON.stringify({ format: KIND_FORMAT, version: 1, kind }, null, 2)}\n`;
 
 /** Reads a kind's document and checks all of it; the first fault names its place. */
 export function parseKind(source: string): Result<CoverKind> {

@@ -1,8 +1,7 @@
+import { MOST_BYTES } from './limits';
 import { readJob, readPlan, type LayJob, type LayPlan } from '../lay';
 import { refuse, type Result } from '../result';
 
-/** The largest document that is read: 10 MB of text. */
-export const MOST_BYTES = 10_000_000;
 const DEEPEST = 64;
 
 /** Parses JSON text of an open format; refuses what is too large, too deeply nested or not JSON in one line. */

@@ -2,6 +2,7 @@ import { TURN_ANGLES, latticeOf, type Lattice, type Turns } from '../cloth';
 import type { Nm, Units } from '../length';
 import type { Result } from '../result';
 import { findFaults } from './check';
+import { FORMAT_VERSION, JOB_FORMAT } from './format-names';
 import type { Point } from './outline';
 import { list, name, no, number, object, oneOf, quantity, Reader, reading, Refusal } from './reader';
 
@@ -77,8 +78,6 @@ export interface LayStrip {
   least: Nm;
 }
 
-export const JOB_FORMAT = 'jolly-bolt/lay-job';
-export const FORMAT_VERSION = 1;
 const MOST_COPIES = 10_000;
 const GRAINS: readonly Grain[] = ['bias', 'across', 'along'];
 

@@ -1,8 +1,6 @@
 import { toUnits, type Nm, type Units } from '../length';
-import { FORMAT_VERSION } from './job';
+import { FORMAT_VERSION, PLAN_FORMAT } from './format-names';
 import type { Point } from './outline';
-
-export const PLAN_FORMAT = 'jolly-bolt/lay-plan';
 
 /** A lay plan in nanometres: where each copy lies. It is written in the job's units by `planToJson`. */
 export interface LayPlan {

@@ -1,7 +1,8 @@
 import type { Result } from '../result';
-import { FORMAT_VERSION, type LayJob } from './job';
+import { FORMAT_VERSION, PLAN_FORMAT } from './format-names';
+import type { LayJob } from './job';
 import type { Point } from './outline';
-import { PLAN_FORMAT, type Lay, type LayPlan, type PlacedPiece, type StripCut, type Unplaced } from './plan';
+import { type Lay, type LayPlan, type PlacedPiece, type StripCut, type Unplaced } from './plan';
 import { list, name, no, number, object, oneOf, quantity, Reader, reading, Refusal } from './reader';
 
 /** Pieces and cuts of a plan at most: a job has no more than 10,000 copies, and its strips may be cut in many lengths. */

@@ -40,9 +40,9 @@ export interface BatchLines {
   total: number;
 }
 
-/** Lines that one page of a list shows of each cloth. */
-const SHOWN_OF_CLOTH = 40;
-const SHOWN_IN_ALL = 160;
+/** So many lines one page of a list shows; of more, the first of each of so many cloths whose lines are due soonest. */
+const SHOWN_IN_ALL = 96;
+const SHOWN_CLOTHS_OPEN = 12;
 
 const isWaiting = sql`${orderLines.batchId} IS NULL AND ${orders.deletedAt} IS NULL`;
 
@@ -51,7 +51,12 @@ export async function batchLines(batchId: number | null): Promise<BatchLines> {
   const db = database();
   const within = batchId === null ? isWaiting : eq(orderLines.batchId, batchId);
   const grouped = await db
-    .select({ cloth: cloths, lines: sql<number>`count(*)::int`, covers: sql<number>`sum(${orderLines.qty})::int` })
+    .select({
+      cloth: cloths,
+      lines: sql<number>`count(*)::int`,
+      covers: sql<number>`sum(${orderLines.qty})::int`,
+      due: sql<string>`min(${orders.due})::text`,
+    }) // prettier-ignore
     .from(orderLines)
     .innerJoin(orders, eq(orders.id, orderLines.orderId))
     .innerJoin(lineCloths, and(eq(lineCloths.lineId, orderLines.id), eq(lineCloths.role, 'face')))
@@ -60,9 +65,15 @@ export async function batchLines(batchId: number | null): Promise<BatchLines> {
     .groupBy(cloths.id)
     .orderBy(cloths.name);
   const total = grouped.reduce((sum, one) => sum + one.lines, 0);
-  const each = Math.max(2, Math.min(SHOWN_OF_CLOTH, Math.floor(SHOWN_IN_ALL / Math.max(1, grouped.length))));
-  const lines = total <= SHOWN_IN_ALL ? await linesWhere(within) : await firstOfEach(within, each);
-  const named = new Map(grouped.map(({ cloth, ...counts }) => [cloth.id, { cloth, ...counts }]));
+  const soonest = [...grouped].sort((a, b) => a.due.localeCompare(b.due)).slice(0, SHOWN_CLOTHS_OPEN);
+  const lines =
+    total <= SHOWN_IN_ALL
+      ? await linesWhere(within)
+      : await firstOfEach(
+          and(within, inArray(lineCloths.clothId, soonest.map(({ cloth }) => cloth.id)))!, // prettier-ignore
+          Math.floor(SHOWN_IN_ALL / soonest.length),
+        );
+  const named = new Map(grouped.map(({ cloth, lines: count, covers }) => [cloth.id, { cloth, lines: count, covers }]));
   const further = [...new Set(lines.flatMap(({ clothIds }) => clothIds))].filter((id) => !named.has(id));
   if (further.length > 0)
     for (const cloth of await db.select().from(cloths).where(inArray(cloths.id, further)))
@@ -174,7 +185,7 @@ export interface BatchListRow {
   cost: Record<string, number>;
 }
 
-const PAGE = 24;
+const PAGE = 12;
 const SHOWN_ORDERS = 8;
 const SHOWN_CLOTHS = 6;
 

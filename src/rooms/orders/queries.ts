@@ -8,7 +8,8 @@ import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { lookOf } from '@/rooms/cloths/look';
 import type { ClothLook } from '@/ui/cloth-pattern';
-import { readOutline, type LineForm, type OrderForm, type OrderSort, type OrderStatus } from './form';
+import { readOutline, type LineForm, type OrderForm } from './form';
+import type { OrderSort, OrderStatus } from './status';
 
 export interface OrderListRow {
   id: number;
@@ -46,7 +47,7 @@ const keyOf: Record<OrderSort, (row: Omit<OrderListRow, 'what'> & { name: string
   status: ({ status, due, no }) => [status, due, no],
 };
 
-const PAGE = 50;
+const PAGE = 30;
 const MOST_WORDS = 8;
 
 export interface OrderQuery {
@@ -293,4 +294,10 @@ export interface ClothChoice {
 export async function clothChoices(): Promise<ClothChoice[]> {
   const rows = await database().select().from(schema.cloths).orderBy(schema.cloths.name);
   return rows.map((row) => ({ id: String(row.id), name: row.name, cloth: toCloth(row), look: lookOf(row) }));
+}
+
+/** Of these cloths only those that orders are cut from: a sheet needs no others. */
+export function clothsOf(orders: readonly { order: StoredOrder }[], cloths: ClothChoice[]): ClothChoice[] {
+  const used = new Set(orders.flatMap(({ order }) => order.form.lines.flatMap(({ cloth }) => Object.values(cloth))));
+  return cloths.filter(({ id }) => used.has(id));
 }

@@ -36,6 +36,7 @@ export interface LayViewOrder {
 export interface LayView {
   id: number;
   batchId: number;
+  clothId: number;
   clothName: string;
   units: Units;
   look: ClothLook;

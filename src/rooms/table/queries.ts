@@ -25,18 +25,18 @@ type PartsJson = {
   isStrip: boolean;
 }[];
 
-/** A lay as the table draws it, or null when the batch has no such lay. */
-export async function getLay(batchId: number, layId: number): Promise<LayView | null> {
-  return (await getLays(batchId)).find(({ id }) => id === layId) ?? null;
+/** The lay of a cloth as the table draws it, or null when the batch has none: its address stays when it is made again. */
+export async function getLay(batchId: number, clothId: number): Promise<LayView | null> {
+  return (await getLays(batchId, clothId))[0] ?? null;
 }
 
 /** All lays of a batch, drawn from what was stored when they were made. */
-export async function getLays(batchId: number): Promise<LayView[]> {
+export async function getLays(batchId: number, clothId?: number): Promise<LayView[]> {
   const db = database();
   const rows = await db
     .select()
     .from(schema.lays)
-    .where(and(eq(schema.lays.batchId, batchId)))
+    .where(and(eq(schema.lays.batchId, batchId), clothId === undefined ? undefined : eq(schema.lays.clothId, clothId)))
     .orderBy(schema.lays.id);
   if (rows.length === 0) return [];
   const shares = await db
@@ -62,6 +62,7 @@ export async function getLays(batchId: number): Promise<LayView[]> {
     return {
       id: row.id,
       batchId,
+      clothId: row.clothId,
       clothName: cloth.name,
       units: row.units,
       look: lookOf(cloth),
@@ -145,12 +146,12 @@ const labelOf = ({ orderNo, line, name, sum, size, isStrip }: PartsJson[number])
 /** The stored job or plan of a lay, as it was made. */
 export async function layDocument(
   batchId: number,
-  layId: number,
+  clothId: number,
   what: 'job' | 'plan',
 ): Promise<{ document: unknown } | null> {
   const [row] = await database()
     .select({ document: schema.lays[what] })
     .from(schema.lays)
-    .where(and(eq(schema.lays.id, layId), eq(schema.lays.batchId, batchId)));
+    .where(and(eq(schema.lays.clothId, clothId), eq(schema.lays.batchId, batchId)));
   return row ?? null;
 }

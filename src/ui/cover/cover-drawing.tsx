@@ -18,6 +18,8 @@ interface Props {
   /** Which side of each part lies along the bolt, where somebody chose. */
   directions?: Readonly<Record<string, Direction>>;
   id: string;
+  /** Without figures: what the cover is, not how large. */
+  isPlain?: boolean;
 }
 
 const WIDTH = 340;
@@ -36,7 +38,7 @@ interface View {
 }
 
 /** The finished cover to proportion, in its cloth, the pattern running on each part as it was decided, with its measures on it. */
-export function CoverDrawing({ kind, cover, units, look, directions = {}, id }: Props) {
+export function CoverDrawing({ kind, cover, units, look, directions = {}, id, isPlain = false }: Props) {
   const { width, height, thickness = 0, skirt = 0, flange = 0, overlap = 0 } = cover.finished;
   const { drawing } = kind;
   const isBox = drawing === 'box' || drawing === 'stool';
@@ -44,7 +46,7 @@ export function CoverDrawing({ kind, cover, units, look, directions = {}, id }: 
   const wide = width + (isBox ? 0.3 * height : drawing === 'bolster' ? 0.5 * height : 0);
   const high = isBox || isRound ? height * 0.5 + thickness + skirt : height;
   const scale = Math.min((WIDTH - 2 * SIDE) / wide, (HEIGHT - 2 * MARGIN) / high);
-  const text = (length: Nm) => withFraction(printNumber(length, STYLES[units]).text);
+  const text = (length: Nm) => (isPlain ? '' : withFraction(printNumber(length, STYLES[units]).text));
   // The picture is as high as its cover and the dimension lines need.
   const tall = high * scale + 2 * MARGIN;
   const [w, h, t] = [width * scale, height * scale, thickness * scale];
@@ -72,7 +74,11 @@ export function CoverDrawing({ kind, cover, units, look, directions = {}, id }: 
         viewBox={`0 0 ${WIDTH} ${tall}`}
         width="100%"
         role="img"
-        aria-label={`${kind.name}, finished ${text(width)}${isRound ? '' : ` by ${text(height)}`}${thickness ? ` by ${text(thickness)}` : ''}`}
+        aria-label={
+          isPlain
+            ? `${kind.name}, finished`
+            : `${kind.name}, finished ${text(width)}${isRound ? '' : ` by ${text(height)}`}${thickness ? ` by ${text(thickness)}` : ''}`
+        }
       >
         {look && (
           <defs>

@@ -14,6 +14,7 @@ export function Dimension({
   label: string;
   upright?: boolean;
 }) {
+  if (label === '') return null;
   const [cx, cy] = [(x1 + x2) / 2, (y1 + y2) / 2];
   const tick = upright ? { dx: 5, dy: 0 } : { dx: 0, dy: 5 };
   return (

@@ -62,6 +62,40 @@ export function FlatCover({ x, y, w, h, paint, text, width, height, shape, lies,
           <line x1={x + bow} x2={x + w - bow} y1={y + h / 2 + half} y2={y + h / 2 + half} />
         </g>
       )}
+      {shape === 'wrap' && (
+        <g stroke="currentColor" strokeWidth="1.5">
+          {/* The outer flap's hem is seen, the inner one lies under it; the folds are the cover's own ends. */}
+          <line x1={x + bow} x2={x + w - bow} y1={y + h / 2 + half} y2={y + h / 2 + half} strokeWidth="2.5" />
+          <line
+            x1={x + bow}
+            x2={x + w - bow}
+            y1={y + h / 2 + half - 6}
+            y2={y + h / 2 + half - 6}
+            strokeDasharray="4 3"
+          />
+          <line
+            x1={x + bow}
+            x2={x + w - bow}
+            y1={y + h / 2 - half}
+            y2={y + h / 2 - half}
+            strokeDasharray="6 5"
+            opacity="0.6"
+          />
+        </g>
+      )}
+      {shape === 'flap' && (
+        <g stroke="currentColor">
+          <rect x={x + bow} y={y + h * 0.44} width={w - 2 * bow} height={h * 0.12} fill="none" strokeWidth="1.5" />
+          <line
+            x1={x + bow}
+            x2={x + w - bow}
+            y1={y + h * 0.53}
+            y2={y + h * 0.53}
+            strokeWidth="4"
+            strokeDasharray="3 2"
+          />
+        </g>
+      )}
       {shape === 'flat' && hasZip && (
         <line
           x1={x + w * 0.14}

@@ -8,7 +8,7 @@ export const flapZipCushion: CoverKind = {
   name: 'Cushion with a zip across the back under a flap',
   version: 2,
   about: 'The back is cut in two, with a zip under a flap; both sides are trimmed to the front.',
-  drawing: 'flat',
+  drawing: 'flap',
   object: 'pad',
   fill: 'soft',
   measures: padMeasures,

@@ -8,7 +8,7 @@ export const wrapCushion: CoverKind = {
   name: 'Wrapped cushion in one piece',
   version: 2,
   about: 'One strip goes round the pad; its hemmed ends overlap at the back.',
-  drawing: 'envelope',
+  drawing: 'wrap',
   object: 'pad',
   fill: 'soft',
   measures: padMeasures,

@@ -299,7 +299,7 @@ function LayCard({ lay, batchId }: { lay: LaySummary; batchId: number }) {
       borderRadius="sm"
       _hover={{ borderColor: 'bottle.solid' }}
     >
-      <Link href={`/batches/${batchId}/table/${lay.id}`} aria-label={`To the table: ${lay.clothName}`}>
+      <Link href={`/batches/${batchId}/table/${lay.clothId}`}>
         <Flex gap="4" p="4" align="center" borderBottomWidth="1px" borderColor="border.muted">
           <ClothSwatch id={`lay-${lay.id}`} look={lay.look} size={52} />
           <Box flex="1">

@@ -2,7 +2,7 @@ import { Box, Flex, Grid, HStack, Text } from '@chakra-ui/react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import Link from 'next/link';
 import { printMoney } from '@/core/cost';
-import { ClothSwatch } from '@/ui/cloth-pattern';
+import { ClothPattern, PatternSwatch } from '@/ui/cloth-pattern';
 import { OrderMark } from '@/ui/order-mark';
 import { PageLink } from '@/ui/page-link';
 import type { BatchListRow } from '../queries';
@@ -35,6 +35,23 @@ export function BatchesList({
 }
 
 function Batches({ batches }: { batches: BatchListRow[] }) {
+  const cloths = new Map(batches.flatMap((batch) => batch.cloths.map((cloth) => [cloth.id, cloth])));
+  return (
+    <>
+      {/* Each cloth's pattern once, however many batches show it. */}
+      <svg width="0" height="0" aria-hidden style={{ position: 'absolute' }}>
+        <defs>
+          {[...cloths.values()].map(({ id, look }) => (
+            <ClothPattern key={id} id={`batches-${id}`} look={look} />
+          ))}
+        </defs>
+      </svg>
+      <BatchCards batches={batches} />
+    </>
+  );
+}
+
+function BatchCards({ batches }: { batches: BatchListRow[] }) {
   return (
     <Grid gap="4" templateColumns={{ base: '1fr', xl: '1fr 1fr' }}>
       {batches.map((batch) => (
@@ -47,7 +64,7 @@ function Batches({ batches }: { batches: BatchListRow[] }) {
           borderRadius="sm"
           _hover={{ borderColor: 'bottle.solid' }}
         >
-          <Link href={`/batches/${batch.id}`}>
+          <Link href={`/batches/${batch.id}`} prefetch={false}>
             <Flex px="5" pt="4" pb="3" align="center" gap="4">
               <Text fontFamily="heading" fontWeight="700" fontSize="xl" flex="1">
                 {batch.name}
@@ -57,20 +74,20 @@ function Batches({ batches }: { batches: BatchListRow[] }) {
             <Flex px="5" pb="4" gap="5" align="center" wrap="wrap">
               <HStack gap="1.5">
                 {batch.cloths.map((cloth) => (
-                  <ClothSwatch key={cloth.id} id={`batch-${batch.id}-${cloth.id}`} look={cloth.look} size={40} />
+                  <PatternSwatch key={cloth.id} id={`batches-${cloth.id}`} look={cloth.look} size={40} />
                 ))}
               </HStack>
-              <HStack gap="3" flex="1" wrap="wrap">
+              <Flex columnGap="3" flex="1" wrap="wrap">
                 {batch.orders.map(({ no, mark }) => (
-                  <HStack key={no} gap="1.5">
+                  <span key={no} className="inline" style={{ gap: 6 }}>
                     <OrderMark mark={mark} />
-                    <Text fontWeight="600">{no}</Text>
-                  </HStack>
+                    <span className="strong">{no}</span>
+                  </span>
                 ))}
                 {batch.orderCount > batch.orders.length && (
-                  <Text color="fg.muted">and {batch.orderCount - batch.orders.length} more</Text>
+                  <span className="muted">and {batch.orderCount - batch.orders.length} more</span>
                 )}
-              </HStack>
+              </Flex>
               <Text color="fg.muted">{batch.covers} covers</Text>
               {Object.entries(batch.cost).map(([currency, minor]) => (
                 <Text key={currency} fontWeight="700" fontSize="lg">

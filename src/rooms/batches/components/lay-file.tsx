@@ -4,7 +4,7 @@ import { Box, Button, Flex, Grid, List, NativeSelect, Progress, Stack, Text } fr
 import { Download, FileJson } from 'lucide-react';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
-import { MOST_BYTES } from '@/core/files';
+import { MOST_BYTES } from '@/core/files/limits';
 import type { LayPlan } from '@/core/lay';
 import { printLength, STYLES, type Units } from '@/core/length';
 import { FileDrop } from '@/ui/file-drop';

@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Checkbox, Flex, HStack, IconButton, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { ClothSwatch } from '@/ui/cloth-pattern';
@@ -28,6 +28,8 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
   const ofCloth = new Map<number, BatchLine[]>();
   for (const line of lines) ofCloth.set(line.clothIds[0]!, [...(ofCloth.get(line.clothIds[0]!) ?? []), line]);
   const groups = cloths.flatMap((cloth) => (ofCloth.has(cloth.id) ? [{ cloth, own: ofCloth.get(cloth.id)! }] : []));
+  const shut = cloths.filter((cloth) => cloth.lines > 0 && !ofCloth.has(cloth.id));
+  const nameOf = new Map(cloths.map(({ id, name }) => [id, name]));
   const day = new Date(today);
   return (
     <Flex direction="column" gap="5">
@@ -59,17 +61,7 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
           {own.map((line) => {
             const { text, isLate } = dueDistance(line.due, day);
             return (
-              <Flex
-                key={line.id}
-                align="center"
-                gap="4"
-                px="4"
-                minH="12"
-                borderTopWidth="1px"
-                borderColor="border.muted"
-                _first={{ borderTopWidth: '0' }}
-                bg={chosen?.has(line.id) ? 'bottle.subtle' : undefined}
-              >
+              <div key={line.id} className={chosen?.has(line.id) ? 'line line-chosen' : 'line'}>
                 {onChoose && (
                   <Tick
                     label={`Order ${line.orderNo}, ${line.qty} ${line.kind}`}
@@ -77,58 +69,39 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
                     onChange={(isOn) => onChoose([line.id], isOn)}
                   />
                 )}
-                <Link href={`/orders/${line.orderId}`}>
-                  <HStack gap="2" w="84px">
-                    <OrderMark mark={line.mark} />
-                    <Text fontWeight="700" fontSize="lg">
-                      {line.orderNo}
-                    </Text>
-                  </HStack>
+                <Link href={`/orders/${line.orderId}`} prefetch={false} className="inline line-no">
+                  <OrderMark mark={line.mark} />
+                  <span className="bold large">{line.orderNo}</span>
                 </Link>
-                <Text flex="4" minW="0" lineClamp="2" lineHeight="1.25">
-                  {line.customer}
-                </Text>
-                <Text fontWeight="700" fontSize="lg" w="9" textAlign="right">
-                  {line.qty}
-                </Text>
-                <Text flex="5" minW="0" lineClamp="2" lineHeight="1.25">
-                  {line.kind}
-                </Text>
-                <Text fontWeight="600" whiteSpace="nowrap" w="175px">
+                <span className="line-customer two-lines">{line.customer}</span>
+                <span className="line-qty bold large">{line.qty}</span>
+                <span className="line-kind two-lines">{line.kind}</span>
+                <span className="line-sizes strong nowrap">
                   <Fractions>{line.sizes}</Fractions>
-                </Text>
-                <Text
-                  fontSize="sm"
-                  color="fg.muted"
-                  w="150px"
-                  display={{ base: 'none', xl: '-webkit-box' }}
-                  lineClamp="2"
-                  lineHeight="1.25"
-                >
+                </span>
+                <span className="line-further two-lines small muted">
                   {line.clothIds.length > 1
-                    ? `with ${cloths
-                        .filter(({ id }) => line.clothIds.slice(1).includes(id))
-                        .map(({ name }) => name)
+                    ? `with ${line.clothIds
+                        .slice(1)
+                        .map((id) => nameOf.get(id))
                         .join(', ')}`
                     : ''}
-                </Text>
-                <Box w="95px" textAlign="right" whiteSpace="nowrap">
-                  <Text fontSize="sm">{dueText(line.due, day)}</Text>
-                  <Text fontSize="sm" color={isLate ? 'fg.error' : 'fg.muted'} fontWeight={isLate ? '700' : '400'}>
-                    {text}
-                  </Text>
-                </Box>
+                </span>
+                <span className="line-due small nowrap">
+                  {dueText(line.due, day)}
+                  <span className={`block ${isLate ? 'late' : 'muted'}`}>{text}</span>
+                </span>
                 {onRemove && (
-                  <IconButton
-                    variant="ghost"
-                    size="sm"
+                  <button
+                    type="button"
+                    className="icon-button"
                     aria-label={`Take order ${line.orderNo}’s ${line.kind} out of the batch`}
                     onClick={() => onRemove(line.id)}
                   >
                     <X size={18} />
-                  </IconButton>
+                  </button>
                 )}
-              </Flex>
+              </div>
             );
           })}
           {own.length < cloth.lines && (
@@ -141,6 +114,33 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
           )}
         </Box>
       ))}
+      {shut.length > 0 && (
+        <Box
+          as="section"
+          aria-label="Further cloths"
+          bg="bg.panel"
+          borderWidth="1px"
+          borderColor="border"
+          borderRadius="sm"
+        >
+          <Text px="4" py="3" bg="bg.subtle" fontWeight="700">
+            Further cloths, whose lines are due later
+          </Text>
+          {shut.map(({ id, name, look, lines: count, covers }) => (
+            <div key={id} className="line">
+              {onChoose && <Tick label={`All on ${name}`} isOn={false} onChange={(isOn) => onChooseCloth!(id, isOn)} />}
+              <span className="chip" style={{ background: look.ground, borderColor: look.figure }} />
+              <span className="line-kind strong">{name}</span>
+              <span className="muted nowrap">
+                {count.toLocaleString('en')} {count === 1 ? 'line' : 'lines'}, {covers.toLocaleString('en')} covers
+              </span>
+              <button type="button" className="text-button" onClick={() => onShowAll(id)}>
+                Show
+              </button>
+            </div>
+          ))}
+        </Box>
+      )}
     </Flex>
   );
 }
@@ -157,16 +157,17 @@ function Tick({
   onChange: (isOn: boolean) => void;
 }) {
   return (
-    <Checkbox.Root
-      size="lg"
-      colorPalette="bottle"
-      checked={isOn ? true : isPart ? 'indeterminate' : false}
-      onCheckedChange={({ checked }) => onChange(checked === true)}
-      p="2"
-      m="-2"
-    >
-      <Checkbox.HiddenInput aria-label={label} />
-      <Checkbox.Control borderRadius="sm" borderWidth="2px" />
-    </Checkbox.Root>
+    <label className="tick-room">
+      <input
+        type="checkbox"
+        className="tick"
+        aria-label={label}
+        checked={isOn}
+        ref={(box) => {
+          if (box) box.indeterminate = isPart && !isOn;
+        }}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+    </label>
   );
 }

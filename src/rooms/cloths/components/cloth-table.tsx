@@ -1,6 +1,5 @@
 'use client';
 
-import { Box, HStack, Stack, Text } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { ClothSwatch, type ClothLook } from '@/ui/cloth-pattern';
@@ -32,24 +31,12 @@ export function ClothTable({ cloths }: { cloths: ClothListRow[] }) {
         column.accessor('name', {
           header: 'Cloth',
           cell: ({ row: { original: cloth } }) => (
-            <Link href={`/cloth/${cloth.id}`}>
-              <HStack gap="4">
-                <ClothSwatch id={`cloth-${cloth.id}`} look={cloth.look} />
-                <Box>
-                  <Text
-                    fontWeight="700"
-                    fontSize="lg"
-                    textDecoration="underline"
-                    textUnderlineOffset="4px"
-                    textDecorationColor="border"
-                  >
-                    {cloth.name}
-                  </Text>
-                  <Text color="fg.muted" fontSize="sm" maxW="34ch" lineClamp={2}>
-                    {cloth.notes}
-                  </Text>
-                </Box>
-              </HStack>
+            <Link href={`/cloth/${cloth.id}`} prefetch={false} className="inline">
+              <ClothSwatch id={`cloth-${cloth.id}`} look={cloth.look} />
+              <span>
+                <span className="bold large entry">{cloth.name}</span>
+                <span className="block muted small">{cloth.notes}</span>
+              </span>
             </Link>
           ),
         }),
@@ -74,13 +61,13 @@ export function ClothTable({ cloths }: { cloths: ClothListRow[] }) {
 
 function TwoLines({ first, second }: { first: string; second: string }) {
   return (
-    <Stack gap="0">
-      <Text fontWeight="600" whiteSpace="nowrap">
+    <span>
+      <span className="strong nowrap">
         <Fractions>{first}</Fractions>
-      </Text>
-      <Text fontSize="sm" color="fg.muted">
+      </span>
+      <span className="block small muted">
         <Fractions>{second}</Fractions>
-      </Text>
-    </Stack>
+      </span>
+    </span>
   );
 }

@@ -3,7 +3,8 @@
 import { Box, Button, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
-import type { CoverKind, MeasuredObject } from '@/core/covers';
+import { sampleOf, takeOff, type CoverKind, type MeasuredObject } from '@/core/covers';
+import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { MeasureDrawing } from '@/ui/measure-drawing';
 import { PageHead, Panel } from '@/ui/page';
@@ -46,9 +47,17 @@ export function GuideSheet({ kind }: { kind: CoverKind }) {
         </Button>
       </PageHead>
       <Grid templateColumns={{ base: '1fr', md: '1.3fr 1fr' }} gap="6" alignItems="start">
-        <Panel>
-          <MeasureDrawing kind={kind} />
-        </Panel>
+        <Stack gap="4">
+          <Panel>
+            <MeasureDrawing kind={kind} />
+          </Panel>
+          <Panel>
+            <Text fontWeight="700">What it becomes, seen from behind</Text>
+            <Box maxW="340px" mx="auto">
+              <Finished kind={kind} />
+            </Box>
+          </Panel>
+        </Stack>
         <Stack gap="5">
           <Box as="ol" fontSize="lg">
             {kind.measures.map(({ id, label, hint, default: usual }, i) => (
@@ -71,7 +80,7 @@ export function GuideSheet({ kind }: { kind: CoverKind }) {
                     {usual ? '; may be left open' : ''}
                   </Text>
                 </Box>
-                <Box borderBottomWidth="2px" borderColor="fg.subtle" aria-label="to write down" />
+                <Box borderBottomWidth="2px" borderColor="fg.subtle" />
               </Grid>
             ))}
           </Box>
@@ -96,10 +105,16 @@ export function GuideSheet({ kind }: { kind: CoverKind }) {
   );
 }
 
+/** The finished cover of a sample size, so that kinds which are measured alike can be told apart. */
+function Finished({ kind }: { kind: CoverKind }) {
+  const cover = takeOff(kind, { measures: sampleOf(kind), options: {}, units: 'in' });
+  return cover.ok ? <CoverDrawing kind={kind} cover={cover.value} units="in" id={`guide-${kind.id}`} isPlain /> : null;
+}
+
 /** All guides, each with its drawing. */
 export function GuideList({ kinds }: { kinds: CoverKind[] }) {
   return (
-    <Grid templateColumns="repeat(auto-fill, minmax(250px, 1fr))" gap="4">
+    <Grid templateColumns="repeat(auto-fill, minmax(300px, 1fr))" gap="4">
       {kinds.map((kind) => (
         <Box
           asChild
@@ -112,9 +127,15 @@ export function GuideList({ kinds }: { kinds: CoverKind[] }) {
           _hover={{ borderColor: 'fg.subtle' }}
         >
           <Link href={`/guide/${kind.id}`}>
-            <MeasureDrawing kind={kind} />
+            <Grid templateColumns="1.2fr 1fr" alignItems="center" gap="1">
+              <MeasureDrawing kind={kind} />
+              <Finished kind={kind} />
+            </Grid>
             <Text fontWeight="700" mt="2">
               {kind.name}
+            </Text>
+            <Text fontSize="sm" color="fg.muted">
+              {kind.about}
             </Text>
           </Link>
         </Box>

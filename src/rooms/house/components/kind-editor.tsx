@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState, useTransition } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';
-import { kindToJson, readKind } from '@/core/files';
+import { kindToJson } from '@/core/files/kind-text';
 import { parseLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { Choice, TextField } from '@/ui/choice';
@@ -360,8 +360,8 @@ export const sampleText = (size: Nm, units: Units) => printNumber(size, STYLES[u
 
 function check(kind: CoverKind, sample: Record<string, Nm>, units: Units): { kind: CoverKind; faults: Fault[] } {
   // A kind that has no name yet can be tried out all the same.
-  const shape = readKind({ ...kind, name: kind.name.trim() || '-' });
-  const checked = shape.ok ? checkKind(shape.value, sample, units) : { kind, faults: shape.faults };
+  // Its shape is the editor's own; the server looks at that again before it keeps it.
+  const checked = checkKind({ ...kind, name: kind.name.trim() || '-' }, sample, units);
   return kind.name.trim()
     ? checked
     : { ...checked, faults: [...checked.faults, { code: NAMELESS, field: 'name', message: 'Give the kind a name.' }] };

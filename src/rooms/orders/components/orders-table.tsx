@@ -1,6 +1,5 @@
 'use client';
 
-import { Badge, Box, HStack, IconButton, Text } from '@chakra-ui/react';
 import { Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
@@ -11,23 +10,12 @@ import { OrderMark } from '@/ui/order-mark';
 import { toaster } from '@/ui/toaster';
 import { dueDistance, dueText, laysAgain } from '@/ui/words';
 import { copyOrder, deleteOrder, restoreOrder } from '../actions';
-import { STATUS_LABELS, type OrderStatus } from '../form';
+import { STATUS_LABELS, type OrderStatus } from '../status';
 import type { OrderListRow } from '../queries';
 
-const STATUS_LOOK: Record<OrderStatus, { bg: string; color: string }> = {
-  waiting: { bg: 'warn.bg', color: 'fg' },
-  batched: { bg: 'bottle.muted', color: 'bottle.fg' },
-  approved: { bg: 'bottle.solid', color: 'bottle.contrast' },
-  cut: { bg: 'bg.muted', color: 'fg.muted' },
-};
-
-export function StatusBadge({ status }: { status: OrderStatus }) {
-  return (
-    <Badge {...STATUS_LOOK[status]} fontSize="sm" px="2.5" py="1" borderRadius="sm" fontWeight="600">
-      {STATUS_LABELS[status]}
-    </Badge>
-  );
-}
+export const StatusBadge = ({ status }: { status: OrderStatus }) => (
+  <span className={`badge badge-${status}`}>{STATUS_LABELS[status]}</span>
+);
 
 const column = columnsOf<OrderListRow>();
 
@@ -59,41 +47,27 @@ export function OrdersTable({ orders, today, server }: { orders: OrderListRow[];
       column.accessor('no', {
         header: 'Order',
         cell: ({ row }) => (
-          <Link href={`/orders/${row.original.id}`}>
-            <HStack gap="2.5" minH="9">
-              <OrderMark mark={row.original.mark} size={20} />
-              <Text
-                fontWeight="700"
-                fontSize="lg"
-                textDecoration="underline"
-                textUnderlineOffset="4px"
-                textDecorationColor="border"
-              >
-                {row.original.no}
-              </Text>
-            </HStack>
+          <Link href={`/orders/${row.original.id}`} prefetch={false} className="inline">
+            <OrderMark mark={row.original.mark} size={20} />
+            <span className="bold large entry">{row.original.no}</span>
           </Link>
         ),
       }),
       column.accessor('customer', {
         header: 'Customer',
-        cell: ({ row }) => <Text fontWeight="600">{row.original.customer}</Text>,
+        cell: ({ row }) => <span className="strong">{row.original.customer}</span>,
       }),
-      column.accessor('what', { header: 'Covers', cell: ({ row }) => <Text maxW="46ch">{row.original.what}</Text> }),
+      column.accessor('what', { header: 'Covers', cell: ({ row }) => row.original.what }),
       column.accessor('due', {
         header: 'Due',
         cell: ({ row }) => {
           const { text, isLate } = dueDistance(row.original.due, day);
           const isOpen = row.original.status !== 'cut';
           return (
-            <Box whiteSpace="nowrap">
-              <Text>{dueText(row.original.due, day)}</Text>
-              {isOpen && (
-                <Text fontSize="sm" color={isLate ? 'fg.error' : 'fg.muted'} fontWeight={isLate ? '700' : '400'}>
-                  {text}
-                </Text>
-              )}
-            </Box>
+            <span className="nowrap">
+              {dueText(row.original.due, day)}
+              {isOpen && <span className={`block small ${isLate ? 'late' : 'muted'}`}>{text}</span>}
+            </span>
           );
         },
       }),
@@ -105,24 +79,26 @@ export function OrdersTable({ orders, today, server }: { orders: OrderListRow[];
         id: 'actions',
         header: '',
         cell: ({ row }) => (
-          <HStack gap="1" justify="flex-end">
-            <IconButton
-              variant="ghost"
+          <span className="inline end">
+            <button
+              type="button"
+              className="icon-button"
               aria-label={`Copy order ${row.original.no}`}
               title="Copy"
               onClick={() => copy(row.original.id)}
             >
               <Copy size={18} />
-            </IconButton>
-            <IconButton
-              variant="ghost"
+            </button>
+            <button
+              type="button"
+              className="icon-button"
               aria-label={`Delete order ${row.original.no}`}
               title="Delete"
               onClick={() => remove(row.original)}
             >
               <Trash2 size={18} />
-            </IconButton>
-          </HStack>
+            </button>
+          </span>
         ),
       }),
     ]);

@@ -14,7 +14,7 @@ import {
   sheetFields,
   type Sheet,
   type SheetField,
-} from '@/core/files';
+} from '@/core/files/order-sheet';
 import type { Answer } from '@/rooms/answer';
 import { FileDrop } from '@/ui/file-drop';
 import { Fractions } from '@/ui/fraction';

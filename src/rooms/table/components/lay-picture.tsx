@@ -124,7 +124,7 @@ const Item = memo(function Item({ item, mark, px, units, isPrint, isChosen, isDi
     <g
       role={onPick ? 'button' : undefined}
       tabIndex={onPick ? 0 : undefined}
-      aria-label={label}
+      aria-label={onPick && label}
       data-piece={item.key}
       opacity={isDim ? 0.35 : 1}
       style={{ cursor: onPick ? 'pointer' : undefined, outline: 'none' }}

@@ -37,7 +37,7 @@ export function TablePage({
         ))}
         {(['job', 'plan'] as const).map((what) => (
           <Button key={what} asChild variant="ghost" size="sm">
-            <a href={`/api/batches/${lay.batchId}/lays/${lay.id}/${what}`} download>
+            <a href={`/api/batches/${lay.batchId}/lays/${lay.clothId}/${what}`} download>
               {what === 'job' ? 'Job file' : 'Plan file'}
             </a>
           </Button>

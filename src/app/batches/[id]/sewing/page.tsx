@@ -4,7 +4,7 @@ import { readId } from '@/app/params';
 import { lineIdsByOrder } from '@/rooms/batches/queries';
 import { kindsForForms } from '@/rooms/house/queries';
 import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
-import { clothChoices, getOrders } from '@/rooms/orders/queries';
+import { clothChoices, clothsOf, getOrders } from '@/rooms/orders/queries';
 import { dueText } from '@/ui/words';
 
 export const dynamic = 'force-dynamic';
@@ -21,5 +21,13 @@ export default async function BatchSewingPage({ params }: { params: Promise<{ id
     due: dueText(order.form.due, new Date()),
     only: order.form.lines.flatMap((line, index) => (lineIds.get(order.id)!.has(line.id!) ? [index] : [])),
   }));
-  return <SewingSheets orders={orders} back="Back to the batch" backTo={`/batches/${id}`} cloths={cloths} {...kinds} />;
+  return (
+    <SewingSheets
+      orders={orders}
+      back="Back to the batch"
+      backTo={`/batches/${id}`}
+      cloths={clothsOf(orders, cloths)}
+      {...kinds}
+    />
+  );
 }

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { kindsForForms } from '@/rooms/house/queries';
 import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
-import { clothChoices, getOrder } from '@/rooms/orders/queries';
+import { clothChoices, clothsOf, getOrder } from '@/rooms/orders/queries';
 import { dueText } from '@/ui/words';
 
 export const dynamic = 'force-dynamic';
@@ -14,5 +14,13 @@ export default async function SewingPage({ params }: { params: Promise<{ id: str
   const [order, cloths, kinds] = await Promise.all([getOrder(id), clothChoices(), kindsForForms()]);
   if (!order || order.isDeleted) notFound();
   const orders = [{ order, due: dueText(order.form.due, new Date()) }];
-  return <SewingSheets orders={orders} back="Back to the order" backTo={`/orders/${id}`} cloths={cloths} {...kinds} />;
+  return (
+    <SewingSheets
+      orders={orders}
+      back="Back to the order"
+      backTo={`/orders/${id}`}
+      cloths={clothsOf(orders, cloths)}
+      {...kinds}
+    />
+  );
 }

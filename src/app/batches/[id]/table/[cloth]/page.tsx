@@ -8,9 +8,9 @@ import { getLay } from '@/rooms/table/queries';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Table' };
 
-export default async function LayTablePage({ params }: { params: Promise<{ id: string; lay: string }> }) {
-  const { id, lay: layId } = await params;
-  const [lay, view] = await Promise.all([getLay(readId(id), readId(layId)), getBatch(readId(id))]);
+export default async function LayTablePage({ params }: { params: Promise<{ id: string; cloth: string }> }) {
+  const { id, cloth } = await params;
+  const [lay, view] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id))]);
   if (!lay || !view) notFound();
   return (
     <TablePage
@@ -18,7 +18,7 @@ export default async function LayTablePage({ params }: { params: Promise<{ id: s
       batchName={view.batch.name}
       others={view.lays
         .filter((other) => other.id !== lay.id)
-        .map(({ id: other, clothName }) => ({ id: other, clothName }))}
+        .map(({ clothId, clothName }) => ({ id: clothId, clothName }))}
     />
   );
 }

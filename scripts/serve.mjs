@@ -1,0 +1,44 @@
+// The web server: one process a core on the same port (node:cluster), so that a page that takes long holds up no other core.
+import cluster from 'node:cluster';
+import { availableParallelism } from 'node:os';
+import { createServer } from 'node:http';
+import { ROOT } from './lib/project.mjs';
+
+const MOST_PROCESSES = 4;
+const AGAIN_AFTER_MS = 500;
+/** So many processes that ended soon after their start, and the server gives up; its starter begins it again. */
+const MOST_ENDS = 12;
+const SOON_MS = 20_000;
+
+const port = Number(process.argv[2]);
+
+if (cluster.isPrimary) {
+  const count = Math.max(1, Math.min(MOST_PROCESSES, availableParallelism()));
+  let ends = 0;
+  let isStopping = false;
+  const begin = (number) => {
+    const begun = Date.now();
+    // The first one also works the lay queue.
+    const worker = cluster.fork({ JOLLY_BOLT_LAYS: number === 0 ? '1' : '' });
+    worker.on('exit', (code, signal) => {
+      if (isStopping) return;
+      console.error(`A process of the web server ended (${signal ?? code}) and is started again.`);
+      if (Date.now() - begun > SOON_MS) ends = 0;
+      if (++ends > MOST_ENDS) process.exit(1);
+      setTimeout(() => begin(number), AGAIN_AFTER_MS);
+    });
+  };
+  for (let number = 0; number < count; number++) begin(number);
+  for (const name of ['SIGTERM', 'SIGINT'])
+    process.on(name, () => {
+      isStopping = true;
+      for (const worker of Object.values(cluster.workers ?? {})) worker?.kill('SIGKILL');
+      process.exit(0);
+    });
+} else {
+  const next = (await import('next')).default;
+  const app = next({ dev: false, dir: ROOT, hostname: '127.0.0.1', port });
+  const handle = app.getRequestHandler();
+  await app.prepare();
+  createServer((request, response) => void handle(request, response)).listen(port, '127.0.0.1');
+}

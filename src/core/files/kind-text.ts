@@ -1,0 +1,8 @@
+import type { CoverKind } from '../covers';
+
+/** What the document of a cover kind calls itself (docs/formats/cover-kind.md). */
+export const KIND_FORMAT = 'jolly-bolt/cover-kind';
+
+/** The text of a kind as a document of its own (docs/formats/cover-kind.md). */
+export const kindToJson = (kind: CoverKind): string =>
+  `${JSON.stringify({ format: KIND_FORMAT, version: 1, kind }, null, 2)}\n`;
