@@ -170,7 +170,7 @@ describe('npm start says what is in the way', () => {
 
 test('an error of the engine’s own is not said to be a fault of the job', () => {
   // A bundle of a command whose body breaks.
-  const script = `process.argv = ['node', 'x']; const { runCommand } = await import('./src/cli/command.ts'); await runCommand('usage', () => { throw new TypeError('nothing there'); });`;
+  const script = `process.argv = ['node', 'x']; import('./src/cli/command.ts').then(({ runCommand }) => runCommand('usage', () => { throw new TypeError('nothing there'); }));`;
   const { status, stderr } = spawnSync('node_modules/.bin/tsx', ['--eval', script], { encoding: 'utf8' });
   expect([status, stderr]).toEqual([70, 'This is a fault of the program, not of what you gave it: nothing there\n']);
 });

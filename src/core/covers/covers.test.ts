@@ -281,6 +281,8 @@ describe('every kind', () => {
     const piece = made.pieces.find(({ name }) => name === part)!;
     expect([piece.across / NM.mm, piece.along / NM.mm]).toEqual([across, along]);
     // A metric order that was saved before keeps the allowances in inches.
+    // A strap pad that was saved before keeps its one fleece.
+    expect(BUILT_IN.find('strap-pad', 1)!.pieces.find(({ role }) => role === 'fleece')!.qty).toBe(1);
     expect(BUILT_IN.find(id, 1)!.options.some((option) => 'metric' in option && option.metric !== undefined)).toBe(
       false,
     );

@@ -296,7 +296,7 @@ test('O: 4 5/8 x 7 1/2 x 1/2, s 1/4, ease 3/8: 6 x 8 3/4, panels 5 x 7 and 5 x 8
 
 test('P: two squares 20 cm, fleece 18 cm, s 1 cm; an odd number of snaps at the quarters, or tape', () => {
   const one = cover('strap-pad', { length: 18, width: 18 }, {}, NM.cm);
-  expect(sizes(one, NM.cm)).toEqual({ outer: [1, 20, 20], inner: [1, 20, 20], fleece: [1, 18, 18] });
+  expect(sizes(one, NM.cm)).toEqual({ outer: [1, 20, 20], inner: [1, 20, 20], fleece: [2, 18, 18] });
   expect(notion(one, 'snaps')).toMatchObject({ qty: 3, note: 'at 4.5 cm, 9 cm and 13.5 cm of the length, 1.5 cm in' });
   const tape = notion(
     cover('strap-pad', { length: 18, width: 18 }, { options: { closure: 'tape' } }, NM.cm),

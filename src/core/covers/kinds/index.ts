@@ -37,18 +37,20 @@ export const KINDS: readonly CoverKind[] = [
   bolster,
 ];
 
-/** Built-in kinds up to that version had the same allowances in metric orders as in inches. */
-const WITHOUT_METRIC = 1;
+/** In that version the built-in kinds had the same allowances in metric orders as in inches, and the strap pad one fleece. */
+const FIRST_VERSION = 1;
 
-const inInchesOnly = new Map(
+const firstVersions = new Map(
   KINDS.map((kind): [string, CoverKind] => [
     kind.id,
     {
       ...kind,
-      version: WITHOUT_METRIC,
+      version: FIRST_VERSION,
       options: kind.options.map((option) =>
         option.type === 'length' || option.type === 'hem' ? { ...option, metric: undefined } : option,
       ),
+      pieces:
+        kind.id === strapPad.id ? kind.pieces.map((p) => (p.role === 'fleece' ? { ...p, qty: 1 } : p)) : kind.pieces,
     },
   ]),
 );
@@ -70,7 +72,7 @@ export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly str
   return {
     current: [...KINDS, ...ids.map((id) => newest(id)!)],
     find: (id, version) =>
-      (version === WITHOUT_METRIC ? inInchesOnly.get(id) : KINDS.find((kind) => kind.id === id)) ??
+      (version === FIRST_VERSION ? firstVersions.get(id) : KINDS.find((kind) => kind.id === id)) ??
       (version === undefined ? newest(id) : own.find((kind) => kind.id === id && kind.version === version)),
   };
 }

@@ -137,7 +137,7 @@ export const strapPad: CoverKind = {
   pieces: [
     { name: 'outer', role: 'face', qty: 1, across: 'cutWidth', along: 'cutLength' },
     { name: 'inner', role: 'back', qty: 1, across: 'cutWidth', along: 'cutLength' },
-    { name: 'fleece', role: 'fleece', qty: 1, across: 'cutWidth - 2 * seam', along: 'cutLength - 2 * seam' },
+    { name: 'fleece', role: 'fleece', qty: 2, across: 'cutWidth - 2 * seam', along: 'cutLength - 2 * seam' },
   ],
   strips: [],
   notions: [
@@ -173,7 +173,7 @@ export const strapPad: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Fuse the fleece to the outer, out of the seams.', caution: CAUTION.iron },
+    { do: 'Fuse a fleece behind the outer and one behind the inner, out of the seams.', caution: CAUTION.iron },
     {
       do: 'Right sides together, sew round at the seam allowance leaving a gap; turn, press, close.',
       stitch: 'seam',

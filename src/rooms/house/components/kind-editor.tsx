@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState, useTransition } from 'react';
@@ -22,8 +23,12 @@ import {
   stepColumns,
   stripColumns,
 } from './kind-columns';
-import { KindPreview } from './kind-preview';
 import { RowsEditor } from './rows-editor';
+
+const KindPreview = dynamic(() => import('./kind-preview').then((file) => file.KindPreview), {
+  ssr: false,
+  loading: () => <Panel title="Tried out">A moment …</Panel>,
+});
 
 interface Props {
   edited: { id: number; version: number; isWithdrawn: boolean; uses: number } | null;

@@ -2,6 +2,7 @@
 
 import { Box, Button, Flex, Grid, HStack, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import { Lock, Rows3, Trash2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
 import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
@@ -13,7 +14,8 @@ import { emptyLine, readLineForm, toFormField, type LineForm, type OrderForm } f
 import { LineFields } from './line-fields';
 import { LinePreview, MeasureFirst } from './line-preview';
 import { useOrderRoom } from './order-room';
-import { QuickRows } from './quick-rows';
+
+const QuickRows = dynamic(() => import('./quick-rows').then((file) => file.QuickRows), { ssr: false });
 
 interface Props {
   control: Control<OrderForm>;
@@ -43,6 +45,7 @@ export const LineCard = memo(function LineCard({
   const line = useWatch({ control, name: `lines.${index}` });
   const { cloths, kinds, house, room } = useOrderRoom();
   const [focused, setFocused] = useState<string>();
+  const [several, setSeveral] = useState<boolean | null>(null);
   const kind = kinds.find(line.kind, line.kindVersion)!;
   // The letters appear at once; the cover and its cut list follow as soon as there is time.
   const settled = useDeferredValue(line);
@@ -107,11 +110,18 @@ export const LineCard = memo(function LineCard({
             </HStack>
           ) : (
             <HStack gap="1" ml="auto">
-              <QuickRows key={kind.id} kind={kind} line={line} units={units} onAdd={onMore}>
-                <Button variant="ghost" size="sm">
-                  <Rows3 size={16} /> Several like this
-                </Button>
-              </QuickRows>
+              <Button variant="ghost" size="sm" aria-haspopup="dialog" onClick={() => setSeveral(true)}>
+                <Rows3 size={16} /> Several like this
+              </Button>
+              {several !== null && (
+                <QuickRows
+                  key={kind.id}
+                  {...{ kind, line, units }}
+                  isOpen={several}
+                  onOpen={setSeveral}
+                  onAdd={onMore}
+                />
+              )}
               {onRemove && (
                 <Button variant="ghost" size="sm" onClick={onRemove}>
                   <Trash2 size={16} /> Remove

@@ -1,6 +1,7 @@
 'use client';
 
 import { Grid, Link as TextLink, Stack, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
@@ -11,8 +12,9 @@ import { LengthField, typingUnit } from '@/ui/length-field';
 import { FIT_LABELS, MATCHING_LABELS, ROLE_LABELS, rolesOf, type Change, type LineForm } from '../form';
 import type { ClothChoice } from '../queries';
 import { Directions } from './line-directions';
-import { TracedOutline } from './traced-outline';
 import { useOrderRoom } from './order-room';
+
+const TracedOutline = dynamic(() => import('./traced-outline').then((file) => file.TracedOutline));
 
 interface Props {
   kind: CoverKind;

@@ -3,6 +3,7 @@
 import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
 import { format, isValid, parseISO } from 'date-fns';
 import { Plus, Printer } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState, useTransition } from 'react';
@@ -16,10 +17,11 @@ import { toaster } from '@/ui/toaster';
 import { laysAgain } from '@/ui/words';
 import { saveOrder } from '../actions';
 import { emptyLine, inOtherUnits, type LineForm, type OrderForm } from '../form';
-import { ClothNeeds } from './cloth-needs';
 import { CustomerField } from './customer-field';
 import { KindOptions, LineCard } from './line-card';
 import { OrderRoomProvider, useOrderRoom, type RoomProps } from './order-room';
+
+const ClothNeeds = dynamic(() => import('./cloth-needs').then((file) => file.ClothNeeds), { ssr: false });
 
 interface Props {
   /** The stored order, or null for a new one. */

@@ -2,7 +2,7 @@
 
 import { Box, Button, CloseButton, Dialog, Portal, Stack, Text } from '@chakra-ui/react';
 import Papa from 'papaparse';
-import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { CoverKind } from '@/core/covers';
 import { parseLength, type Units } from '@/core/length';
 import { typingUnit } from '@/ui/length-field';
@@ -14,21 +14,21 @@ interface Props {
   /** The line whose options and cloths the new ones take over. */
   line: LineForm;
   units: Units;
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
   onAdd: (lines: LineForm[]) => void;
-  children: ReactNode;
 }
 
 const FIRST_ROWS = 6;
 const MOST_ROWS = 200;
 
 /** Many covers of one kind by keyboard: a row a cover, Tab along it, Enter to the next, or pasted from a spreadsheet. */
-export function QuickRows({ kind, line, units, onAdd, children }: Props) {
+export function QuickRows({ kind, line, units, isOpen, onOpen, onAdd }: Props) {
   const columns = useMemo(
     () => [{ id: 'qty', label: 'How many' }, ...kind.measures.map(({ id, label }) => ({ id, label }))],
     [kind],
   );
   const empty = () => columns.map(() => '');
-  const [isOpen, setOpen] = useState(false);
   const [rows, setRows] = useState<string[][]>(() => Array.from({ length: FIRST_ROWS }, empty));
   const table = useRef<HTMLTableElement>(null);
   const filled = rows.filter((row) => row.some((cell) => cell.trim()));
@@ -70,18 +70,17 @@ export function QuickRows({ kind, line, units, onAdd, children }: Props) {
       })),
     );
     setRows(Array.from({ length: FIRST_ROWS }, empty));
-    setOpen(false);
+    onOpen(false);
   };
 
   return (
     <Dialog.Root
       open={isOpen}
-      onOpenChange={({ open }) => setOpen(open)}
+      onOpenChange={({ open }) => onOpen(open)}
       size="lg"
       scrollBehavior="inside"
       initialFocusEl={() => table.current?.querySelector('input') ?? null}
     >
-      <Dialog.Trigger asChild>{children}</Dialog.Trigger>
       <Portal>
         <Dialog.Backdrop />
         <Dialog.Positioner>

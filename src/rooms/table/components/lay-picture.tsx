@@ -142,16 +142,7 @@ const Item = memo(function Item({ item, mark, px, units, isPrint, isChosen, isDi
       />
       {!isPrint && <polygon points={points} fill={colour} fillOpacity={isChosen ? 0.3 : 0.14} pointerEvents="none" />}
       {item.isStrip ? (
-        <StripLabel
-          item={item}
-          wide={wide}
-          high={high}
-          x={(left + right) / 2}
-          y={(top + bottom) / 2}
-          px={px}
-          colour={colour}
-          mark={mark}
-        />
+        <StripLabel {...{ item, px, colour, mark }} />
       ) : (
         <PieceLabel {...{ left, top, wide, high, px, colour, mark, size }} no={item.orderNo} name={item.name} />
       )}
@@ -208,44 +199,55 @@ function PieceLabel({
   );
 }
 
-/** A strip says its order's number along itself where there is room. */
-function StripLabel({
-  item,
-  wide,
-  high,
-  x,
-  y,
-  px,
-  colour,
-  mark,
-}: {
-  item: LayViewItem;
-  wide: number;
-  high: number;
-  x: number;
-  y: number;
-  px: number;
-  colour: string;
-  mark: number;
-}) {
-  const [a, b] = [item.ring[0]!, item.ring[1]!];
-  const angle = (Math.atan2(b[0] - a[0], b[1] - a[1]) * 180) / Math.PI;
-  const thick = item.sizeNm[0] / NM.mm / px;
-  if (thick < 12 || Math.max(wide, high) < 60) return null;
-  const size = Math.min(13, thick - 3);
+/** A strip says whose and what it is along its long edge, in its middle, as much of it as the strip has room for. */
+function StripLabel({ item, px, colour, mark }: { item: LayViewItem; px: number; colour: string; mark: number }) {
+  const { middle, angle, length, thick } = alongStrip(item.ring);
+  const size = Math.min(NAME_PX, thick / px - 3);
+  if (size < 9) return null;
+  const sign = size + 4;
+  // A slanted end takes as much of the length as the strip is thick.
+  const room = (length - thick) / px - 8;
+  const words = [`${item.orderNo} ${item.name}`, `${item.orderNo}`].find(
+    (line) => sign + line.length * size * WIDEST_LETTER <= room,
+  );
+  if (words === undefined) return null;
+  const half = (sign + words.length * size * WIDEST_LETTER) / 2;
   return (
-    <g transform={`translate(${x} ${y}) rotate(${angle}) scale(${px})`} pointerEvents="none">
+    <g transform={`translate(${middle[0]} ${middle[1]}) rotate(${angle}) scale(${px})`} pointerEvents="none">
       <path
         d={markPath(mark)}
-        transform={`translate(-34 ${-size / 2}) scale(${size / 20})`}
+        transform={`translate(${-half} ${-size / 2}) scale(${size / 20})`}
         fill={colour}
         fillRule="evenodd"
       />
-      <text x={-34 + size + 4} y={size * 0.36} fontSize={size} fontWeight={700} fill="#14241f">
-        {item.orderNo} {item.name}
+      <text x={-half + sign} y={size * 0.36} fontSize={size} fontWeight={700} fill="#14241f">
+        {words}
       </text>
     </g>
   );
+}
+
+/** How wide a letter of the screens' typeface is on average, of its size; bold, with some to spare. */
+const WIDEST_LETTER = 0.6;
+
+/** Where words lie on a strip, in millimetres of the picture: its middle, the angle of its long edge in degrees, its length and thickness. */
+function alongStrip(ring: LayViewItem['ring']) {
+  const points = ring.map(([x, y]) => [y, x] as const);
+  const edges = points.map((from, i) => {
+    const to = points[(i + 1) % points.length]!;
+    return { dx: to[0] - from[0], dy: to[1] - from[1], length: Math.hypot(to[0] - from[0], to[1] - from[1]) };
+  });
+  const longest = edges.reduce((best, edge) => (edge.length > best.length ? edge : best));
+  const [ux, uy] = [longest.dx / longest.length, longest.dy / longest.length];
+  const across = points.map(([x, y]) => y * ux - x * uy);
+  const degrees = (Math.atan2(longest.dy, longest.dx) * 180) / Math.PI;
+  return {
+    middle: [0, 1].map((k) => points.reduce((sum, point) => sum + point[k]!, 0) / points.length),
+    // Never upside down.
+    angle: degrees > 90 ? degrees - 180 : degrees <= -90 ? degrees + 180 : degrees,
+    length: longest.length,
+    thick: Math.max(...across) - Math.min(...across),
+  };
 }
 
 function CrossLine({
