@@ -126,7 +126,7 @@ describe('from nothing to a costed lay', () => {
       me.sees('Laid, to approve', 60_000),
     ]);
     await me.sees('Laid, to approve', 60_000);
-    await me.press('To the table: Rushes');
+    await me.page.locator('::-p-text(To the table)').click();
     await me.sees('Each order’s part');
     const text = await me.text();
     expect(text).toMatch(/Used \d/);

@@ -119,7 +119,8 @@ const Item = memo(function Item({ item, mark, px, units, isPrint, isChosen, isDi
   const [wide, high] = [(right - left) / px, (bottom - top) / px];
   const colour = isPrint ? '#000' : markColour(mark);
   const size = `${text(item.sizeNm[0], units)} × ${text(item.sizeNm[1], units)}`;
-  const label = `Order ${item.orderNo}, ${item.name}, ${size}`;
+  // As it reads on the piece, where it has room for all.
+  const label = `${item.orderNo} ${item.name} ${size}`;
   return (
     <g
       role={onPick ? 'button' : undefined}
@@ -192,7 +193,7 @@ function PieceLabel({
           fontWeight={i === 1 ? 500 : 700}
           fill="#14241f"
         >
-          {line}
+          {`${line} `}
         </text>
       ))}
     </g>
