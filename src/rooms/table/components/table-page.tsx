@@ -284,7 +284,7 @@ function Figures({
         </Figure>
         <Figure
           label="By hand"
-          note={saved > 0 ? `${money(lay.handCostMinor)}; saved ${money(saved)}` : money(lay.handCostMinor)}
+          note={`${money(lay.handCostMinor)}; ${saved > 0 ? `saved ${money(saved)}` : 'no cost saved'}`}
         >
           <Fractions>{longLength(lay.handNm, units)}</Fractions>
         </Figure>
