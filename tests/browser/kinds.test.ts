@@ -126,7 +126,7 @@ describe('a line', () => {
     await me.type('Thickness', '3');
     await me.choose('Face cloth', 'Bargeboard canvas');
     // A cloth that may only turn up or down is joined until somebody decides.
-    await me.sees('parts are wider than Bargeboard canvas, 54 in between its selvages');
+    await me.sees('parts are too wide for Bargeboard canvas, 54 in between its selvages');
     await me.sees('top, middle');
     await me.press('Run all along the bolt');
     await me.page.waitForFunction(() => !document.body.innerText.includes('top, middle'));
