@@ -243,7 +243,7 @@ function moved(
   const canJoin = joined.every((one) => missOfMotif(one, cloth) === 0);
   const chosen = canJoin && line.panels?.[part.name] === 'join' ? 'join' : null;
   if (canJoin) {
-    const length = lengthInRows(joined.map((one) => ({ ...one, qty: one.qty * line.qty })), cloth); // prettier-ignore
+    const length = lengthOfCovers(joined, line.qty, cloth);
     list.wide.push({
       line: line.id,
       part: part.name,
@@ -261,6 +261,13 @@ function moved(
   return [part];
 }
 
+/** The length in plain rows (nm) that parts of one cover take for so many covers. */
+const lengthOfCovers = (parts: readonly Part[], covers: number, cloth: Cloth): Nm =>
+  lengthInRows(
+    parts.map((one) => ({ ...one, qty: one.qty * covers })),
+    cloth,
+  );
+
 /** A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. */
 function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: Nm, units: Units): Part[] {
   const usable = usableWidth(cloth);
@@ -268,14 +275,10 @@ function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: 
   if (!join) return [part];
   const joined = joinedParts(part, join, seam, cloth.repeat !== null, units);
   const sideways = part.along <= usable ? { ...turned(part), isFixed: true } : null;
-  const qty = line.qty;
-  const rows = (parts: readonly Part[]) =>
-    lengthInRows(
-      parts.map((one) => ({ ...one, qty: one.qty * qty })),
-      cloth,
-    );
-  const ways: WidePart['ways'] = [{ way: 'join', pieces: joined.length, length: rows(joined) }];
-  if (sideways) ways.push({ way: 'sideways', pieces: 1, length: rows([sideways]) });
+  const ways: WidePart['ways'] = [
+    { way: 'join', pieces: joined.length, length: lengthOfCovers(joined, line.qty, cloth) },
+  ];
+  if (sideways) ways.push({ way: 'sideways', pieces: 1, length: lengthOfCovers([sideways], line.qty, cloth) });
   // Cloth that may turn any way needs no seam; any other keeps its direction until somebody decides.
   const usual: WideWay = sideways && cloth.turns === 'any' && !cloth.repeat ? 'sideways' : 'join';
   const wanted = line.panels?.[part.name] ?? usual;
