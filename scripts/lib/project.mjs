@@ -112,6 +112,7 @@ export async function ensureBundles() {
       'set-up': 'src/work/set-up.ts',
       'make-workroom': 'src/work/make-workroom.ts',
       'browser-worker': 'src/bench/browser-worker.ts',
+      'theme-css': 'src/ui/theme-css.ts',
     },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },
@@ -125,6 +126,8 @@ export async function ensureBundles() {
     external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'papaparse', 'joi', 'puppeteer-core'],
     logLevel: 'error',
   });
+  const { themeCss } = await import(join(ROOT, 'dist', 'theme-css.mjs'));
+  writeFileSync(join(ROOT, 'dist', 'theme.css'), themeCss());
   writeFileSync(stamp, hash);
 }
 

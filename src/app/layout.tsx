@@ -1,5 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bitter';
+import '../../dist/theme.css';
 import './globals.css';
 import './lists.css';
 import type { Metadata } from 'next';

@@ -117,8 +117,13 @@ export const orders = pgTable(
     status: text('status', { enum: ['waiting', 'batched', 'approved', 'cut'] })
       .notNull()
       .default('waiting'),
-    /** What a search looks at: number, customer and notes; kept by a trigger. */
+    /** What a search looks at, in lower case: number, customer and notes; kept by a trigger. */
     searchText: text('search_text').notNull().default(''),
+    /** The kinds of its lines, for the search; kept by a trigger. */
+    kinds: text('kinds')
+      .array()
+      .notNull()
+      .default(sql`'{}'`),
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
     version: version(),
     createdAt: createdAt(),
@@ -132,6 +137,7 @@ export const orders = pgTable(
     index('orders_by_status')
       .on(t.status, t.due, t.no)
       .where(sql`${t.deletedAt} IS NULL`),
+    index('orders_kinds').using('gin', t.kinds),
     check('orders_units', sql`${t.units} IN ('in', 'mm')`),
     check('orders_no', sql`${t.no} > 0 AND ${t.mark} >= 0`),
   ],

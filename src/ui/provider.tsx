@@ -5,9 +5,14 @@ import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { useServerInsertedHTML } from 'next/navigation';
 import { ThemeProvider } from 'next-themes';
+import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import { system } from './theme';
-import { RoomToaster } from './toaster';
+
+const RoomToaster = dynamic(() => import('./room-toaster'), { ssr: false });
+
+/** The theme without its global styles: these are the style sheet that the build writes (theme-css.ts). */
+const themeOfPage = { ...system, _global: [], _config: { ...system._config, disableLayers: true } };
 
 /** Styles that are written while the server renders go into the page's head, so that the browser finds the same. */
 function StyleRegistry({ children }: { children: ReactNode }) {
@@ -42,7 +47,7 @@ function StyleRegistry({ children }: { children: ReactNode }) {
 export function Provider({ nonce, children }: { nonce: string | undefined; children: ReactNode }) {
   return (
     <StyleRegistry>
-      <ChakraProvider value={system}>
+      <ChakraProvider value={themeOfPage}>
         <ThemeProvider attribute="class" disableTransitionOnChange {...(nonce && { nonce })}>
           {children}
           <RoomToaster />

@@ -1,4 +1,69 @@
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import {
+  animationStyles,
+  badgeRecipe,
+  breakpoints,
+  buttonRecipe,
+  cssVarsPrefix,
+  cssVarsRoot,
+  dialogSlotRecipe,
+  fieldSlotRecipe,
+  globalCss,
+  headingRecipe,
+  iconRecipe,
+  inputAddonRecipe,
+  inputRecipe,
+  keyframes,
+  layerStyles,
+  linkRecipe,
+  listSlotRecipe,
+  nativeSelectSlotRecipe,
+  progressSlotRecipe,
+  segmentGroupSlotRecipe,
+  semanticTokens,
+  spinnerRecipe,
+  textareaRecipe,
+  textStyles,
+  toastSlotRecipe,
+  tokens,
+} from '@chakra-ui/react/theme';
+
+/** Of Chakra's theme only what our screens use: a component that is used for the first time needs its recipe named here. */
+const chakra = defineConfig({
+  preflight: true,
+  cssVarsPrefix,
+  cssVarsRoot,
+  globalCss,
+  theme: {
+    breakpoints,
+    keyframes,
+    tokens,
+    semanticTokens,
+    textStyles,
+    layerStyles,
+    animationStyles,
+    recipes: {
+      badge: badgeRecipe,
+      button: buttonRecipe,
+      heading: headingRecipe,
+      icon: iconRecipe,
+      input: inputRecipe,
+      inputAddon: inputAddonRecipe,
+      link: linkRecipe,
+      spinner: spinnerRecipe,
+      textarea: textareaRecipe,
+    },
+    slotRecipes: {
+      dialog: dialogSlotRecipe,
+      field: fieldSlotRecipe,
+      list: listSlotRecipe,
+      nativeSelect: nativeSelectSlotRecipe,
+      progress: progressSlotRecipe,
+      segmentGroup: segmentGroupSlotRecipe,
+      toast: toastSlotRecipe,
+    },
+  },
+});
 
 /**
  * The look of the room, in one place: chalk-white and bottle green by day, the green of a cutting mat by night, the
@@ -129,4 +194,4 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultConfig, config);
+export const system = createSystem(defaultBaseConfig, chakra, config);

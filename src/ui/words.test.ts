@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { dueDistance, laysAgain, longLength, overBound, percent } from './words';
+import { dueDistance } from './days';
+import { laysAgain, longLength, overBound, percent } from './words';
 
 describe('words for figures', () => {
   test('a lay over its bound, at it, and hardly over it', () => {

@@ -4,7 +4,14 @@ import type { Metadata } from 'next';
 import Link from 'next/link';
 import { OrderSearch } from '@/rooms/orders/components/order-search';
 import { OrdersTable } from '@/rooms/orders/components/orders-table';
-import { ORDER_SORTS, ORDER_STATUSES, STATUS_LABELS, type OrderSort, type OrderStatus } from '@/rooms/orders/status';
+import {
+  countText,
+  ORDER_SORTS,
+  ORDER_STATUSES,
+  STATUS_LABELS,
+  type OrderSort,
+  type OrderStatus,
+} from '@/rooms/orders/status';
 import { listOrders } from '@/rooms/orders/queries';
 import { queryText } from '@/rooms/texts';
 import { EmptyState, PageHead } from '@/ui/page';
@@ -22,8 +29,7 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
   const wanted = sort.replace(/^-/, '') as OrderSort;
   const by = ORDER_SORTS.includes(wanted) ? wanted : 'due';
   const found = await listOrders({ search: q, only, sort: by, isDescending, page });
-  const all = Object.values(found.counts).reduce((sum, count) => sum + count, 0);
-  const isEmpty = all === 0 && q === '';
+  const isEmpty = q === '' && ORDER_STATUSES.every((one) => found.counts[one] === 0);
   const href = (rest: Record<string, string>) => {
     const given = { ...(q && { q }), ...(only && { status: only }), ...rest };
     return `/orders?${new URLSearchParams(given).toString()}`;
@@ -56,7 +62,7 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
           <OrderSearch
             search={q}
             only={only ?? ''}
-            states={ORDER_STATUSES.map((id) => ({ id, label: STATUS_LABELS[id], count: found.counts[id] }))}
+            states={ORDER_STATUSES.map((id) => ({ id, label: `${STATUS_LABELS[id]} ${countText(found.counts, id)}` }))}
           />
           {found.orders.length > 0 ? (
             <OrdersTable

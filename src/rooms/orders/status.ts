@@ -1,6 +1,8 @@
 /** Where an order is, told from the batches that its lines are in. */
 export const ORDER_STATUSES = ['waiting', 'batched', 'approved', 'cut'] as const;
 export type OrderStatus = (typeof ORDER_STATUSES)[number];
+/** Orders of one status are counted up to here; a list then says "1,000+". */
+export const MOST_COUNTED = 1000;
 /** What orders may be sorted by. */
 export const ORDER_SORTS = ['due', 'no', 'customer', 'status'] as const;
 export type OrderSort = (typeof ORDER_SORTS)[number];
@@ -10,3 +12,7 @@ export const STATUS_LABELS: Record<OrderStatus, string> = {
   approved: 'Approved',
   cut: 'Cut',
 };
+
+/** `1,000+` where there may be more. */
+export const countText = (counts: Record<OrderStatus, number> & { areAll: boolean }, status: OrderStatus): string =>
+  counts[status].toLocaleString('en') + (counts.areAll && counts[status] < MOST_COUNTED ? '' : '+');

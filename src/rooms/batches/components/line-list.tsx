@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { ClothSwatch } from '@/ui/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
-import { dueDistance, dueText } from '@/ui/words';
+import { dueDistance, dueText } from '@/ui/days';
 import type { BatchCloth, BatchLine } from '../queries';
 
 interface Props {

@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Flex, Link as TextLink, Stack, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { memo, useMemo } from 'react';
 import { usableWidth } from '@/core/cloth';
@@ -8,17 +9,28 @@ import type { CoverKind, TakeOff } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
 import { bestTube } from '@/core/lay';
 import { NM, printLength, STYLES, type Units } from '@/core/length';
-import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { CutTable } from '@/ui/cut-table';
 import { Folded } from '@/ui/folded';
 import { Fractions } from '@/ui/fraction';
-import { MeasureDrawing } from '@/ui/measure-drawing';
 import { Notice } from '@/ui/page';
 import type { Change, LineForm } from '../form';
 import type { ClothChoice } from '../queries';
-import { WideChoice } from './line-directions';
 import { useOrderRoom } from './order-room';
 import { Inspections, notionsText, Steps } from './sewing';
+
+/** The drawings come after the page: the fields and the sums need none. */
+const CoverDrawing = dynamic(() => import('@/ui/cover/cover-drawing').then((file) => file.CoverDrawing), {
+  ssr: false,
+  loading: () => <Box aspectRatio="4 / 3" />,
+});
+
+const MeasureDrawing = dynamic(() => import('@/ui/measure-drawing').then((file) => file.MeasureDrawing), {
+  ssr: false,
+  loading: () => <Box aspectRatio="4 / 3" />,
+});
+
+/** Asked only where a part is wider than its cloth. */
+const WideChoice = dynamic(() => import('./line-directions').then((file) => file.WideChoice), { ssr: false });
 
 interface Props {
   kind: CoverKind;

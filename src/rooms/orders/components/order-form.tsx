@@ -1,7 +1,6 @@
 'use client';
 
 import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
-import { format, isValid, parseISO } from 'date-fns';
 import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
@@ -20,6 +19,8 @@ import { emptyLine, inOtherUnits, type LineForm, type OrderForm } from '../form'
 import { CustomerField } from './customer-field';
 import { KindOptions, LineCard } from './line-card';
 import { OrderRoomProvider, useOrderRoom, type RoomProps } from './order-room';
+
+const LONG_DAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
 
 const ClothNeeds = dynamic(() => import('./cloth-needs').then((file) => file.ClothNeeds), { ssr: false });
 
@@ -176,8 +177,8 @@ function OrderPage({ edited, initial }: Props) {
             <Field.Root invalid={fieldError('due') !== undefined}>
               <Field.Label fontWeight="600">Due</Field.Label>
               <Input type="date" {...register('due')} />
-              {isValid(parseISO(due)) && (
-                <Field.HelperText>{format(parseISO(due), 'EEEE d MMMM yyyy')}</Field.HelperText>
+              {!Number.isNaN(Date.parse(due)) && (
+                <Field.HelperText>{LONG_DAY.format(Date.parse(due))}</Field.HelperText>
               )}
               <Field.ErrorText>{fieldError('due')}</Field.ErrorText>
             </Field.Root>

@@ -15,7 +15,7 @@ export function OrderSearch({
 }: {
   search: string;
   only: string;
-  states: { id: string; label: string; count: number }[];
+  states: { id: string; label: string }[];
 }) {
   const [text, setText] = useState(search);
   const router = useRouter();
@@ -42,7 +42,7 @@ export function OrderSearch({
         />
       </InputGroup>
       <HStack gap="1" role="group" aria-label="Where orders are">
-        {[{ id: '', label: 'All', count: -1 }, ...states].map(({ id, label, count }) => (
+        {[{ id: '', label: 'All' }, ...states].map(({ id, label }) => (
           <Button
             key={id}
             size="sm"
@@ -51,7 +51,6 @@ export function OrderSearch({
             onClick={() => router.replace(address(text, id))}
           >
             {label}
-            {count >= 0 && ` ${count}`}
           </Button>
         ))}
       </HStack>

@@ -5,7 +5,7 @@ import { lineIdsByOrder } from '@/rooms/batches/queries';
 import { kindsForForms } from '@/rooms/house/queries';
 import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
 import { clothChoices, clothsOf, getOrders } from '@/rooms/orders/queries';
-import { dueText } from '@/ui/words';
+import { dueText } from '@/ui/days';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Sewing sheets' };

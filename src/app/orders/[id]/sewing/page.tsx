@@ -4,7 +4,7 @@ import { readId } from '@/app/params';
 import { kindsForForms } from '@/rooms/house/queries';
 import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
 import { clothChoices, clothsOf, getOrder } from '@/rooms/orders/queries';
-import { dueText } from '@/ui/words';
+import { dueText } from '@/ui/days';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Sewing sheet' };

@@ -3,11 +3,11 @@
 import { Toaster, Toast, createToaster, Stack } from '@chakra-ui/react';
 
 /** Short messages at the lower edge, with a way back where there is one. */
-export const toaster = createToaster({ placement: 'bottom', pauseOnPageIdle: true, duration: 8000 });
+export const store = createToaster({ placement: 'bottom', pauseOnPageIdle: true, duration: 8000 });
 
-export function RoomToaster() {
+export default function RoomToaster() {
   return (
-    <Toaster toaster={toaster} insetInline={{ mdDown: '4' }}>
+    <Toaster toaster={store} insetInline={{ mdDown: '4' }}>
       {(toast) => (
         <Toast.Root width={{ md: 'md' }} bg="fg" color="bg" borderRadius="sm" alignItems="center">
           <Stack gap="1" flex="1">
