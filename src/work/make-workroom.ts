@@ -57,9 +57,9 @@ async function main() {
       await tx.execute(sql`
         INSERT INTO line_cloths (line_id, role, cloth_id) SELECT id, 'face', 1 + (id * 31) % ${whole(CLOTHS)} FROM order_lines`);
       await tx.execute(sql`ALTER TABLE order_lines ENABLE TRIGGER USER`);
-      await tx.execute(sql`UPDATE orders SET status = order_status_of(id)`);
+      await tx.execute(sql`UPDATE orders SET status = order_status_of(id), kinds = order_kinds_of(id)`);
     });
-    await db.execute(sql`ANALYZE`);
+    await db.execute(sql`VACUUM ANALYZE`);
   } finally {
     await close();
   }
