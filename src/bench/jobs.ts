@@ -1,5 +1,5 @@
 import { readJob, type LayJob } from '@/core/lay';
-import { Random } from '@/core/lay/random';
+import { Random } from '@/core/lay/search/random';
 
 // Jobs of our own making for the bench and the tests: dissections, whose best length is known, and workroom batches.
 

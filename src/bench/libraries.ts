@@ -2,7 +2,7 @@ import ShelfPack from '@mapbox/shelf-pack';
 import { MaxRectsPacker } from 'maxrects-packer';
 import type { LayJob } from '@/core/lay';
 import { lowerBound } from '@/core/lay';
-import { blockPart, pieceParts, stripSets } from '@/core/lay/parts';
+import { blockPart, pieceParts, stripSets } from '@/core/lay/model/parts';
 import { NM, type Nm } from '@/core/length';
 
 // What general packing libraries make of a job: they lay boxes, and know no phases, flaws or outlines.

@@ -1,7 +1,7 @@
 import ClipperLib from 'clipper-lib';
 import type { Nm } from '../length';
 
-export { isSimple } from '../lay/outline';
+export { isSimple } from '../lay/model/outline';
 
 type Ring = [Nm, Nm][];
 

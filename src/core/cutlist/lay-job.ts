@@ -1,7 +1,7 @@
 import { type Cloth } from '../cloth';
 import { toUnits, type Nm, type Units } from '../length';
-import { FORMAT_VERSION, JOB_FORMAT } from '../lay/format-names';
-import type { CutList } from './cut-list';
+import { FORMAT_VERSION, JOB_FORMAT } from '../lay/format/names';
+import type { CutList } from './cut-piece';
 
 /** The cut list of one order, as it joins a batch. */
 export interface BatchOrder {

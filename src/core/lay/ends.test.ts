@@ -3,9 +3,9 @@ import { performance } from 'node:perf_hooks';
 import { fuzz } from '@/bench/fuzz';
 import { inches, NM } from '../length';
 import { findFaults, nest, type LayJob } from './index';
-import { areaOfPiece, isSimple, type Point } from './outline';
-import { coarseOutline, roundedOut } from './rounded-outline';
-import { cutLengths } from './strips';
+import { areaOfPiece, isSimple, type Point } from './model/outline';
+import { coarseOutline, roundedOut } from './geometry/rounded-outline';
+import { cutLengths } from './strips/strips';
 import { jobOf, lay } from './testing';
 
 // Searches that once never ended, broke off or told something that was not so.

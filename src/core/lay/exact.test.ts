@@ -2,9 +2,9 @@ import highs from 'highs';
 import { describe, expect, test } from 'vitest';
 import { NM } from '../length';
 import { nest, readJob } from './index';
-import { linesBound } from './lines';
-import { Random } from './random';
-import { cutLengths, fewestCuts } from './strips';
+import { linesBound } from './bounds/bar-relaxation';
+import { Random } from './search/random';
+import { cutLengths, fewestCuts } from './strips/strips';
 import { provenBound } from './testing';
 
 // Exact optima from a mixed-integer solver (HiGHS, open source): a reference of its own, sharing no code with the engine.

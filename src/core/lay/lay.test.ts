@@ -5,8 +5,8 @@ import { PUBLISHED, publishedJob } from '@/bench/jobs';
 import { inches, NM } from '../length';
 import { findFaults, handLength, nest, planToJson, readJob, type LayPlan, type NestProgress } from './index';
 import { jobArb, jobOf, lay, provenBound } from './testing';
-import { bestTube } from './parts';
-import { biasBlock, cutLengths, fewestCuts, type StripWant } from './strips';
+import { bestTube } from './model/parts';
+import { biasBlock, cutLengths, fewestCuts, type StripWant } from './strips/strips';
 
 const usedInches = (rest: object, steps?: number) => lay(jobOf(rest), steps).used / NM.in;
 

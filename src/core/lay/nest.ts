@@ -1,16 +1,16 @@
 import { missAcross, nextAcross, nextAlong, phaseOf } from '../cloth';
 import { toUnits, type Nm } from '../length';
 import { ok, type Result } from '../result';
-import { barBound, lowerBound, type Placed } from './bounds';
-import { findFaults, type PlanFault } from './check';
-import { endlessOf, type LayJob, type LayPiece } from './job';
-import { withLocked, withoutLocked } from './locked';
-import { turnOutline, type Point } from './outline';
-import { pieceParts, stripSets, type Part } from './parts';
-import type { Lay, LayPlan, StripCut, Unplaced } from './plan';
-import type { Found, Peers } from './room';
-import { search } from './search';
-import type { StripWant } from './strips';
+import { barBound, lowerBound, type Placed } from './bounds/bounds';
+import { findFaults, type PlanFault } from './check/check';
+import { endlessOf, type LayJob, type LayPiece } from './model/job';
+import { withLocked, withoutLocked } from './search/locked';
+import { turnOutline, type Point } from './model/outline';
+import { pieceParts, stripSets, type Part } from './model/parts';
+import type { Lay, LayPlan, StripCut, Unplaced } from './model/plan';
+import type { Found, Peers } from './search/context';
+import { search } from './search/search';
+import type { StripWant } from './strips/strips';
 
 /** How a nesting is run. Without `clock` it is bounded by `steps` alone and is deterministic for the job's seed. */
 export interface NestOptions {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { barBound, lowerBound, type Placed } from './bounds';
+import { barBound, lowerBound, type Placed } from './bounds/bounds';
 import { nest, readJob, type LayJob, type LayPlan } from './index';
 
 // What the tests of the lay engine share: jobs from a few words, lays by steps, random jobs.

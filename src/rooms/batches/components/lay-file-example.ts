@@ -1,4 +1,4 @@
-import { FORMAT_VERSION, JOB_FORMAT } from '@/core/lay/format-names';
+import { FORMAT_VERSION, JOB_FORMAT } from '@/core/lay/format/names';
 
 /** A small lay job to start from, with one of everything that it may say: pads of a hire boat's well deck. */
 export const EXAMPLE_JOB = {

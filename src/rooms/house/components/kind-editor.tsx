@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState, useTransition } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';
 import { kindToJson } from '@/core/files/kind-text';
-import { parseLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { Choice, TextField } from '@/ui/choice';
 import { Notice, PageHead, Panel } from '@/ui/page';
@@ -23,6 +23,7 @@ import {
   stepColumns,
   stripColumns,
 } from './kind-columns';
+import { NAMELESS } from './kind-faults';
 import { RowsEditor } from './rows-editor';
 
 const KindPreview = dynamic(() => import('./kind-preview').then((file) => file.KindPreview), {
@@ -357,11 +358,6 @@ function sampleFrom(kind: CoverKind, typed: Record<string, string>, units: Units
     }),
   );
 }
-
-/** The one fault that does not keep a kind from being tried out. */
-export const NAMELESS = 'name-none';
-
-export const sampleText = (size: Nm, units: Units) => printNumber(size, STYLES[units]).text.replace('≈ ', '');
 
 function check(kind: CoverKind, sample: Record<string, Nm>, units: Units): { kind: CoverKind; faults: Fault[] } {
   // A kind that has no name yet can be tried out all the same.

@@ -3,13 +3,15 @@
 import { Box, Grid, Stack, Text } from '@chakra-ui/react';
 import { kindBook, takeOff, type CoverKind } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
-import type { Nm, Units } from '@/core/length';
+import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { CutTable } from '@/ui/cut-table';
 import { LengthField } from '@/ui/length-field';
 import { Notice, Panel } from '@/ui/page';
-import { NAMELESS, sampleText } from './kind-editor';
+import { NAMELESS } from './kind-faults';
+
+const sampleText = (size: Nm, units: Units) => printNumber(size, STYLES[units]).text.replace('≈ ', '');
 
 interface Props {
   kind: CoverKind;

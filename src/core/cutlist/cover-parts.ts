@@ -1,0 +1,124 @@
+import { usableWidth, type Cloth } from '../cloth';
+import type { Role, TakeOff } from '../covers';
+import { printLength, STYLES, type Nm, type Units } from '../length';
+import type { CutList, WidePart } from './cut-piece';
+import { alikeMissed, missOfMotif, motifMissed } from './motif-places';
+import type { OrderLine } from './order-line';
+import { joinedParts, joinOf, lengthInRows, narrowJoin, turned, type Part, type WideWay } from './panels';
+
+/** The parts of a cover as they are cut: matched where the line is, turned to their direction, joined where they are wider than the cloth. */
+export function partsOf(
+  list: CutList,
+  line: OrderLine,
+  { pieces, centre, seam }: TakeOff,
+  clothOf: (role: Role) => Cloth | undefined,
+  units: Units,
+): Part[] {
+  const isMatched = line.matching !== undefined && line.matching !== 'none';
+  const first = pieces.find(({ match }) => match);
+  const isTurned = (name: string) => line.directions?.[name] === 'across';
+  const parts = pieces.map(({ match, ...piece }): Part => {
+    const part: Part = piece;
+    if (isMatched && match) part.match = match;
+    // A centred motif is centred on the first matched part; a part that runs another way has its own phase.
+    if (part.match && line.matching === 'centred' && centre && isTurned(piece.name) === isTurned(first!.name))
+      part.centre = [first!.match!.anchor[0] - centre[0], first!.match!.anchor[1] - centre[1]];
+    const direction = line.directions?.[piece.name];
+    const laid = direction === 'across' ? turned(part) : part;
+    if (direction === 'along' || direction === 'across') laid.isFixed = true;
+    return laid;
+  });
+  const onCloth = (cloth: Cloth) => parts.filter(({ role }) => clothOf(role) === cloth);
+  for (const cloth of new Set(parts.flatMap(({ role }) => clothOf(role) ?? []))) {
+    const message = alikeMissed(onCloth(cloth), cloth, units);
+    if (message)
+      list.warnings.push({ line: line.id, code: 'motif-no-place', field: 'matching', level: 'stop', message });
+  }
+  return parts.flatMap((part) => {
+    const cloth = clothOf(part.role);
+    if (!cloth) return [part];
+    if (missOfMotif(part, cloth) === 0) return fitted(list, line, part, cloth, seam, units);
+    const others = onCloth(cloth).filter(({ match, group }) => match && !group);
+    return moved(list, line, part, others, cloth, seam, units);
+  });
+}
+
+/** A part whose motif has no place on its cloth: joined where that is wanted, else told and left as it is. */
+function moved(
+  list: CutList,
+  line: OrderLine,
+  part: Part,
+  others: readonly Part[],
+  cloth: Cloth,
+  seam: Nm,
+  units: Units,
+): Part[] {
+  const usable = usableWidth(cloth);
+  if (part.across > usable) return fitted(list, line, part, cloth, seam, units);
+  const joined = joinedParts(part, narrowJoin(part.across, seam, missOfMotif(part, cloth)), seam, true, units);
+  const canJoin = joined.every((one) => missOfMotif(one, cloth) === 0);
+  const chosen = canJoin && line.panels?.[part.name] === 'join' ? 'join' : null;
+  if (canJoin) {
+    const length = lengthOfCovers(joined, line.qty, cloth);
+    list.wide.push({
+      line: line.id,
+      part: part.name,
+      cloth: cloth.name,
+      across: part.across,
+      usable,
+      why: 'motif',
+      ways: [{ way: 'join', pieces: joined.length, length }],
+      chosen,
+    });
+  }
+  if (chosen) return joined;
+  const message = motifMissed(part, others, canJoin, cloth, units);
+  list.warnings.push({ line: line.id, code: 'motif-no-place', field: 'matching', level: 'stop', message });
+  return [part];
+}
+
+/** The length in plain rows (nm) that parts of one cover take for so many covers. */
+const lengthOfCovers = (parts: readonly Part[], covers: number, cloth: Cloth): Nm =>
+  lengthInRows(
+    parts.map((one) => ({ ...one, qty: one.qty * covers })),
+    cloth,
+  );
+
+/** A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. */
+function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: Nm, units: Units): Part[] {
+  const usable = usableWidth(cloth);
+  const join = joinOf(part.across, usable, seam);
+  if (!join) return [part];
+  const joined = joinedParts(part, join, seam, cloth.repeat !== null, units);
+  const sideways = part.along <= usable ? { ...turned(part), isFixed: true } : null;
+  const ways: WidePart['ways'] = [
+    { way: 'join', pieces: joined.length, length: lengthOfCovers(joined, line.qty, cloth) },
+  ];
+  if (sideways) ways.push({ way: 'sideways', pieces: 1, length: lengthOfCovers([sideways], line.qty, cloth) });
+  // Cloth that may turn any way needs no seam; any other keeps its direction until somebody decides.
+  const usual: WideWay = sideways && cloth.turns === 'any' && !cloth.repeat ? 'sideways' : 'join';
+  const wanted = line.panels?.[part.name] ?? usual;
+  const chosen = wanted === 'sideways' && sideways ? 'sideways' : 'join';
+  list.wide.push({
+    line: line.id,
+    part: part.name,
+    cloth: cloth.name,
+    across: part.across,
+    usable,
+    why: 'width',
+    ways,
+    chosen,
+  });
+  const say = (length: Nm) => printLength(length, STYLES[units]);
+  list.warnings.push({
+    line: line.id,
+    code: 'panel-wide',
+    field: 'panels',
+    level: 'warn',
+    message:
+      chosen === 'join'
+        ? `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is joined from ${joined.length} widths, the whole one in the middle.`
+        : `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is run along the bolt.`,
+  });
+  return chosen === 'join' ? joined : [sideways!];
+}

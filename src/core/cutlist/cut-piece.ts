@@ -1,0 +1,70 @@
+import type { Cloth } from '../cloth';
+import type { Axis, CoverNotion, CoverStep, Inspection, KindBook, MatchPoint, Role, Warning } from '../covers';
+import type { Nm } from '../length';
+import type { WideWay } from './panels';
+
+/** A piece of the cut list: `qty` of it for the whole line. */
+export interface CutPiece {
+  line: string;
+  name: string;
+  role: Role;
+  cloth: string;
+  qty: number;
+  /** Which way its across and its along run on the cover. */
+  axes: [Axis, Axis];
+  across: Nm;
+  along: Nm;
+  sum: [string, string];
+  outline?: [Nm, Nm][];
+  match?: MatchPoint;
+  /** What is added to an anchor's phase so that the motif is centred on the line's first matched piece. */
+  centre?: [Nm, Nm];
+  /** Pieces of one group of a line share the pattern; without one they share the line's. */
+  group?: string;
+  /** It keeps its direction although the cloth would let it turn. */
+  isFixed?: boolean;
+}
+
+/** A part that its cloth can't take as it is: the ways to cut it, the length that each takes in plain rows, and the one that holds. */
+export interface WidePart {
+  line: string;
+  part: string;
+  cloth: string;
+  across: Nm;
+  usable: Nm;
+  /** Why it can't be cut as it is: it is wider than the cloth, or its motif has no place on it. */
+  why: 'width' | 'motif';
+  ways: { way: WideWay; pieces: number; length: Nm }[];
+  /** Null while nobody has decided on a part whose motif has no place. */
+  chosen: WideWay | null;
+}
+
+/** What the workroom knows beside the order: its kinds, and its cloths by the names that lines use. */
+export interface Workroom {
+  kinds?: KindBook;
+  cloths?: ReadonlyMap<string, Cloth>;
+}
+
+export interface CutStrip {
+  line: string;
+  name: string;
+  role: Role;
+  cloth: string;
+  qty: number;
+  width: Nm;
+  length: Nm;
+  grain: 'bias' | 'across' | 'along';
+  loss: Nm;
+  least: Nm;
+  sum: [string, string];
+}
+
+export interface CutList {
+  pieces: CutPiece[];
+  strips: CutStrip[];
+  notions: (CoverNotion & { line: string })[];
+  steps: (CoverStep & { line: string })[];
+  inspections: (Inspection & { line: string })[];
+  warnings: (Warning & { line: string })[];
+  wide: WidePart[];
+}

@@ -1,0 +1,75 @@
+import type { Lattice } from '../../cloth';
+import type { Nm, Units } from '../../length';
+import type { Point } from './outline';
+
+/** A lay job in whole nanometres, read from the open format (docs/formats/lay-job.md). */
+export interface LayJob {
+  units: Units;
+  clothName: string;
+  lattice: Lattice | null;
+  stock: StockLength[];
+  gap: Nm;
+  /** True when every piece must come free by edge-to-edge straight cuts. */
+  straight: boolean;
+  pieces: LayPiece[];
+  strips: LayStrip[];
+  /** Pieces that stay where they are; the rest is laid round them. */
+  locked: LockedPiece[];
+  search: { seconds: number; seed: number };
+}
+
+/** One length of cloth. `length` is Infinity for the endless one; x runs from `left` to `right` where it is usable. */
+export interface StockLength {
+  id: string;
+  length: Nm;
+  left: Nm;
+  right: Nm;
+  motif: Point;
+  /** Boxes to leave out: x0, y0, x1, y1. */
+  flaws: [Nm, Nm, Nm, Nm][];
+  outline: Point[] | null;
+}
+
+/** Which length is endless; -1 for none. */
+export const endlessOf = (stock: readonly Pick<StockLength, 'length'>[]): number =>
+  stock.findIndex(({ length }) => length === Infinity);
+
+export interface LayPiece {
+  id: string;
+  qty: number;
+  width: Nm;
+  height: Nm;
+  /** The outline in its own box at [0, 0], or null for a rectangle. */
+  outline: Point[] | null;
+  turns: readonly number[];
+  match: PieceMatch | null;
+}
+
+/** Where a piece must lie on the pattern: its anchor less `offset` on a fixed phase, or on the phase of its group. */
+export interface PieceMatch {
+  anchor: Point;
+  offset: Point;
+  group: string | null;
+}
+
+/** A copy of a piece that is fixed: x, y nm of its box's lower left corner after turning (degrees). */
+export interface LockedPiece {
+  stock: string;
+  piece: string;
+  copy: number;
+  x: Nm;
+  y: Nm;
+  turn: number;
+}
+
+export type Grain = 'bias' | 'across' | 'along';
+
+export interface LayStrip {
+  id: string;
+  qty: number;
+  width: Nm;
+  length: Nm;
+  grain: Grain;
+  loss: Nm;
+  least: Nm;
+}

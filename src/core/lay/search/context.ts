@@ -1,0 +1,156 @@
+import type { Nm } from '../../length';
+import { TOLERANCE } from '../check/check';
+import type { LayJob } from '../model/job';
+import { blockPart, blocksOf, type ChosenWay, type Part, type StripSet } from '../model/parts';
+import { measured, Placer, type Phase, type Placing, type Rule } from './placer';
+import { Random } from './random';
+import { shapesOf, type ShapeSet } from '../geometry/shapes';
+
+/** What the search works under; it stops when `isOver` says so. */
+export interface SearchLimits {
+  seed: number;
+  /** The bound (nm) of the endless length: a lay that reaches it can't be bettered. */
+  target: Nm;
+  /** Called by the first lane once there is a first lay: the bound, made as good as it can be. */
+  sharpen: () => Nm;
+  /** Which of several searches over the same job this is: they start with other strategies and seeds. */
+  lane: number;
+  /** Asked after every pass with the number of passes so far. */
+  isOver: (passes: number) => boolean;
+  /** Told of every better lay. */
+  onBetter: (found: Found) => void;
+  /** The other searches over the same job. */
+  peers?: Peers;
+}
+
+/** A lay as searches over the same job tell it each other: the parts follow from how the strips are cut. */
+export type SharedLay = Pick<Found, 'setChoice' | 'ways'> & Pick<Placing, 'stock' | 'x' | 'y' | 'turned'>;
+
+/** How searches that run side by side over the same job tell each other of better lays. */
+export interface Peers {
+  tell: (lay: SharedLay) => void;
+  /** What was told since it was last asked. */
+  hear: () => SharedLay[];
+}
+
+export interface Found {
+  parts: readonly Part[];
+  placing: Placing;
+  /** Which sets of strips were cut, and each of them how. */
+  setChoice: number;
+  ways: readonly ChosenWay[];
+}
+
+/** One lay in the search: the strip ways chosen, the order of the parts, the rule, and what that gives. */
+export interface State extends Found {
+  ways: readonly number[];
+  placer: Placer;
+  order: Int32Array;
+  rule: Rule;
+  /** The phases given to match groups; null leaves one to its first member. */
+  phases: readonly (Phase | null)[];
+}
+
+/** A way of searching: it yields, pass by pass, about how many passes it has taken. */
+export type Strategy = Generator<number, void, void>;
+
+/** So many parts are few: a search for a lay without waste is worth more tries. */
+export const FEW = 120;
+
+/** The universal restart sequence 1 1 2 1 1 2 4 1 … (Luby, Sinclair and Zuckerman 1993): restarts of growing patience. */
+export function luby(n: number): number {
+  let size = 1;
+  while (size < n + 1) size *= 2;
+  return size === n + 1 ? size / 2 : luby(n - size / 2 + 1);
+}
+
+/** What a pass by best fit takes beside one that keeps every hole: measured. */
+const FIT_PASS = 0.05;
+
+/** What a pass by a rule counts as. */
+export const passOf = (rule: Rule): number => (rule === 'fit' ? FIT_PASS : 1);
+
+/** What the strategies of one search share: the job, the random numbers, the passes and the best lay so far. */
+export class Room {
+  readonly random: Random;
+  readonly starts: State[] = [];
+  best: Found | null = null;
+  /** The best lay that came from an order. */
+  bestOrder: State | null = null;
+  passes = 0;
+  /** Some lays that short goes of ruin and recreate have ended with. */
+  readonly tried: Found[] = [];
+  private shapes: { key: string; set: ShapeSet } | null = null;
+
+  constructor(
+    readonly job: LayJob,
+    readonly pieces: readonly Part[],
+    readonly sets: readonly StripSet[][],
+    readonly limits: SearchLimits,
+  ) {
+    this.random = new Random(limits.seed + 7919 * limits.lane);
+  }
+
+  isOver(): boolean {
+    return (
+      this.limits.isOver(this.passes) || (this.best !== null && isAtTarget(this.best, this.job, this.limits.target))
+    );
+  }
+
+  spend(passes: number): number {
+    this.passes += passes;
+    return passes;
+  }
+
+  assemble(setChoice: number, ways: readonly number[]): { parts: readonly Part[]; placer: Placer } {
+    const parts = this.partsOf(setChoice, ways);
+    return { parts, placer: new Placer(this.job, parts) };
+  }
+
+  private partsOf(setChoice: number, ways: readonly ChosenWay[]): readonly Part[] {
+    const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => blocksOf(set, ways[i]!));
+    return [...this.pieces, ...blocks.map(blockPart)];
+  }
+
+  /** The shapes of a lay's parts: kept for the next lay, as long as the strips are cut alike. */
+  shapesOf({ setChoice, ways, parts }: Found): ShapeSet {
+    const key = JSON.stringify([setChoice, ways]);
+    if (this.shapes?.key !== key) this.shapes = { key, set: shapesOf(this.job, parts) };
+    return this.shapes.set;
+  }
+
+  /** One pass; its lay counts if it is the best. */
+  run(state: Omit<State, 'placing'>, limit: Nm): State {
+    this.spend(passOf(state.rule));
+    const ran = { ...state, placing: state.placer.place(state.order, state.rule, limit, state.phases) };
+    if (!this.bestOrder || ran.placing.cost < this.bestOrder.placing.cost) this.bestOrder = ran;
+    this.consider(ran);
+    return ran;
+  }
+
+  consider(found: Found) {
+    if (!this.keepIfBetter(found)) return;
+    const { setChoice, ways } = found;
+    const { stock, x, y, turned } = found.placing;
+    this.limits.peers?.tell({ setChoice, ways, stock, x, y, turned });
+  }
+
+  private keepIfBetter(found: Found): boolean {
+    if (this.best && found.placing.cost >= this.best.placing.cost) return false;
+    this.best = found;
+    this.limits.onBetter(found);
+    return true;
+  }
+
+  /** Takes over the best lay that others have told of, where it is better. */
+  hear() {
+    for (const { setChoice, ways, ...where } of this.limits.peers?.hear() ?? []) {
+      const isCutAlike = this.best?.setChoice === setChoice && ways.every((way, i) => way === this.best!.ways[i]);
+      const parts = isCutAlike ? this.best!.parts : this.partsOf(setChoice, ways);
+      this.keepIfBetter({ setChoice, ways, parts, placing: measured(this.job, parts, where) });
+    }
+  }
+}
+
+const isAtTarget = ({ placing }: Found, job: LayJob, target: Nm) =>
+  job.stock.length === 1 && placing.stock.every((at) => at >= 0) && placing.used[0]! <= target + TOLERANCE[job.units];

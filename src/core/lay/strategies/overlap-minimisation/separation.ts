@@ -1,0 +1,467 @@
+import { nextAlong, phaseOf, wrap } from '../../../cloth';
+import type { Nm } from '../../../length';
+import type { Clearances, Shape } from '../../geometry/no-fit-polygons';
+import { endlessOf, type LayJob } from '../../model/job';
+import type { Part } from '../../model/parts';
+import { phaseAt, type Phase, type Placing } from '../../search/placer';
+import type { Random } from '../../search/random';
+import type { ShapeSet, Spot } from '../../geometry/shapes';
+
+/** Parts lie free of each other when none is deeper in another than this (nm): the format compares to 2540 nm. */
+const FREE = 800;
+/** Places tried for a part anywhere, fewer each the more parts there are; for each of them tried about where it is. */
+const MOST_TRIES = 20;
+const LEAST_TRIES = 8;
+const ALL_TRIES = 1200;
+const ABOUT = 0.6;
+/** Places tried where a part touches another one, for each of them tried anywhere. */
+const BESIDE = 3;
+/** Steps that a place is bettered by at most, and by what part each must make it lighter: without, one part could take seconds. */
+const TRIES = 40;
+const LEAST_GAIN = 0.001;
+/** A part bound to a phase is tried at so many of its places. */
+const BOUND = 60;
+/** How the weight of two parts that overlap grows after a sweep, and fades when they don't. */
+const LEAST_GROWTH = 1.2;
+const MOST_GROWTH = 2;
+const FADING = 0.95;
+const PHASES_TRIED = 8;
+/** So many parts are moved before others are let go on: some milliseconds. */
+const AT_ONCE = 10;
+
+/**
+ * Overlap minimisation with guided weights (after Umetani and others 2009 and Gardeyn and others 2025, from memory): all
+ * parts are pressed below a target, where they lie in each other; one after another those that do are given the place where
+ * they lie least deep in others, and what two parts that stay in each other weigh grows. Each part keeps to the turns, the
+ * pattern and the lengths of cloth; match groups change their phase as a whole.
+ */
+export class Squeeze {
+  private readonly shapes: Shape[];
+  /** For each part the numbers of its shapes, and the turn of each shape. */
+  private readonly ways: number[][];
+  private readonly turnOf: number[];
+  private readonly clearances: Clearances;
+  private readonly weights: Float32Array;
+  private readonly spots: Spot[];
+  private readonly n: number;
+  private readonly tries: number;
+  private readonly endless: number;
+  private readonly groups: Map<string, number>;
+  private readonly members: number[][];
+  private readonly phases: (Phase | null)[];
+  private target: Nm = 0;
+  /** The cloth (nm²) of each length up to the target, and of all. */
+  private areas: number[] = [];
+  private area = 0;
+  /** The best state since the target was set, by what lies in each other. */
+  private best: { depth: number; spots: Spot[]; phases: (Phase | null)[] } | null = null;
+  stale = 0;
+  /** Where everything lies, for quick looking: corners, lengths and shapes by number. */
+  private readonly X: Float64Array;
+  private readonly Y: Float64Array;
+  private readonly right: Float64Array;
+  private readonly top: Float64Array;
+  private readonly on: Int32Array;
+  private readonly shapeOf: Int32Array;
+  private readonly near: Int32Array;
+  private nearCount = 0;
+  private readonly push: [Nm, Nm] = [0, 0];
+
+  constructor(
+    private readonly job: LayJob,
+    private readonly parts: readonly Part[],
+    readonly from: ShapeSet,
+    private readonly random: Random,
+  ) {
+    const { shapes, turnOf, ways, fixed, clearances } = from;
+    this.shapes = shapes;
+    this.turnOf = turnOf;
+    this.ways = ways;
+    this.n = parts.length;
+    this.tries = Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.round(ALL_TRIES / this.n)));
+    this.spots = [...parts.map((_, i) => ({ stock: 0, x: 0, y: 0, shape: ways[i]![0]! })), ...fixed];
+    this.clearances = clearances;
+    const count = this.spots.length;
+    this.weights = new Float32Array(count * this.n).fill(1);
+    [this.X, this.Y, this.right, this.top] = Array.from({ length: 4 }, () => new Float64Array(count)) as [
+      Float64Array,
+      Float64Array,
+      Float64Array,
+      Float64Array,
+    ];
+    [this.on, this.shapeOf, this.near] = Array.from({ length: 3 }, () => new Int32Array(count)) as [
+      Int32Array,
+      Int32Array,
+      Int32Array,
+    ];
+    this.spots.forEach((spot, i) => this.put(i, spot));
+    this.endless = endlessOf(job.stock);
+    const names = [...new Set(parts.flatMap(({ match }) => match?.group ?? []))];
+    this.groups = new Map(names.map((name, g) => [name, g]));
+    this.members = names.map((name) => parts.flatMap(({ match }, i) => (match?.group === name ? [i] : [])));
+    this.phases = names.map(() => null);
+  }
+
+  /** Starts from a whole lay, or (null) from where the parts are, pressed below a target on the endless length. */
+  press(placing: Placing | null, target: Nm) {
+    this.target = target;
+    this.areas = this.job.stock.map(({ left, right }, k) => (right - left) * this.farOf(k));
+    this.area = this.areas.reduce((sum, one) => sum + one, 0);
+    if (placing) this.load(placing);
+    for (let i = 0; i < this.n; i++) {
+      const spot = this.spots[i]!;
+      if (spot.stock !== this.endless || spot.y + this.shapes[spot.shape]!.height <= target) continue;
+      this.put(i, this.anywhere(i) ?? spot);
+    }
+    this.weights.fill(1);
+    this.best = null;
+    this.stale = 0;
+  }
+
+  /** Swaps two large parts that are not alike: a way out of where small steps lead no further. */
+  disrupt() {
+    const { random, spots } = this;
+    const size = (i: number) => this.shapes[spots[i]!.shape]!.width * this.shapes[spots[i]!.shape]!.height;
+    const large = Array.from({ length: this.n }, (_, i) => i)
+      .sort((a, b) => size(b) - size(a) || a - b)
+      .slice(0, Math.ceil(this.n / 2));
+    const i = large[random.below(large.length)]!;
+    const others = large.filter((j) => this.ways[j]![0] !== this.ways[i]![0]);
+    if (others.length === 0) return;
+    const j = others[random.below(others.length)]!;
+    const [one, other] = [spots[i]!, spots[j]!];
+    const to = (k: number, shape: number, { stock, x, y }: Spot) => {
+      const place = this.allowed(k, stock, x, y, shape);
+      if (place) this.put(k, { stock, x: place[0], y: place[1], shape });
+    };
+    to(i, one.shape, other);
+    to(j, other.shape, one);
+  }
+
+  private load(placing: Placing) {
+    const { parts, job } = this;
+    this.phases.fill(null);
+    for (let i = 0; i < this.n; i++) {
+      const turn = placing.turned[i]!;
+      const shape = this.ways[i]!.find((one) => this.turnOf[one] === turn) ?? this.ways[i]![0]!;
+      this.put(i, { stock: placing.stock[i]!, x: placing.x[i]!, y: placing.y[i]!, shape });
+      const { match } = parts[i]!;
+      if (match?.group && job.lattice) {
+        const { motif } = job.stock[placing.stock[i]!]!;
+        this.phases[this.groups.get(match.group)!] ??= phaseAt(match, motif, placing.x[i]!, placing.y[i]!, job.lattice);
+      }
+    }
+  }
+
+  private put(i: number, spot: Spot) {
+    const { width, height } = this.shapes[spot.shape]!;
+    this.spots[i] = spot;
+    this.X[i] = spot.x;
+    this.Y[i] = spot.y;
+    this.right[i] = spot.x + width;
+    this.top[i] = spot.y + height;
+    this.on[i] = spot.stock;
+    this.shapeOf[i] = spot.shape;
+  }
+
+  /** One sweep over the parts that lie in others, in a random order. Yields how many were moved about, now and then and at the end. */
+  *sweep(): Generator<number, void, void> {
+    const { random } = this;
+    let moved = 1;
+    if (this.members.length > 0 && random.next() < 0.5) moved += this.moveGroup();
+    const order = Array.from({ length: this.n }, (_, i) => i).filter((i) => this.overlaps(i));
+    for (let k = order.length - 1; k > 0; k--) {
+      const other = random.below(k + 1);
+      [order[k], order[other]] = [order[other]!, order[k]!];
+    }
+    for (const i of order) {
+      if (!this.overlaps(i)) continue;
+      this.move(i);
+      if (++moved < AT_ONCE) continue;
+      yield moved;
+      moved = 0;
+    }
+    this.reweigh();
+    yield moved;
+  }
+
+  /** True when no part lies in another or beyond the target. */
+  get isFree(): boolean {
+    return this.best !== null && this.best.depth === 0;
+  }
+
+  /** Back to the state with the least overlap, with weights as they are. */
+  restore() {
+    if (!this.best) return;
+    this.best.spots.forEach((spot, i) => this.put(i, spot));
+    this.best.phases.forEach((phase, g) => (this.phases[g] = phase));
+    this.stale = 0;
+  }
+
+  /** Where the parts lie, on whole nanometres. */
+  asPlacing(): Pick<Placing, 'stock' | 'x' | 'y' | 'turned'> {
+    const spots = this.spots.slice(0, this.n);
+    return {
+      stock: Int32Array.from(spots, ({ stock }) => stock),
+      x: Float64Array.from(spots, ({ x }) => x),
+      y: Float64Array.from(spots, ({ y }) => y),
+      turned: Uint8Array.from(spots, ({ shape }) => this.turnOf[shape]!),
+    };
+  }
+
+  private overlaps(i: number): boolean {
+    const { stock, x, y, shape } = this.spots[i]!;
+    return this.weightOf(i, stock, x, y, shape, FREE) > FREE;
+  }
+
+  /** Gathers the parts and flaws that reach into a box, but part i itself. */
+  private gather(i: number, stock: number, x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
+    const { X, Y, right, top, on, near } = this;
+    const { gap } = this.job;
+    const [low, high, left, far] = [y0 - gap, y1 + gap, x0 - gap, x1 + gap];
+    let count = 0;
+    // Most lie elsewhere along the cloth.
+    for (let j = 0; j < X.length; j++) {
+      if (top[j]! <= low || Y[j]! >= high || right[j]! <= left || X[j]! >= far) continue;
+      if (on[j] === stock && j !== i) near[count++] = j;
+    }
+    this.nearCount = count;
+  }
+
+  /**
+   * What part i would weigh at a place among those that were gathered: how deep it lies in each, by their weights; stops
+   * above `limit`. The way out of the one it is deepest in is in `push` afterwards.
+   */
+  private weightAmong(i: number, x: Nm, y: Nm, shape: number, limit: number): number {
+    const { X, Y, right, top, near, nearCount, weights, clearances, shapeOf, push } = this;
+    const { gap } = this.job;
+    const { width, height } = this.shapes[shape]!;
+    const [right0, top0, left0, low0] = [x + width + gap, y + height + gap, x - gap, y - gap];
+    const row = i * X.length;
+    let sum = 0;
+    let most = 0;
+    for (let k = 0; k < nearCount; k++) {
+      const j = near[k]!;
+      if (X[j]! >= right0 || Y[j]! >= top0 || right[j]! <= left0 || top[j]! <= low0) continue;
+      const depth = clearances.depth(shapeOf[j]!, shape, x - X[j]!, y - Y[j]!);
+      if (depth <= FREE) continue;
+      const weight = depth * weights[row + j]!;
+      sum += weight;
+      if (sum > limit) return sum;
+      if (weight <= most) continue;
+      most = weight;
+      push[0] = clearances.out[0] * (depth + 2);
+      push[1] = clearances.out[1] * (depth + 2);
+    }
+    if (most === 0) push[0] = push[1] = 0;
+    return sum;
+  }
+
+  private weightOf(i: number, stock: number, x: Nm, y: Nm, shape: number, limit: number): number {
+    const { width, height } = this.shapes[shape]!;
+    this.gather(i, stock, x, y, x + width, y + height);
+    return this.weightAmong(i, x, y, shape, limit);
+  }
+
+  private farOf(stock: number): Nm {
+    return stock === this.endless ? this.target : this.job.stock[stock]!.length;
+  }
+
+  /** The place nearest to (x, y) that the cloth and the pattern allow, null where there is none. */
+  private allowed(i: number, stock: number, x: Nm, y: Nm, shape: number): [Nm, Nm] | null {
+    const { left, right, motif } = this.job.stock[stock]!;
+    const { width, height } = this.shapes[shape]!;
+    const [lastX, lastY] = [right - width, this.farOf(stock) - height];
+    if (lastX < left || lastY < 0) return null;
+    const phase = this.cornerPhase(i);
+    const { lattice } = this.job;
+    let atX = Math.round(Math.min(lastX, Math.max(left, x)));
+    let atY = Math.round(Math.min(lastY, Math.max(0, y)));
+    if (!phase || !lattice) return [atX, atY];
+    if (lattice.across > 0) {
+      const down = wrap(atX - motif[0] - phase[0], lattice.across);
+      atX -= down > lattice.across / 2 ? down - lattice.across : down;
+      if (atX > lastX) atX -= lattice.across;
+      if (atX < left) atX += lattice.across;
+      if (atX > lastX) return null;
+    }
+    if (lattice.along > 0) {
+      const up = motif[1] + nextAlong(atX - motif[0], atY - motif[1], phase, lattice);
+      atY = up - atY > lattice.along / 2 ? up - lattice.along : up;
+      if (atY > lastY) atY -= lattice.along;
+      if (atY < 0) atY += lattice.along;
+      if (atY > lastY) return null;
+    }
+    return [atX, atY];
+  }
+
+  private cornerPhase(i: number): Phase | null {
+    const { match } = this.parts[i]!;
+    const { lattice } = this.job;
+    if (!match || !lattice) return null;
+    const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
+    if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
+    const phase = this.phases[this.groups.get(match.group)!];
+    return phase ? phaseOf(phase[0] + shiftX, phase[1] + shiftY, lattice) : null;
+  }
+
+  private anywhere(i: number): Spot | null {
+    const { random, job, areas } = this;
+    for (let tries = 0; tries < 20; tries++) {
+      let at = random.next() * this.area;
+      let stock = 0;
+      while (stock < areas.length - 1 && at >= areas[stock]!) at -= areas[stock++]!;
+      const shape = this.ways[i]![random.below(this.ways[i]!.length)]!;
+      const { left, right } = job.stock[stock]!;
+      const { width, height } = this.shapes[shape]!;
+      const x = left + random.next() * (right - left - width);
+      const place = this.allowed(i, stock, x, random.next() * (this.farOf(stock) - height), shape);
+      if (place) return { stock, x: place[0], y: place[1], shape };
+    }
+    return null;
+  }
+
+  /** A place where a part touches another one, corner to corner or along an edge; null where the cloth allows none. */
+  private beside(i: number): Spot | null {
+    const { random, clearances, shapeOf, X, Y, on } = this;
+    const j = random.below(X.length);
+    const shape = this.ways[i]![random.below(this.ways[i]!.length)]!;
+    const corners = clearances.cornersOf(shapeOf[j]!, shape);
+    if (j === i || corners.length === 0) return null;
+    const c = 2 * random.below(corners.length / 2);
+    const place = this.allowed(i, on[j]!, X[j]! + corners[c]!, Y[j]! + corners[c + 1]!, shape);
+    return place && { stock: on[j]!, x: place[0], y: place[1], shape };
+  }
+
+  /** Gives a part the best of many places, if it is no worse than where it is. */
+  private move(i: number) {
+    const { random, tries } = this;
+    const now = this.spots[i]!;
+    let best: Spot | null = null;
+    let least = Infinity;
+    const isBound = this.parts[i]!.match !== null && this.job.lattice !== null;
+    const consider = (spot: Spot | null) => {
+      if (!spot) return;
+      const weight = this.weightOf(i, spot.stock, spot.x, spot.y, spot.shape, least);
+      if (weight >= least) return;
+      best = spot;
+      least = weight;
+    };
+    for (let k = 0; k < (isBound ? BOUND : tries); k++) consider(this.anywhere(i));
+    for (let k = 0; k < ABOUT * tries; k++) {
+      const shape = random.next() < 0.7 ? now.shape : this.ways[i]![random.below(this.ways[i]!.length)]!;
+      const { width, height } = this.shapes[shape]!;
+      const x = now.x + (random.next() - 0.5) * width;
+      const y = now.y + (random.next() - 0.5) * height;
+      const place = this.allowed(i, now.stock, x, y, shape);
+      if (place) consider({ ...now, shape, x: place[0], y: place[1] });
+    }
+    for (let k = 0; k < BESIDE * tries; k++) consider(this.beside(i));
+    let kept = { spot: now, weight: this.weightOf(i, now.stock, now.x, now.y, now.shape, Infinity) };
+    for (const spot of [best, now]) {
+      if (!spot) continue;
+      const bettered = this.better(i, spot, spot === now ? kept.weight : least);
+      if (bettered.weight <= kept.weight) kept = bettered;
+    }
+    this.put(i, kept.spot);
+  }
+
+  /** Betters a place step by step: out of what it is deepest in, or a step aside, the steps growing when they help. */
+  private better(i: number, from: Spot, goal: number): { spot: Spot; weight: number } {
+    const { random, shapes, push } = this;
+    const { width, height } = shapes[from.shape]!;
+    let spot = from;
+    let weight = Infinity;
+    const tryAt = (x: Nm, y: Nm) => {
+      const place = this.allowed(i, spot.stock, x, y, spot.shape);
+      if (!place || (place[0] === spot.x && place[1] === spot.y)) return false;
+      if (Math.abs(place[0] - from.x) > reach || Math.abs(place[1] - from.y) > reach) return false;
+      const there = this.weightAmong(i, place[0], place[1], spot.shape, weight);
+      if (there >= weight * (1 - LEAST_GAIN)) return false;
+      spot = { ...spot, x: place[0], y: place[1] };
+      weight = there;
+      return true;
+    };
+    let step = Math.min(width, height) / 4;
+    const least = Math.min(width, height) / 500;
+    const reach = 3 * step;
+    this.gather(i, spot.stock, spot.x - reach, spot.y - reach, spot.x + width + reach, spot.y + height + reach);
+    weight = this.weightAmong(i, spot.x, spot.y, spot.shape, Infinity);
+    let [pushX, pushY] = push;
+    for (let tries = 0; tries < TRIES && step > least && weight > FREE; tries++) {
+      // Far from as good as another place: not worth more steps.
+      if (step < Math.min(width, height) / 20 && weight > 3 * goal) break;
+      const axis = random.below(3);
+      const [dx, dy] = axis === 0 ? [step, 0] : axis === 1 ? [0, step] : [step, random.next() < 0.5 ? step : -step];
+      const isBetter =
+        tryAt(spot.x + pushX, spot.y + pushY) || tryAt(spot.x + dx, spot.y + dy) || tryAt(spot.x - dx, spot.y - dy);
+      if (isBetter) [pushX, pushY] = push;
+      else [pushX, pushY, step] = [0, 0, step * 0.5];
+    }
+    return { spot, weight };
+  }
+
+  /** Moves a whole match group to another phase when its members then weigh less. Returns about how many moves it took. */
+  private moveGroup(): number {
+    const { random, members, job } = this;
+    const lattice = job.lattice!;
+    const g = random.below(members.length);
+    const some = members[g]!;
+    const before = this.phases[g]!;
+    const old = some.map((i) => this.spots[i]!);
+    const total = () =>
+      some.reduce((sum, i) => {
+        const { stock, x, y, shape } = this.spots[i]!;
+        return sum + this.weightOf(i, stock, x, y, shape, Infinity);
+      }, 0);
+    let best = { weight: total(), phase: before, spots: old };
+    for (let tries = 0; tries < PHASES_TRIED; tries++) {
+      const near = random.next() < 0.5 ? 0.1 : 1;
+      const dx = Math.round((random.next() - 0.5) * near * lattice.across);
+      const dy = Math.round((random.next() - 0.5) * near * lattice.along);
+      const phase = phaseOf(before[0] + dx, before[1] + dy, lattice);
+      this.phases[g] = phase;
+      const spots = some.map((i, k): Spot | null => {
+        const place = this.allowed(i, old[k]!.stock, old[k]!.x + dx, old[k]!.y + dy, old[k]!.shape);
+        return place && { ...old[k]!, x: place[0], y: place[1] };
+      });
+      if (spots.some((spot) => spot === null)) continue;
+      some.forEach((i, k) => this.put(i, spots[k]!));
+      const weight = total();
+      if (weight < best.weight) best = { weight, phase, spots: spots as Spot[] };
+    }
+    this.phases[g] = best.phase;
+    some.forEach((i, k) => this.put(i, best.spots[k]!));
+    return Math.ceil((some.length * PHASES_TRIED) / 80);
+  }
+
+  /** What lies in each other weighs more from now on, the rest less; the best state is kept. */
+  private reweigh() {
+    const { spots, X, Y, right, top, on, shapeOf, weights, clearances, n } = this;
+    const { gap } = this.job;
+    const count = spots.length;
+    const pairs: [number, number, number][] = [];
+    let [sum, most] = [0, 0];
+    for (let i = 0; i < weights.length; i++) if (weights[i]! > 1) weights[i] = Math.max(1, weights[i]! * FADING);
+    for (let i = 0; i < n; i++) {
+      const [right0, top0, left0, low0] = [right[i]! + gap, top[i]! + gap, X[i]! - gap, Y[i]! - gap];
+      for (let j = i + 1; j < count; j++) {
+        if (X[j]! >= right0 || Y[j]! >= top0 || right[j]! <= left0 || top[j]! <= low0 || on[i] !== on[j]) continue;
+        const depth = clearances.depth(shapeOf[j]!, shapeOf[i]!, X[i]! - X[j]!, Y[i]! - Y[j]!);
+        if (depth <= FREE) continue;
+        pairs.push([i, j, depth]);
+        sum += depth;
+        most = Math.max(most, depth);
+      }
+    }
+    for (const [i, j, depth] of pairs) {
+      const grown = (weights[i * count + j]! / FADING) * (LEAST_GROWTH + ((MOST_GROWTH - LEAST_GROWTH) * depth) / most);
+      weights[i * count + j] = grown;
+      if (j < n) weights[j * count + i] = grown;
+    }
+    this.stale++;
+    if (this.best && sum >= this.best.depth) return;
+    if (!this.best || sum < this.best.depth * 0.98) this.stale = 0;
+    this.best = { depth: sum, spots: spots.slice(), phases: [...this.phases] };
+  }
+}
