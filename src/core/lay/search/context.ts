@@ -2,6 +2,7 @@ import type { Nm } from '../../length';
 import { TOLERANCE } from '../check/check';
 import type { LayJob } from '../model/job';
 import { blockPart, blocksOf, type ChosenWay, type Part, type StripSet } from '../model/parts';
+import type { Features } from './features';
 import { measured, Placer, type Phase, type Placing, type Rule } from './placer';
 import { Random } from './random';
 import { shapesOf, type ShapeSet } from '../geometry/shapes';
@@ -51,17 +52,19 @@ export interface State extends Found {
   phases: readonly (Phase | null)[];
 }
 
-/** A way of searching: it yields, pass by pass, about how many passes it has taken. */
-export type Strategy = Generator<number, void, void>;
+/** One run of a strategy: it yields, pass by pass, about how many passes it has taken, and ends when it has nothing left to try. */
+export type Passes = Generator<number, void, void>;
 
-/** So many parts are few: a search for a lay without waste is worth more tries. */
-export const FEW = 120;
-
-/** The universal restart sequence 1 1 2 1 1 2 4 1 … (Luby, Sinclair and Zuckerman 1993): restarts of growing patience. */
-export function luby(n: number): number {
-  let size = 1;
-  while (size < n + 1) size *= 2;
-  return size === n + 1 ? size / 2 : luby(n - size / 2 + 1);
+/** A way of searching (src/core/lay/strategies, one folder each). */
+export interface Strategy {
+  name: string;
+  /** Whether it can do anything for such a job. */
+  suits: (features: Features) => boolean;
+  /** Its part of the passes beside the others. */
+  share: (features: Features) => number;
+  /** Passes that it takes before the others begin. */
+  ahead?: (features: Features) => number;
+  run: (context: Room) => Passes;
 }
 
 /** What a pass by best fit takes beside one that keeps every hole: measured. */

@@ -3,7 +3,7 @@ import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
 import { sortedOrders } from '../strategies/order-search/strategy';
 import type { Part, StripSet } from '../model/parts';
 import { Room, type SearchLimits } from './context';
-import { strategiesOf } from './portfolio';
+import { portfolioFor } from './portfolio';
 
 /** How much a strategy that has just found a better lay is preferred, and how fast that fades. */
 const PRAISE = 3;
@@ -30,8 +30,8 @@ export function search(
   // What fills the cloth exactly at the bound needs no better one; one lane works it out for all.
   if (limits.lane === 0 && !canFillExactly(job, room.starts[0]!.parts, limits.target)) limits.target = limits.sharpen();
 
-  const strategies = strategiesOf(room);
-  const spent = strategies.map(({ ahead = 0 }, i) => (i === limits.lane % strategies.length ? -1e-9 : 0) - ahead);
+  const strategies = portfolioFor(room);
+  const spent = strategies.map(({ ahead }, i) => (i === limits.lane % strategies.length ? -1e-9 : 0) - ahead);
   const praise = strategies.map(() => 1);
   for (let turns = 0; !room.isOver(); turns++) {
     if (turns % HEAR_EVERY === 0) room.hear();

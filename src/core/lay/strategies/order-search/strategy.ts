@@ -2,7 +2,10 @@ import type { LayJob } from '../../model/job';
 import type { Part } from '../../model/parts';
 import { phaseAt } from '../../search/placer';
 import type { Random } from '../../search/random';
-import { FEW, luby, passOf, type Room, type State, type Strategy } from '../../search/context';
+import { passOf, type Room, type State, type Passes, type Strategy } from '../../search/context';
+import { FEW } from '../../search/features';
+import { luby } from '../../search/restarts';
+import { SHARES } from '../../search/shares';
 
 const LATE = 40;
 const PATIENCE = 400;
@@ -20,7 +23,7 @@ const NODES_A_PASS = 20;
  * what is no worse than the lay of a while ago (late-acceptance hill climbing, Burke and Bykov), with a fresh start from a
  * shuffled order when that stalls.
  */
-export function* orders(room: Room): Strategy {
+function* improve(room: Room): Passes {
   const { random, limits } = room;
   let tries = 0;
   // Best fit is so much quicker that the other rules are not worth their time beside it.
@@ -181,3 +184,11 @@ function recut(room: Room, now: State): Omit<State, 'placing'> {
   else for (const block of blocks) order.splice(random.below(order.length + 1), 0, block);
   return { ...now, setChoice, ways, ...made, order: Int32Array.from(order) };
 }
+
+/** Search over the sequence in which parts are placed. */
+export const orderSearch: Strategy = {
+  name: 'order search',
+  suits: () => true,
+  share: SHARES.orderSearch,
+  run: improve,
+};

@@ -1,7 +1,9 @@
 import { endlessOf } from '../../model/job';
 import { blocksOf } from '../../model/parts';
 import { phaseAt, type Phase } from '../../search/placer';
-import { luby, type Found, type Room, type Strategy } from '../../search/context';
+import type { Found, Room, Passes, Strategy } from '../../search/context';
+import { luby } from '../../search/restarts';
+import { SHARES } from '../../search/shares';
 import { Ruin } from '../ruin-and-recreate/ruin-and-recreate';
 import { descend, STEPS_OF_A_TRIAL } from '../ruin-and-recreate/strategy';
 import { WaitingBeam, type WaitingLay } from './phase-waiting-beam';
@@ -30,7 +32,7 @@ const FROM_TRIED = 0.5;
  * in another that ruin and recreate has tried. Each lay they find goes through a little of it, too. Pieces that a beam has left over
  * count for more in the next ones (squeaky wheel optimisation, Joslin and Clements 1999, from memory).
  */
-export function* waits(room: Room): Strategy {
+function* beams(room: Room): Passes {
   const { job, random } = room;
   const end = endlessOf(job.stock);
   const squeaks = new Map<string, number>();
@@ -112,3 +114,11 @@ function withRest(room: Room, from: Found, numbers: readonly number[], lay: Wait
   ruin.layRest((one, other) => other.width * other.height - one.width * one.height);
   return { ...ruin.found(), setChoice: from.setChoice };
 }
+
+/** Beam search in which matched pieces wait for their phase (`phase-waiting-beam.ts`). */
+export const phaseWaiting: Strategy = {
+  name: 'beam search with phase waiting',
+  suits: ({ suitsPhaseWaiting }) => suitsPhaseWaiting,
+  share: SHARES.phaseWaiting,
+  run: beams,
+};

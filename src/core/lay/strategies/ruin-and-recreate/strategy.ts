@@ -1,7 +1,8 @@
 import { endlessOf } from '../../model/job';
 import { sortedOrders } from '../order-search/strategy';
 import type { Part } from '../../model/parts';
-import type { Found, Room, Strategy } from '../../search/context';
+import type { Found, Passes, Room, Strategy } from '../../search/context';
+import { SHARES } from '../../search/shares';
 import { Ruin } from './ruin-and-recreate';
 
 /** About how many passes a step takes without and with outlines: measured. */
@@ -16,11 +17,13 @@ export const STEPS_OF_A_TRIAL = 60_000;
 /** How much nearer to the bound the next target of ruin and recreate is, without and with outlines: measured. */
 export const NEARER = 0.03;
 const NEARER_WITH_OUTLINES = 0.01;
+/** Passes that it takes before beams where there are several lengths: about a second. */
+const FIRST_PASSES = 2_000;
 /** So many of the lays that short goes have ended with are kept. */
 const MOST_TRIED = 12;
 
 /** Ruin and recreate: a little from several lays, since much hangs on where it starts, and then on from the best one. */
-export function* ruins(room: Room): Strategy {
+function* fromSeveral(room: Room): Passes {
   const { pieces, starts } = room;
   const hasOutlines = pieces.some(({ outlines }) => outlines);
   if (hasOutlines) yield* firstOutlines(room);
@@ -44,7 +47,7 @@ function anyStart(room: Room): Found {
 }
 
 /** Outlines lie in each other's boxes only here: their first lays come from orders, too. */
-function* firstOutlines(room: Room): Strategy {
+function* firstOutlines(room: Room): Passes {
   const { job, pieces, sets, random } = room;
   const { setChoice } = room.best!;
   const ruin = new Ruin(job, pieces, sets[setChoice] ?? [], random);
@@ -58,7 +61,7 @@ function* firstOutlines(room: Room): Strategy {
 }
 
 /** Ruin and recreate from a lay, toward targets a little below it, until nothing comes of it for long or `most` steps are done. */
-export function* descend(room: Room, from: Found, most: number): Strategy {
+export function* descend(room: Room, from: Found, most: number): Passes {
   const { job, random, limits, pieces, sets } = room;
   const endless = endlessOf(job.stock);
   const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
@@ -95,3 +98,13 @@ export function* descend(room: Room, from: Found, most: number): Strategy {
   room.tried.push({ ...ruin.found(), setChoice: from.setChoice });
   if (room.tried.length > MOST_TRIED) room.tried.splice(random.below(MOST_TRIED), 1);
 }
+
+/** Ruin and recreate (`ruin-and-recreate.ts`). */
+export const ruinAndRecreate: Strategy = {
+  name: 'ruin and recreate',
+  suits: ({ isForStraight }) => !isForStraight,
+  share: SHARES.ruinAndRecreate,
+  // With several lengths what it finds on the first ones stays when beams lay the last one anew, so it goes ahead.
+  ahead: ({ lengths, suitsPhaseWaiting }) => (suitsPhaseWaiting && lengths > 1 ? FIRST_PASSES : 0),
+  run: fromSeveral,
+};

@@ -1,0 +1,44 @@
+import type { Passes, Room, Strategy } from '../../search/context';
+import { measured } from '../../search/placer';
+import { SHARES } from '../../search/shares';
+import { NEARER, STEPS, STEPS_WITHOUT } from '../ruin-and-recreate/strategy';
+import { Recut } from './guillotine-ruin';
+
+/** About how many passes a step on the tree of cuts takes: measured. */
+const PASSES_A_STEP = 0.02;
+
+/** Ruin and recreate on the tree of straight cuts, toward targets a little below the best lay. */
+function* ruin(room: Room): Passes {
+  const { job, random, limits } = room;
+  for (;;) {
+    const from = room.best!;
+    const n = from.parts.length;
+    const recut = new Recut(job, from.parts, random);
+    let best = from.placing.used[0]!;
+    recut.load(from.placing, best);
+    const aim = () => recut.aim(Math.round(best - Math.max(1, (best - limits.target) * NEARER)));
+    aim();
+    for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
+      // Another strategy's better lay is gone on from.
+      if (room.best!.placing.used[0]! < best) break;
+      for (let step = 0; step < STEPS; step++) {
+        if (!recut.tryStep() || !recut.isWhole) continue;
+        const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
+        recut.unfold(x, y, turned);
+        room.consider({ ...from, placing: measured(job, from.parts, { stock: new Int32Array(n), x, y, turned }) });
+        best = recut.used;
+        stale = 0;
+        aim();
+      }
+      yield room.spend(STEPS * PASSES_A_STEP);
+    }
+  }
+}
+
+/** Ruin and recreate on the tree of straight cuts (`guillotine-ruin.ts`). */
+export const guillotineRuin: Strategy = {
+  name: 'ruin and recreate (guillotine)',
+  suits: ({ canBeRows }) => canBeRows,
+  share: SHARES.guillotineRuin,
+  run: ruin,
+};

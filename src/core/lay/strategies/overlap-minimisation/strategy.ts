@@ -1,0 +1,68 @@
+import { endlessOf } from '../../model/job';
+import type { Part } from '../../model/parts';
+import type { Passes, Room, Strategy } from '../../search/context';
+import { measured } from '../../search/placer';
+import { SHARES } from '../../search/shares';
+import { Squeeze } from './separation';
+
+/** How much nearer to the bound the first target is, the furthest, and the nearest. */
+const FIRST_SHARE = 0.06;
+const MOST_SHARE = 0.25;
+const LEAST_SHARE = 0.01;
+/** Sweeps without less overlap before it goes back to its best state, and how often it does. */
+const SWEEPS_WITHOUT = 30;
+const STRIKES = 2;
+/** About how many passes a move takes: measured. */
+const PASSES_A_MOVE = 0.5;
+
+/** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
+function* separate(room: Room): Passes {
+  const { job, random, limits } = room;
+  const endless = endlessOf(job.stock);
+  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+  const floor = Math.max(0, limits.target - finite);
+  let squeeze: Squeeze | null = null;
+  let pressed: readonly Part[] = [];
+  let share = FIRST_SHARE;
+  let isStuck = false;
+  for (let isFresh = true; ;) {
+    const from = room.best!;
+    if (from.placing.stock.some((at) => at < 0)) {
+      yield room.spend(1);
+      continue;
+    }
+    const shapes = room.shapesOf(from);
+    if (!squeeze || squeeze.from !== shapes) squeeze = new Squeeze(job, from.parts, shapes, random);
+    // Another strategy's lay is gone on from.
+    if (pressed !== from.parts) isFresh = true;
+    pressed = from.parts;
+    const used = from.placing.used[endless]!;
+    const target = Math.round(used - Math.max(1, (used - floor) * share));
+    squeeze.press(isFresh ? from.placing : null, target);
+    if (isStuck) squeeze.disrupt();
+    let strikes = 0;
+    while (!squeeze.isFree && strikes < STRIKES && room.best!.placing.used[endless]! > target) {
+      for (const moved of squeeze.sweep()) yield room.spend(moved * PASSES_A_MOVE);
+      if (squeeze.stale < SWEEPS_WITHOUT) continue;
+      squeeze.restore();
+      strikes++;
+    }
+    if (squeeze.isFree) {
+      room.consider({ ...from, placing: measured(job, from.parts, squeeze.asPlacing()) });
+      yield room.spend(PASSES_A_MOVE);
+    }
+    // Where it failed, it goes on from there with a little more cloth; from the best lay again when that comes to nothing.
+    const failed = strikes >= STRIKES;
+    isFresh = !failed || share < LEAST_SHARE;
+    isStuck = failed && isFresh;
+    share = !failed ? Math.min(MOST_SHARE, share * 1.2) : isFresh ? FIRST_SHARE / 2 : share * 0.6;
+  }
+}
+
+/** Overlap minimisation of outlines on the endless length (`separation.ts`). */
+export const overlapMinimisation: Strategy = {
+  name: 'overlap minimisation',
+  suits: ({ isSmallOutlines, isForStraight, hasEndless }) => isSmallOutlines && !isForStraight && hasEndless,
+  share: SHARES.overlapMinimisation,
+  run: separate,
+};
