@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { SearchEnded } from '@/work/pool';
 
 /** What ends a command with exit status 2 and one line on standard error: something is wrong with what was given. */
-export class Refusal extends Error {}
+export class CommandRefusal extends Error {}
 
 /** The exit status of a command that failed by its own fault (EX_SOFTWARE of sysexits.h, 4.3BSD). */
 const OWN_FAULT = 70;
@@ -27,7 +27,7 @@ export async function runCommand(usage: string, body: (args: string[]) => Answer
     if (out === undefined) writeFileSync(1, text);
     else writeFile(out, text);
   } catch (error) {
-    const isRefused = error instanceof Refusal || error instanceof SearchEnded;
+    const isRefused = error instanceof CommandRefusal || error instanceof SearchEnded;
     const message = (error as Error).message.replace(/\s+/g, ' ');
     process.stderr.write(
       isRefused ? `${message}\n` : `This is a fault of the program, not of what you gave it: ${message}\n`,
@@ -41,7 +41,7 @@ export function readText(file: string): string {
   try {
     return readFileSync(file === '-' ? 0 : file, 'utf8');
   } catch (error) {
-    throw new Refusal(`${file}: ${sentenceFor(error)}`);
+    throw new CommandRefusal(`${file}: ${sentenceFor(error)}`);
   }
 }
 
@@ -49,7 +49,7 @@ function writeFile(file: string, text: string) {
   try {
     writeFileSync(file, text);
   } catch (error) {
-    throw new Refusal(`${file}: ${sentenceFor(error)}`);
+    throw new CommandRefusal(`${file}: ${sentenceFor(error)}`);
   }
 }
 

@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { parseLayJob } from '@/core/files';
 import { nest, planToJson, type LayJob, type LayPlan, type NestOptions } from '@/core/lay';
 import { Cancel, closePool, layOnAllCores } from '@/work/pool';
-import { readText, Refusal, runCommand } from './command';
+import { readText, CommandRefusal, runCommand } from './command';
 
 /** Threads take a moment to start: shorter searches do without. */
 const LEAST_SECONDS = 0.5;
@@ -13,11 +13,11 @@ const USAGE =
 // The lay engine on the command line (docs/formats/lay-job.md): exit 0 with a plan, 2 with one line on what is wrong.
 await runCommand(USAGE, async (args) => {
   const { values, positionals } = parse(args);
-  if (positionals.length !== 1) throw new Refusal(USAGE);
+  if (positionals.length !== 1) throw new CommandRefusal(USAGE);
   const options = readOptions(values);
   const text = readText(positionals[0]!);
   const job = parseLayJob(text);
-  if (!job.ok) throw new Refusal(job.faults[0]!.message);
+  if (!job.ok) throw new CommandRefusal(job.faults[0]!.message);
   const seconds = options.seconds ?? job.value.search.seconds;
   // A search by time uses every core; one by steps is the same everywhere, on one.
   const plan =
@@ -29,7 +29,7 @@ await runCommand(USAGE, async (args) => {
 
 function onOneCore(job: LayJob, options: NestOptions): LayPlan {
   const plan = nest(job, { ...options, clock: () => performance.now() });
-  if (!plan.ok) throw new Refusal(plan.faults[0]!.message);
+  if (!plan.ok) throw new CommandRefusal(plan.faults[0]!.message);
   return plan.value;
 }
 
@@ -50,7 +50,7 @@ function parse(args: string[]) {
       options: { out: string, seconds: string, seed: string, steps: string },
     });
   } catch (error) {
-    throw new Refusal(`${(error as Error).message.split('. ')[0]}; ${USAGE}`);
+    throw new CommandRefusal(`${(error as Error).message.split('. ')[0]}; ${USAGE}`);
   }
 }
 
@@ -58,7 +58,7 @@ function readOptions(values: { seconds?: string; seed?: string; steps?: string }
   const read = (name: 'seconds' | 'seed' | 'steps', wanted: string, isFine: (value: number) => boolean) => {
     const text = values[name];
     if (text === undefined) return {};
-    if (text.trim() === '' || !isFine(Number(text))) throw new Refusal(`--${name}: ${text} is not ${wanted}`);
+    if (text.trim() === '' || !isFine(Number(text))) throw new CommandRefusal(`--${name}: ${text} is not ${wanted}`);
     return { [name]: Number(text) };
   };
   return {

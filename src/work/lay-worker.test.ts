@@ -30,8 +30,8 @@ function runHeard(channel: string, task: { channel?: string; seconds: number }) 
   }
 }
 
-test('a lane tells the others of its better lays, the last of which is its plan', () => {
-  const { plan, told } = runHeard('lanes', { channel: 'lanes', seconds: 0.4 });
+test('a worker tells the others of its better lays, the last of which is its plan', () => {
+  const { plan, told } = runHeard('workers', { channel: 'workers', seconds: 0.4 });
   expect(told.length).toBeGreaterThan(0);
   const last = told.at(-1)!;
   const places = (of: [number, number][]) => of.map((place) => place.join()).sort();

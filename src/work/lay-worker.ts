@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { BroadcastChannel, receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
-import { nest, readJob, type LayPlan, type NestProgress, type Peers, type SharedLay } from '@/core/lay';
+import { nest, readJob, type LayPlan, type NestProgress, type Exchange, type SharedLay } from '@/core/lay';
 
 /**
  * One search over a lay job for a thread of the pool. `cancel` is shared memory: its first number is 1 once the search
@@ -10,16 +10,16 @@ export interface LayTask {
   json: unknown;
   seconds: number;
   seed: number;
-  lane?: number;
+  worker?: number;
   steps?: number;
   cancel: SharedArrayBuffer;
   /** Gets null when the search begins, then its progress. */
   port?: MessagePort;
-  /** The name of the channel on which lanes of the same search tell each other of better lays. */
+  /** The name of the channel on which workers of the same search tell each other of better lays. */
   channel?: string;
 }
 
-export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, port, channel }: LayTask): LayPlan {
+export default function layTask({ json, seconds, seed, worker = 0, steps, cancel, port, channel }: LayTask): LayPlan {
   port?.postMessage(null);
   const job = readJob(json);
   if (!job.ok) throw new Error(job.faults[0]!.message);
@@ -30,14 +30,14 @@ export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, 
       clock: () => performance.now(),
       seconds,
       seed,
-      lane,
+      worker: worker,
       ...(steps && { steps }),
       isCancelled: (passes) => {
         if (Atomics.load(flags, 0) === 1) return true;
         const most = Atomics.load(flags, 1);
         return most > 0 && passes >= most;
       },
-      ...(line && { peers: peersOn(line) }),
+      ...(line && { exchange: exchangeOn(line) }),
       ...(port && { onProgress: (progress: NestProgress) => port.postMessage(progress) }),
     });
     if (!plan.ok) throw new Error(plan.faults[0]!.message);
@@ -47,9 +47,9 @@ export default function layTask({ json, seconds, seed, lane = 0, steps, cancel, 
   }
 }
 
-const peersOn = (line: BroadcastChannel): Peers => ({
-  tell: (lay) => line.postMessage(lay),
-  hear: () => {
+const exchangeOn = (line: BroadcastChannel): Exchange => ({
+  publish: (lay) => line.postMessage(lay),
+  receive: () => {
     const told: SharedLay[] = [];
     // Node takes a channel here as well; its types don't say so.
     const port = line as unknown as MessagePort;

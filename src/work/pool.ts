@@ -67,7 +67,7 @@ export class Cancel {
 
 const endSearch = (memory: SharedArrayBuffer) => Atomics.store(new Int32Array(memory), 0, 1);
 
-type Task = Omit<LayTask, 'cancel' | 'port' | 'lane' | 'channel'>;
+type Task = Omit<LayTask, 'cancel' | 'port' | 'worker' | 'channel'>;
 
 /** Runs one nesting in the pool and tells its progress. */
 export async function layInPool(
@@ -75,8 +75,8 @@ export async function layInPool(
   cancel: Cancel,
   onProgress?: (progress: NestProgress) => void,
 ): Promise<LayPlan> {
-  const lane = new Lane(task, 0, cancel);
-  return lane.run(onProgress);
+  const worker = new SearchWorker(task, 0, cancel);
+  return worker.run(onProgress);
 }
 
 /** How a search on all cores goes on. */
@@ -87,9 +87,9 @@ interface Search {
 }
 
 /**
- * Runs one nesting on every core and keeps the best plan. Each lane searches in its own way; one that reaches the bound
+ * Runs one nesting on every core and keeps the best plan. Each worker searches in its own way; one that reaches the bound
  * gives the others only as many passes as it took itself, so that it does not depend on the machine which one wins. Where
- * time bounds the search they tell each other of better lays. A lane that breaks off loses only its own plan.
+ * time bounds the search they tell each other of better lays. A worker that breaks off loses only its own plan.
  */
 export async function layOnAllCores(
   task: Task,
@@ -98,7 +98,7 @@ export async function layOnAllCores(
 ): Promise<LayPlan> {
   const count = Math.max(1, availableParallelism());
   const channel = task.steps === undefined && count > 1 ? randomUUID() : undefined;
-  const lanes = Array.from({ length: count }, (_, i) => new Lane({ ...task, ...(channel && { channel }) }, i, cancel));
+  const workers = Array.from({ length: count }, (_, i) => new SearchWorker({ ...task, ...(channel && { channel }) }, i, cancel));
   const best = new BestProgress();
   const start = performance.now();
   let betterAt = start;
@@ -106,14 +106,14 @@ export async function layOnAllCores(
     const now = performance.now();
     if (best.take(progress)) betterAt = now;
     if (endsStale && now - betterAt > Math.max(STALE_MS, STALE_SHARE * (now - start)))
-      lanes.forEach((lane) => lane.end());
+      workers.forEach((worker) => worker.end());
     onProgress?.(best.told(progress));
   };
   const ended = await Promise.allSettled(
-    lanes.map(async (lane, i) => {
-      const plan = await lane.run(tell);
+    workers.map(async (worker, i) => {
+      const plan = await worker.run(tell);
       if (isAtBound(plan))
-        lanes.forEach((other, k) => k !== i && other.limit(Math.ceil(plan.passes) + (k < i ? 1 : 0)));
+        workers.forEach((other, k) => k !== i && other.limit(Math.ceil(plan.passes) + (k < i ? 1 : 0)));
       return plan;
     }),
   );
@@ -122,13 +122,13 @@ export async function layOnAllCores(
   throw (ended[0] as PromiseRejectedResult).reason;
 }
 
-/** The best of what several lanes tell of their lays so far, with a bound that holds for what it lays. */
+/** The best of what several workers tell of their lays so far, with a bound that holds for what it lays. */
 class BestProgress {
   private best: NestProgress | null = null;
   private bound = 0;
   private isNew = false;
 
-  /** Takes what a lane tells; true when it is better than all before. */
+  /** Takes what a worker tells; true when it is better than all before. */
   take(progress: NestProgress): boolean {
     const { best } = this;
     if (progress.used > 0 && progress.unplaced.length === (best?.unplaced.length ?? 0)) this.bound = Math.max(this.bound, progress.bound); // prettier-ignore
@@ -151,7 +151,7 @@ class BestProgress {
 }
 
 /** One search in a thread of the pool, which is ended when it does not answer in time. */
-class Lane {
+class SearchWorker {
   private readonly killer = new AbortController();
   private readonly memory: SharedArrayBuffer;
   private readonly release: () => void;
@@ -194,8 +194,8 @@ class Lane {
       if (progress) onProgress?.(progress);
     });
     try {
-      const { task, number: lane, memory: cancel } = this;
-      return (await pool().run({ ...task, lane, cancel, port: port2 } satisfies LayTask, {
+      const { task, number: worker, memory: cancel } = this;
+      return (await pool().run({ ...task, worker, cancel, port: port2 } satisfies LayTask, {
         transferList: [port2],
         signal: this.killer.signal,
       })) as LayPlan;

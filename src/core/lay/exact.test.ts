@@ -2,7 +2,7 @@ import highs from 'highs';
 import { describe, expect, test } from 'vitest';
 import { NM } from '../length';
 import { nest, readJob } from './index';
-import { linesBound } from './bounds/bar-relaxation';
+import { barRelaxation } from './bounds/bar-relaxation';
 import { Random } from './search/random';
 import { cutLengths, fewestCuts } from './strips/strips';
 import { provenBound } from './testing';
@@ -142,7 +142,7 @@ describe('the bound by lines across the cloth', () => {
       expect(solution.Status).toBe('Optimal');
       // In millionths, so that rounding down is nothing.
       const fine = 1_000_000;
-      const bound = linesBound(
+      const bound = barRelaxation(
         things.map(({ side, cover, qty, starts }) => ({ qty, ways: [{ side, cover: cover * fine, starts }] })),
         BigInt(loose * fine),
         width,

@@ -10,4 +10,4 @@ export { lowerBound } from './bounds/bounds';
 export { bestOf, isAtBound, isBetter } from './search/compare-plans';
 export { bestTube, type Tube } from './model/parts';
 export { areaOfPiece, isSimple, turnOutline, type Point } from './model/outline';
-export type { Peers, SharedLay } from './search/context';
+export type { Exchange, SharedLay } from './search/context';

@@ -8,7 +8,7 @@ import { withLocked, withoutLocked } from './search/locked';
 import { turnOutline, type Point } from './model/outline';
 import { pieceParts, stripSets, type Part } from './model/parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './model/plan';
-import type { Found, Peers } from './search/context';
+import type { Found, Exchange } from './search/context';
 import { search } from './search/search';
 import type { StripWant } from './strips/strips';
 
@@ -22,14 +22,14 @@ export interface NestOptions {
   seconds?: number;
   seed?: number;
   /** Which of several searches over the same job this is (0, 1, …): each starts with another strategy. */
-  lane?: number;
+  worker?: number;
   /** Asked between passes, with their number so far: true ends the search with the best lay so far. */
   isCancelled?: (passes: number) => boolean;
   onProgress?: (progress: NestProgress) => void;
   /** With a clock: told with the progress of each better plan, which nothing has checked yet. */
   onBetter?: (plan: LayPlan) => void;
-  /** The other lanes of the same search: better lays are told to them and heard from them. Not deterministic. */
-  peers?: Peers;
+  /** The other workers of the same search: better lays are published to them and received from them. Not deterministic. */
+  exchange?: Exchange;
 }
 
 export interface NestProgress {
@@ -142,8 +142,8 @@ function limitsOf(
   let bestPlan: ReturnType<typeof planOf> | null = null;
   return {
     seed: options.seed ?? job.search.seed,
-    lane: options.lane ?? 0,
-    ...(options.peers && { peers: options.peers }),
+    worker: options.worker ?? 0,
+    ...(options.exchange && { exchange: options.exchange }),
     isOver: (passes: number) => {
       if (passes >= steps || isCancelled?.(passes)) return true;
       if (!clock) return false;

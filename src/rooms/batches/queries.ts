@@ -24,7 +24,7 @@ export interface BatchLine {
   clothIds: number[];
 }
 
-export interface BatchCloth {
+export interface ClothOfBatch {
   id: number;
   name: string;
   look: ClothLook;
@@ -35,7 +35,7 @@ export interface BatchCloth {
 
 export interface BatchLines {
   lines: BatchLine[];
-  cloths: BatchCloth[];
+  cloths: ClothOfBatch[];
   /** How many lines there are; `lines` are the first of them by due date. */
   total: number;
 }

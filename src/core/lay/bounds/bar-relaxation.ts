@@ -40,7 +40,7 @@ const SCALE = 1e9;
  * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did. `known` nm are known to be
  * needed: it is 0 as soon as the programme can't prove more. `isOver` ends the programme early; what its prices prove by then still holds.
  */
-export function linesBound(
+export function barRelaxation(
   things: readonly Crossed[],
   loose: bigint,
   length: Nm,

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { NM } from '../../length';
 import { barBound, lowerBound } from './bounds';
 import { findFaults } from '../index';
-import { linesBound } from './bar-relaxation';
+import { barRelaxation } from './bar-relaxation';
 import { allOf, jobOf, lay, provenBound } from '../testing';
 
 describe('the bound', () => {
@@ -171,8 +171,8 @@ describe('a gap', () => {
 
 describe('the bound by lines across the cloth', () => {
   // In thousandths, so that rounding down to whole nanometres is small.
-  const lines = (things: Parameters<typeof linesBound>[0], loose: number, length: number) =>
-    linesBound(
+  const lines = (things: Parameters<typeof barRelaxation>[0], loose: number, length: number) =>
+    barRelaxation(
       things.map(({ qty, ways }) => ({ qty, ways: ways.map((way) => ({ ...way, cover: 1000 * way.cover })) })),
       BigInt(1000 * loose),
       length,
@@ -201,10 +201,10 @@ describe('the bound by lines across the cloth', () => {
 
   test('says nothing where as much is known already, and the same where less is', () => {
     const things = [{ qty: 7, ways: [{ side: 3, cover: 30_000, starts: null }] }];
-    const bound = linesBound(things, 0n, 10);
+    const bound = barRelaxation(things, 0n, 10);
     expect(bound / 1000).toBeCloseTo(70, 1);
-    expect(linesBound(things, 0n, 10, 69_000)).toBe(bound);
-    expect(linesBound(things, 0n, 10, 70_000)).toBe(0);
+    expect(barRelaxation(things, 0n, 10, 69_000)).toBe(bound);
+    expect(barRelaxation(things, 0n, 10, 70_000)).toBe(0);
   });
 
   test('a pattern keeps things apart', () => {

@@ -1,8 +1,8 @@
 import type { Nm } from '../../length';
 import type { LayJob, LayPiece } from '../model/job';
 import { wrap } from '../../cloth';
-import { chainBound, waitBefore, waitBehind, type Link } from './phase-chains';
-import { linesBound, MOST_ROWS, mostAbreast, type Crossed } from './bar-relaxation';
+import { phaseChainBound, waitBefore, waitBehind, type Link } from './phase-chains';
+import { barRelaxation, MOST_ROWS, mostAbreast, type Crossed } from './bar-relaxation';
 import { areaOfPiece, girthIfConvex } from '../model/outline';
 import { leastLength } from '../strips/strips';
 
@@ -76,7 +76,7 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
       .map(({ ways }) => Math.min(...ways.filter(([w]) => w <= width).map(([, h]) => h))),
   );
   const byWidths = job.stock.length > 1 ? 0 : dualFeasible(all, width, gap);
-  const byChains = chainBound(
+  const byChains = phaseChainBound(
     job,
     job.pieces.flatMap(({ id, width: w, height: h, turns, outline, match }) => {
       const ways = waysOf(w, h, turns).filter(([across]) => across <= width);
@@ -199,7 +199,7 @@ function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | nu
   }));
   // What lies last on a length waits for nothing, and what is fixed begins where the pattern does.
   const more = Math.min(...links.map((link) => waitBefore(job, link))) - stock.length * (gap + last);
-  const bound = linesBound(things, 0n, usable, known - more, isOver);
+  const bound = barRelaxation(things, 0n, usable, known - more, isOver);
   const inRows = rowsNeeded(things.map(({ qty, ways }) => ({ qty, height: ways[0]!.cover })), mostAbreast(things, usable)); // prettier-ignore
   return Math.max(bound, inRows) + more;
 }
@@ -275,7 +275,7 @@ function barBoundOf(
       isBent = true;
     }
   }
-  const bound = linesBound(things, loose, usable + gap, known + stock.length * gap, isOver) - stock.length * gap;
+  const bound = barRelaxation(things, loose, usable + gap, known + stock.length * gap, isOver) - stock.length * gap;
   // What is bent need not lie on whole nanometres.
   return Math.max(0, bound - (isBent ? 1 : 0));
 }

@@ -23,7 +23,7 @@ const MOST_SEEDS = 12;
  * to the pattern, or belong to one group, have a known distance across but for whole repeats, so that of two 21 in wide ones
  * with a repeat of 12 in one begins 24 in beside the other; along the cloth likewise. 0 when there are no such pieces.
  */
-export function chainBound(job: LayJob, links: readonly Link[]): Nm {
+export function phaseChainBound(job: LayJob, links: readonly Link[]): Nm {
   const some = links
     .filter(({ qty }) => qty > 0)
     .sort((a, b) => b.qty * b.height - a.qty * a.height)

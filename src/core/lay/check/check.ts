@@ -1,3 +1,4 @@
+import type { Box } from '../model/box';
 import ClipperLib from 'clipper-lib';
 import { toUnits, type Nm, type Units } from '../../length';
 import type { LayJob, LayPiece, StockLength } from '../model/job';
@@ -31,7 +32,7 @@ export const TOLERANCE: Record<Units, Nm> = { in: 2540, mm: 2540 };
 interface Item {
   label: string;
   ring: Point[];
-  box: [Nm, Nm, Nm, Nm];
+  box: Box;
 }
 
 /**

@@ -1,3 +1,4 @@
+import type { Box } from '../model/box';
 import { TURN_ANGLES, latticeOf, type Lattice, type Turns } from '../../cloth';
 import type { Nm } from '../../length';
 import type { Result } from '../../result';
@@ -158,7 +159,7 @@ function readLength(read: Reader, value: unknown, field: string, clothWidth: Nm,
   };
 }
 
-function readFlaw(read: Reader, value: unknown, field: string): [Nm, Nm, Nm, Nm] {
+function readFlaw(read: Reader, value: unknown, field: string): Box {
   if (!Array.isArray(value) || value.length !== 4) no(field, value, '[x, y, width, length]');
   const [x, y] = [read.any(value[0], field), read.any(value[1], field)];
   return [x, y, x + read.positive(value[2], field), y + read.positive(value[3], field)];

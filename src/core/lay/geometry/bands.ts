@@ -1,3 +1,4 @@
+import type { Box } from '../model/box';
 import type { Nm } from '../../length';
 import type { Profile } from './columns';
 import { raised, type Opening } from './openings';
@@ -87,7 +88,7 @@ export class Bands {
   private openFrom = 0;
   private readonly lefts = new Sides();
   private readonly rights = new Sides();
-  private readonly fixed: [Nm, Nm, Nm, Nm][] = [];
+  private readonly fixed: Box[] = [];
   private stamp = 0;
   private readonly stamps: Int32Array;
 
@@ -102,7 +103,7 @@ export class Bands {
     private readonly top: Nm,
     private readonly high: Nm,
     private readonly most: number,
-    fixed: readonly [Nm, Nm, Nm, Nm][],
+    fixed: readonly Box[],
   ) {
     this.fixed = [...fixed];
     const all = most + fixed.length;

@@ -1,8 +1,9 @@
+import type { Box } from '../model/box';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { NM } from '../../length';
 import { cutFromGaps, leastGap } from '../strips/from-gaps';
-import { freeBoxes, without, type Box } from './free-boxes';
+import { freeBoxes, without } from './free-boxes';
 import { findFaults } from '../index';
 import { Random } from '../search/random';
 import type { StripWant } from '../strips/strips';

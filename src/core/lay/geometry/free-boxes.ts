@@ -1,7 +1,5 @@
+import type { Box } from '../model/box';
 import type { Nm } from '../../length';
-
-/** A rectangle on the cloth: x0, y0, x1, y1 nm. */
-export type Box = readonly [Nm, Nm, Nm, Nm];
 
 /**
  * All free rectangles within `bounds` that can't be made any larger, of those that are at least `leastWidth` by `leastHeight`

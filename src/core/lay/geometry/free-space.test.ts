@@ -1,6 +1,6 @@
+import type { Box } from '../model/box';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import type { Box } from './free-boxes';
 import { FreeSpace, nowhere, type SpaceRule } from './free-space';
 
 const [WIDTH, HEIGHT] = [24, 60];

@@ -1,6 +1,6 @@
+import type { Box } from '../model/box';
 import { nextAcross, nextAlong, type Lattice } from '../../cloth';
 import type { Nm } from '../../length';
-import type { Box } from './free-boxes';
 
 /** How places are ranked: the lowest top edge, the lowest bottom edge, or the lowest bottom edge in the tightest width. */
 export type SpaceRule = 'top' | 'bottom' | 'tight';

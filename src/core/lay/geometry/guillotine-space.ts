@@ -1,6 +1,6 @@
+import type { Box } from '../model/box';
 import { nextAcross, nextAlong, type Lattice } from '../../cloth';
 import type { Nm } from '../../length';
-import type { Box } from './free-boxes';
 import { offer, type ClothSpace, type Place, type SpaceRule } from './free-space';
 
 interface Rect {

@@ -61,7 +61,7 @@ const HEAD = 2;
  * at t they overlap exactly when t lies within one of these polygons, the Minkowski sums of a part and a mirrored part; how
  * far t is from that polygon's nearest edge is how far the one must move to be free of the other. Grown by the gap.
  */
-export class Clearances {
+export class NoFitPolygons {
   /**
    * For each pair of shapes its convex no-fit polygons one after another: where the next one begins, which half-plane t lay
    * beyond last time, and the half-planes n·t < d as nx, ny, d. Flat, since these are looked up more than all else.

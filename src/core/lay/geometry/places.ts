@@ -3,7 +3,7 @@ import type { Nm } from '../../length';
 import { Bands } from './bands';
 import type { Columns, Profile } from './columns';
 import { endlessOf, type LayJob } from '../model/job';
-import type { Phase } from '../search/placer';
+import type { Phase } from '../search/phase-tracker';
 import type { Random } from '../search/random';
 
 /** Places tried across the cloth for an outline at first. */
@@ -20,7 +20,7 @@ export interface Window {
 }
 
 /** Where a part lies, its margin with it: nm, and quarter turns. */
-export interface Spot {
+export interface RankedSpot {
   stock: number;
   x: Nm;
   y: Nm;
@@ -61,7 +61,12 @@ export class Places {
    * The best place of a part whose profiles by quarter turns are given, null when there is none. `blinks` passes over a place
    * now and then; `near` looks only there on its length.
    */
-  find(profiles: readonly (Profile | null)[], phase: Phase | null, blinks: boolean, near: Window | null): Spot | null {
+  find(
+    profiles: readonly (Profile | null)[],
+    phase: Phase | null,
+    blinks: boolean,
+    near: Window | null,
+  ): RankedSpot | null {
     const { random, best } = this;
     best.score = best.tie = Infinity;
     for (let k = 0; k < this.spaces.length; k++) {

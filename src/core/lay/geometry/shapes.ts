@@ -1,4 +1,4 @@
-import { boxShape, Clearances, ringShape, type Shape } from './no-fit-polygons';
+import { boxShape, NoFitPolygons, ringShape, type Shape } from './no-fit-polygons';
 import type { LayJob } from '../model/job';
 import type { Nm } from '../../length';
 import { boxesOutside, turnOutline, type Point } from '../model/outline';
@@ -23,7 +23,7 @@ export interface ShapeSet {
   /** Flaws, and what lies outside an odd stock. */
   fixed: Spot[];
   /** How they meet: worked out as it is asked for, so it is worth keeping. */
-  clearances: Clearances;
+  clearances: NoFitPolygons;
 }
 
 export function shapesOf(job: LayJob, parts: readonly Part[]): ShapeSet {
@@ -62,5 +62,5 @@ export function shapesOf(job: LayJob, parts: readonly Part[]): ShapeSet {
       fixed.push({ stock, x: x0, y: y0, shape: shapes.length - 1 });
     }
   });
-  return { shapes, turnOf, ways, fixed, clearances: new Clearances(shapes, job.gap) };
+  return { shapes, turnOf, ways, fixed, clearances: new NoFitPolygons(shapes, job.gap) };
 }

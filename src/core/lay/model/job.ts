@@ -1,3 +1,4 @@
+import type { Box } from './box';
 import type { Lattice } from '../../cloth';
 import type { Nm, Units } from '../../length';
 import type { Point } from './outline';
@@ -26,7 +27,7 @@ export interface StockLength {
   right: Nm;
   motif: Point;
   /** Boxes to leave out: x0, y0, x1, y1. */
-  flaws: [Nm, Nm, Nm, Nm][];
+  flaws: Box[];
   outline: Point[] | null;
 }
 
@@ -73,3 +74,11 @@ export interface LayStrip {
   loss: Nm;
   least: Nm;
 }
+
+/** Whether the cloth is one endless length without flaws and of plain shape. */
+export const isPlainRoll = (stock: readonly StockLength[]): boolean =>
+  stock.length === 1 && stock[0]!.length === Infinity && stock[0]!.flaws.length === 0 && !stock[0]!.outline;
+
+/** What the finite lengths of the stock have together (nm). */
+export const finiteLength = (stock: readonly StockLength[]): Nm =>
+  stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);

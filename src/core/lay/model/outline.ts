@@ -1,3 +1,4 @@
+import type { Box } from './box';
 import type { Nm } from '../../length';
 
 export type Point = [Nm, Nm];
@@ -75,12 +76,12 @@ const SLABS = 96;
  * Boxes (x0, y0, x1, y1) that together cover what lies outside a simple outline within left..right and 0..length: the
  * outline is cut into slabs at its corners and at even steps, and of each slab only what is inside all the way is kept.
  */
-export function boxesOutside(ring: readonly Point[], left: Nm, right: Nm, length: Nm): [Nm, Nm, Nm, Nm][] {
+export function boxesOutside(ring: readonly Point[], left: Nm, right: Nm, length: Nm): Box[] {
   const ys = ring.map(([, y]) => y);
   const top = Math.min(length, Math.max(...ys));
   const bottom = Math.max(0, Math.min(...ys));
   const stops = stopsOf(ys, bottom, top);
-  const boxes: [Nm, Nm, Nm, Nm][] = [];
+  const boxes: Box[] = [];
   if (bottom > 0) boxes.push([left, 0, right, bottom]);
   const far = length === Infinity ? top * 2 + 1 : length;
   if (top < far) boxes.push([left, top, right, far]);
@@ -97,7 +98,7 @@ export function boxesOutside(ring: readonly Point[], left: Nm, right: Nm, length
 }
 
 /** Boxes (x0, y0, x1, y1) that together cover a simple outline, in slabs at its corners and at even steps. */
-export function boxesWithin(ring: readonly Point[]): [Nm, Nm, Nm, Nm][] {
+export function boxesWithin(ring: readonly Point[]): Box[] {
   const ys = ring.map(([, y]) => y);
   const [bottom, top] = [Math.min(...ys), Math.max(...ys)];
   const stops = stopsOf(ys, bottom, top);
@@ -109,7 +110,7 @@ export function boxesWithin(ring: readonly Point[]): [Nm, Nm, Nm, Nm][] {
         else spans.at(-1)![1] = high;
         return spans;
       }, [])
-      .map(([x0, x1]): [Nm, Nm, Nm, Nm] => [Math.floor(x0), y0, Math.ceil(x1), y1]);
+      .map(([x0, x1]): Box => [Math.floor(x0), y0, Math.ceil(x1), y1]);
   });
 }
 

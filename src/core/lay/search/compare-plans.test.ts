@@ -12,7 +12,7 @@ const plan = (used: number, bound: number, missing: string[] = []): LayPlan => (
   refused: 0,
 });
 
-test('of the plans of several lanes the shortest is taken, with the best bound that any of them has proven', () => {
+test('of the plans of several workers the shortest is taken, with the best bound that any of them has proven', () => {
   expect(bestOf([plan(120, 100), plan(110, 90)])).toMatchObject({ used: 110, bound: 100 });
   // The same where a strip can't be cut at all.
   expect(bestOf([plan(120, 100, ['cord']), plan(110, 90, ['cord'])])).toMatchObject({ used: 110, bound: 100 });
@@ -27,7 +27,7 @@ test('a plan that lays all comes before a shorter one that does not', () => {
   expect(bestOf([plan(90, 80, ['cord']), plan(120, 100)]).used).toBe(120);
 });
 
-test('a lane is at its bound when all is laid in no more than is proven to be needed', () => {
+test('a worker is at its bound when all is laid in no more than is proven to be needed', () => {
   expect(isAtBound(plan(100, 100))).toBe(true);
   expect(isAtBound(plan(101, 100))).toBe(false);
   expect(isAtBound(plan(100, 100, ['cord']))).toBe(false);

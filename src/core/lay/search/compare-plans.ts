@@ -11,7 +11,7 @@ export function isBetter(one: LayPlan, other: LayPlan): boolean {
 export const isAtBound = ({ unplaced, used, bound }: LayPlan): boolean => unplaced.length === 0 && used <= bound;
 
 /**
- * The best of the plans that several lanes of a search have made of one job; one at least. A bound that one of them has proven
+ * The best of the plans that several workers of a search have made of one job; one at least. A bound that one of them has proven
  * holds for all that leave the same things out.
  */
 export function bestOf(plans: readonly LayPlan[]): LayPlan {

@@ -3,35 +3,36 @@ import { TOLERANCE } from '../check/check';
 import type { LayJob } from '../model/job';
 import { blockPart, blocksOf, type ChosenWay, type Part, type StripSet } from '../model/parts';
 import type { Features } from './features';
-import { measured, Placer, type Phase, type Placing, type Rule } from './placer';
+import { measured, Placer, type Placing, type Rule } from './placer';
+import { type Phase } from './phase-tracker';
 import { Random } from './random';
 import { shapesOf, type ShapeSet } from '../geometry/shapes';
 
-/** What the search works under; it stops when `isOver` says so. */
+/** Limits and callbacks of one search; it stops when `isOver` says so. */
 export interface SearchLimits {
   seed: number;
   /** The bound (nm) of the endless length: a lay that reaches it can't be bettered. */
   target: Nm;
-  /** Called by the first lane once there is a first lay: the bound, made as good as it can be. */
+  /** Called by the first worker once there is a first lay: the bound, made as good as it can be. */
   sharpen: () => Nm;
   /** Which of several searches over the same job this is: they start with other strategies and seeds. */
-  lane: number;
+  worker: number;
   /** Asked after every pass with the number of passes so far. */
   isOver: (passes: number) => boolean;
   /** Told of every better lay. */
   onBetter: (found: Found) => void;
   /** The other searches over the same job. */
-  peers?: Peers;
+  exchange?: Exchange;
 }
 
-/** A lay as searches over the same job tell it each other: the parts follow from how the strips are cut. */
+/** A lay as search workers exchange it: the parts follow from how the strips are cut. */
 export type SharedLay = Pick<Found, 'setChoice' | 'ways'> & Pick<Placing, 'stock' | 'x' | 'y' | 'turned'>;
 
-/** How searches that run side by side over the same job tell each other of better lays. */
-export interface Peers {
-  tell: (lay: SharedLay) => void;
-  /** What was told since it was last asked. */
-  hear: () => SharedLay[];
+/** How search workers on the same job exchange better lays. */
+export interface Exchange {
+  publish: (lay: SharedLay) => void;
+  /** What others have published since the last call. */
+  receive: () => SharedLay[];
 }
 
 export interface Found {
@@ -42,11 +43,11 @@ export interface Found {
   ways: readonly ChosenWay[];
 }
 
-/** One lay in the search: the strip ways chosen, the order of the parts, the rule, and what that gives. */
+/** One lay in the search: the strip ways chosen, the sequence of the parts, the rule, and what that gives. */
 export interface State extends Found {
   ways: readonly number[];
   placer: Placer;
-  order: Int32Array;
+  sequence: Int32Array;
   rule: Rule;
   /** The phases given to match groups; null leaves one to its first member. */
   phases: readonly (Phase | null)[];
@@ -64,7 +65,7 @@ export interface Strategy {
   share: (features: Features) => number;
   /** Passes that it takes before the others begin. */
   ahead?: (features: Features) => number;
-  run: (context: Room) => Passes;
+  run: (context: SearchContext) => Passes;
 }
 
 /** What a pass by best fit takes beside one that keeps every hole: measured. */
@@ -74,12 +75,12 @@ const FIT_PASS = 0.05;
 export const passOf = (rule: Rule): number => (rule === 'fit' ? FIT_PASS : 1);
 
 /** What the strategies of one search share: the job, the random numbers, the passes and the best lay so far. */
-export class Room {
+export class SearchContext {
   readonly random: Random;
   readonly starts: State[] = [];
   best: Found | null = null;
   /** The best lay that came from an order. */
-  bestOrder: State | null = null;
+  bestSequence: State | null = null;
   passes = 0;
   /** Some lays that short goes of ruin and recreate have ended with. */
   readonly tried: Found[] = [];
@@ -91,7 +92,7 @@ export class Room {
     readonly sets: readonly StripSet[][],
     readonly limits: SearchLimits,
   ) {
-    this.random = new Random(limits.seed + 7919 * limits.lane);
+    this.random = new Random(limits.seed + 7919 * limits.worker);
   }
 
   isOver(): boolean {
@@ -125,8 +126,8 @@ export class Room {
   /** One pass; its lay counts if it is the best. */
   run(state: Omit<State, 'placing'>, limit: Nm): State {
     this.spend(passOf(state.rule));
-    const ran = { ...state, placing: state.placer.place(state.order, state.rule, limit, state.phases) };
-    if (!this.bestOrder || ran.placing.cost < this.bestOrder.placing.cost) this.bestOrder = ran;
+    const ran = { ...state, placing: state.placer.place(state.sequence, state.rule, limit, state.phases) };
+    if (!this.bestSequence || ran.placing.cost < this.bestSequence.placing.cost) this.bestSequence = ran;
     this.consider(ran);
     return ran;
   }
@@ -135,7 +136,7 @@ export class Room {
     if (!this.keepIfBetter(found)) return;
     const { setChoice, ways } = found;
     const { stock, x, y, turned } = found.placing;
-    this.limits.peers?.tell({ setChoice, ways, stock, x, y, turned });
+    this.limits.exchange?.publish({ setChoice, ways, stock, x, y, turned });
   }
 
   private keepIfBetter(found: Found): boolean {
@@ -145,9 +146,9 @@ export class Room {
     return true;
   }
 
-  /** Takes over the best lay that others have told of, where it is better. */
-  hear() {
-    for (const { setChoice, ways, ...where } of this.limits.peers?.hear() ?? []) {
+  /** Takes over the best lay that other workers have published, where it is better. */
+  receive() {
+    for (const { setChoice, ways, ...where } of this.limits.exchange?.receive() ?? []) {
       const isCutAlike = this.best?.setChoice === setChoice && ways.every((way, i) => way === this.best!.ways[i]);
       const parts = isCutAlike ? this.best!.parts : this.partsOf(setChoice, ways);
       this.keepIfBetter({ setChoice, ways, parts, placing: measured(this.job, parts, where) });

@@ -8,13 +8,17 @@ import { jobArb, jobOf } from '../testing';
 function layWith(job: LayJob, seed: number, steps: number, told: SharedLay[] = []) {
   const tells: SharedLay[] = [];
   const waiting = [...told];
-  const plan = nest(job, { seed, steps, peers: { tell: (lay) => tells.push(lay), hear: () => waiting.splice(0) } });
+  const plan = nest(job, {
+    seed,
+    steps,
+    exchange: { publish: (lay) => tells.push(lay), receive: () => waiting.splice(0) },
+  });
   if (!plan.ok) throw new Error(plan.faults[0]!.message);
   return { plan: plan.value, tells };
 }
 
-describe('lanes of one search', () => {
-  test('a lay that another lane has told of is taken over, strips and all', () => {
+describe('workers of one search', () => {
+  test('a lay that another worker has published is taken over, strips and all', () => {
     const job = jobOf({
       cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'none', repeat: { across: 13.5, along: 12.5, drop: 0.5 } },
       pieces: [

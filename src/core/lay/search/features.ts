@@ -1,7 +1,7 @@
 import type { Nm } from '../../length';
 import { endlessOf, type LayJob } from '../model/job';
 import type { Part } from '../model/parts';
-import { suitsMosaic } from '../strategies/outline-beam/outline-beam';
+import { suitsOutlineBeam } from '../strategies/outline-beam/outline-beam';
 import { suitsRows } from '../strategies/shelf-rows/shelf-rows';
 import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
 
@@ -34,7 +34,7 @@ export interface Features {
   isForBeams: boolean;
   /** Outlines, few enough to be separated. */
   isSmallOutlines: boolean;
-  canBeMosaic: boolean;
+  canBeOutlineBeam: boolean;
   canBeRows: boolean;
   suitsPhaseWaiting: boolean;
   /** This is the second, fourth … of the search workers. */
@@ -49,7 +49,7 @@ export const isForBeams = ({ length }: readonly Part[]): boolean =>
 export function featuresOf(
   job: LayJob,
   parts: readonly Part[],
-  from: { pieces: readonly Part[]; canBeTight: boolean; target: Nm; lane: number },
+  from: { pieces: readonly Part[]; canBeTight: boolean; target: Nm; worker: number },
 ): Features {
   const hasOutlines = from.pieces.some(({ outlines }) => outlines);
   const isMatched = from.pieces.some(({ match }) => match);
@@ -72,9 +72,9 @@ export function featuresOf(
     isExact,
     isForBeams: isExact && !isMatched && isForBeams(parts),
     isSmallOutlines,
-    canBeMosaic: isSmallOutlines && suitsMosaic(job, parts),
+    canBeOutlineBeam: isSmallOutlines && suitsOutlineBeam(job, parts),
     canBeRows,
     suitsPhaseWaiting: mayWait && hasEndless && parts.length <= MOST_WAITING,
-    isSecond: from.lane % 2 === 1,
+    isSecond: from.worker % 2 === 1,
   };
 }

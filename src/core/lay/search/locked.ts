@@ -1,11 +1,12 @@
+import type { Box } from '../model/box';
 import type { Nm } from '../../length';
 import type { LayJob, LockedPiece, StockLength } from '../model/job';
 import { boxesWithin, turnOutline } from '../model/outline';
-import { phaseAt } from './placer';
+import { phaseAt } from './phase-tracker';
 import type { Lay, LayPlan } from '../model/plan';
 
 /** Where a locked piece's box lies: x0, y0, x1, y1 nm. */
-function boxOf(job: LayJob, { piece, x, y, turn }: LockedPiece): [Nm, Nm, Nm, Nm] {
+function boxOf(job: LayJob, { piece, x, y, turn }: LockedPiece): Box {
   const { width, height } = job.pieces.find(({ id }) => id === piece)!;
   return turn % 180 === 0 ? [x, y, x + width, y + height] : [x, y, x + height, y + width];
 }
@@ -39,7 +40,7 @@ export function withoutLocked(job: LayJob): LayJob {
   };
 }
 
-function flawsFrom(job: LayJob, { id, left, right }: StockLength): [Nm, Nm, Nm, Nm][] {
+function flawsFrom(job: LayJob, { id, left, right }: StockLength): Box[] {
   const { gap } = job;
   const here = job.locked.filter(({ stock }) => stock === id);
   if (here.length === 0) return [];
@@ -54,7 +55,7 @@ function flawsFrom(job: LayJob, { id, left, right }: StockLength): [Nm, Nm, Nm, 
           one.y + y1,
         ])
       : [boxOf(job, one)];
-    return boxes.map(([x0, y0, x1, y1]): [Nm, Nm, Nm, Nm] => [x0! - gap, y0! - gap, x1! + gap, y1! + gap]);
+    return boxes.map(([x0, y0, x1, y1]): Box => [x0! - gap, y0! - gap, x1! + gap, y1! + gap]);
   });
 }
 

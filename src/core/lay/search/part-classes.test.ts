@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { gatherKinds, greatestCommon, layOf, subsetSums, type Chain } from './part-classes';
+import { gatherClasses, greatestCommon, layOf, subsetSums, type Chain } from './part-classes';
 import { pieceParts } from '../model/parts';
 import { jobOf } from '../testing';
 
 const kindsOf = (pieces: object[], rest: object = {}) => {
   const job = jobOf({ pieces, ...rest });
-  return gatherKinds(job, pieceParts(job));
+  return gatherClasses(job, pieceParts(job));
 };
 
 describe('kinds of parts', () => {

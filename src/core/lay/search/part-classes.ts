@@ -3,7 +3,7 @@ import type { Nm } from '../../length';
 import type { LayJob } from '../model/job';
 import type { Part } from '../model/parts';
 
-export type Phase = readonly [Nm, Nm];
+export type ClassPhase = readonly [Nm, Nm];
 
 /** A way a kind of part may lie, its size with the gap. */
 export interface Way {
@@ -19,28 +19,31 @@ export const partWays = ({ width, height, turns }: Part, gap: Nm): Way[] =>
   );
 
 /** Parts that are alike in size, turns and what the pattern asks of them. */
-export interface Kind {
+export interface PartClass {
   ways: Way[];
   members: number[];
   /** The phase that its corner must have; null when it is free or its group's. */
-  fixed: Phase | null;
+  fixed: ClassPhase | null;
   /** Its match group, or -1, and how its group's phase is found from its corner. */
   group: number;
-  shift: Phase;
+  shift: ClassPhase;
 }
 
 /** The parts by kind, and how many match groups there are. */
-export function gatherKinds({ gap, lattice }: LayJob, parts: readonly Part[]): { kinds: Kind[]; groups: number } {
-  const kinds: Kind[] = [];
+export function gatherClasses(
+  { gap, lattice }: LayJob,
+  parts: readonly Part[],
+): { kinds: PartClass[]; groups: number } {
+  const kinds: PartClass[] = [];
   const groups = new Map<string, number>();
-  const known = new Map<string, Kind>();
+  const known = new Map<string, PartClass>();
   parts.forEach((part, i) => {
     const { width, height, turns, match } = part;
     const asked = match ? [match.group, ...match.anchor, ...match.offset].join(' ') : '';
     const key = `${width} ${height} ${turns.join()} ${asked}`;
     let kind = known.get(key);
     if (!kind) {
-      const shift: Phase = match ? [match.anchor[0] - match.offset[0], match.anchor[1] - match.offset[1]] : [0, 0];
+      const shift: ClassPhase = match ? [match.anchor[0] - match.offset[0], match.anchor[1] - match.offset[1]] : [0, 0];
       if (match?.group && !groups.has(match.group)) groups.set(match.group, groups.size);
       kind = {
         ways: partWays(part, gap),
@@ -66,7 +69,7 @@ const FINEST = 20_000;
  * Which lengths up to `most` are sums of the parts' sides, each part used at most once, in steps of `step` nm; null on too
  * fine a grid.
  */
-export function subsetSums(kinds: readonly Kind[], most: Nm, step: Nm, side: (way: Way) => Nm): Uint8Array | null {
+export function subsetSums(kinds: readonly PartClass[], most: Nm, step: Nm, side: (way: Way) => Nm): Uint8Array | null {
   const n = Math.floor(most / step);
   if (n > FINEST) return null;
   const reached = new Uint8Array(n + 1);
@@ -100,7 +103,7 @@ export interface ChainLay {
 }
 
 /** The lay of a chain of `count` parts on length number `on`, its places moved by `left` nm across. */
-export function layOf(last: Chain, kinds: readonly Kind[], count: number, on: number, left: Nm): ChainLay {
+export function layOf(last: Chain, kinds: readonly PartClass[], count: number, on: number, left: Nm): ChainLay {
   const lay: ChainLay = {
     placed: 0,
     stock: new Int32Array(count).fill(-1),

@@ -1,10 +1,10 @@
-import { phaseOf, type Lattice } from '../../cloth';
+import type { Box } from '../model/box';
 import type { Nm } from '../../length';
-import { endlessOf, type LayJob, type PieceMatch, type StockLength } from '../model/job';
+import { endlessOf, isPlainRoll, type LayJob } from '../model/job';
 import type { Part } from '../model/parts';
+import { PhaseTracker, type Phase } from './phase-tracker';
 import type { Random } from './random';
 import { BestFit } from './best-fit';
-import type { Box } from '../geometry/free-boxes';
 import { GuillotineSpace } from '../geometry/guillotine-space';
 import { boxesOutside } from '../model/outline';
 import { FreeSpace, nowhere, type ClothSpace, type SpaceRule } from '../geometry/free-space';
@@ -30,8 +30,6 @@ export interface Placing {
 /** How much of the mean height counts beside the length. */
 const DRIFT = 1e-3;
 
-export type Phase = readonly [Nm, Nm];
-
 /**
  * Places parts one after another in a given order, each at its best place by the rule: the first stock length that has
  * room, there the lowest free place that holds the part's phase. A match group's phase is the one it is given, or the
@@ -39,9 +37,8 @@ export type Phase = readonly [Nm, Nm];
  */
 export class Placer {
   private readonly spaces: ClothSpace[];
-  private readonly groupPhases: (Phase | null)[];
-  /** The match groups by name, each with its number. */
-  readonly groups: Map<string, number>;
+  /** The match groups and the phase that each has in the pass. */
+  readonly groups: PhaseTracker;
   private readonly endless: number;
   /** The best-fit placer, for parts without a phase on one endless length without flaws. */
   private readonly bestFit: BestFit | null;
@@ -76,18 +73,10 @@ export class Placer {
     });
 
     // Groups of pieces that lie nowhere are not among the parts.
-    const names = [...new Set(parts.flatMap(({ match }) => match?.group ?? []))];
-    this.groups = new Map(names.map((name, i) => [name, i]));
-    this.groupPhases = names.map(() => null);
+    this.groups = new PhaseTracker(job.lattice, parts);
     this.endless = endlessOf(job.stock);
     const [first] = job.stock;
-    const isPlain =
-      job.stock.length === 1 &&
-      this.endless === 0 &&
-      first!.flaws.length === 0 &&
-      !first!.outline &&
-      !job.straight &&
-      parts.every(({ match }) => !match);
+    const isPlain = isPlainRoll(job.stock) && !job.straight && parts.every(({ match }) => !match);
     this.bestFit = isPlain ? new BestFit(parts, first!.left, first!.right, gap) : null;
     this.canBeTight = suitsTightSearch(job) && parts.length > 0;
     this.rules = isPlain ? ['fit', ...SPACE_RULES] : SPACE_RULES;
@@ -142,13 +131,13 @@ export class Placer {
   }
 
   private clear(phases: readonly (Phase | null)[], rule: SpaceRule) {
-    for (let g = 0; g < this.groupPhases.length; g++) this.groupPhases[g] = phases[g] ?? null;
+    this.groups.reset(phases);
     for (const space of this.spaces) space.clear(rule);
   }
 
   private placeOne(part: Part, i: number, rule: SpaceRule, result: Placing): boolean {
     const { gap, lattice, stock } = this.job;
-    const phase = this.cornerPhase(part);
+    const phase = this.groups.cornerPhase(i);
     for (let k = 0; k < stock.length; k++) {
       const best = nowhere();
       let turned = 0;
@@ -167,26 +156,10 @@ export class Placer {
       result.y[i] = best.y;
       result.turned[i] = turned;
       result.used[k] = Math.max(result.used[k]!, best.y + h);
-      this.learnPhase(part, stock[k]!, best.x, best.y);
+      this.groups.learn(i, stock[k]!.motif, best.x, best.y);
       return true;
     }
     return false;
-  }
-
-  /** The phase that the part's lower left corner must have relative to the motif point, or null when it is free. */
-  private cornerPhase({ match }: Part): Phase | null {
-    const { lattice } = this.job;
-    if (!match || !lattice) return null;
-    const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
-    if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
-    const phase = this.groupPhases[this.groups.get(match.group)!];
-    return phase ? phaseOf(phase[0] + shiftX, phase[1] + shiftY, lattice) : null;
-  }
-
-  private learnPhase({ match }: Part, { motif }: StockLength, x: Nm, y: Nm) {
-    if (!match?.group || !this.job.lattice) return;
-    const group = this.groups.get(match.group)!;
-    this.groupPhases[group] ??= phaseAt(match, motif, x, y, this.job.lattice);
   }
 }
 
@@ -225,12 +198,3 @@ export function costOf(
   const drift = total > 0 ? lifted / total : 0;
   return (unplaced / widest) * 1e4 + endlessUsed + drift * DRIFT + finiteUsed * 1e-4;
 }
-
-/** The phase of its group that a part sets by lying with its lower left corner at (x, y). */
-export const phaseAt = (
-  { anchor, offset }: PieceMatch,
-  motif: readonly [Nm, Nm],
-  x: Nm,
-  y: Nm,
-  lattice: Lattice,
-): Phase => phaseOf(x + anchor[0] - offset[0] - motif[0], y + anchor[1] - offset[1] - motif[1], lattice);

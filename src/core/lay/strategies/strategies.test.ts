@@ -6,13 +6,13 @@ import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js'
 import { describe, expect, test } from 'vitest';
 import { dissect, dissectedPieces, DISSECTED_REPEAT } from '@/bench/jobs';
 import { NM } from '../../length';
-import { boxShape, Clearances, ringShape } from '../geometry/no-fit-polygons';
+import { boxShape, NoFitPolygons, ringShape } from '../geometry/no-fit-polygons';
 import { Columns, profileOf } from '../geometry/columns';
 import { areaOfPiece, findFaults, handLength, isSimple, turnOutline, type Point } from '../index';
-import { Jigsaw } from './zero-waste-beam/zero-waste-beam';
+import { ZeroWasteBeam } from './zero-waste-beam/zero-waste-beam';
 import { pieceParts } from '../model/parts';
 import { Random } from '../search/random';
-import { Rows } from './shelf-rows/shelf-rows';
+import { ShelfRows } from './shelf-rows/shelf-rows';
 import { comesApart, jobOf, lay, type Rect } from '../testing';
 
 describe('lays that are known to be without waste (dissections of our own making)', () => {
@@ -60,7 +60,7 @@ describe('matched parts by beams', () => {
     for (let seed = 1; seed <= 12; seed++) {
       const job = bound(seed, repeats[seed % repeats.length]!);
       const parts = pieceParts(job);
-      const levels = new Jigsaw(job, parts, new Random(seed), 40 * NM.in).run(30 * NM.in, 64, isForcing, 1, isFlipped);
+      const levels = new ZeroWasteBeam(job, parts, new Random(seed), 40 * NM.in).run(30 * NM.in, 64, isForcing, 1, isFlipped);
       let next = levels.next();
       while (!next.done) next = levels.next();
       for (const { placed, x, y } of next.value) {
@@ -100,7 +100,7 @@ describe('straight cutting by beams', () => {
     for (let seed = 1; seed <= 12; seed++) {
       const one = job(14 + seed, seed, 40, 30);
       const parts = pieceParts(one);
-      const jigsaw = new Jigsaw(one, parts, new Random(seed), 40 * NM.in);
+      const jigsaw = new ZeroWasteBeam(one, parts, new Random(seed), 40 * NM.in);
       const levels = jigsaw.run((30 + (seed % 3)) * NM.in, 40, false);
       let next = levels.next();
       while (!next.done) next = levels.next();
@@ -125,7 +125,7 @@ test('many parts, one of them as thin as a hair, make a beam without waste narro
   ];
   const job = jobOf({ cloth: { name: 't', width: 54, turns: 'none' }, pieces });
   const before = process.memoryUsage().arrayBuffers;
-  const levels = new Jigsaw(job, pieceParts(job), new Random(1), 400 * NM.in).run(400 * NM.in, 8_192, false);
+  const levels = new ZeroWasteBeam(job, pieceParts(job), new Random(1), 400 * NM.in).run(400 * NM.in, 8_192, false);
   for (let level = 0; level < 5; level++) expect(levels.next().done).toBe(false);
   expect(process.memoryUsage().arrayBuffers - before).toBeLessThan(400e6);
 });
@@ -136,7 +136,7 @@ test('a pile of rows that is too narrow for a part is not taken for a lay', () =
     cut: 'straight',
     pieces: [{ id: 'a', size: [19, 7], qty: 3 }],
   });
-  const pile = (width: number) => new Rows(job, pieceParts(job), new Random(1), width * NM.in);
+  const pile = (width: number) => new ShelfRows(job, pieceParts(job), new Random(1), width * NM.in);
   expect(pile(40).isWhole).toBe(true);
   expect(pile(40).used).toBe(14 * NM.in);
   expect(pile(18).isWhole).toBe(false);
@@ -307,7 +307,7 @@ describe('clearances of shapes', () => {
     [[13.25, 11.75], [0, 0], [7.125, 4.5], [15.25, 9], [17.25, 9], [20.25, 8.75], [23.25, 11.75], [23.5, 17], [22.25, 21.5], [21, 26], [14.5, 17.5], [7.75, 20.25], [1, 23], [7.125, 17.375]],
   ]; // prettier-ignore
   const sizes: [number, number][] = [[14, 12], [15, 13], [16, 15], [11, 10], [23.5, 26]]; // prettier-ignore
-  const clearances = new Clearances(
+  const clearances = new NoFitPolygons(
     rings.map((ring, i) => ringShape(ring, ...sizes[i]!)),
     0,
   );
@@ -346,13 +346,13 @@ describe('clearances of shapes', () => {
 
   test('lead out of a convex shape the shortest way', () => {
     const [wide, narrow] = [boxShape(10, 4), boxShape(3, 3)];
-    const boxes = new Clearances([wide, narrow], 0.5);
+    const boxes = new NoFitPolygons([wide, narrow], 0.5);
     // One in from the right edge, the gap with it.
     expect(boxes.depth(0, 1, 9, 0.5)).toBeCloseTo(1.5);
     expect(boxes.out[0]).toBe(1);
     expect(boxes.out[1]).toBeCloseTo(0);
     expect(boxes.depth(0, 1, 10.5, 0.5)).toBe(0);
     // A flaw may be touched.
-    expect(new Clearances([boxShape(10, 4, false), narrow], 0.5).depth(0, 1, 10, 0.5)).toBe(0);
+    expect(new NoFitPolygons([boxShape(10, 4, false), narrow], 0.5).depth(0, 1, 10, 0.5)).toBe(0);
   });
 });

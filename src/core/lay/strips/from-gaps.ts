@@ -1,5 +1,6 @@
+import type { Box } from '../model/box';
 import type { Nm } from '../../length';
-import { without, type Box } from '../geometry/free-boxes';
+import { without } from '../geometry/free-boxes';
 import type { StripSet } from '../model/parts';
 import type { Random } from '../search/random';
 import { biasBlock, biasFrom, leastCut, type StripBlock, type StripWant } from './strips';

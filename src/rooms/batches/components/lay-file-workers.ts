@@ -1,8 +1,8 @@
 import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
 import type { LayDrawing, LayFileAnswer, LayFileQuestion } from './lay-file.worker';
 
-/** No more lanes than that, however many cores there are: each takes memory of its own. */
-const MOST_LANES = 8;
+/** No more workers than that, however many cores there are: each takes memory of its own. */
+const MOST_WORKERS = 8;
 
 /** What the page hears of a job while it is laid; last of all `onLaid` or `onRefused`, once. */
 export interface LayEars {
@@ -32,16 +32,16 @@ export class LayFileWorkers {
   /** Lays a job in a worker a core, each searching in its own way, and keeps the best plan of all. */
   lay(job: string, seconds: number, { onProgress, onBetter, onLaid, onRefused }: LayEars) {
     this.end();
-    const lanes = Math.min(MOST_LANES, Math.max(1, navigator.hardwareConcurrency));
+    const workers = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency));
     const laid: LayPlan[] = [];
     let best: LayPlan | null = null;
     let drawing: LayDrawing[] = [];
-    for (let lane = 0; lane < lanes; lane++) {
-      this.open({ ask: 'lay', job, seconds, lane }, (answer) => {
-        if (answer.is === 'progress' && lane === 0) onProgress(answer.done);
+    for (let number = 0; number < workers; number++) {
+      this.open({ ask: 'lay', job, seconds, number }, (answer) => {
+        if (answer.is === 'progress' && number === 0) onProgress(answer.done);
         if (answer.is === 'better') {
           if (!best || isBetter(answer.plan, best)) drawing = answer.drawing;
-          // The first lane proves most: its bound holds for the plans of all.
+          // The first worker proves most: its bound holds for the plans of all.
           best = best ? bestOf([best, answer.plan]) : answer.plan;
           onBetter(best, drawing);
         }
@@ -51,7 +51,7 @@ export class LayFileWorkers {
         }
         if (answer.is !== 'laid') return;
         laid.push(answer.plan);
-        if (laid.length < lanes && !isAtBound(answer.plan)) return;
+        if (laid.length < workers && !isAtBound(answer.plan)) return;
         this.end();
         onLaid(bestOf(laid));
       });

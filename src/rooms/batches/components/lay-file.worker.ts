@@ -15,7 +15,7 @@ import { NM, type Nm, type Units } from '@/core/length';
 
 export type LayFileQuestion =
   | { ask: 'read'; job: string }
-  | { ask: 'lay'; job: string; seconds: number; lane: number }
+  | { ask: 'lay'; job: string; seconds: number; number: number }
   | { ask: 'check'; job: string; plan: string | LayPlan };
 
 export type LayFileAnswer =
@@ -80,7 +80,7 @@ self.onmessage = ({ data }: MessageEvent<LayFileQuestion>) => {
   const plan = nest(job, {
     clock: () => performance.now(),
     seconds: data.seconds,
-    lane: data.lane,
+    worker: data.number,
     onProgress: ({ done }) => tell({ is: 'progress', done }),
     onBetter: (better) => tell({ is: 'better', plan: better, drawing: drawn(job, better) }),
   });

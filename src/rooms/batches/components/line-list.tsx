@@ -7,11 +7,11 @@ import { ClothSwatch } from '@/ui/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { dueDistance, dueText } from '@/ui/days';
-import type { BatchCloth, BatchLine } from '../queries';
+import type { ClothOfBatch, BatchLine } from '../queries';
 
 interface Props {
   lines: BatchLine[];
-  cloths: BatchCloth[];
+  cloths: ClothOfBatch[];
   today: string;
   /** With these, lines are chosen by ticking. */
   chosen?: ReadonlySet<number>;

@@ -42,7 +42,7 @@ interface State {
  * rows across the cloth. Sides that are equal by chance are few where sizes differ, so of all the joins those are kept
  * that leave most others to be made, small ones first.
  */
-export class Merges {
+export class BlockMerging {
   private readonly width: Nm;
   private readonly keys = new Map<string, number>();
   private readonly canTurn: boolean;

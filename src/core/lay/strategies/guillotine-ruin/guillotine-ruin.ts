@@ -1,5 +1,5 @@
 import type { Nm } from '../../../length';
-import { CutTree, type PartBox } from './guillotine-tree';
+import { GuillotineTree, type PartBox } from './guillotine-tree';
 import type { LayJob } from '../../model/job';
 import { partWays, type Way } from '../../search/part-classes';
 import type { Part } from '../../model/parts';
@@ -23,7 +23,7 @@ const WHOLENESS = 0.05;
  * for bins). Over and over some subtrees are taken off, and all that is laid nowhere is laid where it leaves the rest most
  * whole. The step stays when hardly more is laid nowhere. For one endless length without flaws, and parts without a phase.
  */
-export class Recut {
+export class GuillotineRuin {
   private readonly ways: Way[][];
   private readonly areas: Float64Array;
   private readonly mean: number;
@@ -31,8 +31,8 @@ export class Recut {
   private readonly left: Nm;
   private readonly gap: Nm;
   private readonly narrowest: Nm;
-  private readonly now: CutTree;
-  private readonly kept: CutTree;
+  private readonly now: GuillotineTree;
+  private readonly kept: GuillotineTree;
   private cost = Infinity;
   private length: Nm = 0;
   /** What is to be laid; what is laid nowhere in this step, and in the lay that is kept. */
@@ -55,8 +55,8 @@ export class Recut {
     this.areas = Float64Array.from(this.ways, ([way]) => way!.w * way!.h);
     this.mean = this.areas.reduce((sum, area) => sum + area, 0) / parts.length;
     this.narrowest = Math.min(...this.ways.flat().flatMap(({ w, h }) => [w, h]));
-    this.now = new CutTree(parts.length, this.narrowest);
-    this.kept = new CutTree(parts.length, this.narrowest);
+    this.now = new GuillotineTree(parts.length, this.narrowest);
+    this.kept = new GuillotineTree(parts.length, this.narrowest);
     this.keys = new Float64Array(parts.length);
   }
 

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { dissect, dissectedJob } from '@/bench/jobs';
-import { CutTree, type PartBox } from './guillotine-tree';
+import { GuillotineTree, type PartBox } from './guillotine-tree';
 import { findFaults } from '../../check/check';
 import { pieceParts } from '../../model/parts';
 import { Random } from '../../search/random';
-import { Recut } from './guillotine-ruin';
+import { GuillotineRuin } from './guillotine-ruin';
 import { jobOf } from '../../testing';
 
 /** A dissection by straight cuts as boxes in eighths of an inch. */
@@ -17,17 +17,17 @@ const dissected = (n: number, seed: number) =>
     y: 8 * y,
   }));
 const treeOf = (boxes: readonly PartBox[], length = 480) => {
-  const tree = new CutTree(boxes.length, 1);
+  const tree = new GuillotineTree(boxes.length, 1);
   tree.clear(320, length);
   return { tree, isDivided: tree.divide(boxes) };
 };
-const laidBy = (tree: CutTree, boxes: readonly PartBox[]) => {
+const laidBy = (tree: GuillotineTree, boxes: readonly PartBox[]) => {
   const laid: PartBox[] = [];
   tree.each((part, x, y) => laid.push({ ...boxes[part]!, x, y }));
   return laid.sort((a, b) => a.part - b.part);
 };
 const areaOf = (boxes: readonly PartBox[]) => boxes.reduce((sum, { way }) => sum + way.w * way.h, 0);
-const freeArea = (tree: CutTree) =>
+const freeArea = (tree: GuillotineTree) =>
   [...tree.free.subarray(0, tree.open)].reduce((sum, node) => sum + tree.w[node]! * tree.h[node]!, 0);
 const meets = (a: PartBox, b: PartBox) =>
   a.x < b.x + b.way.w && b.x < a.x + a.way.w && a.y < b.y + b.way.h && b.y < a.y + a.way.h;
@@ -104,7 +104,7 @@ describe('the tree of cuts', () => {
   test('a copy goes its own way', () => {
     const boxes = dissected(20, 5);
     const { tree } = treeOf(boxes);
-    const other = new CutTree(20, 1);
+    const other = new GuillotineTree(20, 1);
     other.copy(tree);
     other.takeOff(3, 0, 1, []);
     expect([laidBy(other, boxes).length, laidBy(tree, boxes)]).toEqual([19, boxes]);
@@ -115,19 +115,19 @@ describe('ruin and recreate on the tree of cuts', () => {
   /** Steps toward ever shorter targets; the length that was reached (nm), and the lay. */
   const shortened = (job: ReturnType<typeof jobOf>, from: number, steps: number) => {
     const parts = pieceParts(job);
-    const recut = new Recut(job, parts, new Random(7));
-    recut.build(from);
-    expect(recut.isWhole).toBe(true);
+    const ruinAndRecreate = new GuillotineRuin(job, parts, new Random(7));
+    ruinAndRecreate.build(from);
+    expect(ruinAndRecreate.isWhole).toBe(true);
     const n = parts.length;
     const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
     let best = 0;
     for (let step = 0; step <= steps; step++) {
-      if (recut.isWhole) {
-        best = recut.used;
-        recut.unfold(x, y, turned);
-        recut.aim(best - 3_175_000);
+      if (ruinAndRecreate.isWhole) {
+        best = ruinAndRecreate.used;
+        ruinAndRecreate.unfold(x, y, turned);
+        ruinAndRecreate.aim(best - 3_175_000);
       }
-      recut.tryStep();
+      ruinAndRecreate.tryStep();
     }
     const placed = parts.map(({ piece }, i) => ({ piece: piece!.id, copy: piece!.copy, x: x[i]!, y: y[i]!, turn: 90 * turned[i]! })); // prettier-ignore
     const lays = [{ stock: job.stock[0]!.id, used: best, placed, cuts: [] }];
@@ -157,11 +157,11 @@ describe('ruin and recreate on the tree of cuts', () => {
 
   test('a lay that straight cuts cannot divide is laid anew below its length as far as it goes', () => {
     const job = jobOf({ cut: 'straight', cloth: { name: 't', width: 3, turns: 'none' }, pieces: PINWHEEL.map(({ way: { w, h } }, i) => ({ id: `p${i}`, size: [w, h] })) }); // prettier-ignore
-    const recut = new Recut(job, pieceParts(job), new Random(1));
+    const ruinAndRecreate = new GuillotineRuin(job, pieceParts(job), new Random(1));
     const inch = 25.4e6;
     const where = (of: (box: PartBox) => number) => Float64Array.from(PINWHEEL, (box) => of(box) * inch);
-    recut.load({ x: where(({ x }) => x), y: where(({ y }) => y), turned: new Uint8Array(5) }, 3 * inch);
-    expect(recut.isWhole).toBe(false);
-    expect(recut.used).toBeLessThanOrEqual(3 * inch);
+    ruinAndRecreate.load({ x: where(({ x }) => x), y: where(({ y }) => y), turned: new Uint8Array(5) }, 3 * inch);
+    expect(ruinAndRecreate.isWhole).toBe(false);
+    expect(ruinAndRecreate.used).toBeLessThanOrEqual(3 * inch);
   });
 });

@@ -27,7 +27,7 @@ export interface PartBox {
  * Of each rectangle only the size is kept and no place: what is left of a row or a column closes up by itself. Free
  * rectangles that meet are one. All is held in flat arrays, so that a tree is quickly copied.
  */
-export class CutTree {
+export class GuillotineTree {
   readonly w: Float64Array;
   readonly h: Float64Array;
   /** The free rectangles that some part could fit, the first `open` of this list. */
@@ -70,7 +70,7 @@ export class CutTree {
   }
 
   /** Becomes what a tree for as many parts is. */
-  copy(from: CutTree) {
+  copy(from: GuillotineTree) {
     this.w.set(from.w);
     this.h.set(from.h);
     this.is.set(from.is);

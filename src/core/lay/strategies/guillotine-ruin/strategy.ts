@@ -1,36 +1,36 @@
-import type { Passes, Room, Strategy } from '../../search/context';
+import type { Passes, SearchContext, Strategy } from '../../search/context';
 import { measured } from '../../search/placer';
 import { SHARES } from '../../search/shares';
 import { NEARER, STEPS, STEPS_WITHOUT } from '../ruin-and-recreate/strategy';
-import { Recut } from './guillotine-ruin';
+import { GuillotineRuin } from './guillotine-ruin';
 
 /** About how many passes a step on the tree of cuts takes: measured. */
 const PASSES_A_STEP = 0.02;
 
 /** Ruin and recreate on the tree of straight cuts, toward targets a little below the best lay. */
-function* ruin(room: Room): Passes {
-  const { job, random, limits } = room;
+function* ruin(context: SearchContext): Passes {
+  const { job, random, limits } = context;
   for (;;) {
-    const from = room.best!;
+    const from = context.best!;
     const n = from.parts.length;
-    const recut = new Recut(job, from.parts, random);
+    const ruinAndRecreate = new GuillotineRuin(job, from.parts, random);
     let best = from.placing.used[0]!;
-    recut.load(from.placing, best);
-    const aim = () => recut.aim(Math.round(best - Math.max(1, (best - limits.target) * NEARER)));
+    ruinAndRecreate.load(from.placing, best);
+    const aim = () => ruinAndRecreate.aim(Math.round(best - Math.max(1, (best - limits.target) * NEARER)));
     aim();
     for (let stale = 0; stale < STEPS_WITHOUT; stale += STEPS) {
       // Another strategy's better lay is gone on from.
-      if (room.best!.placing.used[0]! < best) break;
+      if (context.best!.placing.used[0]! < best) break;
       for (let step = 0; step < STEPS; step++) {
-        if (!recut.tryStep() || !recut.isWhole) continue;
+        if (!ruinAndRecreate.tryStep() || !ruinAndRecreate.isWhole) continue;
         const [x, y, turned] = [new Float64Array(n), new Float64Array(n), new Uint8Array(n)];
-        recut.unfold(x, y, turned);
-        room.consider({ ...from, placing: measured(job, from.parts, { stock: new Int32Array(n), x, y, turned }) });
-        best = recut.used;
+        ruinAndRecreate.unfold(x, y, turned);
+        context.consider({ ...from, placing: measured(job, from.parts, { stock: new Int32Array(n), x, y, turned }) });
+        best = ruinAndRecreate.used;
         stale = 0;
         aim();
       }
-      yield room.spend(STEPS * PASSES_A_STEP);
+      yield context.spend(STEPS * PASSES_A_STEP);
     }
   }
 }

@@ -1,8 +1,8 @@
 import type { LayJob } from '../../model/job';
 import type { Part } from '../../model/parts';
-import { phaseAt } from '../../search/placer';
+import { phaseAt } from '../../search/phase-tracker';
 import type { Random } from '../../search/random';
-import { passOf, type Room, type State, type Passes, type Strategy } from '../../search/context';
+import { passOf, type SearchContext, type State, type Passes, type Strategy } from '../../search/context';
 import { FEW } from '../../search/features';
 import { luby } from '../../search/restarts';
 import { SHARES } from '../../search/shares';
@@ -23,24 +23,24 @@ const NODES_A_PASS = 20;
  * what is no worse than the lay of a while ago (late-acceptance hill climbing, Burke and Bykov), with a fresh start from a
  * shuffled order when that stalls.
  */
-function* improve(room: Room): Passes {
-  const { random, limits } = room;
+function* improve(context: SearchContext): Passes {
+  const { random, limits } = context;
   let tries = 0;
   // Best fit is so much quicker that the other rules are not worth their time beside it.
-  const isQuick = room.starts[0]!.placer.rules[0] === 'fit';
-  const starts = isQuick ? room.starts.filter(({ rule }) => rule === 'fit') : room.starts;
-  const best = () => (isQuick && room.bestOrder!.rule !== 'fit' ? starts[0]! : room.bestOrder!);
+  const isQuick = context.starts[0]!.placer.rules[0] === 'fit';
+  const starts = isQuick ? context.starts.filter(({ rule }) => rule === 'fit') : context.starts;
+  const best = () => (isQuick && context.bestSequence!.rule !== 'fit' ? starts[0]! : context.bestSequence!);
   const [patience, lateness] = isQuick ? [QUICK_PATIENCE, QUICK_LATE] : [PATIENCE, LATE];
   for (let round = 0; ; round++) {
     let now = starts[round % Math.min(starts.length, 4)]!;
     if (round >= 4) {
       const base = round % 2 === 0 ? best() : starts[random.below(starts.length)]!;
-      now = room.run({ ...base, order: perturbed(base.order, random, 3 + random.below(8)) }, Infinity);
+      now = context.run({ ...base, sequence: perturbed(base.sequence, random, 3 + random.below(8)) }, Infinity);
       yield passOf(now.rule);
     }
     const late = new Array<number>(lateness).fill(now.placing.cost);
     for (let step = 0, stale = 0; stale < patience; step++) {
-      const next = room.run(neighbour(room, now), now.placing.used.at(-1)! * 1.1 + 1);
+      const next = context.run(neighbour(context, now), now.placing.used.at(-1)! * 1.1 + 1);
       yield passOf(now.rule);
       const slot = step % lateness;
       const better = next.placing.cost < now.placing.cost;
@@ -54,20 +54,20 @@ function* improve(room: Room): Passes {
     const most = isQuick ? TIGHT_GOES : Math.min(round, 2);
     const goes = !now.placer.canBeTight ? 0 : tries < EARLY_GOES ? most : Math.min(most, 1);
     for (let go = 0; go < goes; go++, tries++) {
-      const base = room.bestOrder!;
+      const base = context.bestSequence!;
       const nodes = base.parts.length <= FEW ? TIGHT_NODES * luby(tries + 1) : TIGHT_NODES / 4;
       // Two of three goes are at the bound itself.
       const share = tries % 3 < 2 ? 0 : random.next();
-      const target = Math.round(limits.target + (room.best!.placing.used[0]! - limits.target) * share);
+      const target = Math.round(limits.target + (context.best!.placing.used[0]! - limits.target) * share);
       const placing = base.placer.placeTight(target, nodes, random);
-      if (placing) room.consider({ ...base, placing });
-      yield room.spend(Math.ceil(nodes / NODES_A_PASS / base.parts.length));
+      if (placing) context.consider({ ...base, placing });
+      yield context.spend(Math.ceil(nodes / NODES_A_PASS / base.parts.length));
     }
   }
 }
 
 /** The orders that a cutter would try: by height, width, area, longer side, outline; matched parts first or not. */
-export function sortedOrders(parts: readonly Part[]): Int32Array[] {
+export function sortedSequences(parts: readonly Part[]): Int32Array[] {
   const keys: ((part: Part) => number)[] = [
     ({ height }) => height,
     ({ width }) => width,
@@ -100,12 +100,12 @@ function swap(order: Int32Array, a: number, b: number) {
   order[b] = held;
 }
 
-function neighbour(room: Room, now: State): Omit<State, 'placing'> {
-  const { job, random, sets } = room;
+function neighbour(context: SearchContext, now: State): Omit<State, 'placing'> {
+  const { job, random, sets } = context;
   const dice = random.next();
-  const { order } = now;
-  if (sets.length > 0 && sets[0]!.length > 0 && dice < 0.08) return recut(room, now);
-  if (now.placer.groups.size > 0 && dice > 0.85) return rephase(job, now, random);
+  const { sequence: order } = now;
+  if (sets.length > 0 && sets[0]!.length > 0 && dice < 0.08) return recut(context, now);
+  if (now.placer.groups.names.length > 0 && dice > 0.85) return rephase(job, now, random);
   if (dice < 0.12 && now.rule !== 'fit')
     return { ...now, rule: now.placer.rules[random.below(now.placer.rules.length)]! };
   const next = order.slice();
@@ -116,7 +116,7 @@ function neighbour(room: Room, now: State): Omit<State, 'placing'> {
     for (let tries = 0; tries < 8 && isAlike(now.parts[order[a]!]!, now.parts[order[b]!]!); tries++)
       b = random.below(order.length);
     swap(next, a, b);
-    return { ...now, order: next };
+    return { ...now, sequence: next };
   }
   // A run of one to four parts moves elsewhere.
   const count = Math.min(1 + random.below(4), order.length - a);
@@ -126,7 +126,7 @@ function neighbour(room: Room, now: State): Omit<State, 'placing'> {
     dice < 0.75 ? Math.max(0, Math.min(rest.length, a + random.below(21) - 10)) : random.below(rest.length + 1);
   rest.splice(to, 0, ...run);
   next.set(rest);
-  return { ...now, order: next };
+  return { ...now, sequence: next };
 }
 
 const isAlike = (a: Part, b: Part) =>
@@ -138,11 +138,11 @@ const isAlike = (a: Part, b: Part) =>
  */
 function rephase(job: LayJob, now: State, random: Random): Omit<State, 'placing'> {
   const { parts, placing, placer } = now;
-  const phases = Array.from({ length: placer.groups.size }, (_, g) => now.phases[g] ?? null);
+  const phases = Array.from({ length: placer.groups.names.length }, (_, g) => now.phases[g] ?? null);
   const members = parts.map((_, i) => i).filter((i) => parts[i]!.match?.group);
   const i = members[random.below(members.length)]!;
   const part = parts[i]!;
-  const group = placer.groups.get(part.match!.group!)!;
+  const group = placer.groups.names.indexOf(part.match!.group!);
   if (phases[group] && random.next() < 0.2) {
     phases[group] = null;
     return { ...now, phases };
@@ -167,22 +167,22 @@ function rephase(job: LayJob, now: State, random: Random): Omit<State, 'placing'
 }
 
 /** Cuts one set of strips another way; the blocks of the others keep their places in the order as far as they can. */
-function recut(room: Room, now: State): Omit<State, 'placing'> {
-  const { random, sets } = room;
+function recut(context: SearchContext, now: State): Omit<State, 'placing'> {
+  const { random, sets } = context;
   const setChoice = random.next() < 0.2 ? random.below(sets.length) : now.setChoice;
   const sameSets = setChoice === now.setChoice;
   const chosen = sets[setChoice]!;
   const ways = sameSets ? [...now.ways] : chosen.map(() => 0);
   const k = random.below(chosen.length);
   ways[k] = random.below(chosen[k]!.ways.length);
-  const made = room.assemble(setChoice, ways);
+  const made = context.assemble(setChoice, ways);
   const pieces = made.parts.findIndex(({ block }) => block);
-  const at = now.order.findIndex((i) => i >= pieces);
-  const order = [...now.order].filter((i) => i < pieces);
+  const at = now.sequence.findIndex((i) => i >= pieces);
+  const order = [...now.sequence].filter((i) => i < pieces);
   const blocks = made.parts.map((_, i) => i).slice(pieces);
   if (random.next() < 0.5) order.splice(at < 0 ? order.length : at, 0, ...blocks);
   else for (const block of blocks) order.splice(random.below(order.length + 1), 0, block);
-  return { ...now, setChoice, ways, ...made, order: Int32Array.from(order) };
+  return { ...now, setChoice, ways, ...made, sequence: Int32Array.from(order) };
 }
 
 /** Search over the sequence in which parts are placed. */

@@ -1,7 +1,14 @@
 import { nextAlong, phaseOf, wrap, type Lattice } from '../../../cloth';
 import type { Nm } from '../../../length';
-import type { LayJob } from '../../model/job';
-import { gatherKinds, greatestCommon, subsetSums, type Kind, type Phase, type Way } from '../../search/part-classes';
+import { isPlainRoll, type LayJob } from '../../model/job';
+import {
+  gatherClasses,
+  greatestCommon,
+  subsetSums,
+  type PartClass,
+  type ClassPhase,
+  type Way,
+} from '../../search/part-classes';
 import type { Part } from '../../model/parts';
 import type { Random } from '../../search/random';
 
@@ -20,12 +27,7 @@ interface Option {
 }
 
 /** True when the search can lay this job: one endless length of plain shape, cut freely. */
-export const suitsTightSearch = ({ stock, straight }: LayJob): boolean =>
-  stock.length === 1 &&
-  stock[0]!.length === Infinity &&
-  stock[0]!.flaws.length === 0 &&
-  !stock[0]!.outline &&
-  !straight;
+export const suitsTightSearch = ({ stock, straight }: LayJob): boolean => isPlainRoll(stock) && !straight;
 
 /**
  * A depth-first search for a lay that is no longer than a target: the lowest gap of the skyline is filled from its
@@ -35,17 +37,17 @@ export const suitsTightSearch = ({ stock, straight }: LayJob): boolean =>
  * a random order that prefers good fits.
  */
 export class TightSearch {
-  private readonly kinds: Kind[];
+  private readonly kinds: PartClass[];
   private readonly counts: Int32Array;
   private readonly weights: Float64Array;
   private readonly segX: Nm[] = [];
   private readonly segW: Nm[] = [];
   private readonly segY: Nm[] = [];
   private readonly placed: { kind: number; way: Way; x: Nm; y: Nm }[] = [];
-  private readonly phases: (Phase | null)[];
+  private readonly phases: (ClassPhase | null)[];
   private nodes = 0;
   private readonly left: Nm;
-  private readonly motif: Phase;
+  private readonly motif: ClassPhase;
   private readonly width: Nm;
   private readonly area: number;
   /** For each width in steps of `step`: the widest sum of parts' widths that fits it; null on too fine a grid. */
@@ -65,7 +67,7 @@ export class TightSearch {
     this.lattice = lattice;
     this.motif = [motif[0] - left, motif[1]];
     this.width = right - left + gap;
-    const { kinds, groups } = gatherKinds(job, parts);
+    const { kinds, groups } = gatherClasses(job, parts);
     this.kinds = kinds;
     this.phases = Array.from({ length: groups }, () => null);
     this.counts = Int32Array.from(this.kinds, ({ members }) => members.length);
@@ -184,12 +186,12 @@ export class TightSearch {
     return options.sort((a, b) => b.rank - a.rank);
   }
 
-  private isBound({ fixed, group }: Kind): boolean {
+  private isBound({ fixed, group }: PartClass): boolean {
     return fixed !== null || (group >= 0 && this.phases[group] !== null);
   }
 
   /** How far right and up from a gap's corner a kind must lie for its phase. */
-  private offset({ fixed, group, shift }: Kind, x: Nm, y: Nm): Phase {
+  private offset({ fixed, group, shift }: PartClass, x: Nm, y: Nm): ClassPhase {
     const { lattice } = this;
     const own = fixed ?? (group >= 0 ? this.phases[group] : null);
     if (!own || !lattice) return [0, 0];

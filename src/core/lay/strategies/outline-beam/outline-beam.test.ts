@@ -3,7 +3,7 @@ import { dissect, fusedJob, shakenGrid } from '@/bench/jobs';
 import { NM } from '../../../length';
 import { boxShape } from '../../geometry/no-fit-polygons';
 import { areaOfPiece, findFaults } from '../../index';
-import { Mosaic, suitsMosaic } from './outline-beam';
+import { OutlineBeam, suitsOutlineBeam } from './outline-beam';
 import { pieceParts } from '../../model/parts';
 import { measured } from '../../search/placer';
 import { Random } from '../../search/random';
@@ -15,9 +15,9 @@ const drain = <T>(steps: Generator<number, T, void>): T => {
   for (let next = steps.next(); ; next = steps.next()) if (next.done) return next.value;
 };
 
-const mosaicOf = (width: number, pieces: object[]) => {
+const beamOf = (width: number, pieces: object[]) => {
   const job = jobOf({ cloth: { name: 't', width, turns: 'any' }, pieces });
-  return new Mosaic(job, pieceParts(job), shapesOf(job, pieceParts(job)), new Random(1));
+  return new OutlineBeam(job, pieceParts(job), shapesOf(job, pieceParts(job)), new Random(1));
 };
 
 describe('outlines that fill the cloth without waste (grids whose corners are moved about)', () => {
@@ -51,8 +51,8 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
   test.each([204, 205])('26 of them are found in one order of filling the corners or another, seed %d', (seed) => {
     const { job, best } = fusedJob(26, seed);
     const parts = pieceParts(job);
-    const mosaic = new Mosaic(job, parts, shapesOf(job, parts), new Random(2));
-    const lays = mosaic.orders.map((order) => drain(mosaic.run(best * NM.in, 256, order)));
+    const beam = new OutlineBeam(job, parts, shapesOf(job, parts), new Random(2));
+    const lays = beam.orders.map((order) => drain(beam.run(best * NM.in, 256, order)));
     const whole = lays.filter((lay) => lay !== null);
     expect(whole.length).toBeGreaterThan(0);
     for (const lay of whole) {
@@ -64,12 +64,12 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
   test('a cloth whose pieces may all lie upside down has half as many orders', () => {
     const ell = { id: 'l', outline: [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]] }; // prettier-ignore
     const ordersOf = (turns: string) =>
-      new Set(mosaicOf(30, [{ ...ell, turns }]).orders.map((order) => JSON.stringify(order)));
+      new Set(beamOf(30, [{ ...ell, turns }]).orders.map((order) => JSON.stringify(order)));
     expect(ordersOf('any').size).toBe(8);
     expect(ordersOf('half').size).toBe(8);
     expect(ordersOf('none').size).toBe(16);
     // A rectangle is the same upside down.
-    expect(mosaicOf(30, [{ id: 'r', size: [15, 6], turns: 'none' }]).orders).toHaveLength(8);
+    expect(beamOf(30, [{ id: 'r', size: [15, 6], turns: 'none' }]).orders).toHaveLength(8);
   });
 
   test.each([0, 1, 2, 3, 4, 5, 6, 7])(
@@ -82,11 +82,11 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
       const whole = a.w + b.w;
       const ell = a.h < b.h ? [[0, 0], [whole, 0], [whole, high], [a.w, high], [a.w, low], [0, low]] : [[0, 0], [whole, 0], [whole, low], [a.w, low], [a.w, high], [0, high]]; // prettier-ignore
       const rest = boxes.filter((box) => box !== a && box !== b);
-      const mosaic = mosaicOf(24, [
+      const beam = beamOf(24, [
         { id: 'ell', outline: ell },
         ...rest.map(({ w, h }, i) => ({ id: `p${i}`, size: [h, w] })),
       ]);
-      const best = drain(mosaic.run(18 * NM.in, 64, mosaic.orders[order]!));
+      const best = drain(beam.run(18 * NM.in, 64, beam.orders[order]!));
       expect(best!.placed).toBe(7);
       expect([...best!.stock]).toEqual(Array.from({ length: 7 }, () => 0));
     },
@@ -98,24 +98,24 @@ describe('where there is no such lay', () => {
 
   test('a few parts are laid and the rest is not', () => {
     const boxes = { id: 'b', size: [10, 8], qty: 2 };
-    const mosaic = mosaicOf(30, [{ ...triangle, qty: 2 }, boxes]);
-    expect(drain(mosaic.run(8 * NM.in, 32, mosaic.orders[0]!))).toBeNull();
-    expect(mosaic.reached).toBeLessThan(4);
-    expect(mosaic.reached).toBeGreaterThan(0);
+    const beam = beamOf(30, [{ ...triangle, qty: 2 }, boxes]);
+    expect(drain(beam.run(8 * NM.in, 32, beam.orders[0]!))).toBeNull();
+    expect(beam.reached).toBeLessThan(4);
+    expect(beam.reached).toBeGreaterThan(0);
   });
 
   test('parts on a grid end only on it', () => {
     const ell = { id: 'l', outline: [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]], qty: 2 }; // prettier-ignore
-    const mosaic = mosaicOf(30, [ell]);
-    expect(mosaic.canEndAt(9 * NM.in)).toBe(true);
-    expect(mosaic.canEndAt(9.4 * NM.in)).toBe(false);
-    expect(mosaic.area).toBe(2 * (15 * 6 + 6 * 7) * NM.in ** 2);
+    const beam = beamOf(30, [ell]);
+    expect(beam.canEndAt(9 * NM.in)).toBe(true);
+    expect(beam.canEndAt(9.4 * NM.in)).toBe(false);
+    expect(beam.area).toBe(2 * (15 * 6 + 6 * 7) * NM.in ** 2);
   });
 
   test('remnants, gaps, straight cutting and patterns and very many corners are for the other strategies', () => {
     const suits = (rest: object) => {
       const job = jobOf({ pieces: [triangle], ...rest });
-      return suitsMosaic(job, pieceParts(job));
+      return suitsOutlineBeam(job, pieceParts(job));
     };
     expect(suits({})).toBe(true);
     expect(suits({ gap: 0.25 })).toBe(false);

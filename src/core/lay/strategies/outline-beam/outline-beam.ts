@@ -1,6 +1,6 @@
 import type { Nm } from '../../../length';
-import type { Clearances, Shape } from '../../geometry/no-fit-polygons';
-import type { LayJob } from '../../model/job';
+import type { NoFitPolygons, Shape } from '../../geometry/no-fit-polygons';
+import { isPlainRoll, type LayJob } from '../../model/job';
 import type { ChainLay } from '../../search/part-classes';
 import { doubleArea } from '../../model/outline';
 import type { Part } from '../../model/parts';
@@ -85,13 +85,10 @@ const ordersFrom = (headings: readonly number[]): Order[] =>
   );
 
 /** True when a job's lays are of a kind that this search knows: one plain length, nothing with a phase, no gap. */
-export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: readonly Part[]): boolean =>
+export const suitsOutlineBeam = ({ stock, gap, straight, lattice }: LayJob, parts: readonly Part[]): boolean =>
   !straight &&
   gap === 0 &&
-  stock.length === 1 &&
-  stock[0]!.length === Infinity &&
-  stock[0]!.flaws.length === 0 &&
-  !stock[0]!.outline &&
+  isPlainRoll(stock) &&
   parts.every(({ match, block }) => (!match || !lattice) && !block) &&
   parts.reduce((sum, { outlines }) => sum + (outlines?.ring.length ?? 4), 0) <= MOST_CORNERS;
 
@@ -102,10 +99,10 @@ export const suitsMosaic = ({ stock, gap, straight, lattice }: LayJob, parts: re
  * are kept: a corner of a part that meets another one, or an edge that runs along one in a direction that few edges have, is
  * hardly there by chance. What one order does not find another often does.
  */
-export class Mosaic {
+export class OutlineBeam {
   private readonly shapes: readonly Shape[];
   private readonly turnOf: readonly number[];
-  private readonly clearances: Clearances;
+  private readonly clearances: NoFitPolygons;
   private readonly corners: readonly Corner[][];
   private readonly members: readonly number[][];
   private readonly areas: number[];

@@ -1,7 +1,7 @@
-import type { Passes, Room, Strategy } from '../../search/context';
+import type { Passes, SearchContext, Strategy } from '../../search/context';
 import { measured } from '../../search/placer';
 import { SHARES } from '../../search/shares';
-import { Mosaic } from './outline-beam';
+import { OutlineBeam } from './outline-beam';
 
 /** The width of the first beams, and of those that follow, when the first two have laid such a share of the parts. */
 const FIRST_WIDTH = 64;
@@ -15,30 +15,30 @@ const PASSES_A_STATE = 0.3;
 const FIRST_PASSES = 1_000;
 
 /** Beams for a lay of outlines that leaves nothing over, given up when none comes far. */
-function* beams(room: Room): Passes {
-  const { job, random, limits } = room;
-  const { parts } = room.starts[0]!;
-  const mosaic = new Mosaic(job, parts, room.shapesOf(room.starts[0]!), random);
+function* beams(context: SearchContext): Passes {
+  const { job, random, limits } = context;
+  const { parts } = context.starts[0]!;
+  const beam = new OutlineBeam(job, parts, context.shapesOf(context.starts[0]!), random);
   const { left, right } = job.stock[0]!;
-  const target = Math.round(mosaic.area / (right - left));
+  const target = Math.round(beam.area / (right - left));
   // Each order finds other lays: before the beams are made wider, two workers have tried them all.
-  const { orders } = mosaic;
+  const { orders } = beam;
   const half = orders.length / 2;
-  for (let go = 0; mosaic.canEndAt(target); go++) {
+  for (let go = 0; beam.canEndAt(target); go++) {
     const width = go < half ? FIRST_WIDTH : Math.min(WIDEST, WIDTH * 2 ** (Math.floor(go / half) - 1));
-    const levels = mosaic.run(target, width, orders[(go + limits.lane * half) % orders.length]!);
+    const levels = beam.run(target, width, orders[(go + limits.worker * half) % orders.length]!);
     let next = levels.next();
-    for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_STATE);
-    if (next.value) room.consider({ ...room.starts[0]!, placing: measured(job, parts, next.value) });
-    if (go === 1 && mosaic.reached < FAR * parts.length) break;
-    yield room.spend(1);
+    for (; !next.done; next = levels.next()) yield context.spend(next.value * PASSES_A_STATE);
+    if (next.value) context.consider({ ...context.starts[0]!, placing: measured(job, parts, next.value) });
+    if (go === 1 && beam.reached < FAR * parts.length) break;
+    yield context.spend(1);
   }
 }
 
 /** Beam search for a lay of outlines that leaves nothing over (`outline-beam.ts`); it gives up soon where there is no hope. */
 export const outlineBeam: Strategy = {
   name: 'zero-waste beam search (outlines)',
-  suits: ({ isSmallOutlines, canBeMosaic }) => isSmallOutlines && canBeMosaic,
+  suits: ({ canBeOutlineBeam }) => canBeOutlineBeam,
   share: SHARES.outlineBeam,
   ahead: () => FIRST_PASSES,
   run: beams,

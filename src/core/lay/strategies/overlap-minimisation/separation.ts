@@ -1,9 +1,10 @@
 import { nextAlong, phaseOf, wrap } from '../../../cloth';
 import type { Nm } from '../../../length';
-import type { Clearances, Shape } from '../../geometry/no-fit-polygons';
+import type { NoFitPolygons, Shape } from '../../geometry/no-fit-polygons';
 import { endlessOf, type LayJob } from '../../model/job';
 import type { Part } from '../../model/parts';
-import { phaseAt, type Phase, type Placing } from '../../search/placer';
+import { PhaseTracker, type Phase } from '../../search/phase-tracker';
+import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
 import type { ShapeSet, Spot } from '../../geometry/shapes';
 
@@ -31,24 +32,23 @@ const AT_ONCE = 10;
 
 /**
  * Overlap minimisation with guided weights (after Umetani and others 2009 and Gardeyn and others 2025, from memory): all
- * parts are pressed below a target, where they lie in each other; one after another those that do are given the place where
+ * parts are separated below a target, where they lie in each other; one after another those that do are given the place where
  * they lie least deep in others, and what two parts that stay in each other weigh grows. Each part keeps to the turns, the
  * pattern and the lengths of cloth; match groups change their phase as a whole.
  */
-export class Squeeze {
+export class Separation {
   private readonly shapes: Shape[];
   /** For each part the numbers of its shapes, and the turn of each shape. */
   private readonly ways: number[][];
   private readonly turnOf: number[];
-  private readonly clearances: Clearances;
+  private readonly clearances: NoFitPolygons;
   private readonly weights: Float32Array;
   private readonly spots: Spot[];
   private readonly n: number;
   private readonly tries: number;
   private readonly endless: number;
-  private readonly groups: Map<string, number>;
+  private readonly groups: PhaseTracker;
   private readonly members: number[][];
-  private readonly phases: (Phase | null)[];
   private target: Nm = 0;
   /** The cloth (nm²) of each length up to the target, and of all. */
   private areas: number[] = [];
@@ -96,14 +96,12 @@ export class Squeeze {
     ];
     this.spots.forEach((spot, i) => this.put(i, spot));
     this.endless = endlessOf(job.stock);
-    const names = [...new Set(parts.flatMap(({ match }) => match?.group ?? []))];
-    this.groups = new Map(names.map((name, g) => [name, g]));
-    this.members = names.map((name) => parts.flatMap(({ match }, i) => (match?.group === name ? [i] : [])));
-    this.phases = names.map(() => null);
+    this.groups = new PhaseTracker(job.lattice, parts);
+    this.members = this.groups.members();
   }
 
-  /** Starts from a whole lay, or (null) from where the parts are, pressed below a target on the endless length. */
-  press(placing: Placing | null, target: Nm) {
+  /** Starts from a whole lay, or (null) from where the parts are, separated below a target on the endless length. */
+  begin(placing: Placing | null, target: Nm) {
     this.target = target;
     this.areas = this.job.stock.map(({ left, right }, k) => (right - left) * this.farOf(k));
     this.area = this.areas.reduce((sum, one) => sum + one, 0);
@@ -139,17 +137,14 @@ export class Squeeze {
   }
 
   private load(placing: Placing) {
-    const { parts, job } = this;
-    this.phases.fill(null);
+    const { job } = this;
+    this.groups.reset();
     for (let i = 0; i < this.n; i++) {
       const turn = placing.turned[i]!;
       const shape = this.ways[i]!.find((one) => this.turnOf[one] === turn) ?? this.ways[i]![0]!;
       this.put(i, { stock: placing.stock[i]!, x: placing.x[i]!, y: placing.y[i]!, shape });
-      const { match } = parts[i]!;
-      if (match?.group && job.lattice) {
-        const { motif } = job.stock[placing.stock[i]!]!;
-        this.phases[this.groups.get(match.group)!] ??= phaseAt(match, motif, placing.x[i]!, placing.y[i]!, job.lattice);
-      }
+      if (placing.stock[i]! >= 0)
+        this.groups.learn(i, job.stock[placing.stock[i]!]!.motif, placing.x[i]!, placing.y[i]!);
     }
   }
 
@@ -194,7 +189,7 @@ export class Squeeze {
   restore() {
     if (!this.best) return;
     this.best.spots.forEach((spot, i) => this.put(i, spot));
-    this.best.phases.forEach((phase, g) => (this.phases[g] = phase));
+    this.best.phases.forEach((phase, g) => (this.groups.phases[g] = phase));
     this.stale = 0;
   }
 
@@ -273,7 +268,7 @@ export class Squeeze {
     const { width, height } = this.shapes[shape]!;
     const [lastX, lastY] = [right - width, this.farOf(stock) - height];
     if (lastX < left || lastY < 0) return null;
-    const phase = this.cornerPhase(i);
+    const phase = this.groups.cornerPhase(i);
     const { lattice } = this.job;
     let atX = Math.round(Math.min(lastX, Math.max(left, x)));
     let atY = Math.round(Math.min(lastY, Math.max(0, y)));
@@ -293,16 +288,6 @@ export class Squeeze {
       if (atY > lastY) return null;
     }
     return [atX, atY];
-  }
-
-  private cornerPhase(i: number): Phase | null {
-    const { match } = this.parts[i]!;
-    const { lattice } = this.job;
-    if (!match || !lattice) return null;
-    const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
-    if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
-    const phase = this.phases[this.groups.get(match.group)!];
-    return phase ? phaseOf(phase[0] + shiftX, phase[1] + shiftY, lattice) : null;
   }
 
   private anywhere(i: number): Spot | null {
@@ -407,7 +392,7 @@ export class Squeeze {
     const lattice = job.lattice!;
     const g = random.below(members.length);
     const some = members[g]!;
-    const before = this.phases[g]!;
+    const before = this.groups.phases[g]!;
     const old = some.map((i) => this.spots[i]!);
     const total = () =>
       some.reduce((sum, i) => {
@@ -420,7 +405,7 @@ export class Squeeze {
       const dx = Math.round((random.next() - 0.5) * near * lattice.across);
       const dy = Math.round((random.next() - 0.5) * near * lattice.along);
       const phase = phaseOf(before[0] + dx, before[1] + dy, lattice);
-      this.phases[g] = phase;
+      this.groups.phases[g] = phase;
       const spots = some.map((i, k): Spot | null => {
         const place = this.allowed(i, old[k]!.stock, old[k]!.x + dx, old[k]!.y + dy, old[k]!.shape);
         return place && { ...old[k]!, x: place[0], y: place[1] };
@@ -430,7 +415,7 @@ export class Squeeze {
       const weight = total();
       if (weight < best.weight) best = { weight, phase, spots: spots as Spot[] };
     }
-    this.phases[g] = best.phase;
+    this.groups.phases[g] = best.phase;
     some.forEach((i, k) => this.put(i, best.spots[k]!));
     return Math.ceil((some.length * PHASES_TRIED) / 80);
   }
@@ -462,6 +447,6 @@ export class Squeeze {
     this.stale++;
     if (this.best && sum >= this.best.depth) return;
     if (!this.best || sum < this.best.depth * 0.98) this.stale = 0;
-    this.best = { depth: sum, spots: spots.slice(), phases: [...this.phases] };
+    this.best = { depth: sum, spots: spots.slice(), phases: [...this.groups.phases] };
   }
 }

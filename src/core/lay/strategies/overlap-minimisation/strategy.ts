@@ -1,9 +1,9 @@
-import { endlessOf } from '../../model/job';
+import { endlessOf, finiteLength } from '../../model/job';
 import type { Part } from '../../model/parts';
-import type { Passes, Room, Strategy } from '../../search/context';
+import type { Passes, SearchContext, Strategy } from '../../search/context';
 import { measured } from '../../search/placer';
 import { SHARES } from '../../search/shares';
-import { Squeeze } from './separation';
+import { Separation } from './separation';
 
 /** How much nearer to the bound the first target is, the furthest, and the nearest. */
 const FIRST_SHARE = 0.06;
@@ -16,40 +16,40 @@ const STRIKES = 2;
 const PASSES_A_MOVE = 0.5;
 
 /** Overlap minimisation below targets that come nearer to the best lay's length when they are not reached. */
-function* separate(room: Room): Passes {
-  const { job, random, limits } = room;
+function* separate(context: SearchContext): Passes {
+  const { job, random, limits } = context;
   const endless = endlessOf(job.stock);
-  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+  const finite = finiteLength(job.stock);
   const floor = Math.max(0, limits.target - finite);
-  let squeeze: Squeeze | null = null;
-  let pressed: readonly Part[] = [];
+  let separation: Separation | null = null;
+  let separated: readonly Part[] = [];
   let share = FIRST_SHARE;
   let isStuck = false;
   for (let isFresh = true; ;) {
-    const from = room.best!;
+    const from = context.best!;
     if (from.placing.stock.some((at) => at < 0)) {
-      yield room.spend(1);
+      yield context.spend(1);
       continue;
     }
-    const shapes = room.shapesOf(from);
-    if (!squeeze || squeeze.from !== shapes) squeeze = new Squeeze(job, from.parts, shapes, random);
+    const shapes = context.shapesOf(from);
+    if (!separation || separation.from !== shapes) separation = new Separation(job, from.parts, shapes, random);
     // Another strategy's lay is gone on from.
-    if (pressed !== from.parts) isFresh = true;
-    pressed = from.parts;
+    if (separated !== from.parts) isFresh = true;
+    separated = from.parts;
     const used = from.placing.used[endless]!;
     const target = Math.round(used - Math.max(1, (used - floor) * share));
-    squeeze.press(isFresh ? from.placing : null, target);
-    if (isStuck) squeeze.disrupt();
+    separation.begin(isFresh ? from.placing : null, target);
+    if (isStuck) separation.disrupt();
     let strikes = 0;
-    while (!squeeze.isFree && strikes < STRIKES && room.best!.placing.used[endless]! > target) {
-      for (const moved of squeeze.sweep()) yield room.spend(moved * PASSES_A_MOVE);
-      if (squeeze.stale < SWEEPS_WITHOUT) continue;
-      squeeze.restore();
+    while (!separation.isFree && strikes < STRIKES && context.best!.placing.used[endless]! > target) {
+      for (const moved of separation.sweep()) yield context.spend(moved * PASSES_A_MOVE);
+      if (separation.stale < SWEEPS_WITHOUT) continue;
+      separation.restore();
       strikes++;
     }
-    if (squeeze.isFree) {
-      room.consider({ ...from, placing: measured(job, from.parts, squeeze.asPlacing()) });
-      yield room.spend(PASSES_A_MOVE);
+    if (separation.isFree) {
+      context.consider({ ...from, placing: measured(job, from.parts, separation.asPlacing()) });
+      yield context.spend(PASSES_A_MOVE);
     }
     // Where it failed, it goes on from there with a little more cloth; from the best lay again when that comes to nothing.
     const failed = strikes >= STRIKES;

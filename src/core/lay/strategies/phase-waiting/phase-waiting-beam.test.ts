@@ -5,15 +5,15 @@ import { NM } from '../../../length';
 import { canFillExactly } from '../zero-waste-beam/zero-waste-beam';
 import type { LayJob } from '../../model/job';
 import { pieceParts } from '../../model/parts';
-import { phaseAt, type Phase } from '../../search/placer';
+import { phaseAt, type Phase } from '../../search/phase-tracker';
 import { Random } from '../../search/random';
 import { jobOf, lay } from '../../testing';
-import { WaitingBeam, type Ranking, type WaitingLay } from './phase-waiting-beam';
+import { PhaseWaitingBeam, type Ranking, type WaitingLay } from './phase-waiting-beam';
 
 const PLAIN: Ranking = { width: 100, pays: 2, matched: 0.6, rough: 0.01, squeaks: new Map() };
 
 const run = (job: LayJob, target: number, ranking: Partial<Ranking> = {}, phases = new Map<string, Phase>()) => {
-  const beam = new WaitingBeam(job, pieceParts(job), job.stock.length - 1, phases, new Random(1));
+  const beam = new PhaseWaitingBeam(job, pieceParts(job), job.stock.length - 1, phases, new Random(1));
   const goes = beam.run(Math.round(target * NM.in), { ...PLAIN, ...ranking });
   let next = goes.next();
   let looked = 0;

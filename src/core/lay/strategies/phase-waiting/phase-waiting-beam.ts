@@ -1,7 +1,15 @@
+import type { Box } from '../../model/box';
 import { nextAcross, nextAlong, phaseOf, type Lattice } from '../../../cloth';
 import type { Nm } from '../../../length';
 import type { LayJob } from '../../model/job';
-import { gatherKinds, layOf, type ChainLay, type Kind, type Phase, type Way } from '../../search/part-classes';
+import {
+  gatherClasses,
+  layOf,
+  type ChainLay,
+  type PartClass,
+  type ClassPhase,
+  type Way,
+} from '../../search/part-classes';
 import { Children, growBest, Level } from '../zero-waste-beam/beam';
 import { boxesOutside } from '../../model/outline';
 import type { Part } from '../../model/parts';
@@ -20,7 +28,7 @@ const MOST_FLAWS = 4;
 /** States with the phases that they ask for, and what they are worth. */
 class WaitingLevel extends Level {
   /** By state and kind, the phase that its corner must have; null: it lies where it likes. */
-  readonly corners: (readonly (Phase | null)[])[] = [];
+  readonly corners: (readonly (ClassPhase | null)[])[] = [];
   /** nm² of the parts laid, those that wait counted for more. */
   readonly worth: Float64Array;
 
@@ -46,7 +54,7 @@ class WaitingChildren extends Children {
 }
 
 /** One way of one kind, its size with the gap. */
-interface KindWay extends Way {
+interface ClassWay extends Way {
   kind: number;
 }
 
@@ -76,22 +84,22 @@ export interface WaitingLay extends ChainLay {
  * all states with equally many parts those are kept that have wasted least for what they laid; matched parts count for more, since
  * those that are left to the end are hard to lay. A match group's phase is the one that its first member gets, so many phases are tried side by side.
  */
-export class WaitingBeam {
-  private readonly kinds: Kind[];
+export class PhaseWaitingBeam {
+  private readonly kinds: PartClass[];
   private readonly lattice: Lattice | null;
   private readonly left: Nm;
   /** The usable width with the gap. */
   private readonly width: Nm;
-  private readonly motif: Phase;
+  private readonly motif: ClassPhase;
   /** What nothing may lie on: flaws, and what is outside an odd shape. */
-  private readonly blocked: readonly (readonly [Nm, Nm, Nm, Nm])[];
+  private readonly blocked: readonly Box[];
   private readonly area: number;
   private readonly narrowest: Nm;
   private readonly keys: Int32Array;
-  private readonly corners: readonly (Phase | null)[];
+  private readonly corners: readonly (ClassPhase | null)[];
   private readonly worths: Float64Array;
   /** All ways of all kinds, the narrowest first. */
-  private readonly ways: KindWay[];
+  private readonly ways: ClassWay[];
   private now: WaitingLevel;
   private next: WaitingLevel;
   private children: WaitingChildren;
@@ -109,7 +117,7 @@ export class WaitingBeam {
     private readonly job: LayJob,
     private readonly parts: readonly Part[],
     private readonly on: number,
-    phases: ReadonlyMap<string, Phase>,
+    phases: ReadonlyMap<string, ClassPhase>,
     private readonly random: Random,
   ) {
     const { gap, lattice, stock } = job;
@@ -119,7 +127,7 @@ export class WaitingBeam {
     this.width = right - left + gap;
     this.motif = motif;
     this.blocked = [...flaws, ...(outline ? boxesOutside(outline, left, right, length) : [])];
-    this.kinds = gatherKinds(job, parts).kinds;
+    this.kinds = gatherClasses(job, parts).kinds;
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * areaOf(ways[0]!), 0);
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.map(({ w }) => w)));
     this.keys = Int32Array.from({ length: this.kinds.length }, () => Math.floor(random.next() * 2 ** 31) | 1);

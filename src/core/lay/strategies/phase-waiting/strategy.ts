@@ -1,12 +1,12 @@
 import { endlessOf } from '../../model/job';
 import { blocksOf } from '../../model/parts';
-import { phaseAt, type Phase } from '../../search/placer';
-import type { Found, Room, Passes, Strategy } from '../../search/context';
+import { phaseAt, type Phase } from '../../search/phase-tracker';
+import type { Found, SearchContext, Passes, Strategy } from '../../search/context';
 import { luby } from '../../search/restarts';
 import { SHARES } from '../../search/shares';
-import { Ruin } from '../ruin-and-recreate/ruin-and-recreate';
+import { RuinAndRecreate } from '../ruin-and-recreate/ruin-and-recreate';
 import { descend, STEPS_OF_A_TRIAL } from '../ruin-and-recreate/strategy';
-import { WaitingBeam, type WaitingLay } from './phase-waiting-beam';
+import { PhaseWaitingBeam, type WaitingLay } from './phase-waiting-beam';
 
 /** About how many passes a place takes that a beam looks at: measured. */
 const PASSES_A_PLACE = 0.0018;
@@ -32,20 +32,20 @@ const FROM_TRIED = 0.5;
  * in another that ruin and recreate has tried. Each lay they find goes through a little of it, too. Pieces that a beam has left over
  * count for more in the next ones (squeaky wheel optimisation, Joslin and Clements 1999, from memory).
  */
-function* beams(room: Room): Passes {
-  const { job, random } = room;
+function* beams(context: SearchContext): Passes {
+  const { job, random } = context;
   const end = endlessOf(job.stock);
   const squeaks = new Map<string, number>();
   let shortest = Infinity;
   for (let go = 0; ; go++) {
-    const isOther = job.stock.length > 1 && room.tried.length > 0 && random.next() < FROM_TRIED;
-    const from = isOther ? room.tried[random.below(room.tried.length)]! : room.best!;
-    const { numbers, beam } = beamOf(room, from);
+    const isOther = job.stock.length > 1 && context.tried.length > 0 && random.next() < FROM_TRIED;
+    const from = isOther ? context.tried[random.below(context.tried.length)]! : context.best!;
+    const { numbers, beam } = beamOf(context, from);
     if (numbers.length === 0) {
-      yield room.spend(1);
+      yield context.spend(1);
       continue;
     }
-    const levels = beam.run(Math.min(room.best!.placing.used[end]!, shortest) - 1, {
+    const levels = beam.run(Math.min(context.best!.placing.used[end]!, shortest) - 1, {
       width: Math.min(WAITING * luby(go), Math.ceil(MOST_STATES / numbers.length)),
       pays: LEAST_PAY + (MOST_PAY - LEAST_PAY) * random.next(),
       matched: MATCHED_PAY,
@@ -53,7 +53,7 @@ function* beams(room: Room): Passes {
       squeaks,
     });
     let next = levels.next();
-    for (; !next.done; next = levels.next()) yield room.spend(next.value * PASSES_A_PLACE);
+    for (; !next.done; next = levels.next()) yield context.spend(next.value * PASSES_A_PLACE);
     const lay = next.value;
     const isWhole = lay?.placed === numbers.length;
     for (const [id, weight] of squeaks) squeaks.set(id, 1 + (weight - 1) * SQUEAK_FADING);
@@ -61,20 +61,23 @@ function* beams(room: Room): Passes {
       const id = from.parts[i]!.piece?.id;
       if (lay && lay.stock[k]! < 0 && id) squeaks.set(id, Math.min(MOST_SQUEAK, (squeaks.get(id) ?? 1) + SQUEAK));
     });
-    yield room.spend(1);
+    yield context.spend(1);
     if (!isWhole) {
       shortest *= EASIER;
       continue;
     }
-    const whole = withRest(room, from, numbers, lay);
+    const whole = withRest(context, from, numbers, lay);
     shortest = Math.min(shortest, lay.reached);
-    room.consider(whole);
-    yield* descend(room, whole, Math.round(STEPS_OF_A_TRIAL / from.parts.length));
+    context.consider(whole);
+    yield* descend(context, whole, Math.round(STEPS_OF_A_TRIAL / from.parts.length));
   }
 }
 
 /** A beam for what a lay has on the endless length: pieces and bias, of which the numbers are told. */
-function beamOf({ job, pieces, sets, random }: Room, from: Found): { numbers: number[]; beam: WaitingBeam } {
+function beamOf(
+  { job, pieces, sets, random }: SearchContext,
+  from: Found,
+): { numbers: number[]; beam: PhaseWaitingBeam } {
   const end = endlessOf(job.stock);
   const isInBeam = [
     ...pieces.map(() => true),
@@ -89,12 +92,12 @@ function beamOf({ job, pieces, sets, random }: Room, from: Found): { numbers: nu
       phases.set(match.group, phaseAt(match, job.stock[at]!.motif, x[i]!, y[i]!, job.lattice));
   });
   const parts = numbers.map((i) => from.parts[i]!);
-  return { numbers, beam: new WaitingBeam(job, parts, end, phases, random) };
+  return { numbers, beam: new PhaseWaitingBeam(job, parts, end, phases, random) };
 }
 
 /** A beam's lay with what lies on other lengths, and the straight strips that it left out where they fit. */
-function withRest(room: Room, from: Found, numbers: readonly number[], lay: WaitingLay): Found {
-  const { job, pieces, sets, random } = room;
+function withRest(context: SearchContext, from: Found, numbers: readonly number[], lay: WaitingLay): Found {
+  const { job, pieces, sets, random } = context;
   const end = endlessOf(job.stock);
   const { stock, x, y, turned } = from.placing;
   const where = {
@@ -109,7 +112,7 @@ function withRest(room: Room, from: Found, numbers: readonly number[], lay: Wait
     where.y[i] = lay.y[k]!;
     where.turned[i] = lay.turned[k]!;
   });
-  const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
+  const ruin = new RuinAndRecreate(job, pieces, sets[from.setChoice] ?? [], random);
   ruin.load(where, from.ways);
   ruin.layRest((one, other) => other.width * other.height - one.width * one.height);
   return { ...ruin.found(), setChoice: from.setChoice };

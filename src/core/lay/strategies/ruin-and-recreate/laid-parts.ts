@@ -1,4 +1,4 @@
-import { phaseOf } from '../../../cloth';
+import type { Box } from '../../model/box';
 import type { Nm } from '../../../length';
 import { Bands } from '../../geometry/bands';
 import { Columns, profileOf, type Profile } from '../../geometry/columns';
@@ -6,8 +6,9 @@ import { endlessOf, type LayJob } from '../../model/job';
 import { greatestCommon } from '../../search/part-classes';
 import { boxesOutside, turnOutline } from '../../model/outline';
 import { blockPart, type ChosenWay, type Part, type StripSet } from '../../model/parts';
-import type { Spot } from '../../geometry/places';
-import { measured, phaseAt, type Phase, type Placing } from '../../search/placer';
+import type { RankedSpot } from '../../geometry/places';
+import { PhaseTracker, type Phase } from '../../search/phase-tracker';
+import { measured, type Placing } from '../../search/placer';
 import type { Found } from '../../search/context';
 
 /** Columns across the cloth where outlines have to be laid. */
@@ -32,7 +33,7 @@ export class LaidParts {
   readonly spaces: (Columns | Bands)[];
   /** By part and quarter turns; null where it may not lie so. */
   readonly profiles: (Profile | null)[][] = [];
-  readonly spots: (Spot | null)[];
+  readonly spots: (RankedSpot | null)[];
   /** Whether a part is in use: of strips only those of the way in hand are. */
   readonly active: boolean[];
   /** How far each part reaches on the endless length; Infinity when it is laid nowhere, -Infinity on others or not in use. */
@@ -58,15 +59,14 @@ export class LaidParts {
   /** The area (nm²) of the least block that holds all of that set. */
   private leastBlock = 0;
   /** What nothing may lie on, by length. */
-  readonly blocked: [Nm, Nm, Nm, Nm][][];
+  readonly blocked: Box[][];
   /** The parts of each match group, and the phase that it has. */
   readonly members: number[][];
-  phases: (Phase | null)[];
+  readonly groups: PhaseTracker;
   /** The mean area of a part (nm²). */
   readonly meanArea: number;
   /** How many members of each group are laid. */
   private readonly laid: Int32Array;
-  private readonly groupOf: Int32Array;
 
   /** `mostGaps`: into so many blocks bias may be cut that comes from gaps. */
   constructor(
@@ -110,11 +110,9 @@ export class LaidParts {
     this.boxes = new Float64Array(4 * this.parts.length);
     for (const i of this.inUse.flat()) this.active[i] = true;
     this.gatherProfiles();
-    const names = [...new Set(this.parts.flatMap(({ match }) => match?.group ?? []))];
-    this.members = names.map((name) => this.parts.flatMap(({ match }, i) => (match?.group === name ? [i] : [])));
-    this.groupOf = Int32Array.from(this.parts, ({ match }) => (match?.group ? names.indexOf(match.group) : -1));
-    this.laid = new Int32Array(names.length);
-    this.phases = names.map(() => null);
+    this.groups = new PhaseTracker(job.lattice, this.parts);
+    this.members = this.groups.members();
+    this.laid = new Int32Array(this.members.length);
     this.clear();
   }
 
@@ -144,7 +142,7 @@ export class LaidParts {
   clear() {
     this.spots.fill(null);
     for (let i = 0; i < this.parts.length; i++) this.tops[i] = this.active[i] ? Infinity : -Infinity;
-    this.phases.fill(null);
+    this.groups.reset();
     this.laid.fill(0);
     this.spaces.forEach((space, k) => {
       space.clear();
@@ -155,12 +153,12 @@ export class LaidParts {
   }
 
   /** What of a length nothing may lie on: flaws, and what lies outside an odd shape. */
-  private blockedOf(k: number): [Nm, Nm, Nm, Nm][] {
+  private blockedOf(k: number): Box[] {
     const { left, right, length, flaws, outline } = this.job.stock[k]!;
     const m = this.margin;
     const outside = outline ? boxesOutside(outline, left, right, length) : [];
     // Only parts keep the gap: a flaw may be touched, so it loses what every part has round it.
-    return [...flaws, ...outside].flatMap(([x0, y0, x1, y1]): [Nm, Nm, Nm, Nm][] => {
+    return [...flaws, ...outside].flatMap(([x0, y0, x1, y1]): Box[] => {
       const atLeft = Math.max(left - m, x0 <= left ? x0 - m : x0 + m);
       const atRight = Math.min(right + m, x1 >= right ? x1 + m : x1 - m);
       const [low, high] = [
@@ -243,7 +241,7 @@ export class LaidParts {
   }
 
   /** Lays a part; the first of a match group sets its phase. */
-  put(i: number, spot: Spot) {
+  put(i: number, spot: RankedSpot) {
     this.spots[i] = spot;
     const space = this.spaces[spot.stock]!;
     const profile = this.profiles[i]![spot.turned]!;
@@ -255,12 +253,10 @@ export class LaidParts {
     boxes[4 * i + 3] = spot.y + profile.height;
     if (space instanceof Bands) space.take(i, spot.x, spot.y, profile);
     else space.take(spot.x, spot.y, profile);
-    const group = this.groupOf[i]!;
-    if (group < 0 || !this.job.lattice) return;
+    const group = this.groups.groupNumber(i);
+    if (group < 0) return;
     this.laid[group]!++;
-    const { motif } = this.job.stock[spot.stock]!;
-    const { match } = this.parts[i]!;
-    this.phases[group] ??= phaseAt(match!, motif, spot.x + this.margin, spot.y + this.margin, this.job.lattice);
+    this.groups.learn(i, this.job.stock[spot.stock]!.motif, spot.x + this.margin, spot.y + this.margin);
   }
 
   takeOff(i: number) {
@@ -270,19 +266,13 @@ export class LaidParts {
     else space.give(spot.x, spot.y, this.profiles[i]![spot.turned]!);
     this.spots[i] = null;
     this.tops[i] = Infinity;
-    const group = this.groupOf[i]!;
-    if (group >= 0 && this.job.lattice && --this.laid[group]! === 0) this.phases[group] = null;
+    const group = this.groups.groupNumber(i);
+    if (group >= 0 && --this.laid[group]! === 0) this.groups.phases[group] = null;
   }
 
   /** The phase that a part's corner must have; null when it lies where it likes. */
   cornerPhase(i: number): Phase | null {
-    const { lattice } = this.job;
-    const { match } = this.parts[i]!;
-    if (!match || !lattice) return null;
-    const [shiftX, shiftY] = [match.offset[0] - match.anchor[0], match.offset[1] - match.anchor[1]];
-    if (match.group === null) return phaseOf(shiftX, shiftY, lattice);
-    const phase = this.phases[this.groupOf[i]!];
-    return phase ? phaseOf(phase[0] + shiftX, phase[1] + shiftY, lattice) : null;
+    return this.groups.cornerPhase(i);
   }
 }
 

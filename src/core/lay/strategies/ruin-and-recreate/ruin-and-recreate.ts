@@ -1,11 +1,12 @@
+import type { Box } from '../../model/box';
 import type { Nm } from '../../../length';
 import { Columns } from '../../geometry/columns';
 import { cutFromGaps, leastGap, restOfGaps, type Gap } from '../../strips/from-gaps';
-import { freeBoxes, type Box } from '../../geometry/free-boxes';
+import { freeBoxes } from '../../geometry/free-boxes';
 import type { LayJob } from '../../model/job';
 import { LaidParts } from './laid-parts';
 import type { ChosenWay, Part, StripSet } from '../../model/parts';
-import { Places, type Spot, type Window } from '../../geometry/places';
+import { Places, type RankedSpot, type Window } from '../../geometry/places';
 import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
 import type { Found } from '../../search/context';
@@ -39,7 +40,7 @@ const FEW_PLACES = 8;
  * less area is left above the target, or hardly more. Matched groups and strips are taken off whole now and then, to find
  * another phase or another way of cutting. Works for all that the format says but straight cutting.
  */
-export class Ruin {
+export class RuinAndRecreate {
   private readonly lay: LaidParts;
   private readonly places: Places;
   private readonly touchShare: number;
@@ -160,9 +161,9 @@ export class Ruin {
     }
     const over = this.overTarget();
     const lead = over.length > 0 ? over[random.below(over.length)]! : this.anyActive();
-    const before = this.lay.phases.slice();
+    const before = this.lay.groups.phases.slice();
     const off: number[] = [];
-    const old: (Spot | null)[] = [];
+    const old: (RankedSpot | null)[] = [];
     let cost = this.cost;
     const remove = (i: number) => {
       if (off.includes(i)) return;
@@ -206,7 +207,7 @@ export class Ruin {
     }
     for (const i of again) if (this.lay.spots[i]) this.lay.takeOff(i);
     if (recut) this.lay.use(recut.set, recut.way);
-    this.lay.phases = before;
+    this.lay.groups.phases = before;
     off.forEach((i, k) => old[k] && this.lay.put(i, old[k]!));
     return false;
   }

@@ -1,9 +1,9 @@
-import { endlessOf } from '../../model/job';
-import { sortedOrders } from '../order-search/strategy';
+import { endlessOf, finiteLength } from '../../model/job';
+import { sortedSequences } from '../order-search/strategy';
 import type { Part } from '../../model/parts';
-import type { Found, Passes, Room, Strategy } from '../../search/context';
+import type { Found, Passes, SearchContext, Strategy } from '../../search/context';
 import { SHARES } from '../../search/shares';
-import { Ruin } from './ruin-and-recreate';
+import { RuinAndRecreate } from './ruin-and-recreate';
 
 /** About how many passes a step takes without and with outlines: measured. */
 const PASSES_A_STEP = 0.2;
@@ -23,80 +23,85 @@ const FIRST_PASSES = 2_000;
 const MOST_TRIED = 12;
 
 /** Ruin and recreate: a little from several lays, since much hangs on where it starts, and then on from the best one. */
-function* fromSeveral(room: Room): Passes {
-  const { pieces, starts } = room;
+function* fromSeveral(context: SearchContext): Passes {
+  const { pieces, starts } = context;
   const hasOutlines = pieces.some(({ outlines }) => outlines);
-  if (hasOutlines) yield* firstOutlines(room);
+  if (hasOutlines) yield* firstOutlines(context);
   else {
     const steps = Math.round(STEPS_OF_A_TRIAL / starts[0]!.parts.length);
-    for (let trial = 0; trial < TRIALS; trial++) yield* descend(room, trial === 0 ? room.best! : anyStart(room), steps);
+    for (let trial = 0; trial < TRIALS; trial++)
+      yield* descend(context, trial === 0 ? context.best! : anyStart(context), steps);
   }
-  for (;;) yield* descend(room, room.best!, Infinity);
+  for (;;) yield* descend(context, context.best!, Infinity);
 }
 
 /** A lay of strips that are cut in any of their ways. */
-function anyStart(room: Room): Found {
-  const { random, sets } = room;
+function anyStart(context: SearchContext): Found {
+  const { random, sets } = context;
   const setChoice = random.below(Math.max(1, sets.length));
   const ways = (sets[setChoice] ?? []).map(({ ways }) => random.below(ways.length));
-  const made = room.assemble(setChoice, ways);
-  const some = sortedOrders(made.parts);
+  const made = context.assemble(setChoice, ways);
+  const some = sortedSequences(made.parts);
   const order = some[random.below(some.length)]!;
   const rule = made.placer.rules[random.below(made.placer.rules.length)]!;
-  return room.run({ setChoice, ways, ...made, order, rule, phases: [] }, Infinity);
+  return context.run({ setChoice, ways, ...made, sequence: order, rule, phases: [] }, Infinity);
 }
 
 /** Outlines lie in each other's boxes only here: their first lays come from orders, too. */
-function* firstOutlines(room: Room): Passes {
-  const { job, pieces, sets, random } = room;
-  const { setChoice } = room.best!;
-  const ruin = new Ruin(job, pieces, sets[setChoice] ?? [], random);
-  ruin.load(room.best!.placing, room.best!.ways);
+function* firstOutlines(context: SearchContext): Passes {
+  const { job, pieces, sets, random } = context;
+  const { setChoice } = context.best!;
+  const ruin = new RuinAndRecreate(job, pieces, sets[setChoice] ?? [], random);
+  ruin.load(context.best!.placing, context.best!.ways);
   for (const key of [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width]) {
     const build = ruin.build((a, b) => key(b) - key(a));
-    while (!build.next().done) yield room.spend(4 / pieces.length);
-    room.consider({ ...ruin.found(), setChoice });
-    yield room.spend(PASSES_A_STEP);
+    while (!build.next().done) yield context.spend(4 / pieces.length);
+    context.consider({ ...ruin.found(), setChoice });
+    yield context.spend(PASSES_A_STEP);
   }
 }
 
 /** Ruin and recreate from a lay, toward targets a little below it, until nothing comes of it for long or `most` steps are done. */
-export function* descend(room: Room, from: Found, most: number): Passes {
-  const { job, random, limits, pieces, sets } = room;
+export function* descend(context: SearchContext, from: Found, most: number): Passes {
+  const { job, random, limits, pieces, sets } = context;
   const endless = endlessOf(job.stock);
-  const finite = job.stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+  const finite = finiteLength(job.stock);
   const floor = Math.max(0, limits.target - finite);
   const hasOutlines = pieces.some(({ outlines }) => outlines);
   const nearer = hasOutlines ? NEARER_WITH_OUTLINES : NEARER;
   const cost = hasOutlines ? PASSES_A_SHAPE : PASSES_A_STEP;
-  const ruin = new Ruin(job, pieces, sets[from.setChoice] ?? [], random);
+  const ruin = new RuinAndRecreate(job, pieces, sets[from.setChoice] ?? [], random);
   ruin.load(from.placing, from.ways);
   let best = ruin.used;
-  let known = room.best;
+  let known = context.best;
   // While something is laid nowhere, every step that lays more is worth telling of.
   const aim = () =>
     ruin.aim(best === Infinity ? Math.max(1, floor) : Math.max(floor, best - Math.max(1, (best - floor) * nearer)));
   aim();
   let steps = 0;
   for (let stale = 0; stale < STEPS_WITHOUT && steps < most; stale += STEPS) {
-    // From a better lay that another strategy or lane has found meanwhile it goes on at once.
-    if (most === Infinity && room.best !== known && (best === Infinity || room.best!.placing.used[endless]! < best))
+    // From a better lay that another strategy or worker has found meanwhile it goes on at once.
+    if (
+      most === Infinity &&
+      context.best !== known &&
+      (best === Infinity || context.best!.placing.used[endless]! < best)
+    )
       return;
     for (let step = 0; step < STEPS; step++, steps++) {
       if (ruin.tryStep() && (ruin.isDone || best === Infinity)) {
-        const before = room.best;
-        room.consider({ ...ruin.found(), setChoice: from.setChoice });
-        if (ruin.isDone || room.best !== before) stale = 0;
-        if (room.best !== before) known = room.best;
+        const before = context.best;
+        context.consider({ ...ruin.found(), setChoice: from.setChoice });
+        if (ruin.isDone || context.best !== before) stale = 0;
+        if (context.best !== before) known = context.best;
         best = ruin.used;
         aim();
       }
-      yield room.spend(cost);
+      yield context.spend(cost);
     }
   }
   if (most === Infinity) return;
-  room.tried.push({ ...ruin.found(), setChoice: from.setChoice });
-  if (room.tried.length > MOST_TRIED) room.tried.splice(random.below(MOST_TRIED), 1);
+  context.tried.push({ ...ruin.found(), setChoice: from.setChoice });
+  if (context.tried.length > MOST_TRIED) context.tried.splice(random.below(MOST_TRIED), 1);
 }
 
 /** Ruin and recreate (`ruin-and-recreate.ts`). */

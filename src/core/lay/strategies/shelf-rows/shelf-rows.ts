@@ -1,6 +1,6 @@
 import type { Nm } from '../../../length';
-import type { LayJob } from '../../model/job';
-import { gatherKinds, type Kind, type Way } from '../../search/part-classes';
+import { isPlainRoll, type LayJob } from '../../model/job';
+import { gatherClasses, type PartClass, type Way } from '../../search/part-classes';
 import type { FullRow } from '../block-merging/block-merging';
 import type { Part } from '../../model/parts';
 import type { Random } from '../../search/random';
@@ -33,20 +33,15 @@ interface Row {
 
 /** True when a straight lay may be made of rows: one endless length without flaws, nothing with a phase. */
 export const suitsRows = ({ stock, straight }: LayJob, parts: readonly Part[]): boolean =>
-  straight &&
-  stock.length === 1 &&
-  stock[0]!.length === Infinity &&
-  stock[0]!.flaws.length === 0 &&
-  !stock[0]!.outline &&
-  parts.every(({ match }) => !match);
+  straight && isPlainRoll(stock) && parts.every(({ match }) => !match);
 
 /**
  * A lay for straight cutting as a pile of rows. A row gets its height from one part; what is free in it is filled corner by
  * corner with the part that fits best, what remains is divided by straight cuts. Over and over a few rows are taken apart
  * and their parts laid in new rows; the step stays when the pile is no higher than a while ago.
  */
-export class Rows {
-  private readonly kinds: Kind[];
+export class ShelfRows {
+  private readonly kinds: PartClass[];
   private readonly counts: Int32Array;
   private readonly width: Nm;
   private readonly narrowest: Nm;
@@ -65,7 +60,7 @@ export class Rows {
     width: Nm,
   ) {
     this.width = width + job.gap;
-    this.kinds = gatherKinds(job, parts).kinds;
+    this.kinds = gatherClasses(job, parts).kinds;
     this.counts = new Int32Array(this.kinds.length);
     this.narrowest = Math.min(...this.kinds.flatMap(({ ways }) => ways.flatMap(({ w, h }) => [w, h])));
     this.restart();

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
 import { NM } from '../../../length';
-import { Corners, JigsawLevel } from './corners';
-import { gatherKinds } from '../../search/part-classes';
+import { Corners, BeamLevel } from './corners';
+import { gatherClasses } from '../../search/part-classes';
 import { pieceParts } from '../../model/parts';
 import { jobOf } from '../../testing';
 
@@ -53,9 +53,9 @@ test('the corner with the fewest choices is the one that trying all parts in all
         })),
       });
       const parts = pieceParts(job);
-      const { kinds, groups } = gatherKinds(job, parts);
+      const { kinds, groups } = gatherClasses(job, parts);
       const corners = new Corners(job, kinds, WIDTH * NM.in, HEIGHT * NM.in);
-      const level = new JigsawLevel(1, 40, kinds.length, 2, null);
+      const level = new BeamLevel(1, 40, kinds.length, 2, null);
       const counts = kinds.map(({ members }) => members.length);
       for (const k of gone) if (k < counts.length) counts[k] = 0;
       level.start(0, WIDTH * NM.in, counts);

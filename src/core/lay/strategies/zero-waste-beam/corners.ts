@@ -2,7 +2,7 @@ import { phaseOf, type Lattice } from '../../../cloth';
 import type { Nm } from '../../../length';
 import { Level } from './beam';
 import type { LayJob } from '../../model/job';
-import { greatestCommon, subsetSums, type Kind, type Phase, type Way } from '../../search/part-classes';
+import { greatestCommon, subsetSums, type PartClass, type ClassPhase, type Way } from '../../search/part-classes';
 import type { Floors, Slot } from '../../geometry/skylines';
 
 /** Phases that differ by no more than this (nm) are the same: anchors are rounded to whole nanometres. */
@@ -13,22 +13,22 @@ interface Entry {
   kind: number;
   way: Way;
   size: number;
-  shift: Phase;
+  shift: ClassPhase;
 }
 
 /** The pattern, and the ways of all kinds, narrow ones first, as they are seen from the end that is filled first. */
 interface View {
   lattice: Lattice | null;
   /** The motif point, from the left edge of the usable cloth. */
-  motif: Phase;
+  motif: ClassPhase;
   entries: readonly Entry[];
   /** The phases of the left and the right lower corner of each entry that the pattern fixes; x, then y. */
   corners: readonly Float64Array[];
 }
 
 /** States with the phases of their groups, and what tells for them. Skylines beyond their number are those of levelled ones. */
-export class JigsawLevel extends Level {
-  readonly phases: (readonly (Phase | null)[])[] = [];
+export class BeamLevel extends Level {
+  readonly phases: (readonly (ClassPhase | null)[])[] = [];
   /** Bits of evidence. */
   readonly score: Float64Array;
   /** Which state each skyline belongs to, and how many there are. */
@@ -135,7 +135,7 @@ export class Corners {
   /** The lengths that lie on the cloth are `width` across at most, and `longest` along; the gap with it. */
   constructor(
     private readonly job: LayJob,
-    private readonly kinds: readonly Kind[],
+    private readonly kinds: readonly PartClass[],
     width: Nm,
     longest: Nm,
   ) {
@@ -147,7 +147,7 @@ export class Corners {
       .flatMap(({ ways, shift }, kind) => ways.map((way) => ({ kind, way, size: (way.w * way.h) / meanArea, shift })))
       .sort((a, b) => a.way.w - b.way.w);
     this.near = this.view = viewOf(lattice, [motif[0] - left, motif[1]], entries);
-    const numbers = (isOne: (kind: Kind) => boolean) =>
+    const numbers = (isOne: (kind: PartClass) => boolean) =>
       Uint16Array.from(entries.flatMap(({ kind }, e) => (isOne(kinds[kind]!) ? [e] : [])));
     this.fixed = numbers(({ fixed }) => fixed !== null);
     this.grouped = numbers(({ fixed, group }) => fixed === null && group >= 0);
@@ -182,7 +182,7 @@ export class Corners {
   }
 
   /** The corner with the fewest choices, and that with the fewest of those which must be taken. */
-  fewestChoices(now: JigsawLevel, slot: Slot): { fewest: Choices | null; forced: Choices | null } {
+  fewestChoices(now: BeamLevel, slot: Slot): { fewest: Choices | null; forced: Choices | null } {
     const spare = this.choices.slice();
     let fewest: Choices | null = null;
     let forced: Choices | null = null;
@@ -204,7 +204,7 @@ export class Corners {
   }
 
   /** The stretches of the skyline that have no lower neighbour, narrow ones first: they have few choices, by which others are given up early. */
-  private valleysOf(now: JigsawLevel, slot: Slot): number[] {
+  private valleysOf(now: BeamLevel, slot: Slot): number[] {
     const { y, w, most, count } = now.skylines;
     const first = slot * most;
     const n = count[slot]!;
@@ -221,7 +221,7 @@ export class Corners {
   }
 
   /** Finds what fits the two corners of a valley: where forcing, what is on a known phase alone, if any is; up to `most` others. */
-  private look(now: JigsawLevel, slot: Slot, s: number, left: Choices, right: Choices, most: number) {
+  private look(now: BeamLevel, slot: Slot, s: number, left: Choices, right: Choices, most: number) {
     const { free, w } = this;
     const { skylines } = now;
     const i = slot * skylines.most + s;
@@ -257,7 +257,7 @@ export class Corners {
   }
 
   /** What fits a corner at `x` of what the pattern binds. */
-  private lookAtPhases(now: JigsawLevel, slot: Slot, x: Nm, width: Nm, y: Nm, found: Choices, most: number) {
+  private lookAtPhases(now: BeamLevel, slot: Slot, x: Nm, width: Nm, y: Nm, found: Choices, most: number) {
     const { fixed, grouped, groupOf, w } = this;
     const { isRight } = found;
     const lattice = this.view.lattice!;
@@ -291,7 +291,7 @@ export class Corners {
   }
 
   /** Whether an entry is left, is not too high, and what it leaves beside and above it can be filled where nothing may be wasted. */
-  private canLie(now: JigsawLevel, slot: Slot, e: number, width: Nm, y: Nm): boolean {
+  private canLie(now: BeamLevel, slot: Slot, e: number, width: Nm, y: Nm): boolean {
     const top = y + this.h[e]!;
     if (top > this.filling.height || now.counts[now.stateOf[slot]! * this.kinds.length + this.kindOf[e]!] === 0)
       return false;
@@ -302,7 +302,7 @@ export class Corners {
   }
 
   /** Counts an entry among the choices unless a slit beside it wastes too much. */
-  private choose(now: JigsawLevel, slot: Slot, e: number, width: Nm, y: Nm, found: Choices) {
+  private choose(now: BeamLevel, slot: Slot, e: number, width: Nm, y: Nm, found: Choices) {
     const rest = width - this.w[e]!;
     const isSlit = rest > 0 && rest < this.narrowest;
     const waste = isSlit ? rest * (Math.min(y + this.h[e]!, found.wall) - y) : 0;
@@ -311,7 +311,7 @@ export class Corners {
   }
 
   /** True when a part's phase is right with its corner there: its group's, or where that is null, the motif point's. */
-  private isExact(x: Nm, y: Nm, entry: number, own: Phase | null): boolean {
+  private isExact(x: Nm, y: Nm, entry: number, own: ClassPhase | null): boolean {
     const { motif, entries } = this.view;
     const { shift } = entries[entry]!;
     const lattice = this.view.lattice!;
@@ -333,7 +333,7 @@ export class Corners {
   }
 }
 
-function viewOf(lattice: Lattice | null, motif: Phase, entries: readonly Entry[]): View {
+function viewOf(lattice: Lattice | null, motif: ClassPhase, entries: readonly Entry[]): View {
   const corners = [0, 1].map((side) =>
     Float64Array.from(
       lattice

@@ -1,9 +1,9 @@
 import { phaseOf } from '../../../cloth';
 import type { Nm } from '../../../length';
 import { Children, growBest } from './beam';
-import { Corners, JigsawLevel, type Choices } from './corners';
+import { Corners, BeamLevel, type Choices } from './corners';
 import type { LayJob } from '../../model/job';
-import { gatherKinds, greatestCommon, layOf, type ChainLay, type Kind } from '../../search/part-classes';
+import { gatherClasses, greatestCommon, layOf, type ChainLay, type PartClass } from '../../search/part-classes';
 import type { Part } from '../../model/parts';
 import type { Random } from '../../search/random';
 import { Floors, type Slot } from '../../geometry/skylines';
@@ -21,7 +21,7 @@ const MOST_SEGMENTS = 4_000_000;
 const MOST_LAYS = 12;
 
 /** Places with the bits that tell for them, and the cloth (nm²) that they waste. */
-class JigsawChildren extends Children {
+class BeamChildren extends Children {
   readonly gain: Float64Array;
   readonly waste: Float64Array;
 
@@ -62,8 +62,8 @@ export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm):
  * phase is right just where a corner is, that fills a valley from wall to wall or ends level with a neighbour is hardly
  * there by chance. Where a matched part fits a corner that hardly any other would, it is taken at once.
  */
-export class Jigsaw {
-  private readonly kinds: Kind[];
+export class ZeroWasteBeam {
+  private readonly kinds: PartClass[];
   private readonly groups: number;
   private readonly corners: Corners;
   private readonly left: Nm;
@@ -75,9 +75,9 @@ export class Jigsaw {
   readonly canForce: boolean;
   private readonly keys: Int32Array;
   private readonly floors: Floors | null;
-  private now: JigsawLevel;
-  private next: JigsawLevel;
-  private children: JigsawChildren;
+  private now: BeamLevel;
+  private next: BeamLevel;
+  private children: BeamChildren;
   private largeFirst = 1;
   /** How far the run in hand may reach and what it may waste (nm²), the gap with it. */
   private height: Nm = 0;
@@ -95,7 +95,7 @@ export class Jigsaw {
     const [{ left, right }] = stock as [LayJob['stock'][number]];
     this.left = left;
     this.width = right - left + gap;
-    const gathered = gatherKinds(job, parts);
+    const gathered = gatherClasses(job, parts);
     this.kinds = gathered.kinds;
     this.groups = gathered.groups;
     this.area = this.kinds.reduce((sum, { ways, members }) => sum + members.length * ways[0]!.w * ways[0]!.h, 0);
@@ -110,7 +110,7 @@ export class Jigsaw {
     this.keys = Int32Array.from({ length: this.kinds.length }, () => Math.floor(random.next() * 2 ** 31) | 1);
     this.floors = job.straight ? new Floors() : null;
     this.now = this.next = this.levelOf(0);
-    this.children = new JigsawChildren(0);
+    this.children = new BeamChildren(0);
   }
 
   /** The most segments that a skyline has. */
@@ -120,8 +120,8 @@ export class Jigsaw {
     return this.floors ? all : Math.min(Math.floor(this.width / this.corners.narrowest), all) + 3;
   }
 
-  private levelOf(width: number): JigsawLevel {
-    return new JigsawLevel(width, this.segments, this.kinds.length, MOST_OFFERED * width, this.floors);
+  private levelOf(width: number): BeamLevel {
+    return new BeamLevel(width, this.segments, this.kinds.length, MOST_OFFERED * width, this.floors);
   }
 
   /**
@@ -160,7 +160,7 @@ export class Jigsaw {
     this.now = this.levelOf(width);
     this.next = this.levelOf(width);
     const most = 12 * width;
-    this.children = new JigsawChildren(most + MOST_OFFERED * this.corners.w.length);
+    this.children = new BeamChildren(most + MOST_OFFERED * this.corners.w.length);
     this.floors?.reset(0, this.width);
     this.now.start(0, this.width, this.kinds.map(({ members }) => members.length)); // prettier-ignore
     this.now.phases[0] = Array.from({ length: this.groups }, () => null);
