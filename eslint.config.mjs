@@ -3,13 +3,13 @@ import tseslint from 'typescript-eslint';
 
 /** The arrows of the house: which top folders of src/ a folder must not import, and why. */
 const arrows = {
-  core: { forbid: ['db', 'rooms', 'app', 'ui', 'work', 'cli', 'stand-ins'], why: 'core imports only core' },
-  db: { forbid: ['rooms', 'app', 'ui', 'work', 'cli'], why: 'the database knows only the core' },
-  ui: { forbid: ['db', 'rooms', 'app', 'work', 'cli'], why: 'shared looks know only the core' },
-  work: { forbid: ['app', 'ui', 'cli'], why: 'the queue knows the core, the database and the rooms it works for' },
-  rooms: { forbid: ['app', 'cli'], why: 'rooms are composed by app, not the other way round' },
-  cli: { forbid: ['db', 'rooms', 'app', 'ui'], why: 'the command line needs only the core and the pool' },
-  bench: { forbid: ['db', 'rooms', 'app', 'ui', 'cli'], why: 'the bench makes jobs for the core' },
+  core: { forbid: ['db', 'features', 'app', 'ui', 'work', 'cli', 'stand-ins'], why: 'core imports only core' },
+  db: { forbid: ['features', 'app', 'ui', 'work', 'cli'], why: 'the database knows only the core' },
+  ui: { forbid: ['db', 'features', 'app', 'work', 'cli'], why: 'shared looks know only the core' },
+  work: { forbid: ['app', 'ui', 'cli'], why: 'the queue knows the core, the database and the features it works for' },
+  features: { forbid: ['app', 'cli'], why: 'features are composed by app, not the other way round' },
+  cli: { forbid: ['db', 'features', 'app', 'ui'], why: 'the command line needs only the core and the pool' },
+  bench: { forbid: ['db', 'features', 'app', 'ui', 'cli'], why: 'the bench makes jobs for the core' },
 };
 
 const arrowRules = Object.entries(arrows).map(([folder, { forbid, why }]) => ({
@@ -38,22 +38,22 @@ const arrowRules = Object.entries(arrows).map(([folder, { forbid, why }]) => ({
   },
 }));
 
-const roomNames = ['orders', 'cloths', 'batches', 'table', 'house'];
+const featureNames = ['orders', 'cloth', 'batches', 'table', 'workroom'];
 
-/** A room may use another room's queries, rules and types, never its components or actions. */
-const roomRules = roomNames.map((room) => ({
-  files: [`src/rooms/${room}/**/*.{ts,tsx}`],
+/** A feature may use another feature's queries, rules and types, never its components or actions. */
+const featureRules = featureNames.map((feature) => ({
+  files: [`src/features/${feature}/**/*.{ts,tsx}`],
   rules: {
     'no-restricted-imports': [
       'error',
       {
         patterns: [
-          { group: ['@/app', '@/app/**', '@/cli/**'], message: arrows.rooms.why },
+          { group: ['@/app', '@/app/**', '@/cli/**'], message: arrows.features.why },
           {
-            group: roomNames
-              .filter((name) => name !== room)
-              .flatMap((name) => [`@/rooms/${name}/components/**`, `@/rooms/${name}/actions`]),
-            message: 'rooms do not import each other’s insides',
+            group: featureNames
+              .filter((name) => name !== feature)
+              .flatMap((name) => [`@/features/${name}/components/**`, `@/features/${name}/actions`]),
+            message: 'features do not import each other’s insides',
           },
         ],
       },
@@ -74,7 +74,7 @@ const config = [
     },
   },
   ...arrowRules,
-  ...roomRules,
+  ...featureRules,
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],

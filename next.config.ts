@@ -19,6 +19,8 @@ const config: NextConfig = {
   outputFileTracingRoot: import.meta.dirname,
   serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs'],
   experimental: { optimizePackageImports: ['@chakra-ui/react'] },
+  // What the workroom's page was called before.
+  redirects: async () => [{ source: '/house/:path*', destination: '/workroom/:path*', permanent: true }],
   headers: async () => [
     { source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) },
   ],

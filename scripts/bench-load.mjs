@@ -90,9 +90,9 @@ async function measure(base, orders) {
     'lines of a cloth': '/api/batches/waiting?cloth=5',
     'customers as typed': '/api/customers?q=berth+1',
     'lay a file': '/batches/file',
-    house: '/house',
-    'a kind of one’s own': '/house/kinds/1',
-    'new kind': '/house/kinds/new',
+    workroom: '/workroom',
+    'a kind of one’s own': '/workroom/kinds/1',
+    'new kind': '/workroom/kinds/new',
     'measure guides': '/guide',
   };
   say(

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation';
-import { idFrom } from '@/rooms/ids';
+import { idFrom } from '@/features/commands/ids';
 
 /** A record's id out of the address; anything else is a page that is not there. */
 export function readId(text: string): number {

@@ -341,7 +341,7 @@ export const DEMO_BATCHES = [
 
 const FIRST_NO = 201;
 
-/** The kind that only this house makes: it is `own-1` in the orders. */
+/** The kind that only this workroom makes: it is `own-1` in the orders. */
 const HEADREST: CoverKind = {
   id: '',
   letter: '',

@@ -3,7 +3,7 @@ import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
 import { schema, type Database, type Transaction } from '.';
 
 export interface OwnKinds {
-  /** Every version of the house's own kinds. */
+  /** Every version of the workroom's own kinds. */
   own: CoverKind[];
   /** Ids of kinds that are no longer offered. */
   withdrawn: string[];
@@ -12,7 +12,7 @@ export interface OwnKinds {
 /** How an own kind is called in orders. */
 export const ownKindId = (id: number): string => `own-${id}`;
 
-/** The house's own kinds, all versions. */
+/** The workroom's own kinds, all versions. */
 export async function ownKinds(db: Database | Transaction): Promise<OwnKinds> {
   const rows = await db
     .select({
@@ -30,7 +30,7 @@ export async function ownKinds(db: Database | Transaction): Promise<OwnKinds> {
   };
 }
 
-/** All kinds, built-in and the house's own. */
+/** All kinds, built-in and the workroom's own. */
 export async function loadKindBook(db: Database | Transaction): Promise<KindBook> {
   const { own, withdrawn } = await ownKinds(db);
   return kindBook(own, withdrawn);

@@ -279,7 +279,7 @@ export const lineParts = pgTable(
   ],
 );
 
-/** The house's own cover kinds. Every save adds a version; orders keep the version that they were made with. */
+/** The workroom's own cover kinds. Every save adds a version; orders keep the version that they were made with. */
 export const kinds = pgTable('kinds', {
   id: id(),
   /** The newest version. */

@@ -9,7 +9,7 @@ import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import { system } from './theme';
 
-const RoomToaster = dynamic(() => import('./room-toaster'), { ssr: false });
+const Toasts = dynamic(() => import('./toasts'), { ssr: false });
 
 /** The theme without its global styles: these are the style sheet that the build writes (theme-css.ts). */
 const themeOfPage = { ...system, _global: [], _config: { ...system._config, disableLayers: true } };
@@ -50,7 +50,7 @@ export function Provider({ nonce, children }: { nonce: string | undefined; child
       <ChakraProvider value={themeOfPage}>
         <ThemeProvider attribute="class" disableTransitionOnChange {...(nonce && { nonce })}>
           {children}
-          <RoomToaster />
+          <Toasts />
         </ThemeProvider>
       </ChakraProvider>
     </StyleRegistry>

@@ -11,7 +11,7 @@ const ROOMS = [
   { href: '/orders', label: 'Orders' },
   { href: '/cloth', label: 'Cloth' },
   { href: '/batches', label: 'Batches' },
-  { href: '/house', label: 'House' },
+  { href: '/workroom', label: 'Workroom' },
 ];
 
 /** The frame of every page: name, rooms, and a tape measure along the edge. */

@@ -1,5 +1,5 @@
 import { kindBook } from '@/core/covers';
-import { checkSheet } from '@/rooms/orders/sheet';
+import { checkSheet } from '@/features/orders/sheet';
 import readSheet from './sheet-worker';
 import type { SheetAnswer, SheetQuestion } from './sheet-pool';
 
@@ -8,12 +8,12 @@ import type { SheetAnswer, SheetQuestion } from './sheet-pool';
 async function answer(question: SheetQuestion): Promise<SheetAnswer> {
   if (question.ask === 'read') return { is: 'read', sheet: await readSheet({ bytes: question.bytes }) };
   const { sheet, fields, room, isPartial } = question;
-  const { own, withdrawn, cloths, clothIds, house, usualDue } = room;
+  const { own, withdrawn, cloths, clothIds, workroom, usualDue } = room;
   const whole = {
     kinds: kindBook(own, withdrawn),
     cloths: new Map(cloths),
     clothIds: new Map(clothIds),
-    house,
+    workroom,
     usualDue,
   };
   return { is: 'checked', checked: checkSheet(sheet, fields, whole, isPartial) };

@@ -4,8 +4,8 @@ import type { Cloth } from '@/core/cloth';
 import type { CoverKind } from '@/core/covers';
 import type { Sheet } from '@/core/files/order-sheet';
 import { refuse, type Result } from '@/core/result';
-import type { HouseRules } from '@/rooms/house/form';
-import type { CheckedSheet } from '@/rooms/orders/sheet';
+import type { WorkroomRules } from '@/features/workroom/form';
+import type { CheckedSheet } from '@/features/orders/sheet';
 
 /** What a sheet is checked against, as it goes to another process. */
 export interface SheetRoomData {
@@ -13,7 +13,7 @@ export interface SheetRoomData {
   withdrawn: string[];
   cloths: [id: string, cloth: Cloth][];
   clothIds: [name: string, id: string][];
-  house: HouseRules;
+  workroom: WorkroomRules;
   usualDue: string;
 }
 

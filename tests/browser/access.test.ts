@@ -52,8 +52,8 @@ test.each([
   '/batches/file',
   '/guide',
   '/guide/boxed-cushion',
-  '/house',
-  '/house/kinds/new',
+  '/workroom',
+  '/workroom/kinds/new',
 ])('%s keeps to WCAG 2.2 AA by light and in the dark', async (path) => {
   for (const value of ['light', 'dark']) {
     await me.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value }]);

@@ -60,7 +60,7 @@ describe('from nothing to a costed lay', () => {
     await me.sees('Say who the order is for.');
     await me.sees('Width is needed.');
     await me.sees('Choose the cloth.');
-    await me.type('Customer', 'The Ferry House');
+    await me.type('Customer', 'The Ferry Workroom');
     await me.type('How many', '4');
     await me.type('Width', '17 1/2');
     await me.type('Height', '17½');
@@ -84,7 +84,7 @@ describe('from nothing to a costed lay', () => {
     await me.sees('Rushes 20');
     await me.press('Save order');
     await me.sees('The order is saved.');
-    await me.sees('The Ferry House');
+    await me.sees('The Ferry Workroom');
     await me.sees('4 envelope cushions, 1 boxed cushion with a zip panel');
   });
 
@@ -133,7 +133,7 @@ describe('from nothing to a costed lay', () => {
     expect(text).toMatch(/(at most|less than) \d+\.\d % too long|no shorter lay is possible/);
     expect(text).toMatch(/By hand/);
     // The two equal orders bear the same cost to the cent, or differ by one.
-    const costs = [...text.matchAll(/The Ferry House ≈? ?\d[^%]*% £(\d+\.\d\d)/g)].map(([, cost]) =>
+    const costs = [...text.matchAll(/The Ferry Workroom ≈? ?\d[^%]*% £(\d+\.\d\d)/g)].map(([, cost]) =>
       Math.round(Number(cost) * 100),
     );
     expect(costs).toHaveLength(2);
@@ -296,12 +296,12 @@ describe('from nothing to a costed lay', () => {
 describe('two people at one order', () => {
   test('the second is told, loses nothing, and chooses', async () => {
     await me.go('/orders/new');
-    await me.type('Customer', 'Shared House');
+    await me.type('Customer', 'Shared Workroom');
     await me.type('Width', '15');
     await me.type('Height', '15');
     await me.choose('Face cloth', 'Rushes');
     await me.press('Save order');
-    await me.sees('Shared House');
+    await me.sees('Shared Workroom');
     const path = await me.page.$$eval('a', (links) =>
       links.find((link) => link.innerText.trim() === '203')!.getAttribute('href')!,
     );
@@ -359,8 +359,8 @@ describe('looks', () => {
         '/batches/1/sewing',
         '/batches/file',
         '/orders/import',
-        '/house',
-        '/house/kinds/new',
+        '/workroom',
+        '/workroom/kinds/new',
         '/guide',
         '/guide/bolster',
       ]) {

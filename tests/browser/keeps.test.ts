@@ -187,7 +187,7 @@ describe('the whole workroom', () => {
     const before = await contents(app.data);
     const made = script('backup', file, '--data', app.data);
     expect([made.status, made.stderr]).toEqual([0, '']);
-    await me.go('/house');
+    await me.go('/workroom');
     await me.sees('Last made');
     const other = join(process.cwd(), '.local', 'keeps-other');
     rmSync(other, { recursive: true, force: true });
@@ -205,7 +205,7 @@ describe('the whole workroom', () => {
   });
 
   test('is backed up from the screen, too, and the backup can be taken along', async () => {
-    await me.go('/house');
+    await me.go('/workroom');
     await me.press('Back up now');
     await me.sees('Take the newest along');
     const answer = await fetch(`${app.url}/api/backup`);

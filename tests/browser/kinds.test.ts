@@ -6,7 +6,7 @@ import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
 
-// Kinds of the house's own, orders from a sheet, and what a line decides, as a person does it in the browser.
+// Kinds of the workroom's own, orders from a sheet, and what a line decides, as a person does it in the browser.
 
 const app = new App(join(process.cwd(), '.local', 'test-app-kinds'), 3188);
 const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
@@ -32,15 +32,15 @@ afterAll(async () => {
   await app.stop();
 });
 
-describe('the house', () => {
+describe('the workroom', () => {
   test('its rules start new lines; a slip is told at the field', async () => {
-    await me.go('/house');
+    await me.go('/workroom');
     await me.sees('None yet');
     await me.type('Seam allowance', 'much');
     await me.sees('“much” is not a length.');
     await me.type('Seam allowance', '3/8');
     await me.press('Save rules');
-    await me.sees('The house’s rules are saved.');
+    await me.sees('The workroom’s rules are saved.');
     await me.go('/orders/new');
     await me.type('Width', '16');
     await me.type('Height', '16');
@@ -48,7 +48,7 @@ describe('the house', () => {
   });
 
   test('a kind is built from nothing: each fault at its formula, the cover made beside', async () => {
-    await me.go('/house/kinds/new');
+    await me.go('/workroom/kinds/new');
     await me.type('Name', 'Lifebelt cover');
     await me.type('In a sentence', 'Two faces and a strap.');
     await me.press('Add a sum');
@@ -87,7 +87,7 @@ describe('the house', () => {
     await me.sees('24 / 2 + 2 = 14');
     await me.press('Save order');
     await me.sees('2 lifebelt cover');
-    await me.go('/house/kinds/1');
+    await me.go('/workroom/kinds/1');
     await me.type('Sums, 1, Is', 'height / 2 + inch(5)');
     await me.press('Save kind');
     await me.sees('is saved as version 2.');
@@ -99,14 +99,14 @@ describe('the house', () => {
   });
 
   test('it goes out as a file and comes in again; a strange file is refused', async () => {
-    await me.go('/house/kinds/1');
+    await me.go('/workroom/kinds/1');
     const href = await me.page.$eval('a[download$=".json"]', (link) => link.getAttribute('href')!);
     const text = decodeURIComponent(href.slice(href.indexOf(',') + 1));
     expect(JSON.parse(text)).toMatchObject({ format: 'jolly-bolt/cover-kind', kind: { name: 'Lifebelt cover' } });
     const [good, bad] = [join(folder, 'kind.json'), join(folder, 'bad.json')];
     writeFileSync(good, text.replaceAll('Lifebelt cover', 'Lifebelt bag'));
     writeFileSync(bad, '{"format":"something else"}');
-    await me.go('/house');
+    await me.go('/workroom');
     await me.give('File of a kind', bad);
     await me.sees('“bad.json” was not taken in.');
     await me.give('File of a kind', good);
@@ -183,7 +183,7 @@ describe('orders from a sheet', () => {
     await me.go('/orders/import');
     await me.give('Sheet with orders', file);
     await me.sees('0 good rows make 0 orders');
-    await me.sees('“Tent” is not a kind of cover that this house knows.');
+    await me.sees('“Tent” is not a kind of cover that this workroom knows.');
     await me.sees('This cell holds a formula; write its value instead.');
     await me.type('Row 3, Kind', 'Floor cushion');
     await me.sees('2 good rows make 1 order');

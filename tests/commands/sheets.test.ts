@@ -1,7 +1,7 @@
 import JSZip from 'jszip';
 import { expect, test } from 'vitest';
 import { BUILT_IN } from '@/core/covers';
-import { USUAL_RULES } from '@/rooms/house/form';
+import { USUAL_RULES } from '@/features/workroom/form';
 import { checkSheetApart, readSheetFile, type SheetRoomData } from '@/work/sheet-pool';
 
 // Files are read in processes of their own: needs the bundles in dist/.
@@ -46,7 +46,7 @@ test('rows are checked apart, and a check that is called off ends', async () => 
     withdrawn: [],
     cloths: [],
     clothIds: [],
-    house: USUAL_RULES,
+    workroom: USUAL_RULES,
     usualDue: '2027-03-01',
   };
   const rows = Array.from({ length: 40 }, () => ['Mill', BUILT_IN.current[0]!.name, '999999', '12']);

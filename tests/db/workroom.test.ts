@@ -3,7 +3,7 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
-import type { Answer } from '@/rooms/answer';
+import type { Answer } from '@/features/commands/answer';
 import {
   approveBatch,
   createBatch,
@@ -12,18 +12,18 @@ import {
   markCut,
   removeLine,
   stopLays,
-} from '@/rooms/batches/actions';
-import { batchLines, getBatch, listBatches } from '@/rooms/batches/queries';
-import { deleteCloth, saveCloth } from '@/rooms/cloths/actions';
-import { EMPTY_CLOTH } from '@/rooms/cloths/form';
-import { getCloth, listCloths } from '@/rooms/cloths/queries';
-import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/rooms/orders/actions';
-import { getOrder, listOrders as pageOfOrders, type OrderQuery } from '@/rooms/orders/queries';
-import { importKind, saveKind, saveRules, withdrawKind } from '@/rooms/house/actions';
-import { EMPTY_KIND, usualDue } from '@/rooms/house/form';
-import { getOwnKind, houseRules, listOwnKinds } from '@/rooms/house/queries';
-import { importSheet } from '@/rooms/orders/import';
-import { getLays } from '@/rooms/table/queries';
+} from '@/features/batches/actions';
+import { batchLines, getBatch, listBatches } from '@/features/batches/queries';
+import { deleteCloth, saveCloth } from '@/features/cloth/actions';
+import { EMPTY_CLOTH } from '@/features/cloth/form';
+import { getCloth, listCloths } from '@/features/cloth/queries';
+import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/features/orders/actions';
+import { getOrder, listOrders as pageOfOrders, type OrderQuery } from '@/features/orders/queries';
+import { importKind, saveKind, saveRules, withdrawKind } from '@/features/workroom/actions';
+import { EMPTY_KIND, usualDue } from '@/features/workroom/form';
+import { getOwnKind, workroomRules, listOwnKinds } from '@/features/workroom/queries';
+import { importSheet } from '@/features/orders/import';
+import { getLays } from '@/features/table/queries';
 import { cutList } from '@/core/cutlist';
 import { kindToJson } from '@/core/files';
 import { loadKindBook } from '@/db/kinds';
@@ -32,7 +32,7 @@ import { findFaults, readJob } from '@/core/lay';
 import { layBatch } from '@/work/lay-batch';
 import { closePool } from '@/work/pool';
 import { KINDS } from '@/core/covers';
-import { emptyLine, readLineForm } from '@/rooms/orders/form';
+import { emptyLine, readLineForm } from '@/features/orders/form';
 import { lineForm, orderForm } from '../support/forms';
 
 let db: Database;
@@ -226,7 +226,7 @@ describe('orders', () => {
   test('copy, delete and undo', async () => {
     const id = await newOrder([lineForm(cloth), lineForm(cloth, { qty: '2' })]);
     const copy = value(await copyOrder(id)).id;
-    expect((await getOrder(copy))!.form).toMatchObject({ due: usualDue(await houseRules()), lines: [{ qty: '3' }, { qty: '2' }] }); // prettier-ignore
+    expect((await getOrder(copy))!.form).toMatchObject({ due: usualDue(await workroomRules()), lines: [{ qty: '3' }, { qty: '2' }] }); // prettier-ignore
     value(await deleteOrder(id));
     expect((await listOrders({})).map((order) => order.id)).toEqual([copy]);
     expect((await batchLines(null)).lines).toHaveLength(2);
@@ -236,14 +236,14 @@ describe('orders', () => {
   });
 
   test('are found by number, customer, notes and kind; a percent sign is only a sign', async () => {
-    await newOrder([lineForm(cloth)], { customer: 'Quay House', notes: 'window seat 100% wool' });
+    await newOrder([lineForm(cloth)], { customer: 'Quay Workroom', notes: 'window seat 100% wool' });
     await newOrder([lineForm(cloth, { kind: 'zip-cushion', fit: 'snug' })], { customer: 'Mill Race Players' });
     const find = async (search: string) => (await listOrders({ search })).map(({ customer }) => customer);
-    expect(await find('quay')).toEqual(['Quay House']);
+    expect(await find('quay')).toEqual(['Quay Workroom']);
     expect(await find('zip')).toEqual(['Mill Race Players']);
-    expect(await find('window wool')).toEqual(['Quay House']);
-    expect(await find('100%')).toEqual(['Quay House']);
-    expect(await find('%')).toEqual(['Quay House']);
+    expect(await find('window wool')).toEqual(['Quay Workroom']);
+    expect(await find('100%')).toEqual(['Quay Workroom']);
+    expect(await find('%')).toEqual(['Quay Workroom']);
     expect(await find('202')).toEqual(['Mill Race Players']);
     expect(await find(`'; DROP TABLE orders; --`)).toEqual([]);
   });
@@ -605,7 +605,7 @@ describe('the demo workroom', () => {
   });
 });
 
-describe('kinds of the house’s own', () => {
+describe('kinds of the workroom’s own', () => {
   const pennant = {
     ...EMPTY_KIND,
     name: 'Pennant',
@@ -677,10 +677,10 @@ describe('kinds of the house’s own', () => {
   });
 });
 
-describe('the house’s rules', () => {
+describe('the workroom’s rules', () => {
   test('start new lines; slips in them are told at the field and change nothing', async () => {
     value(await saveRules({ units: 'mm', seam: '1', hem: '3', fit: 'snug', grain: 'straight', dueDays: '10' }));
-    const rules = await houseRules();
+    const rules = await workroomRules();
     expect(emptyLine(KINDS[0]!, rules)).toMatchObject({ fit: 'snug', typed: { seam: '1', hem: '3' } });
     expect(emptyLine(KINDS[0]!, rules, 'in').typed).toEqual({ seam: '1 cm', hem: '3 cm' });
     expect(
@@ -693,7 +693,7 @@ describe('the house’s rules', () => {
       'seam',
       'dueDays',
     ]);
-    expect(await houseRules()).toEqual(rules);
+    expect(await workroomRules()).toEqual(rules);
   });
 });
 
@@ -730,7 +730,7 @@ describe('orders from a sheet', () => {
   const columns = ['Order', 'Customer', 'Kind', 'How many', 'Width', 'Height', 'Hem', 'Cloth'];
   const fields = ['order', 'customer', 'kind', 'qty', 'value:width', 'value:height', 'value:hem', 'cloth:face'];
   const row = (order: string, width: string, rest: Partial<Record<number, string>> = {}) =>
-    [order, 'The Lock House', 'Envelope cushion', '2', width, '17', '1/4 + 1/2', 'test reed'].map(
+    [order, 'The Lock Workroom', 'Envelope cushion', '2', width, '17', '1/4 + 1/2', 'test reed'].map(
       (cell, i) => rest[i] ?? cell,
     );
 

@@ -1,5 +1,5 @@
 import { kindById } from '@/core/covers';
-import { emptyLine, type LineForm, type OrderForm } from '@/rooms/orders/form';
+import { emptyLine, type LineForm, type OrderForm } from '@/features/orders/form';
 
 /** A line as somebody would type it. */
 export const lineForm = (cloth: number, rest: Partial<LineForm> = {}): LineForm => ({

@@ -1,9 +1,9 @@
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { connect, type Database } from '@/db';
-import type { Answer } from '@/rooms/answer';
-import { saveCloth } from '@/rooms/cloths/actions';
-import { EMPTY_CLOTH } from '@/rooms/cloths/form';
+import type { Answer } from '@/features/commands/answer';
+import { saveCloth } from '@/features/cloth/actions';
+import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { closePool } from '@/work/pool';
 
 /** What an action gave; a refusal fails the test. */

@@ -2,9 +2,9 @@ import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { BatchesList } from '@/rooms/batches/components/batches-list';
-import { countWaiting, listBatches } from '@/rooms/batches/queries';
-import { queryText } from '@/rooms/texts';
+import { BatchesList } from '@/features/batches/components/batches-list';
+import { countWaiting, listBatches } from '@/features/batches/queries';
+import { queryText } from '@/features/commands/texts';
 import { EmptyState, PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';

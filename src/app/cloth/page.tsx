@@ -1,12 +1,12 @@
-import { lookOf } from '@/rooms/cloths/look';
+import { lookOf } from '@/features/cloth/look';
 import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { printMoney } from '@/core/cost';
 import { printLength, STYLES } from '@/core/length';
-import { ClothTable, type ClothListRow } from '@/rooms/cloths/components/cloth-table';
-import { dropText, listCloths } from '@/rooms/cloths/queries';
+import { ClothTable, type ClothListRow } from '@/features/cloth/components/cloth-table';
+import { dropText, listCloths } from '@/features/cloth/queries';
 import { EmptyState, PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';

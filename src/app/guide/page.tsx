@@ -1,9 +1,9 @@
 import { Button } from '@chakra-ui/react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { GuideList } from '@/rooms/house/components/guide';
+import { GuideList } from '@/features/workroom/components/guide';
 import { kindBook } from '@/core/covers';
-import { kindsForForms } from '@/rooms/house/queries';
+import { kindsForForms } from '@/features/workroom/queries';
 import { PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';

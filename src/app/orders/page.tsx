@@ -2,8 +2,8 @@ import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { OrderSearch } from '@/rooms/orders/components/order-search';
-import { OrdersTable } from '@/rooms/orders/components/orders-table';
+import { OrderSearch } from '@/features/orders/components/order-search';
+import { OrdersTable } from '@/features/orders/components/orders-table';
 import {
   countText,
   ORDER_SORTS,
@@ -11,9 +11,9 @@ import {
   STATUS_LABELS,
   type OrderSort,
   type OrderStatus,
-} from '@/rooms/orders/status';
-import { listOrders } from '@/rooms/orders/queries';
-import { queryText } from '@/rooms/texts';
+} from '@/features/orders/status';
+import { listOrders } from '@/features/orders/queries';
+import { queryText } from '@/features/commands/texts';
 import { EmptyState, PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';

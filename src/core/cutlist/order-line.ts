@@ -9,7 +9,7 @@ export type Matching = 'none' | 'alike' | 'centred';
 export interface OrderLine {
   id: string;
   kind: string;
-  /** Of a house's own kind: the version that the line was made with; the current one where it is left out. */
+  /** Of a workroom's own kind: the version that the line was made with; the current one where it is left out. */
   kindVersion?: number;
   qty: number;
   measures: Record<string, Nm>;

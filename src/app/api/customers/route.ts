@@ -1,5 +1,5 @@
-import { proposeCustomers } from '@/rooms/orders/queries';
-import { queryText } from '@/rooms/texts';
+import { proposeCustomers } from '@/features/orders/queries';
+import { queryText } from '@/features/commands/texts';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { BatchPage } from '@/rooms/batches/components/batch-page';
-import { getBatch } from '@/rooms/batches/queries';
+import { BatchPage } from '@/features/batches/components/batch-page';
+import { getBatch } from '@/features/batches/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Batch' };

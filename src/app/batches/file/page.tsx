@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { LayFile } from '@/rooms/batches/components/lay-file';
+import { LayFile } from '@/features/batches/components/lay-file';
 
 export const metadata: Metadata = { title: 'Lay a file' };
 

@@ -2,8 +2,8 @@ import { Button } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { NewBatch } from '@/rooms/batches/components/new-batch';
-import { batchLines } from '@/rooms/batches/queries';
+import { NewBatch } from '@/features/batches/components/new-batch';
+import { batchLines } from '@/features/batches/queries';
 import { EmptyState } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { ClothFormView } from '@/rooms/cloths/components/cloth-form';
-import { getCloth } from '@/rooms/cloths/queries';
+import { ClothFormView } from '@/features/cloth/components/cloth-form';
+import { getCloth } from '@/features/cloth/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Cloth' };

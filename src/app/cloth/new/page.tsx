@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { ClothFormView } from '@/rooms/cloths/components/cloth-form';
-import { EMPTY_CLOTH } from '@/rooms/cloths/form';
+import { ClothFormView } from '@/features/cloth/components/cloth-form';
+import { EMPTY_CLOTH } from '@/features/cloth/form';
 
 export const metadata: Metadata = { title: 'New cloth' };
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { kindBook } from '@/core/covers';
-import { GuideSheet } from '@/rooms/house/components/guide';
-import { kindsForForms } from '@/rooms/house/queries';
+import { GuideSheet } from '@/features/workroom/components/guide';
+import { kindsForForms } from '@/features/workroom/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Measure guide' };

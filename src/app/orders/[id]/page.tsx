@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { houseRules, kindsForForms } from '@/rooms/house/queries';
-import { OrderFormView } from '@/rooms/orders/components/order-form';
-import { clothChoices, getOrder } from '@/rooms/orders/queries';
+import { workroomRules, kindsForForms } from '@/features/workroom/queries';
+import { OrderFormView } from '@/features/orders/components/order-form';
+import { clothChoices, getOrder } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
 
@@ -14,10 +14,10 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 
 export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [order, cloths, house, kinds] = await Promise.all([
+  const [order, cloths, workroom, kinds] = await Promise.all([
     getOrder(id),
     clothChoices(),
-    houseRules(),
+    workroomRules(),
     kindsForForms(),
   ]);
   if (!order || order.isDeleted) notFound();
@@ -27,7 +27,7 @@ export default async function OrderPage({ params }: { params: Promise<{ id: stri
       edited={order}
       initial={order.form}
       cloths={cloths}
-      house={house}
+      workroom={workroom}
       {...kinds}
     />
   );

@@ -1,23 +1,23 @@
 import type { Metadata } from 'next';
 import { KINDS } from '@/core/covers';
-import { usualDue } from '@/rooms/house/form';
-import { houseRules, kindsForForms } from '@/rooms/house/queries';
-import { OrderFormView } from '@/rooms/orders/components/order-form';
-import { emptyLine } from '@/rooms/orders/form';
-import { clothChoices } from '@/rooms/orders/queries';
+import { usualDue } from '@/features/workroom/form';
+import { workroomRules, kindsForForms } from '@/features/workroom/queries';
+import { OrderFormView } from '@/features/orders/components/order-form';
+import { emptyLine } from '@/features/orders/form';
+import { clothChoices } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New order' };
 
 export default async function NewOrderPage() {
-  const [cloths, house, kinds] = await Promise.all([clothChoices(), houseRules(), kindsForForms()]);
-  const due = usualDue(house);
+  const [cloths, workroom, kinds] = await Promise.all([clothChoices(), workroomRules(), kindsForForms()]);
+  const due = usualDue(workroom);
   return (
     <OrderFormView
       edited={null}
-      initial={{ customer: '', due, units: house.units, notes: '', lines: [emptyLine(KINDS[0]!, house)] }}
+      initial={{ customer: '', due, units: workroom.units, notes: '', lines: [emptyLine(KINDS[0]!, workroom)] }}
       cloths={cloths}
-      house={house}
+      workroom={workroom}
       {...kinds}
     />
   );

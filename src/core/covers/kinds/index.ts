@@ -62,7 +62,7 @@ export interface KindBook {
   find(id: string, version?: number): CoverKind | undefined;
 }
 
-/** The built-in kinds and a house's own: `own` holds every version that is needed, the current ones marked by being the highest. */
+/** The built-in kinds and a workroom's own: `own` holds every version that is needed, the current ones marked by being the highest. */
 export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly string[] = []): KindBook {
   const newest = (id: string) =>
     own
@@ -77,7 +77,7 @@ export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly str
   };
 }
 
-/** The book of a house without kinds of its own. */
+/** The book of a workroom without kinds of its own. */
 export const BUILT_IN: KindBook = kindBook();
 
 /** The built-in kind of that id, or undefined. */

@@ -1,5 +1,5 @@
-import { idFrom } from '@/rooms/ids';
-import { linesOfCloth } from '@/rooms/batches/queries';
+import { idFrom } from '@/features/commands/ids';
+import { linesOfCloth } from '@/features/batches/queries';
 
 export const dynamic = 'force-dynamic';
 

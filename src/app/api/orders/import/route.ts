@@ -1,6 +1,6 @@
 import { readBody } from '@/app/api/body';
-import { importSheet } from '@/rooms/orders/import';
-import { readImport } from '@/rooms/orders/rules';
+import { importSheet } from '@/features/orders/import';
+import { readImport } from '@/features/orders/rules';
 
 const MOST_BYTES = 40_000_000;
 

@@ -1,4 +1,4 @@
-import { templateSheet } from '@/rooms/orders/template';
+import { templateSheet } from '@/features/orders/template';
 
 /** A sheet to fill in: `?as=csv` or `?as=xlsx`. */
 export async function GET(request: Request) {

@@ -2,9 +2,9 @@ import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { getBatch } from '@/rooms/batches/queries';
-import { PrintSheet } from '@/rooms/table/components/print-sheet';
-import { getLays } from '@/rooms/table/queries';
+import { getBatch } from '@/features/batches/queries';
+import { PrintSheet } from '@/features/table/components/print-sheet';
+import { getLays } from '@/features/table/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Sheets' };

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { lineIdsByOrder } from '@/rooms/batches/queries';
-import { kindsForForms } from '@/rooms/house/queries';
-import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
-import { clothChoices, clothsOf, getOrders } from '@/rooms/orders/queries';
+import { lineIdsByOrder } from '@/features/batches/queries';
+import { kindsForForms } from '@/features/workroom/queries';
+import { SewingSheets } from '@/features/orders/components/sewing-sheet';
+import { clothChoices, clothsOf, getOrders } from '@/features/orders/queries';
 import { dueText } from '@/ui/days';
 
 export const dynamic = 'force-dynamic';

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { kindsForForms } from '@/rooms/house/queries';
-import { SewingSheets } from '@/rooms/orders/components/sewing-sheet';
-import { clothChoices, clothsOf, getOrder } from '@/rooms/orders/queries';
+import { kindsForForms } from '@/features/workroom/queries';
+import { SewingSheets } from '@/features/orders/components/sewing-sheet';
+import { clothChoices, clothsOf, getOrder } from '@/features/orders/queries';
 import { dueText } from '@/ui/days';
 
 export const dynamic = 'force-dynamic';

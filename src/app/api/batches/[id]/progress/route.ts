@@ -1,5 +1,5 @@
 import { readId } from '@/app/params';
-import { batchProgress } from '@/rooms/batches/queries';
+import { batchProgress } from '@/features/batches/queries';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { getBatch } from '@/rooms/batches/queries';
-import { TablePage } from '@/rooms/table/components/table-page';
-import { getLay } from '@/rooms/table/queries';
+import { getBatch } from '@/features/batches/queries';
+import { TablePage } from '@/features/table/components/table-page';
+import { getLay } from '@/features/table/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Table' };

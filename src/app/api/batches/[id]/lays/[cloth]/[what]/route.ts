@@ -1,5 +1,5 @@
 import { readId } from '@/app/params';
-import { layDocument } from '@/rooms/table/queries';
+import { layDocument } from '@/features/table/queries';
 
 export const dynamic = 'force-dynamic';
 

@@ -1,0 +1,37 @@
+import { Button, Stack } from '@chakra-ui/react';
+import { format } from 'date-fns';
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { BackupPanel } from '@/features/workroom/components/backup-panel';
+import { WorkroomRulesForm } from '@/features/workroom/components/workroom-rules';
+import { OwnKinds } from '@/features/workroom/components/own-kinds';
+import { workroomRules, lastBackup, listOwnKinds } from '@/features/workroom/queries';
+import { newestBackup } from '@/work/backup';
+import { PageHead } from '@/ui/page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Workroom' };
+
+const sizeText = (bytes: number) =>
+  bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
+export default async function WorkroomPage() {
+  const [rules, kinds, last] = await Promise.all([workroomRules(), listOwnKinds(), lastBackup()]);
+  return (
+    <>
+      <PageHead title="Workroom" about="What new orders start with, and the covers that only this workroom makes">
+        <Button asChild variant="outline">
+          <Link href="/guide">Measure guide</Link>
+        </Button>
+      </PageHead>
+      <Stack gap="5">
+        <WorkroomRulesForm initial={rules} />
+        <OwnKinds kinds={kinds} />
+        <BackupPanel
+          last={last && { at: format(last.at, "EEEE d MMMM yyyy 'at' HH:mm"), size: sizeText(last.bytes) }}
+          canTake={newestBackup() !== null}
+        />
+      </Stack>
+    </>
+  );
+}

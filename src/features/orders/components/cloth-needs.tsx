@@ -1,0 +1,128 @@
+'use client';
+
+import { Box, Heading, Text } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
+import { useWatch, type Control } from 'react-hook-form';
+import { printMoney } from '@/core/cost';
+import type { Units } from '@/core/length';
+import { Flash } from '@/ui/flash';
+import { Fractions } from '@/ui/fraction';
+import { Panel } from '@/ui/page';
+import { longLength } from '@/ui/words';
+import type { OrderForm } from '../form';
+import type { NeedsAnswer, NeedsQuestion } from './cloth-needs.worker';
+import { useOrder } from './order-context';
+
+/** Typing rests for so many milliseconds before the order is laid again. */
+const REST = 250;
+
+/** What the order would take of each cloth, laid by itself while it is typed. */
+export function ClothNeeds({ control, units }: { control: Control<OrderForm>; units: Units }) {
+  const answer = useNeeds(control, units);
+  if (!answer || answer.needs.length === 0) return null;
+  const { needs, leftOut, isFirst } = answer;
+  return (
+    <Panel>
+      <Heading as="h2" fontSize="lg" mb="1">
+        The cloth it takes by itself
+      </Heading>
+      <Text color="fg.muted" mb="3">
+        {isFirst
+          ? 'A first lay; a better one is being looked for.'
+          : 'Laid in a moment; in a batch it mostly takes less.'}
+        {leftOut > 0 && ` ${leftOut === 1 ? 'One line is' : `${leftOut} lines are`} not in it yet.`}
+      </Text>
+      <Box
+        as="table"
+        css={{
+          '& td, & th': { padding: '4px 28px 4px 0', textAlign: 'left', verticalAlign: 'top' },
+          '& tbody tr': { borderTop: '1px solid var(--chakra-colors-border-muted)' },
+        }}
+      >
+        <thead>
+          <tr>
+            {['Cloth', 'Pieces and strips', 'Used', 'To buy', 'Cost'].map((name) => (
+              <th key={name}>{name}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {needs.map(({ cloth, name, pieces, unplaced, used, bought, cost, currency }) => (
+            <tr key={cloth}>
+              <td>{name}</td>
+              <td>{pieces}</td>
+              {[longLength(used, units), longLength(bought, units)].map((length, k) => (
+                <Box as="td" key={k} fontWeight={k === 1 ? '700' : undefined}>
+                  <Flash value={length}>
+                    <Fractions>{length}</Fractions>
+                  </Flash>
+                </Box>
+              ))}
+              <td>
+                {printMoney(cost, currency)}
+                {unplaced > 0 && `, without ${unplaced} that it is not wide enough for`}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Panel>
+  );
+}
+
+/** A worker that is busy with an older question hears nothing: it is given up for one that stands ready. */
+class Layers {
+  private busy = false;
+  private worker = this.made();
+  private spare = this.made();
+
+  constructor(private readonly hear: (answer: NeedsAnswer) => void) {}
+
+  private made(): Worker {
+    const made = new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' });
+    made.onmessage = ({ data }: MessageEvent<NeedsAnswer>) => {
+      if (!data.isFirst) this.busy = false;
+      this.hear(data);
+    };
+    return made;
+  }
+
+  ask(question: NeedsQuestion) {
+    if (this.busy) {
+      this.worker.terminate();
+      this.worker = this.spare;
+      this.spare = this.made();
+    }
+    this.busy = true;
+    this.worker.postMessage(question);
+  }
+
+  end() {
+    this.worker.terminate();
+    this.spare.terminate();
+  }
+}
+
+/** The last answer stays to be seen while the next is worked out. */
+function useNeeds(control: Control<OrderForm>, units: Units): NeedsAnswer | null {
+  const lines = useWatch({ control, name: 'lines' });
+  const { cloths, own, withdrawn } = useOrder();
+  const layers = useRef<Layers>(null);
+  const run = useRef(0);
+  const [answer, setAnswer] = useState<NeedsAnswer | null>(null);
+  useEffect(() => {
+    const made = new Layers((answer) => {
+      if (answer.run === run.current) setAnswer(answer);
+    });
+    layers.current = made;
+    return () => made.end();
+  }, []);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      run.current++;
+      layers.current?.ask({ run: run.current, lines, units, room: { cloths, own, withdrawn } });
+    }, REST);
+    return () => clearTimeout(timer);
+  }, [lines, units, cloths, own, withdrawn]);
+  return answer;
+}

@@ -1,0 +1,41 @@
+import { kindBook } from '@/core/covers';
+import type { Units } from '@/core/length';
+import type { LineForm } from '../form';
+import { needJobs, needOf, type ClothNeed } from '../needs';
+import type { RoomProps } from './order-context';
+
+// Lays an order by itself away from the page: a first lay of every cloth at once, then better ones.
+
+export interface NeedsQuestion {
+  run: number;
+  lines: LineForm[];
+  units: Units;
+  room: Pick<RoomProps, 'cloths' | 'own' | 'withdrawn'>;
+}
+
+export interface NeedsAnswer {
+  run: number;
+  needs: ClothNeed[];
+  leftOut: number;
+  isFirst: boolean;
+}
+
+/** Seconds that each cloth is bettered for. */
+const SECONDS = 0.6;
+
+self.onmessage = ({ data }: MessageEvent<NeedsQuestion>) => {
+  const { run, lines, units, room } = data;
+  const tell = (answer: Omit<NeedsAnswer, 'run'>) => self.postMessage({ run, ...answer } satisfies NeedsAnswer);
+  const { jobs, leftOut } = needJobs(lines, units, {
+    kinds: kindBook(room.own, room.withdrawn),
+    cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
+  });
+  const needs = jobs.map((job) => needOf(job, { steps: 1 }));
+  tell({ needs, leftOut, isFirst: true });
+  const clock = () => performance.now();
+  const better = jobs.map((job, k) => {
+    const found = needOf(job, { clock, seconds: SECONDS });
+    return found.used < needs[k]!.used ? found : needs[k]!;
+  });
+  tell({ needs: better, leftOut, isFirst: false });
+};

@@ -1,0 +1,220 @@
+'use client';
+
+import { Grid, Link as TextLink, Stack, Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { memo } from 'react';
+import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
+import { parseLength, printBoth, type Units } from '@/core/length';
+import { Choice, TextField } from '@/ui/choice';
+import { Folded } from '@/ui/folded';
+import { LengthField, typingUnit } from '@/ui/length-field';
+import { FIT_LABELS, MATCHING_LABELS, ROLE_LABELS, rolesOf, type Change, type LineForm } from '../form';
+import type { ClothChoice } from '../queries';
+import { Directions } from './line-directions';
+import { useOrder } from './order-context';
+
+const TracedOutline = dynamic(() => import('./traced-outline').then((file) => file.TracedOutline));
+
+interface Props {
+  kind: CoverKind;
+  line: LineForm;
+  units: Units;
+  cover: TakeOff | null;
+  cloth: ClothChoice | undefined;
+  change: Change;
+  errorAt: (name: string) => string | undefined;
+  onFocusMeasure: (id: string | undefined) => void;
+}
+
+/** Props are alike when they show alike. Handlers here know nothing of the line (see Change), so an older one does the same. */
+function isAlike(a: object, b: object): boolean {
+  const [before, now] = [a, b] as Record<string, unknown>[];
+  return Object.keys({ ...before, ...now }).every((key) => {
+    const [one, other] = [before![key], now![key]];
+    if (typeof one === 'function' && typeof other === 'function') return true;
+    return Object.is(one, other) || (typeof one === 'object' && JSON.stringify(one) === JSON.stringify(other));
+  });
+}
+
+// A line has up to thirty fields; a letter in one of them draws only that one again.
+const Length = memo(LengthField, isAlike);
+const Pick = memo(Choice, isAlike);
+const Short = memo(TextField, isAlike);
+
+/** What is asked for: how many, the measures, then how it is made and of what; what is seldom asked for is folded away. */
+export function LineFields({ kind, line, units, cover, cloth, change, errorAt, onFocusMeasure }: Props) {
+  const { cloths } = useOrder();
+  const open = openOptions(kind, line.choices);
+  const field = (option: KindOption) => (
+    <OptionField
+      key={option.id}
+      option={option}
+      line={line}
+      units={units}
+      change={change}
+      error={errorAt(`typed.${option.id}`) ?? errorAt(`choices.${option.id}`)}
+    />
+  );
+  const rare = open.filter(({ isRare }) => isRare);
+  return (
+    <Stack gap="5">
+      <Grid templateColumns={`repeat(${Math.min(5, kind.measures.length + 1)}, minmax(0, 1fr))`} gap="3">
+        <Short
+          isCount
+          label="How many"
+          value={line.qty}
+          error={errorAt('qty')}
+          onChange={(qty) => change(() => ({ qty }))}
+        />
+        {kind.measures.map(({ id, label, hint, default: usual }) => (
+          <Length
+            key={id}
+            label={label}
+            hint={hint}
+            units={units}
+            {...(usual && { placeholder: placeholderOfFormula(usual) })}
+            value={line.typed[id] ?? ''}
+            error={errorAt(`typed.${id}`)}
+            onFocus={() => onFocusMeasure(id)}
+            onBlur={() => onFocusMeasure(undefined)}
+            onChange={(text) => change(({ typed }) => ({ typed: { ...typed, [id]: text } }))}
+          />
+        ))}
+      </Grid>
+      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+        <Pick
+          label="Fit"
+          value={line.fit}
+          error={errorAt('fit')}
+          choices={fitsOf(kind).map((id) => ({ id, label: FIT_LABELS[id] }))}
+          onChange={(fit) => change(() => ({ fit: fit as LineForm['fit'] }))}
+        />
+        <Pick
+          label="Sizes are"
+          value={line.measuredAs}
+          choices={[
+            { id: 'finished', label: 'of the form' },
+            { id: 'cut', label: 'an old cover’s cut edges' },
+          ]}
+          onChange={(value) => change(() => ({ measuredAs: value as LineForm['measuredAs'] }))}
+        />
+        {cloth?.cloth.repeat && (
+          <Pick
+            label="Pattern"
+            value={line.matching}
+            error={errorAt('matching')}
+            choices={Object.entries(MATCHING_LABELS).map(([id, label]) => ({ id, label }))}
+            onChange={(value) => change(() => ({ matching: value as LineForm['matching'] }))}
+          />
+        )}
+      </Grid>
+      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+        {open.filter(({ isRare }) => !isRare).map(field)}
+      </Grid>
+      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+        {rolesOf(kind, line.choices).map((role) => (
+          <Pick
+            key={role}
+            label={`${ROLE_LABELS[role]} cloth`}
+            value={line.cloth[role] ?? ''}
+            error={errorAt(`cloth.${role}`)}
+            choices={[
+              { id: '', label: role === 'face' ? 'Choose a cloth' : 'as the face' },
+              ...cloths.map(({ id, name }) => ({ id, label: name })),
+            ]}
+            onChange={(id) => change((now) => ({ cloth: { ...now.cloth, [role]: id } }))}
+          />
+        ))}
+      </Grid>
+      {cloths.length === 0 && (
+        <Text color="fg.muted">
+          No cloth is written down yet. The pieces are worked out all the same; to save the order,{' '}
+          <TextLink asChild fontWeight="600">
+            <Link href="/cloth/new">add a cloth</Link>
+          </TextLink>{' '}
+          first.
+        </Text>
+      )}
+      <Stack gap="1">
+        {kind.outline && <TracedOutline line={line} units={units} error={errorAt('outline')} change={change} />}
+        {cover && (
+          <Folded title="Which way the cloth runs" isOpen={Object.keys(line.directions).length > 0}>
+            <Directions cover={cover} line={line} cloth={cloth} change={change} />
+          </Folded>
+        )}
+        {rare.length > 0 && (
+          <Folded title="Seldom asked" isOpen={rare.some(({ id }) => line.typed[id] || line.choices[id])}>
+            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+              {rare.map(field)}
+            </Grid>
+          </Folded>
+        )}
+      </Stack>
+    </Stack>
+  );
+}
+
+function OptionField({
+  option,
+  line,
+  units,
+  change,
+  error,
+}: {
+  option: KindOption;
+  line: LineForm;
+  units: Units;
+  change: Change;
+  error: string | undefined;
+}) {
+  const choose = (text: string) => change(({ choices }) => ({ choices: { ...choices, [option.id]: text } }));
+  if (option.type === 'choice') {
+    return (
+      <Pick
+        label={option.label}
+        value={line.choices[option.id] ?? option.default}
+        choices={option.choices}
+        error={error}
+        onChange={choose}
+      />
+    );
+  }
+  if (option.type === 'count') {
+    return (
+      <Short
+        isCount
+        label={option.label}
+        value={line.choices[option.id] ?? ''}
+        placeholder={String(option.default)}
+        onChange={choose}
+        error={error}
+      />
+    );
+  }
+  return (
+    <Length
+      label={option.label}
+      units={units}
+      value={line.typed[option.id] ?? ''}
+      error={error}
+      hint={option.hint ?? ''}
+      placeholder={placeholderOf(option, units)}
+      reads={option.type === 'hem' ? (text) => readHem(text, units) : undefined}
+      onChange={(text) => change(({ typed }) => ({ typed: { ...typed, [option.id]: text } }))}
+    />
+  );
+}
+
+/** A formula of one length as it would be written: `inch(1/2)` is 1/2 in. */
+const placeholderOfFormula = (formula: string) =>
+  formula.replace(/^inch\((.+)\)$/, '$1 in').replace(/^(mm|cm)\((.+)\)$/, '$2 $1');
+
+/** The usual value of an option. */
+const placeholderOf = (option: KindOption, units: Units): string =>
+  usualOf(option, units).map(placeholderOfFormula).join(' + ');
+
+function readHem(text: string, units: Units): string | null {
+  const turns = text.split('+').map((turn) => parseLength(turn, typingUnit(units)));
+  return turns.every((turn) => turn.ok) ? turns.map((turn) => printBoth(turn.value, units)).join(' + ') : null;
+}

@@ -1,0 +1,431 @@
+'use client';
+
+import { Box, Button, Flex, HStack, Link as TextLink, Spinner, Stack, Text, Textarea } from '@chakra-ui/react';
+import { FileSpreadsheet } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import Papa from 'papaparse';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { kindBook } from '@/core/covers';
+import {
+  MOST_SHEET_BYTES,
+  MOST_SHEET_ROWS,
+  proposeFields,
+  sheetFields,
+  type Sheet,
+  type SheetField,
+} from '@/core/files/order-sheet';
+import type { Answer } from '@/features/commands/answer';
+import { FileDrop } from '@/ui/file-drop';
+import { Fractions } from '@/ui/fraction';
+import { Notice, PageHead, Panel } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import type { RoomProps } from './order-context';
+import type { SheetAnswer, SheetQuestion } from './sheet-check.worker';
+
+const SHOWN_ROWS = 100;
+const count = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;
+
+/** Orders from a table: taken in, its columns told, its slips put right at the cell, then the good rows brought in or none. */
+export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: string }) {
+  const router = useRouter();
+  const [sheet, setSheet] = useState<Sheet | null>(null);
+  const [fields, setFields] = useState<string[]>([]);
+  const [pasted, setPasted] = useState('');
+  const [problem, setProblem] = useState('');
+  const [busy, setBusy] = useState<'reading' | 'importing' | null>(null);
+  const abort = useRef<AbortController>(null);
+  const kinds = useMemo(() => kindBook(room.own, room.withdrawn).current, [room.own, room.withdrawn]);
+  const known = useMemo(() => sheetFields(kinds), [kinds]);
+  const [isPartial, setPartial] = useState(false);
+  const checked = useCheck(sheet, fields, room, usualDue, isPartial);
+
+  const take = (next: Sheet) => {
+    setProblem('');
+    setSheet(next);
+    setFields(proposeFields(next.columns, known));
+  };
+  const takeFile = async (file: File) => {
+    if (file.size > MOST_SHEET_BYTES)
+      return setProblem(`“${file.name}” is larger than ${MOST_SHEET_BYTES / 1e6} MB; split it.`);
+    setBusy('reading');
+    const answer = await send<Sheet>('/api/orders/sheet', 'application/octet-stream', file);
+    setBusy(null);
+    if (answer.ok) take(answer.value);
+    else setProblem(`“${file.name}” was not taken in. ${answer.faults[0]!.message}`);
+  };
+  const takeText = () => {
+    const { data } = Papa.parse<string[]>(pasted.trim(), { skipEmptyLines: 'greedy' });
+    const [columns, ...rows] = data;
+    if (!columns || rows.length === 0)
+      return setProblem('Paste the row with the columns’ names and at least one row below it.');
+    if (rows.length > MOST_SHEET_ROWS)
+      return setProblem(`That is more than ${MOST_SHEET_ROWS.toLocaleString('en')} rows; paste fewer at a time.`);
+    take({ columns, rows: rows.map((row) => columns.map((_, i) => row[i] ?? '')) });
+  };
+  const bringIn = async () => {
+    abort.current = new AbortController();
+    setBusy('importing');
+    const answer = await send<{ orders: number; lines: number }>(
+      '/api/orders/import',
+      'application/json',
+      JSON.stringify({ sheet, fields, isPartial }),
+      abort.current.signal,
+    );
+    setBusy(null);
+    if (!answer.ok) return setProblem(answer.faults[0]!.message);
+    toaster.create({ title: `${count(answer.value.orders, 'order')} with ${count(answer.value.lines, 'line')} are brought in.`, type: 'success' }); // prettier-ignore
+    router.push('/orders');
+  };
+  const setCell = (row: number, column: number, text: string) =>
+    setSheet((old) => old && { ...old, rows: old.rows.map((cells, r) => (r === row ? cells.map((cell, c) => (c === column ? text : cell)) : cells)) }); // prettier-ignore
+
+  return (
+    <>
+      <PageHead title="Orders from a sheet" about="A row a cover; rows of one order reference make one order">
+        <Button asChild variant="ghost">
+          <Link href="/orders">Back to orders</Link>
+        </Button>
+        {sheet && (
+          <>
+            <Button variant="outline" onClick={() => setSheet(null)} disabled={busy !== null}>
+              Another sheet
+            </Button>
+            {busy === 'importing' ? (
+              <Button onClick={() => abort.current?.abort()}>Call it off</Button>
+            ) : (
+              <Button onClick={bringIn} disabled={!checked || checked.goodRows === 0}>
+                {checked ? `Bring in ${count(checked.orders, 'order')}` : 'Checking …'}
+              </Button>
+            )}
+          </>
+        )}
+      </PageHead>
+      <Stack gap="5">
+        {problem && <Notice level="stop">{problem}</Notice>}
+        {busy && (
+          <HStack gap="3" role="status">
+            <Spinner size="sm" /> <Text>{busy === 'reading' ? 'Reading the file …' : 'Bringing the orders in …'}</Text>
+          </HStack>
+        )}
+        {!sheet ? (
+          <Source pasted={pasted} onPaste={setPasted} onText={takeText} onFile={takeFile} isBusy={busy !== null} />
+        ) : (
+          <>
+            <Columns sheet={sheet} fields={fields} known={known} onChange={setFields} />
+            <Outcome
+              sheet={sheet}
+              fields={fields}
+              checked={checked}
+              isPartial={isPartial}
+              onPartial={setPartial}
+              onCell={setCell}
+            />
+            <datalist id="sheet-kinds">
+              {kinds.map(({ id, name }) => (
+                <option key={id} value={name} />
+              ))}
+            </datalist>
+            <datalist id="sheet-cloths">
+              {room.cloths.map(({ id, name }) => (
+                <option key={id} value={name} />
+              ))}
+            </datalist>
+          </>
+        )}
+      </Stack>
+    </>
+  );
+}
+
+function Source({
+  pasted,
+  onPaste,
+  onText,
+  onFile,
+  isBusy,
+}: {
+  pasted: string;
+  onPaste: (text: string) => void;
+  onText: () => void;
+  onFile: (file: File) => void;
+  isBusy: boolean;
+}) {
+  return (
+    <Flex gap="5" direction={{ base: 'column', lg: 'row' }}>
+      <Box flex="1">
+        <Panel title="A file">
+          <FileDrop
+            label="Sheet with orders"
+            accept=".csv,.tsv,.txt,.xlsx"
+            sign={<FileSpreadsheet size={36} aria-hidden />}
+            button="Choose a file"
+            about="CSV or XLSX, up to 10,000 rows; or drop it here"
+            isBusy={isBusy}
+            onFile={onFile}
+          />
+          <Text mt="4">
+            A sheet to fill in:{' '}
+            <TextLink href="/api/orders/template?as=xlsx" fontWeight="600" download>
+              workbook
+            </TextLink>{' '}
+            or{' '}
+            <TextLink href="/api/orders/template?as=csv" fontWeight="600" download>
+              CSV
+            </TextLink>
+          </Text>
+        </Panel>
+      </Box>
+      <Box flex="1">
+        <Panel title="Or pasted">
+          <Textarea
+            aria-label="Pasted rows"
+            value={pasted}
+            onChange={(event) => onPaste(event.target.value)}
+            rows={8}
+            placeholder={'Customer\tKind\tHow many\tWidth\tHeight\tCloth'}
+          />
+          <Button mt="3" variant="outline" onClick={onText} disabled={pasted.trim() === ''}>
+            Take these rows
+          </Button>
+        </Panel>
+      </Box>
+    </Flex>
+  );
+}
+
+function Columns({
+  sheet,
+  fields,
+  known,
+  onChange,
+}: {
+  sheet: Sheet;
+  fields: string[];
+  known: SheetField[];
+  onChange: (fields: string[]) => void;
+}) {
+  return (
+    <Panel title="What the columns mean">
+      <Box
+        overflowX="auto"
+        css={{
+          '& th, & td': { padding: '6px 10px', textAlign: 'left', whiteSpace: 'nowrap' },
+          '& td': { maxWidth: '220px', overflow: 'hidden', textOverflow: 'ellipsis' },
+          '& select': {
+            minHeight: '40px', border: '1px solid var(--chakra-colors-border)', borderRadius: '2px', padding: '0 8px', fontWeight: 600,
+            background: 'var(--chakra-colors-bg-panel)', color: 'inherit',
+          },
+        }} // prettier-ignore
+      >
+        <table>
+          <thead>
+            <tr>
+              {sheet.columns.map((column, i) => (
+                <th key={i}>{column || `Column ${i + 1}`}</th>
+              ))}
+            </tr>
+            <tr>
+              {fields.map((field, i) => (
+                <th key={i}>
+                  <select
+                    aria-label={`${sheet.columns[i] || `Column ${i + 1}`} means`}
+                    value={field}
+                    onChange={(event) =>
+                      onChange(
+                        fields.map((one, k) => (k === i ? event.target.value : one === event.target.value ? '' : one)),
+                      )
+                    }
+                  >
+                    <option value="">left out</option>
+                    {known.map(({ id, label }) => (
+                      <option key={id} value={id}>
+                        {label}
+                      </option>
+                    ))}
+                  </select>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {sheet.rows.slice(0, 3).map((row, r) => (
+              <Box as="tr" key={r} color="fg.muted">
+                {row.map((cell, c) => (
+                  <td key={c}>{cell}</td>
+                ))}
+              </Box>
+            ))}
+          </tbody>
+        </table>
+      </Box>
+    </Panel>
+  );
+}
+
+function Outcome({
+  sheet,
+  fields,
+  checked,
+  isPartial,
+  onPartial,
+  onCell,
+}: {
+  sheet: Sheet;
+  fields: string[];
+  checked: SheetAnswer | null;
+  isPartial: boolean;
+  onPartial: (isPartial: boolean) => void;
+  onCell: (row: number, column: number, text: string) => void;
+}) {
+  if (!checked)
+    return (
+      <HStack gap="3" role="status">
+        <Spinner size="sm" /> <Text>Checking {count(sheet.rows.length, 'row')} …</Text>
+      </HStack>
+    );
+  const { badRows, faults, goodRows, orders, heldBack } = checked;
+  return (
+    <Panel
+      title={`${count(goodRows, 'good row')} ${goodRows === 1 ? 'makes' : 'make'} ${count(orders, 'order')}`}
+      aside={
+        badRows.length > 0 ? (
+          <Text fontWeight="700" color="fg.error">
+            {count(badRows.length, 'row')} with something wrong
+          </Text>
+        ) : (
+          <Text color="fg.muted">nothing is wrong</Text>
+        )
+      }
+    >
+      {badRows.length === 0 ? (
+        <Text color="fg.muted">Every row can be cut as it stands. Nothing is kept until it is brought in.</Text>
+      ) : (
+        <Stack gap="0">
+          <Text color="fg.muted" mb="2">
+            Put a cell right here. An order of which a row is wrong stays out whole.
+          </Text>
+          {(heldBack > 0 || isPartial) && (
+            <Box as="label" display="flex" alignItems="center" gap="2" minH="11" mb="2" cursor="pointer">
+              <Box asChild accentColor="bottle.solid" boxSize="5">
+                <input type="checkbox" checked={isPartial} onChange={(event) => onPartial(event.target.checked)} />
+              </Box>
+              <Text fontWeight="600">
+                {isPartial
+                  ? 'Orders come in without their wrong rows'
+                  : `Bring in ${heldBack === 1 ? 'the one order that waits' : `the ${heldBack} orders that wait`} for a wrong row without that row`}
+              </Text>
+            </Box>
+          )}
+          {badRows.slice(0, SHOWN_ROWS).map((row) => (
+            <Flex
+              key={row}
+              gap="4"
+              py="2"
+              borderTopWidth="1px"
+              borderColor="border.muted"
+              align="flex-start"
+              wrap="wrap"
+            >
+              <Text fontWeight="700" minW="20" pt="2">
+                {/* As the spreadsheet numbers it: its first row names the columns. */}
+                Row {row + 2}
+              </Text>
+              {faults
+                .filter((fault) => fault.row === row)
+                .map(({ column, message }, i) => (
+                  <Box key={i} minW="220px" maxW="420px">
+                    {column >= 0 && (
+                      <Box
+                        asChild
+                        w="full"
+                        minH="10"
+                        px="2"
+                        borderWidth="2px"
+                        borderColor="border.error"
+                        borderRadius="sm"
+                        bg="bg.panel"
+                      >
+                        <input
+                          aria-label={`Row ${row + 2}, ${sheet.columns[column]}`}
+                          value={sheet.rows[row]![column]}
+                          list={listFor(fields[column]!)}
+                          onChange={(event) => onCell(row, column, event.target.value)}
+                        />
+                      </Box>
+                    )}
+                    <Text fontSize="sm" color="fg.error">
+                      {column >= 0 && <b>{sheet.columns[column]}: </b>}
+                      <Fractions>{message}</Fractions>
+                    </Text>
+                  </Box>
+                ))}
+            </Flex>
+          ))}
+          {badRows.length > SHOWN_ROWS && (
+            <Text color="fg.muted" pt="3">
+              and {count(badRows.length - SHOWN_ROWS, 'row')} more
+            </Text>
+          )}
+        </Stack>
+      )}
+    </Panel>
+  );
+}
+
+/** What may stand in a cell, where there is a list of it. */
+const listFor = (field: string) =>
+  field === 'kind' ? 'sheet-kinds' : field.startsWith('cloth:') ? 'sheet-cloths' : undefined;
+
+/** The sheet's check, worked out beside the page; the last one stays to be seen while the next is made. */
+function useCheck(
+  sheet: Sheet | null,
+  fields: string[],
+  room: RoomProps,
+  usualDue: string,
+  isPartial: boolean,
+): SheetAnswer | null {
+  const worker = useRef<Worker>(null);
+  const run = useRef(0);
+  const [answer, setAnswer] = useState<SheetAnswer | null>(null);
+  const { cloths, own, withdrawn, workroom } = room;
+  useEffect(() => {
+    const made = new Worker(new URL('./sheet-check.worker.ts', import.meta.url), { type: 'module' });
+    made.onmessage = ({ data }: MessageEvent<SheetAnswer>) => {
+      if (data.run === run.current) setAnswer(data);
+    };
+    worker.current = made;
+    return () => made.terminate();
+  }, []);
+  useEffect(() => {
+    if (!sheet) return;
+    run.current++;
+    const question: SheetQuestion = {
+      run: run.current,
+      sheet,
+      fields,
+      room: { cloths, own, withdrawn, workroom },
+      usualDue,
+      isPartial,
+    };
+    worker.current?.postMessage(question);
+  }, [sheet, fields, cloths, own, withdrawn, workroom, usualDue, isPartial]);
+  return sheet ? answer : null;
+}
+
+async function send<T>(path: string, type: string, body: BodyInit, signal?: AbortSignal): Promise<Answer<T>> {
+  try {
+    const response = await fetch(path, {
+      method: 'POST',
+      headers: { 'content-type': type },
+      body,
+      ...(signal && { signal }),
+    });
+    return (await response.json()) as Answer<T>;
+  } catch {
+    const message = signal?.aborted
+      ? 'The import was called off; nothing was brought in.'
+      : 'The workroom’s computer did not answer. Nothing was brought in; try again.';
+    return { ok: false, faults: [{ code: 'offline', field: '', message }] };
+  }
+}

@@ -1,0 +1,235 @@
+import { isValid, parse } from 'date-fns';
+import type { CoverKind, Fit, KindBook } from '@/core/covers';
+import type { Cloth } from '@/core/cloth';
+import type { Sheet } from '@/core/files';
+import type { Units } from '@/core/length';
+import type { WorkroomRules } from '@/features/workroom/form';
+import { isKeepable } from '@/features/commands/texts';
+import { acceptLine, type AcceptedLine } from './accept';
+import { emptyLine, FIT_LABELS, MATCHING_LABELS, rolesOf, type LineForm, type OrderForm } from './form';
+
+/** What is wrong in one cell, or with a row (`column` -1) where the sheet has no column for it. */
+export interface CellFault {
+  row: number;
+  column: number;
+  message: string;
+}
+
+export interface SheetOrder {
+  form: Omit<OrderForm, 'lines'>;
+  lines: AcceptedLine[];
+  rows: number[];
+}
+
+export interface CheckedSheet {
+  /** The orders that may come in, in the sheet's order. */
+  orders: SheetOrder[];
+  faults: CellFault[];
+  /** How many rows they have. */
+  goodRows: number;
+  /** Rows with faults. */
+  badRows: number[];
+  /** Orders with good rows that stay out since another row of them is bad. */
+  heldBack: number;
+}
+
+export interface SheetRoom {
+  kinds: KindBook;
+  cloths: ReadonlyMap<string, Cloth>;
+  /** Ids of cloths by their lower-case names. */
+  clothIds: ReadonlyMap<string, string>;
+  workroom: WorkroomRules;
+  /** When an order without a day is due. */
+  usualDue: string;
+}
+
+const MOST_LINES = 500;
+const DAY_FORMATS = ['yyyy-MM-dd', 'd MMM yyyy', 'd MMMM yyyy', 'd.M.yyyy', 'MMM d yyyy'];
+
+/**
+ * Reads a sheet's rows as order lines. `fields` says what each column means ('' leaves it out). Rows with the same order
+ * reference make one order; without one, rows of the same customer and day do. Bad rows are told cell by cell; an order with one
+ * stays out whole, or where `isPartial`, comes in without it.
+ */
+export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetRoom, isPartial = false): CheckedSheet {
+  const orders = new Map<string, SheetOrder>();
+  const faults: CellFault[] = [];
+  const badRows: number[] = [];
+  const badOrders = new Set<string>();
+  const at = (field: string) => fields.indexOf(field);
+  sheet.rows.forEach((cells, row) => {
+    if (cells.every((cell) => cell.trim() === '')) return;
+    const told: CellFault[] = [];
+    // One sentence a cell: what follows from the first is not told again.
+    const tell = (field: string, message: string) => {
+      const column = at(field);
+      if (column < 0 || !told.some((one) => one.column === column)) told.push({ row, column, message });
+    };
+    cells.forEach((cell, column) => {
+      if (fields[column] && !isKeepable(cell))
+        told.push({ row, column, message: 'This cell holds a character that can’t be kept; write it again by hand.' });
+      else if (fields[column] && cell.trimStart().startsWith('='))
+        told.push({ row, column, message: 'This cell holds a formula; write its value instead.' });
+    });
+    const text = (field: string) => (at(field) < 0 ? '' : (cells[at(field)] ?? '').trim());
+    const units = unitsOf(text('units'), room.workroom.units);
+    if (units === null) tell('units', `“${text('units')}” is not a system of units; write in or cm.`);
+    const due = dayOf(text('due'), room.usualDue);
+    if (due === null)
+      tell('due', `“${text('due')}” is not a day without doubt; write it like 2027-02-12 or 12 Feb 2027.`);
+    const customer = text('customer');
+    if (customer === '') tell('customer', 'Say who the order is for.');
+    if (customer.length > 120) tell('customer', 'A customer’s name has at most 120 letters.');
+    if (text('notes').length > 4000) tell('notes', 'Notes have at most 4,000 letters.');
+    const made = units === null ? null : lineOf(cells, fields, units, room, tell);
+    const line = told.length > 0 ? null : made;
+    const key = text('order') || `${customer.toLowerCase()} ${due} ${units}`;
+    const order = orders.get(key);
+    if (line && order && order.lines.length >= MOST_LINES) tell('order', `An order has at most ${MOST_LINES} lines.`);
+    if (line && order && (order.form.customer.toLowerCase() !== customer.toLowerCase() || order.form.units !== units))
+      tell('order', `Order “${text('order')}” is of another customer or in other units further up.`);
+    if (told.length > 0) {
+      faults.push(...told);
+      badRows.push(row);
+      badOrders.add(key);
+      return;
+    }
+    if (order) {
+      order.lines.push(line!);
+      order.rows.push(row);
+    } else
+      orders.set(key, {
+        rows: [row],
+        form: { customer, due: due!, units: units!, notes: text('notes') },
+        lines: [line!],
+      });
+  });
+  const good = [...orders].flatMap(([key, order]) => (isPartial || !badOrders.has(key) ? [order] : []));
+  const goodRows = good.reduce((sum, { rows }) => sum + rows.length, 0);
+  return { orders: good, faults, goodRows, badRows, heldBack: orders.size - good.length };
+}
+
+/** The line of one row, or null with its faults told at their cells. */
+function lineOf(
+  cells: readonly string[],
+  fields: readonly string[],
+  units: Units,
+  room: SheetRoom,
+  tell: (field: string, message: string) => void,
+): AcceptedLine | null {
+  const told = new Set<string>();
+  const fault = (field: string, message: string) => {
+    // One sentence a cell: what follows from the first is not told again.
+    if (!told.has(field)) tell(field, message);
+    told.add(field);
+  };
+  const text = (field: string) => (fields.includes(field) ? (cells[fields.indexOf(field)] ?? '').trim() : '');
+  const kind = kindOf(text('kind'), room.kinds.current);
+  if (!kind) {
+    fault(
+      'kind',
+      text('kind') === ''
+        ? 'Say what kind of cover it is.'
+        : `“${text('kind')}” is not a kind of cover that this workroom knows.`,
+    );
+    return null;
+  }
+  const line: LineForm = { ...emptyLine(kind, room.workroom, units), qty: text('qty') || '1' };
+  const word = <T extends string>(
+    field: string,
+    labels: Record<T, string>,
+    also: Record<string, T> = {},
+  ): T | undefined => {
+    const given = text(field).toLowerCase();
+    if (given === '') return undefined;
+    const found = (Object.entries(labels) as [T, string][]).find(
+      ([id, label]) => id === given || label.toLowerCase() === given,
+    );
+    const known = found?.[0] ?? also[given];
+    if (known === undefined)
+      fault(field, `“${text(field)}” is not one of ${Object.values(labels).join(', ').toLowerCase()}.`);
+    return known;
+  };
+  const fit = word<Fit>('fit', FIT_LABELS, { true: 'true' });
+  if (fit && kind.allowance[fit] === undefined) fault('fit', `${kind.name} is not made ${fit}.`);
+  else if (fit) line.fit = fit;
+  line.matching = word('matching', MATCHING_LABELS) ?? 'none';
+  line.measuredAs = word('measuredAs', { finished: 'of the form', cut: 'an old cover’s cut edges' }) ?? 'finished';
+
+  fields.forEach((field, column) => {
+    const given = (cells[column] ?? '').trim();
+    const [group, name] = field.split(':');
+    if (given === '' || name === undefined) return;
+    if (group === 'cloth') {
+      const id = room.clothIds.get(given.toLowerCase());
+      if (!id) fault(field, `“${given}” is not a cloth that this workroom keeps.`);
+      else line.cloth[name as 'face'] = id;
+    } else if (group === 'value') setValue(kind, line, name, given, (message) => fault(field, message));
+  });
+  const roles = new Set<string>(rolesOf(kind, line.choices));
+  for (const role of Object.keys(line.cloth)) if (!roles.has(role)) delete line.cloth[role as 'face'];
+
+  const accepted = acceptLine(line, units, room);
+  if ('faults' in accepted) for (const { field, message } of accepted.faults) fault(columnOf(field), message);
+  return told.size === 0 && 'line' in accepted ? accepted.line : null;
+}
+
+/** A field of the form (`typed.width`) as a field of a sheet (`value:width`). */
+const columnOf = (field: string): string =>
+  field.replace(/^(typed|choices)\./, 'value:').replace(/^cloth\./, 'cloth:').replace(/^kind$/, 'kind'); // prettier-ignore
+
+function setValue(kind: CoverKind, line: LineForm, name: string, given: string, fault: (message: string) => void) {
+  const option = kind.options.find(({ id }) => id === name);
+  if (kind.measures.some(({ id }) => id === name) || option?.type === 'length' || option?.type === 'hem') {
+    line.typed[name] = given;
+    return;
+  }
+  if (!option) return fault(`This is not asked for on “${kind.name}”; leave the cell empty.`);
+  if (option.type === 'count') {
+    line.choices[name] = given;
+    return;
+  }
+  const wanted = given.toLowerCase();
+  const choice =
+    option.type === 'choice'
+      ? option.choices.find(({ id, label }) => id.toLowerCase() === wanted || label.toLowerCase() === wanted)
+      : undefined;
+  if (choice) line.choices[name] = choice.id;
+  else if (option.type === 'choice')
+    fault(`“${given}” is not one of ${option.choices.map(({ label }) => label).join(', ')}.`);
+}
+
+function kindOf(text: string, kinds: readonly CoverKind[]): CoverKind | undefined {
+  const wanted = text.toLowerCase();
+  if (wanted === '') return undefined;
+  return kinds.find(
+    ({ id, name, letter }) => id === wanted || name.toLowerCase() === wanted || letter.toLowerCase() === wanted,
+  );
+}
+
+function unitsOf(text: string, usual: Units): Units | null {
+  const given = text.toLowerCase();
+  if (given === '') return usual;
+  if (['in', 'inch', 'inches', '"'].includes(given)) return 'in';
+  return ['mm', 'cm', 'metric', 'millimetres', 'centimetres'].includes(given) ? 'mm' : null;
+}
+
+/** A day as `2027-02-12`, or null where it is none or could be two. */
+function dayOf(text: string, usual: string): string | null {
+  if (text === '') return usual;
+  const slashes = /^(\d{1,2})\/(\d{1,2})\/(\d{4})$/.exec(text);
+  if (slashes) {
+    const [a, b] = [Number(slashes[1]), Number(slashes[2])];
+    if (a <= 12 && b <= 12 && a !== b) return null;
+    return dayOf(
+      `${slashes[3]}-${String(a > 12 ? b : a).padStart(2, '0')}-${String(a > 12 ? a : b).padStart(2, '0')}`,
+      usual,
+    );
+  }
+  for (const format of DAY_FORMATS) {
+    const day = parse(text.replace(/,/g, ''), format, new Date(2000, 0, 1));
+    if (isValid(day) && day.getFullYear() > 1900 && day.getFullYear() < 2200)
+      return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`;
+  }
+  return null;
+}

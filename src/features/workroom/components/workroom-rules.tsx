@@ -1,0 +1,103 @@
+'use client';
+
+import { Button, Grid } from '@chakra-ui/react';
+import { useState, useTransition } from 'react';
+import type { Fault } from '@/core/result';
+import { Choice, TextField } from '@/ui/choice';
+import { LengthField } from '@/ui/length-field';
+import { Notice, Panel } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import { saveRules } from '../actions';
+import { rulesFaults, type WorkroomRules } from '../form';
+
+/** What new order lines start with. */
+export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
+  const [rules, setRules] = useState(initial);
+  const [saved, setSaved] = useState(initial);
+  const [told, setTold] = useState<Fault[]>([]);
+  const [isBusy, start] = useTransition();
+  const faults = [...rulesFaults(rules), ...told];
+  const set = (part: Partial<WorkroomRules>) => {
+    setTold([]);
+    setRules({ ...rules, ...part });
+  };
+  const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const save = () =>
+    start(async () => {
+      const answer = await saveRules(rules);
+      if (!answer.ok) return setTold(answer.faults);
+      setSaved(rules);
+      toaster.create({ title: 'The workroom’s rules are saved.', type: 'success' });
+    });
+  return (
+    <Panel
+      title="How this workroom usually does it"
+      aside={
+        <Button onClick={save} loading={isBusy} disabled={rules === saved || faults.length > 0}>
+          {rules === saved ? 'Saved' : 'Save rules'}
+        </Button>
+      }
+    >
+      {errorAt('') && <Notice level="stop">{errorAt('')}</Notice>}
+      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+        <Choice
+          label="We measure in"
+          value={rules.units}
+          choices={[
+            { id: 'in', label: 'inches' },
+            { id: 'mm', label: 'centimetres' },
+          ]}
+          onChange={(units) => set({ units: units as WorkroomRules['units'] })}
+        />
+        <LengthField
+          label="Seam allowance"
+          units={rules.units}
+          value={rules.seam}
+          hint="on cushions, pads and stools; empty: as the kind has it"
+          placeholder="as the kind has it"
+          error={errorAt('seam')}
+          onChange={(seam) => set({ seam })}
+        />
+        <LengthField
+          label="Hem"
+          units={rules.units}
+          value={rules.hem}
+          hint="one turn, or two with a +"
+          placeholder="as the kind has it"
+          reads={() => null}
+          error={errorAt('hem')}
+          onChange={(hem) => set({ hem })}
+        />
+        <Choice
+          label="Fit"
+          value={rules.fit}
+          error={errorAt('fit')}
+          choices={[
+            { id: '', label: 'as the kind has it' },
+            { id: 'true', label: 'true size' },
+            { id: 'snug', label: 'snug' },
+            { id: 'overfull', label: 'overfull' },
+          ]}
+          onChange={(fit) => set({ fit: fit as WorkroomRules['fit'] })}
+        />
+        <Choice
+          label="Piping is cut"
+          value={rules.grain}
+          choices={[
+            { id: '', label: 'as the kind has it' },
+            { id: 'bias', label: 'on the bias' },
+            { id: 'straight', label: 'on straight grain' },
+          ]}
+          onChange={(grain) => set({ grain: grain as WorkroomRules['grain'] })}
+        />
+        <TextField
+          isCount
+          label="Days until an order is due"
+          value={rules.dueDays}
+          error={errorAt('dueDays')}
+          onChange={(dueDays) => set({ dueDays })}
+        />
+      </Grid>
+    </Panel>
+  );
+}

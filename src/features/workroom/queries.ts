@@ -1,0 +1,66 @@
+import 'server-only';
+import { eq, sql } from 'drizzle-orm';
+import type { CoverKind } from '@/core/covers';
+import { database, schema } from '@/db';
+import { ownKindId, ownKinds } from '@/db/kinds';
+import { USUAL_RULES, type WorkroomRules } from './form';
+
+export const RULES_KEY = 'workroom-rules';
+/** When the last backup was made; `npm run backup` writes it, too. */
+export const BACKUP_KEY = 'lastBackup';
+
+/** When the workroom was last backed up, and how large that was; null where it never was. */
+export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> {
+  const [row] = await database().select().from(schema.settings).where(eq(schema.settings.key, BACKUP_KEY));
+  const value = row?.value as { at: string; bytes: number } | undefined;
+  return value ? { at: new Date(value.at), bytes: value.bytes } : null;
+}
+
+/** The workroom's rules; what was never decided is as usual. */
+export async function workroomRules(): Promise<WorkroomRules> {
+  const [row] = await database().select().from(schema.settings).where(eq(schema.settings.key, RULES_KEY));
+  return { ...USUAL_RULES, ...((row?.value ?? {}) as Partial<WorkroomRules>) };
+}
+
+/** What a form needs to know of kinds: all versions of the workroom's own, and those that are no longer offered. */
+export const kindsForForms = () => ownKinds(database());
+
+export interface OwnKindRow {
+  id: number;
+  name: string;
+  about: string;
+  version: number;
+  isWithdrawn: boolean;
+  uses: number;
+}
+
+/** The workroom's own kinds with the number of order lines made with each. */
+export async function listOwnKinds(): Promise<OwnKindRow[]> {
+  const rows = await database()
+    .select({
+      id: schema.kinds.id,
+      version: schema.kinds.version,
+      withdrawnAt: schema.kinds.withdrawnAt,
+      data: schema.kindVersions.data,
+      uses: sql<number>`(SELECT count(*)::int FROM order_lines WHERE order_lines.kind = 'own-' || "kinds"."id")`,
+    })
+    .from(schema.kinds)
+    .innerJoin(
+      schema.kindVersions,
+      sql`${schema.kindVersions.kindId} = ${schema.kinds.id} AND ${schema.kindVersions.version} = ${schema.kinds.version}`,
+    )
+    .orderBy(schema.kinds.id);
+  return rows.map(({ id, version, withdrawnAt, data, uses }) => {
+    const { name, about } = data as CoverKind;
+    return { id, version, name, about, isWithdrawn: withdrawnAt !== null, uses };
+  });
+}
+
+/** The newest version of an own kind, or null. */
+export async function getOwnKind(
+  id: number,
+): Promise<{ id: number; version: number; kind: CoverKind; isWithdrawn: boolean } | null> {
+  const { own, withdrawn } = await kindsForForms();
+  const kind = own.filter((one) => one.id === ownKindId(id)).at(-1);
+  return kind ? { id, version: kind.version, kind, isWithdrawn: withdrawn.includes(kind.id) } : null;
+}
