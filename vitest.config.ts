@@ -12,7 +12,15 @@ export default defineConfig({
         test: { ...shared, name: 'unit', testTimeout: 60_000, include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] },
       },
       {
-        resolve: { alias: { ...alias, 'server-only': nothing, 'next/cache': nothing } },
+        resolve: {
+          alias: {
+            ...alias,
+            'server-only': nothing,
+            'next/cache': nothing,
+            'next/headers': nothing,
+            'next/navigation': nothing,
+          },
+        },
         test: {
           ...shared,
           name: 'db',

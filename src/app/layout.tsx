@@ -6,6 +6,8 @@ import './lists.css';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { personAtDevice } from '@/features/people/device';
+import { PERSON_COLOURS } from '@/features/people/form';
 import { Provider } from '@/ui/provider';
 import { Shell } from '@/ui/shell';
 
@@ -19,11 +21,13 @@ export const dynamic = 'force-dynamic';
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get('x-nonce') ?? undefined;
+  // A page says itself that the database does not answer.
+  const person = await personAtDevice().catch(() => null);
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
         <Provider nonce={nonce}>
-          <Shell>{children}</Shell>
+          <Shell person={person && { ...person, colour: PERSON_COLOURS[person.colour]! }}>{children}</Shell>
         </Provider>
       </body>
     </html>

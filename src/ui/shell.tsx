@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useTheme } from 'next-themes';
 import type { ReactNode } from 'react';
+import { PersonSign } from './person-sign';
 
 const ROOMS = [
   { href: '/orders', label: 'Orders' },
@@ -14,11 +15,18 @@ const ROOMS = [
   { href: '/workroom', label: 'Workroom' },
 ];
 
-/** The frame of every page: name, rooms, and a tape measure along the edge. */
-export function Shell({ children }: { children: ReactNode }) {
+/** Who is at the device, with their colour as CSS has it. */
+interface PersonHere {
+  name: string;
+  initials: string;
+  colour: string;
+}
+
+/** The frame of every page: name, features, who is here, and a tape measure along the edge. */
+export function Shell({ person, children }: { person: PersonHere | null; children: ReactNode }) {
   return (
     <Flex direction="column" minH="100vh">
-      <Header />
+      <Header person={person} />
       <Box as="main" id="main" flex="1" px={{ base: '4', lg: '8' }} py="6" maxW="1600px" w="full" mx="auto">
         {children}
       </Box>
@@ -26,7 +34,7 @@ export function Shell({ children }: { children: ReactNode }) {
   );
 }
 
-function Header() {
+function Header({ person }: { person: PersonHere | null }) {
   const path = usePathname();
   return (
     <Box as="header" className="no-print" bg="bg.panel">
@@ -39,7 +47,7 @@ function Header() {
             </Text>
           </HStack>
         </Link>
-        <HStack as="nav" gap="1" flex="1" aria-label="Rooms">
+        <HStack as="nav" gap="1" flex="1" aria-label="Main">
           {ROOMS.map(({ href, label }) => {
             const isHere = path.startsWith(href);
             return (
@@ -63,6 +71,18 @@ function Header() {
             );
           })}
         </HStack>
+        <Link
+          href="/workroom#people"
+          aria-label={person ? `${person.name} is here; choose somebody else` : 'Choose who is here'}
+        >
+          {person ? (
+            <PersonSign initials={person.initials} colour={person.colour} />
+          ) : (
+            <Text color="fg.muted" whiteSpace="nowrap">
+              Who is here?
+            </Text>
+          )}
+        </Link>
         <LightSwitch />
       </Flex>
       <Tape />

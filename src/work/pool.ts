@@ -98,7 +98,10 @@ export async function layOnAllCores(
 ): Promise<LayPlan> {
   const count = Math.max(1, availableParallelism());
   const channel = task.steps === undefined && count > 1 ? randomUUID() : undefined;
-  const workers = Array.from({ length: count }, (_, i) => new SearchWorker({ ...task, ...(channel && { channel }) }, i, cancel));
+  const workers = Array.from(
+    { length: count },
+    (_, i) => new SearchWorker({ ...task, ...(channel && { channel }) }, i, cancel),
+  );
   const best = new BestProgress();
   const start = performance.now();
   let betterAt = start;

@@ -36,7 +36,10 @@ const within = (tx: Transaction) => ({
 });
 
 /** Asks the queue to make a batch's lays. Any process that works the queue may take it. */
-export async function requestLay(tx: Transaction, { seconds, ...request }: LayRequest & { seconds: number }) {
+export async function requestLay(
+  tx: Transaction,
+  { seconds, personId: _, ...request }: LayRequest & { seconds: number; personId: number | null },
+) {
   const options = { retryLimit: 0, expireInSeconds: seconds + SPARE_S };
   await (await boss()).send(QUEUE, request, { ...options, db: within(tx) } as PgBoss.SendOptions);
 }
@@ -65,6 +68,6 @@ export async function takeUpLost(): Promise<void> {
         ),
       )
       .returning({ batchId: batches.id, run: batches.run, seconds: batches.seconds });
-    for (const request of lost) await requestLay(tx, request);
+    for (const request of lost) await requestLay(tx, { ...request, personId: null });
   });
 }

@@ -582,7 +582,7 @@ describe('batches', () => {
   test('nonsense seconds and batches that are not there are refused', async () => {
     expect(faultsOf(await makeLays(1, 0))[0]!.field).toBe('seconds');
     expect(faultsOf(await makeLays(1, 1e9))[0]!.field).toBe('seconds');
-    expect(faultsOf(await makeLays(4711, 5))[0]!.code).toBe('busy');
+    expect(faultsOf(await makeLays(4711, 5))[0]!.code).toBe('gone');
     expect(faultsOf(await approveBatch(4711, 1))[0]!.code).toBe('gone');
   });
 });

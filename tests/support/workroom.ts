@@ -23,7 +23,7 @@ export async function openWorkroom(): Promise<{ db: Database; close: () => Promi
 /** Empties the workroom but for one patterned cloth, whose id it returns. */
 export async function resetWorkroom(db: Database): Promise<number> {
   await db.execute(
-    sql`TRUNCATE settings, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`,
+    sql`TRUNCATE settings, people, audit_entries, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`,
   );
   const pattern = { repeatAcross: '9', repeatAlong: '8', drop: '1/2', turns: 'none' };
   return value(await saveCloth({ ...EMPTY_CLOTH, name: 'Test reed', price: '18', ...pattern }, null)).id;

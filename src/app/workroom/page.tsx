@@ -2,6 +2,9 @@ import { Button, Stack } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { PeoplePanel } from '@/features/people/components/people-panel';
+import { personAtDevice } from '@/features/people/device';
+import { listPeople } from '@/features/people/queries';
 import { BackupPanel } from '@/features/workroom/components/backup-panel';
 import { WorkroomRulesForm } from '@/features/workroom/components/workroom-rules';
 import { OwnKinds } from '@/features/workroom/components/own-kinds';
@@ -16,7 +19,13 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [rules, kinds, last] = await Promise.all([workroomRules(), listOwnKinds(), lastBackup()]);
+  const [people, here, rules, kinds, last] = await Promise.all([
+    listPeople(),
+    personAtDevice(),
+    workroomRules(),
+    listOwnKinds(),
+    lastBackup(),
+  ]);
   return (
     <>
       <PageHead title="Workroom" about="What new orders start with, and the covers that only this workroom makes">
@@ -25,6 +34,7 @@ export default async function WorkroomPage() {
         </Button>
       </PageHead>
       <Stack gap="5">
+        <PeoplePanel people={people} here={here} />
         <WorkroomRulesForm initial={rules} />
         <OwnKinds kinds={kinds} />
         <BackupPanel

@@ -1,2 +1,3 @@
 export * from './batch';
 export * from './best-so-far';
+export * from './batch-states';

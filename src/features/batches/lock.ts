@@ -1,12 +1,9 @@
 import 'server-only';
 import { and, asc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { schema, type Transaction } from '@/db';
-import { TryAgain } from '@/features/commands/change';
+import { TryAgain } from '@/features/commands/command';
 
 export type LockedBatch = Pick<typeof schema.batches.$inferSelect, 'id' | 'name' | 'status'>;
-
-/** An approved batch and what it was made from stay as they are. */
-export const isFrozen = ({ status }: Pick<LockedBatch, 'status'>): boolean => status === 'approved' || status === 'cut';
 
 /** Locks batches until the transaction ends, in the order of their ids, before anything else that it locks. */
 export async function lockBatches(tx: Transaction, ids: readonly number[]): Promise<LockedBatch[]> {

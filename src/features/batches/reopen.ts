@@ -1,6 +1,7 @@
 import 'server-only';
 import { and, inArray, notInArray, sql } from 'drizzle-orm';
 import { schema, type Transaction } from '@/db';
+import { startsOf } from '@/core/batch';
 
 /**
  * Puts batches back to choosing because what they cut has changed: their lays are dropped, a running search is disowned, and the
@@ -27,7 +28,7 @@ export async function reopenBatches(tx: Transaction, ids: readonly number[], why
       version: sql`${batches.version} + 1`,
       updatedAt: new Date(),
     })
-    .where(and(inArray(batches.id, [...ids]), notInArray(batches.status, ['approved', 'cut'])))
+    .where(and(inArray(batches.id, [...ids]), inArray(batches.status, startsOf('reopen'))))
     .returning({ id: batches.id });
   if (reopened.length > 0)
     await tx.delete(schema.lays).where(

@@ -39,10 +39,15 @@ const DISK_FULL = '53100';
 const UNKEEPABLE = new Set(['22021', '22P05']);
 
 /** Runs an action's body; a lost connection or an unforeseen error becomes one sentence instead of a crash. */
-export async function answering<T>(body: () => Promise<Answer<T>>): Promise<Answer<T>> {
+export async function answering<T>(
+  body: () => Promise<Answer<T>>,
+  /** Throws on what is not an error of ours: Next's own control flow. */
+  rethrow: (error: unknown) => void = () => undefined,
+): Promise<Answer<T>> {
   try {
     return await body();
   } catch (error) {
+    rethrow(error);
     console.error(error);
     const code = (error as { cause?: { code?: string } }).cause?.code ?? '';
     if (code === DISK_FULL)

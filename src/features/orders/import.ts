@@ -7,7 +7,7 @@ import { insertRows } from '@/db/insert-rows';
 import { ownKinds } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { answering, done, failed, type Answer } from '@/features/commands/answer';
-import { change } from '@/features/commands/change';
+import { runCommand, type Command } from '@/features/commands/command';
 import { usualDue } from '@/features/workroom/form';
 import { workroomRules } from '@/features/workroom/queries';
 import { checkSheetApart, type SheetRoomData } from '@/work/sheet-pool';
@@ -39,21 +39,29 @@ export interface SheetImport {
 export async function importSheet(
   { sheet, fields, isPartial }: SheetImport,
   signal?: AbortSignal,
+  requestId?: string,
 ): Promise<Answer<{ orders: number; lines: number }>> {
   return answering(async () => {
     const checked = await checkSheetApart({ sheet, fields, room: await sheetRoom(), isPartial }, signal);
     if (!checked.ok) return checked;
     const { orders, goodRows } = checked.value;
     if (orders.length === 0) return failed('', 'No order of the sheet can be brought in.');
-    return change(async (tx) => {
-      await insertAll(tx, orders);
-      if (signal?.aborted) return failed('', 'The import was called off; nothing was brought in.', 'cancelled');
-      return done({ orders: orders.length, lines: goodRows });
-    });
+    // What is written was checked just now, from the sheet itself.
+    const bringIn: Command<null, { orders: number; lines: number }> = {
+      name: 'bring orders in',
+      read: () => ({ value: null }),
+      run: async ({ tx, made }) => {
+        for (const id of await insertAll(tx, orders)) made('order', id);
+        if (signal?.aborted) return failed('', 'The import was called off; nothing was brought in.', 'cancelled');
+        return done({ orders: orders.length, lines: goodRows });
+      },
+    };
+    return runCommand(bringIn, { sheet, fields, isPartial }, requestId);
   });
 }
 
-async function insertAll(tx: Transaction, orders: readonly SheetOrder[]) {
+/** The ids of the orders that it made. */
+async function insertAll(tx: Transaction, orders: readonly SheetOrder[]): Promise<number[]> {
   await tx.execute(sql`SELECT pg_advisory_xact_lock(${NUMBER_LOCK})`);
   const customers = await customerIds(tx, orders.map(({ form }) => form.customer)); // prettier-ignore
   const [last] = await tx.select({ no: max(schema.orders.no) }).from(schema.orders);
@@ -74,6 +82,7 @@ async function insertAll(tx: Transaction, orders: readonly SheetOrder[]) {
     tx,
     orders.flatMap(({ lines }, o) => lines.map((line, i) => ({ orderId: ids[o]!, position: i + 1, line }))),
   );
+  return ids;
 }
 
 /** The customers of these names by their names in small letters; made where they are new. */

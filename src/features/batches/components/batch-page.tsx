@@ -14,6 +14,7 @@ import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { longLength, overBound, percent } from '@/ui/words';
+import { send } from '@/features/commands/send';
 import { approveBatch, deleteBatch, makeLays, markCut, removeLine, stopLays } from '../actions';
 import type { BatchView, LaySummary } from '../queries';
 import { BatchStatus } from './batch-status';
@@ -44,7 +45,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
       else setError(answer.faults[0]!.message);
       router.refresh();
     });
-  const remove = () => act(() => deleteBatch(batch.id), () => { toaster.create({ title: `${batch.name} is deleted; its lines wait again.` }); router.push('/batches'); }); // prettier-ignore
+  const remove = () => act(() => send(deleteBatch, batch.id), () => { toaster.create({ title: `${batch.name} is deleted; its lines wait again.` }); router.push('/batches'); }); // prettier-ignore
 
   return (
     <>
@@ -69,12 +70,12 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
           </Button>
         )}
         {batch.status === 'laid' && (
-          <Button onClick={() => act(() => approveBatch(batch.id, batch.version))} loading={isBusy}>
+          <Button onClick={() => act(() => send(approveBatch, batch.id, batch.version))} loading={isBusy}>
             Approve the lays
           </Button>
         )}
         {batch.status === 'approved' && (
-          <Button onClick={() => act(() => markCut(batch.id))} loading={isBusy}>
+          <Button onClick={() => act(() => send(markCut, batch.id))} loading={isBusy}>
             It has been cut
           </Button>
         )}
@@ -86,7 +87,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
           <Notice level="warn">{batch.progressNote}: the lays have to be made again.</Notice>
         )}
         {isRunning ? (
-          <Running id={batch.id} status={batch.status} onStop={() => act(() => stopLays(batch.id))} />
+          <Running id={batch.id} status={batch.status} onStop={() => act(() => send(stopLays, batch.id))} />
         ) : (
           !isFrozen &&
           lines.length > 0 && (
@@ -124,7 +125,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
                 size={lays.length > 0 ? 'md' : 'lg'}
                 variant={lays.length > 0 ? 'outline' : 'solid'}
                 loading={isBusy}
-                onClick={() => act(() => makeLays(batch.id, seconds))}
+                onClick={() => act(() => send(makeLays, batch.id, seconds))}
               >
                 {lays.length > 0 ? 'Make the lays again' : 'Make the lays'}
               </Button>
@@ -149,7 +150,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
             lines={lines}
             cloths={cloths}
             today={today}
-            onRemove={isFrozen || isRunning ? undefined : (id) => act(() => removeLine(batch.id, id))}
+            onRemove={isFrozen || isRunning ? undefined : (id) => act(() => send(removeLine, batch.id, id))}
           />
         )}
       </Stack>

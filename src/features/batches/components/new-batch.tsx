@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { Notice, PageHead } from '@/ui/page';
+import { send } from '@/features/commands/send';
 import { createBatch } from '../actions';
 import type { BatchLines } from '../queries';
 import { LineList } from './line-list';
@@ -63,7 +64,7 @@ export function NewBatch({
     });
   const create = () =>
     start(async () => {
-      const answer = await createBatch({ name, lineIds: [...chosen] });
+      const answer = await send(createBatch, { name, lineIds: [...chosen] });
       if (answer.ok) return router.push(`/batches/${answer.value.id}`);
       setError(answer.faults[0]!.message);
       router.refresh();

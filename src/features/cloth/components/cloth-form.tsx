@@ -13,6 +13,7 @@ import { LengthField } from '@/ui/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { laysAgain } from '@/ui/words';
+import { send } from '@/features/commands/send';
 import { deleteCloth, saveCloth } from '../actions';
 import {
   FIBRE_LABELS,
@@ -64,7 +65,7 @@ export function ClothFormView({
 
   const save = (values: ClothForm, onVersion: number) =>
     start(async () => {
-      const answer = await saveCloth(values, edited && { id: edited.id, version: onVersion });
+      const answer = await send(saveCloth, values, edited && { id: edited.id, version: onVersion });
       if (!answer.ok) {
         setFaults(answer.faults);
         setStale(answer.stale?.version ?? null);
@@ -80,7 +81,7 @@ export function ClothFormView({
     });
   const remove = () =>
     start(async () => {
-      const answer = await deleteCloth(edited!.id);
+      const answer = await send(deleteCloth, edited!.id);
       if (!answer.ok) return setFaults(answer.faults);
       toaster.create({ title: `${answer.value.name} is deleted.` });
       router.push('/cloth');

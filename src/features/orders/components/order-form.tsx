@@ -14,6 +14,7 @@ import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { laysAgain } from '@/ui/words';
+import { send } from '@/features/commands/send';
 import { saveOrder } from '../actions';
 import { emptyLine, inOtherUnits, type LineForm, type OrderForm } from '../form';
 import { CustomerField } from './customer-field';
@@ -67,7 +68,7 @@ function OrderPage({ edited, initial }: Props) {
   const save = (form: OrderForm, onVersion: number) =>
     start(async () => {
       setTried(true);
-      const answer: Answer<Saved> = await saveOrder(form, edited && { id: edited.id, version: onVersion }).catch(
+      const answer: Answer<Saved> = await send(saveOrder, form, edited && { id: edited.id, version: onVersion }).catch(
         () => ({
           ok: false,
           faults: [

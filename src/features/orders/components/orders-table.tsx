@@ -10,6 +10,7 @@ import { OrderMark } from '@/ui/order-mark';
 import { toaster } from '@/ui/toaster';
 import { dueDistance, dueText } from '@/ui/days';
 import { laysAgain } from '@/ui/words';
+import { send } from '@/features/commands/send';
 import { copyOrder, deleteOrder, restoreOrder } from '../actions';
 import { STATUS_LABELS, type OrderStatus } from '../status';
 import type { OrderListRow } from '../queries';
@@ -30,17 +31,17 @@ export function OrdersTable({ orders, today, server }: { orders: OrderListRow[];
     };
     const copy = (id: number) =>
       start(async () => {
-        const answer = await copyOrder(id);
+        const answer = await send(copyOrder, id);
         if (say(answer) && answer.ok) router.push(`/orders/${answer.value.id}`);
       });
     const remove = (order: OrderListRow) =>
       start(async () => {
-        const answer = await deleteOrder(order.id);
+        const answer = await send(deleteOrder, order.id);
         if (!say(answer) || !answer.ok) return;
         toaster.create({
           title: `Order ${order.no} is deleted.`,
           description: laysAgain(answer.value.reopened),
-          action: { label: 'Undo', onClick: () => start(async () => void say(await restoreOrder(order.id))) },
+          action: { label: 'Undo', onClick: () => start(async () => void say(await send(restoreOrder, order.id))) },
         });
       });
     const day = new Date(today);

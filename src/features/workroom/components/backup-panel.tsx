@@ -5,6 +5,7 @@ import { Download, Save } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { Notice, Panel } from '@/ui/page';
+import { send } from '@/features/commands/send';
 import { makeBackup } from '../actions';
 
 /** When the workroom was last backed up, and a button that does it now. */
@@ -15,7 +16,7 @@ export function BackupPanel({ last, canTake }: { last: { at: string; size: strin
   const make = () =>
     start(async () => {
       setProblem('');
-      const answer = await makeBackup();
+      const answer = await send(makeBackup);
       if (!answer.ok) setProblem(answer.faults[0]!.message);
       router.refresh();
     });

@@ -12,6 +12,7 @@ import type { Fault } from '@/core/result';
 import { Choice, TextField } from '@/ui/choice';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { send } from '@/features/commands/send';
 import { saveKind, withdrawKind } from '../actions';
 import {
   checkColumns,
@@ -83,7 +84,7 @@ export function KindEditor({ edited, initial, units }: Props) {
     start(async () => {
       setTried(true);
       if (checked.faults.length > 0) return;
-      const answer = await saveKind(kind, edited && { id: edited.id, version });
+      const answer = await send(saveKind, kind, edited && { id: edited.id, version });
       if (!answer.ok) return setTold(answer.faults);
       toaster.create({ title: `“${kind.name}” is saved as version ${answer.value.version}.`, type: 'success' });
       setSaved(kind);
@@ -94,7 +95,7 @@ export function KindEditor({ edited, initial, units }: Props) {
     });
   const withdraw = () =>
     start(async () => {
-      const answer = await withdrawKind(edited!.id, !edited!.isWithdrawn);
+      const answer = await send(withdrawKind, edited!.id, !edited!.isWithdrawn);
       if (!answer.ok) return setTold(answer.faults);
       toaster.create({
         title: edited!.isWithdrawn ? `“${kind.name}” is offered again.` : `“${kind.name}” is no longer offered.`,

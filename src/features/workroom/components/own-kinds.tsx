@@ -9,6 +9,7 @@ import { KINDS } from '@/core/covers';
 import { Choice } from '@/ui/choice';
 import { EmptyState, Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { send } from '@/features/commands/send';
 import { importKind } from '../actions';
 import type { OwnKindRow } from '../queries';
 
@@ -25,7 +26,7 @@ export function OwnKinds({ kinds }: { kinds: OwnKindRow[] }) {
     start(async () => {
       if (!chosen) return;
       if (chosen.size > MOST_BYTES) return setError(`“${chosen.name}” is too large to be a kind of cover.`);
-      const answer = await importKind(await chosen.text());
+      const answer = await send(importKind, await chosen.text());
       if (!answer.ok) {
         const { field, message } = answer.faults[0]!;
         return setError(`“${chosen.name}” was not taken in. ${field ? `${field}: ` : ''}${message}`);

@@ -7,6 +7,7 @@ import { Choice, TextField } from '@/ui/choice';
 import { LengthField } from '@/ui/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { send } from '@/features/commands/send';
 import { saveRules } from '../actions';
 import { rulesFaults, type WorkroomRules } from '../form';
 
@@ -24,7 +25,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
   const save = () =>
     start(async () => {
-      const answer = await saveRules(rules);
+      const answer = await send(saveRules, rules);
       if (!answer.ok) return setTold(answer.faults);
       setSaved(rules);
       toaster.create({ title: 'The workroom’s rules are saved.', type: 'success' });

@@ -1,0 +1,36 @@
+import { describe, expect, test } from 'vitest';
+import { BATCH_EVENTS, BATCH_STATES, BATCH_TRANSITIONS, isFrozen, refusalOf, startsOf } from './batch-states';
+
+describe('the states of a batch', () => {
+  // Written out apart from the table, as the workroom goes about it: what may happen in each state.
+  const MAY: Record<(typeof BATCH_STATES)[number], string> = {
+    draft: 'ask reopen delete',
+    queued: 'take fail reopen delete',
+    laying: 'take lose finish fail reopen delete',
+    laid: 'ask reopen approve delete',
+    failed: 'ask reopen delete',
+    approved: 'cut',
+    cut: '',
+  };
+
+  test.each(BATCH_STATES.flatMap((state) => BATCH_EVENTS.map((event) => [event, state] as const)))(
+    '%s in %s is allowed or refused with a sentence',
+    (event, state) => {
+      const refusal = refusalOf(event, state);
+      if (MAY[state].split(' ').includes(event)) expect(refusal).toBeNull();
+      else expect(refusal).toMatch(/^[A-Z].*\.$/);
+    },
+  );
+
+  test('every state but the last can be left, and every state but the first can be reached', () => {
+    for (const state of BATCH_STATES.filter((one) => one !== 'cut'))
+      expect(BATCH_EVENTS.some((event) => startsOf(event).includes(state))).toBe(true);
+    for (const state of BATCH_STATES)
+      expect(Object.values(BATCH_TRANSITIONS).some(({ to }) => to === state)).toBe(true);
+  });
+
+  test('only what is approved is frozen, and nothing but cutting changes it', () => {
+    for (const status of BATCH_STATES) expect(isFrozen({ status })).toBe(['approved', 'cut'].includes(status));
+    expect(BATCH_EVENTS.filter((event) => startsOf(event).some((status) => isFrozen({ status })))).toEqual(['cut']);
+  });
+});

@@ -1,0 +1,48 @@
+/** The states of a batch. */
+export const BATCH_STATES = ['draft', 'queued', 'laying', 'laid', 'failed', 'approved', 'cut'] as const;
+export type BatchState = (typeof BATCH_STATES)[number];
+
+/** What can happen to a batch. */
+export const BATCH_EVENTS = ['ask', 'take', 'lose', 'finish', 'fail', 'reopen', 'approve', 'cut', 'delete'] as const;
+export type BatchEvent = (typeof BATCH_EVENTS)[number];
+
+interface Transition {
+  /** What people do, or a worker. */
+  by: 'person' | 'worker';
+  from: readonly BatchState[];
+  /** Null: the batch is gone. */
+  to: BatchState | null;
+  /** What is said in any other state. */
+  refusal: string;
+}
+
+const BEFORE_APPROVAL = ['draft', 'queued', 'laying', 'laid', 'failed'] as const;
+
+/** All transitions of a batch: whatever is not here is refused. */
+export const BATCH_TRANSITIONS: Record<BatchEvent, Transition> = {
+  ask: {
+    by: 'person',
+    from: ['draft', 'laid', 'failed'],
+    to: 'queued',
+    refusal: 'This batch is being laid already, or is approved.',
+  },
+  take: { by: 'worker', from: ['queued', 'laying'], to: 'laying', refusal: 'Nobody has asked for these lays.' },
+  lose: { by: 'worker', from: ['laying'], to: 'queued', refusal: 'These lays are not being made.' },
+  finish: { by: 'worker', from: ['laying'], to: 'laid', refusal: 'These lays are not being made any more.' },
+  fail: { by: 'worker', from: ['queued', 'laying'], to: 'failed', refusal: 'These lays are not being made any more.' },
+  // What a batch cuts has changed, or a line was taken out: its lays no longer hold.
+  reopen: { by: 'person', from: BEFORE_APPROVAL, to: 'draft', refusal: 'An approved batch is kept as it is.' },
+  approve: { by: 'person', from: ['laid'], to: 'approved', refusal: 'Make the lays first, then approve them.' },
+  cut: { by: 'person', from: ['approved'], to: 'cut', refusal: 'Only an approved batch can be cut.' },
+  delete: { by: 'person', from: BEFORE_APPROVAL, to: null, refusal: 'An approved batch is kept for the record.' },
+};
+
+/** The states in which something can happen. */
+export const startsOf = (event: BatchEvent): BatchState[] => [...BATCH_TRANSITIONS[event].from];
+
+/** Why something can't happen to a batch in a state, or null where it can. */
+export const refusalOf = (event: BatchEvent, state: BatchState): string | null =>
+  BATCH_TRANSITIONS[event].from.includes(state) ? null : BATCH_TRANSITIONS[event].refusal;
+
+/** An approved batch and what it was made from stay as they are. */
+export const isFrozen = ({ status }: { status: BatchState }): boolean => status === 'approved' || status === 'cut';

@@ -1,0 +1,28 @@
+import { expect, test } from 'vitest';
+import { send } from './send';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/;
+
+test('each request has an id of its own; one that was not answered is sent again under the same', async () => {
+  const ids: string[] = [];
+  let isLost = false;
+  const action = async (_name: string, requestId?: string) => {
+    ids.push(requestId!);
+    if (isLost) throw new TypeError('Failed to fetch');
+    return 'done';
+  };
+  expect(await send(action, 'a')).toBe('done');
+  await send(action, 'a');
+  isLost = true;
+  await expect(send(action, 'b')).rejects.toThrow();
+  isLost = false;
+  await send(action, 'b');
+  isLost = true;
+  await expect(send(action, 'c')).rejects.toThrow();
+  isLost = false;
+  // Other contents are another request.
+  await send(action, 'd');
+  expect(ids.every((id) => UUID.test(id))).toBe(true);
+  expect(new Set(ids).size).toBe(5);
+  expect(ids[2]).toBe(ids[3]);
+});

@@ -1,0 +1,29 @@
+/** Requests that were not answered yet, by the action: what they asked for, and under which id. */
+const open = new Map<unknown, { asked: string; id: string }>();
+
+/** A UUID (RFC 9562, version 4), also where the page is not in a secure context. */
+function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}
+
+type Action = (...all: never[]) => Promise<unknown>;
+/** What an action takes before the request id, its last parameter. */
+type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer Args, string] ? Args : never;
+
+/**
+ * Calls a server action with a request id as its last argument. Where the connection is lost before its answer, the same call again
+ * carries the same id, so that nothing is done twice.
+ */
+export async function send<F extends Action>(action: F, ...args: ArgumentsOf<F>): Promise<Awaited<ReturnType<F>>> {
+  const asked = JSON.stringify(args);
+  const before = open.get(action);
+  const id = before?.asked === asked ? before.id : newId();
+  open.set(action, { asked, id });
+  const answer = await (action as unknown as (...all: unknown[]) => Promise<unknown>)(...args, id);
+  open.delete(action);
+  return answer as Awaited<ReturnType<F>>;
+}

@@ -1,0 +1,111 @@
+import 'server-only';
+import { eq } from 'drizzle-orm';
+import Joi from 'joi';
+import { checkKind, type CoverKind } from '@/core/covers';
+import { parseKind, readKind } from '@/core/files';
+import type { Fault } from '@/core/result';
+import { schema } from '@/db';
+import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
+import { byRules, type Command } from '@/features/commands/command';
+import type { CommandContext } from '@/features/commands/context';
+import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
+import { isAllKeepable } from '@/features/commands/texts';
+import { rulesFaults, type WorkroomRules } from './form';
+import { BACKUP_KEY, RULES_KEY } from './queries';
+import { readRules } from './rules';
+
+type Kept = { id: number; version: number };
+
+const refused = (message: string): { faults: Fault[] } => ({ faults: [{ code: 'refused', field: '', message }] });
+
+/** Saves the workroom's rules; orders that are written from now on start with them. */
+export const saveRules: Command<WorkroomRules, null> = {
+  name: 'save workroom rules',
+  read: (input) => {
+    const read = readRules(input);
+    if ('faults' in read) return read;
+    const faults = rulesFaults(read.value);
+    return faults.length > 0 ? { faults } : read;
+  },
+  run: (context, rules) => keepSetting(context, RULES_KEY, rules),
+};
+
+/** Keeps when the last backup was made, and how large it is. */
+export const keepBackup: Command<{ at: string; bytes: number }, null> = {
+  name: 'make backup',
+  read: byRules(Joi.object({ at: Joi.string().isoDate().required(), bytes: Joi.number().required() })),
+  run: (context, value) => keepSetting(context, BACKUP_KEY, value),
+};
+
+async function keepSetting({ tx, changes }: CommandContext, key: string, value: unknown): Promise<Answer<null>> {
+  await changes('settings', 0);
+  await tx
+    .insert(schema.settings)
+    .values({ key, value })
+    .onConflictDoUpdate({ target: schema.settings.key, set: { value } });
+  return done(null);
+}
+
+const isOfKind = byRules(editedRecord('kind'));
+
+/** Saves an own kind as its next version, or a new kind as its first; orders made before keep theirs. */
+export const saveKind: Command<{ kind: CoverKind; edited: Edited | null }, Kept> = {
+  name: 'save kind',
+  read: (input) => {
+    const { kind: given, edited } = input as { kind: unknown; edited: unknown };
+    if (!isAllKeepable(given)) return refused('A character in this kind can’t be kept; write that field again.');
+    const shape = readKind(given);
+    if (!shape.ok) return { faults: shape.faults };
+    const { kind, faults } = checkKind(shape.value);
+    if (faults.length > 0) return { faults };
+    const which = isOfKind(edited);
+    return 'faults' in which ? which : { value: { kind, edited: which.value } };
+  },
+  run: keepKind,
+};
+
+/** Takes a kind in from its document. */
+export const importKind: Command<CoverKind, Kept> = {
+  name: 'take kind in',
+  read: (source) => {
+    if (typeof source !== 'string' || !isAllKeepable(source)) return refused('This is not a text file.');
+    const kind = parseKind(source);
+    return kind.ok ? { value: kind.value } : { faults: kind.faults };
+  },
+  run: (context, kind) => keepKind(context, { kind, edited: null }),
+};
+
+async function keepKind(
+  { tx, now, changes, made }: CommandContext,
+  { kind, edited }: { kind: CoverKind; edited: Edited | null },
+): Promise<Answer<Kept>> {
+  if (!edited) {
+    const [row] = await tx.insert(schema.kinds).values({}).returning({ id: schema.kinds.id });
+    made('kind', row!.id);
+    await tx.insert(schema.kindVersions).values({ kindId: row!.id, version: 1, data: kind });
+    return done({ id: row!.id, version: 1 });
+  }
+  const [stored] = await tx.select().from(schema.kinds).where(eq(schema.kinds.id, edited.id)).for('update');
+  if (!stored) return failed('', 'This kind is no longer there. What you wrote is still here.', 'gone');
+  if (stored.version !== edited.version) return staleAnswer('kind', stored.version, stored.updatedAt);
+  await changes('kind', edited.id);
+  const version = stored.version + 1;
+  await tx.insert(schema.kindVersions).values({ kindId: edited.id, version, data: kind });
+  await tx.update(schema.kinds).set({ version, updatedAt: now }).where(eq(schema.kinds.id, edited.id));
+  return done({ id: edited.id, version });
+}
+
+/** Takes a kind out of the list of those that are offered, or puts it back. */
+export const withdrawKind: Command<{ id: number; isWithdrawn: boolean }, null> = {
+  name: 'withdraw kind',
+  read: byRules(Joi.object({ id: recordId('kind'), isWithdrawn: Joi.boolean().strict().required() })),
+  run: async ({ tx, now, changes }, { id, isWithdrawn }) => {
+    await changes('kind', id);
+    const changed = await tx
+      .update(schema.kinds)
+      .set({ withdrawnAt: isWithdrawn ? now : null })
+      .where(eq(schema.kinds.id, id))
+      .returning({ id: schema.kinds.id });
+    return changed.length > 0 ? done(null) : gone('kind');
+  },
+};
