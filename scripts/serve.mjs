@@ -16,19 +16,18 @@ if (cluster.isPrimary) {
   const count = Math.max(1, Math.min(MOST_PROCESSES, availableParallelism()));
   let ends = 0;
   let isStopping = false;
-  const begin = (number) => {
+  const begin = () => {
     const begun = Date.now();
-    // The first one also works the lay queue.
-    const worker = cluster.fork({ JOLLY_BOLT_LAYS: number === 0 ? '1' : '' });
+    const worker = cluster.fork();
     worker.on('exit', (code, signal) => {
       if (isStopping) return;
       console.error(`A process of the web server ended (${signal ?? code}) and is started again.`);
       if (Date.now() - begun > SOON_MS) ends = 0;
       if (++ends > MOST_ENDS) process.exit(1);
-      setTimeout(() => begin(number), AGAIN_AFTER_MS);
+      setTimeout(begin, AGAIN_AFTER_MS);
     });
   };
-  for (let number = 0; number < count; number++) begin(number);
+  for (let i = 0; i < count; i++) begin();
   for (const name of ['SIGTERM', 'SIGINT'])
     process.on(name, () => {
       isStopping = true;

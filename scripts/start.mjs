@@ -17,9 +17,10 @@ import {
 import { runMain, say, Stop } from './lib/say.mjs';
 import { logStream, spawnWithUs, Supervised } from './lib/supervisor.mjs';
 
-const USAGE = `npm start -- [--empty] [--dev] [--data FOLDER] [--host NAME]
+const USAGE = `npm start -- [--empty] [--dev] [--no-worker] [--data FOLDER] [--host NAME]
   --empty        begin without the demo workroom
   --dev          for developers: pages are built as they are asked for
+  --no-worker    serve alone; lays are made by "npm run worker", here or elsewhere
   --data FOLDER  keep the data there (.local/cluster)
   --host NAME    a further name by which a proxy on this machine reaches the application; may be given several times
 PORT=3100 npm start serves on another port.`;
@@ -31,6 +32,7 @@ const { values } = await (async () => {
       options: {
         empty: { type: 'boolean', default: false },
         dev: { type: 'boolean', default: false },
+        'no-worker': { type: 'boolean', default: false },
         data: { type: 'string' },
         host: { type: 'string', multiple: true, default: [] },
         help: { type: 'boolean', default: false },
@@ -68,10 +70,11 @@ await runMain(async () => {
 
   let isStopping = false;
   let app = null;
+  let worker = null;
   const stop = async () => {
     if (isStopping) return;
     isStopping = true;
-    await app?.stop();
+    await Promise.all([app?.stop(), worker?.stop()]);
     await cluster.stop();
   };
   const giveUp = () => stop().then(() => process.exit(1));
@@ -112,6 +115,21 @@ await runMain(async () => {
     },
   });
   app.run();
+  if (!values['no-worker']) {
+    worker = new Supervised({
+      name: 'The lay worker',
+      say: (text) => console.error(text),
+      // Everything but the lays goes on without it.
+      onGivenUp: () => console.error('Lays are not made until "npm start" or "npm run worker" is begun again.'),
+      start: () => {
+        const child = spawnWithUs(['dist/worker.mjs'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
+        logStream(child.stdout, join(folder, 'worker.log'));
+        logStream(child.stderr, join(folder, 'worker.log'), process.stderr);
+        return child;
+      },
+    });
+    worker.run();
+  }
   keepDatabase(cluster, () => isStopping, giveUp);
   await waitForApp(port, () => isStopping);
   if (!isStopping) say(`\nJolly Bolt is ready: http://127.0.0.1:${port}\nStop it with Ctrl-C.`);

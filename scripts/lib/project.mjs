@@ -107,6 +107,7 @@ export async function ensureBundles() {
       takeoff: 'src/cli/takeoff.ts',
       bench: 'src/cli/bench.ts',
       fuzz: 'src/cli/fuzz.ts',
+      worker: 'src/work/worker.ts',
       'lay-worker': 'src/work/lay-worker.ts',
       'sheet-child': 'src/work/sheet-child.ts',
       'set-up': 'src/work/set-up.ts',

@@ -1,6 +1,14 @@
 import { createHash } from 'node:crypto';
 import { and, eq, inArray, notInArray, sql } from 'drizzle-orm';
-import { clothTasks, settle, type BatchCloth, type BestSoFar, type ClothTask, type LayFigures } from '@/core/batch';
+import {
+  clothTasks,
+  LAY_RUN_TRANSITIONS,
+  settle,
+  type BatchCloth,
+  type BestSoFar,
+  type ClothTask,
+  type LayFigures,
+} from '@/core/batch';
 import { cutList, type BatchOrder } from '@/core/cutlist';
 import { bestOf, planToJson, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
@@ -18,7 +26,7 @@ export const MOST_ATTEMPTS = 3;
 /** An order alone is laid for its share only: a short search is enough. */
 const ALONE_STEPS = 600;
 const ALONE_SECONDS = 1;
-const TELL_EVERY_MS = 300;
+const REPORT_EVERY_MS = 300;
 
 interface Loaded {
   seconds: number;
@@ -27,46 +35,41 @@ interface Loaded {
   cloths: (BatchCloth & { row: ClothRow })[];
 }
 
+/** A run as one worker holds it: nothing is written for a lease that has passed to another. */
+interface Lease {
+  runId: number;
+  batchId: number;
+  attempt: number;
+}
+
+const isHeld = ({ runId, attempt }: Lease) =>
+  and(eq(schema.layRuns.id, runId), eq(schema.layRuns.attempts, attempt), eq(schema.layRuns.state, 'running'));
+
 /**
- * Makes the lays of a batch: loads it, lays every cloth in the pool with progress and cancelling through the batch's
- * row, and saves all lays with their figures in one transaction. The batch's time is shared over its cloths (`shareTime`). Does
- * nothing when the batch has been asked for again or changed since (`run`). A failure is written on the batch.
+ * Works a lay run: loads its batch, lays every cloth in the pool with progress and cancelling through the run's
+ * row, and saves all lays with their figures in one transaction. The run's time is shared over the cloths (`shareTime`). Does
+ * nothing when another worker has the run, or the batch has been asked for again or changed since. A failure is written on the run.
  */
-export async function layBatch(db: Database, batchId: number, run: number): Promise<void> {
-  const current = and(eq(schema.batches.id, batchId), eq(schema.batches.run, run));
-  const [taken] = await db
-    .update(schema.batches)
-    .set({
-      status: 'laying',
-      progress: 0,
-      progressNote: 'Reading the orders',
-      attempts: sql`${schema.batches.attempts} + 1`,
-      heartbeatAt: sql`now()`,
-      updatedAt: new Date(),
-    })
-    .where(and(current, inArray(schema.batches.status, ['queued', 'laying'])))
-    .returning({ attempts: schema.batches.attempts });
-  if (!taken) return;
-  const fail = (error: string) =>
-    db
-      .update(schema.batches)
-      .set({ status: 'failed', error, bestSoFar: null, secondsLeft: null, updatedAt: new Date() })
-      .where(current);
-  if (taken.attempts > MOST_ATTEMPTS) {
+export async function layBatch(db: Database, runId: number, worker: string): Promise<void> {
+  const lease = await take(db, runId, worker);
+  if (!lease) return;
+  if (lease.attempt > MOST_ATTEMPTS) {
     await fail(
+      db,
+      lease,
       `The lays were begun ${MOST_ATTEMPTS} times, and each time the program that makes them ended. Lay fewer lines at a time.`,
     );
     return;
   }
   const cancel = new Cancel();
-  const watch = watchBatch(db, batchId, run, cancel);
+  const watch = watchRun(db, lease, cancel);
   try {
-    const loaded = await loadBatch(db, batchId);
+    const loaded = await loadBatch(db, lease.batchId);
     const tasks = clothTasks(loaded.orders, loaded.cloths);
     if (tasks.length === 0)
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
-    const plans = await layCloths(tasks, loaded, cancel, watch.tell);
-    watch.tell({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
+    const plans = await layCloths(tasks, loaded, cancel, watch.report);
+    watch.report({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
     const results: Result[] = [];
     for (const [i, task] of tasks.entries()) {
       const plan = plans[i]!;
@@ -76,14 +79,64 @@ export async function layBatch(db: Database, batchId: number, run: number): Prom
         figures: settle(task, plan, await lengthsAlone(db, task, plan, loaded.seed, cancel)),
       });
     }
-    await save(db, batchId, run, loaded, results);
+    await save(db, lease, loaded, results);
   } catch (error) {
     const isKnown = error instanceof LayFailure || error instanceof SearchEnded;
-    await fail(isKnown ? error.message : `The lay could not be made: ${(error as Error).message}`);
+    await fail(db, lease, isKnown ? error.message : `The lay could not be made: ${(error as Error).message}`);
     if (!isKnown) throw error;
   } finally {
     await watch.end();
   }
+}
+
+/** Makes the lays of a batch here and now, in `seconds`, without the queue. */
+export async function layAtOnce(db: Database, batchId: number, seconds: number): Promise<void> {
+  const [run] = await db.insert(schema.layRuns).values({ batchId, seconds }).returning({ id: schema.layRuns.id });
+  await db
+    .update(schema.batches)
+    .set({ status: 'queued', seconds, runId: run!.id })
+    .where(eq(schema.batches.id, batchId));
+  await layBatch(db, run!.id, 'here');
+}
+
+/** Takes a waiting run; null when another has it or nobody wants it any more. */
+async function take(db: Database, runId: number, worker: string): Promise<Lease | null> {
+  return db.transaction(async (tx) => {
+    // Batches are locked before their runs, as everywhere.
+    const [batch] = await tx.select({ id: schema.batches.id }).from(schema.batches).where(eq(schema.batches.runId, runId)).for('update'); // prettier-ignore
+    if (!batch) return null;
+    const [taken] = await tx
+      .update(schema.layRuns)
+      .set({
+        state: LAY_RUN_TRANSITIONS.take.to,
+        worker,
+        progress: 0,
+        note: 'Reading the orders',
+        attempts: sql`${schema.layRuns.attempts} + 1`,
+        heartbeatAt: sql`now()`,
+      })
+      .where(and(eq(schema.layRuns.id, runId), inArray(schema.layRuns.state, LAY_RUN_TRANSITIONS.take.from)))
+      .returning({ attempt: schema.layRuns.attempts });
+    if (!taken) return null;
+    await tx.update(schema.batches).set({ status: 'laying' }).where(eq(schema.batches.id, batch.id));
+    return { runId, batchId: batch.id, attempt: taken.attempt };
+  });
+}
+
+async function fail(db: Database, lease: Lease, error: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.select({ id: schema.batches.id }).from(schema.batches).where(eq(schema.batches.id, lease.batchId)).for('update'); // prettier-ignore
+    const failed = await tx
+      .update(schema.layRuns)
+      .set({ state: 'failed', error, bestSoFar: null, secondsLeft: null, endedAt: sql`now()` })
+      .where(isHeld(lease))
+      .returning({ id: schema.layRuns.id });
+    if (failed.length > 0)
+      await tx
+        .update(schema.batches)
+        .set({ status: 'failed', updatedAt: new Date() })
+        .where(and(eq(schema.batches.id, lease.batchId), eq(schema.batches.runId, lease.runId)));
+  });
 }
 
 interface Result {
@@ -100,13 +153,13 @@ async function layCloths(
   tasks: readonly ClothTask[],
   { seconds, seed }: Loaded,
   cancel: Cancel,
-  tell: (told: Told) => void,
+  report: (told: Progress) => void,
 ): Promise<LayPlan[]> {
   const begun = performance.now();
   const left = () => Math.max(0, seconds - (performance.now() - begun) / 1000);
   const layOne = (task: ClothTask, share: number, isFirst: boolean) =>
     layTogether(task, { seconds: share, seed: isFirst ? seed : seed + 1 }, cancel, (best) =>
-      tell({
+      report({
         progress: 0.95 * Math.min(1, 1 - left() / seconds),
         note: `${task.cloth.name}: ${best === null ? 'first lay' : 'finding a shorter lay'}`,
         secondsLeft: Math.ceil(left()),
@@ -131,7 +184,7 @@ function layTogether(
   { cloth, units, whole }: ClothTask,
   { seconds, seed }: { seconds: number; seed: number },
   cancel: Cancel,
-  tell: (best: BestSoFar | null) => void,
+  report: (best: BestSoFar | null) => void,
 ) {
   let drawn: Pick<BestSoFar, 'widthMm' | 'rings'> | null = null;
   const onProgress = ({ used, bound, unplaced, sketch }: NestProgress) => {
@@ -145,7 +198,7 @@ function layTogether(
     }
     const names = unplaced.slice(0, MOST_NAMED).map((one) => ('piece' in one ? one.piece : one.strip));
     const left = { unplaced: [...new Set(names)], unplacedCount: unplaced.length };
-    tell(used > 0 && drawn ? { cloth: cloth.name, units, usedNm: used, boundNm: bound, ...left, ...drawn } : null);
+    report(used > 0 && drawn ? { cloth: cloth.name, units, usedNm: used, boundNm: bound, ...left, ...drawn } : null);
   };
   return layOnAllCores({ json: whole.json, seconds, seed }, cancel, { onProgress, endsStale: true });
 }
@@ -243,8 +296,8 @@ async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
   };
 }
 
-/** What is told of a batch while it is laid. */
-interface Told {
+/** How far a run has come. */
+interface Progress {
   /** 0 to 1. */
   progress: number;
   note: string;
@@ -252,31 +305,30 @@ interface Told {
   best: BestSoFar | null;
 }
 
-/** Writes progress to the batch's row now and then, which is its heartbeat, and hears there that the search should end. */
-function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) {
-  let latest: Told = { progress: 0, note: 'Reading the orders', secondsLeft: null, best: null };
-  const current = and(eq(schema.batches.id, batchId), eq(schema.batches.run, run));
+/** Writes progress to the run's row now and then, which is its heartbeat, and reads there that the search should end. */
+function watchRun(db: Database, lease: Lease, cancel: Cancel) {
+  let latest: Progress = { progress: 0, note: 'Reading the orders', secondsLeft: null, best: null };
   const beat = async () => {
     const [row] = await db
-      .update(schema.batches)
+      .update(schema.layRuns)
       .set({
         progress: Math.min(1, latest.progress),
-        progressNote: latest.note,
+        note: latest.note,
         secondsLeft: latest.secondsLeft,
         bestSoFar: latest.best,
         heartbeatAt: sql`now()`,
       })
-      .where(current)
-      .returning({ cancelRequested: schema.batches.cancelRequested });
-    // A batch that was deleted or asked for again needs no further search either.
+      .where(isHeld(lease))
+      .returning({ cancelRequested: schema.layRuns.cancelRequested });
+    // A batch that was deleted or asked for again, or a lease that has passed on, needs no further search either.
     if (!row || row.cancelRequested) cancel.request();
   };
   let pending: Promise<unknown> = Promise.resolve();
   const timer = setInterval(() => {
     pending = beat().catch(() => undefined);
-  }, TELL_EVERY_MS);
+  }, REPORT_EVERY_MS);
   return {
-    tell: (told: Told) => {
+    report: (told: Progress) => {
       latest = told;
     },
     end: async () => {
@@ -286,24 +338,35 @@ function watchBatch(db: Database, batchId: number, run: number, cancel: Cancel) 
   };
 }
 
-async function save(db: Database, batchId: number, run: number, loaded: Loaded, results: readonly Result[]) {
+async function save(db: Database, lease: Lease, loaded: Loaded, results: readonly Result[]) {
+  const { batchId } = lease;
   await db.transaction(async (tx) => {
+    await tx.select({ id: schema.batches.id }).from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
     const done = await tx
-      .update(schema.batches)
+      .update(schema.layRuns)
       .set({
-        status: 'laid',
+        state: LAY_RUN_TRANSITIONS.finish.to,
         progress: 1,
-        progressNote: '',
+        note: '',
         bestSoFar: null,
         secondsLeft: null,
-        error: '',
-        cancelRequested: false,
-        version: sql`${schema.batches.version} + 1`,
-        updatedAt: new Date(),
+        endedAt: sql`now()`,
+        result: results.map(({ task, plan, figures }) => ({
+          cloth: task.cloth.name,
+          usedNm: figures.used,
+          boundNm: figures.bound,
+          unplaced: plan.unplaced.length,
+        })),
       })
-      .where(and(eq(schema.batches.id, batchId), eq(schema.batches.run, run), eq(schema.batches.status, 'laying')))
-      .returning({ id: schema.batches.id });
+      .where(isHeld(lease))
+      .returning({ id: schema.layRuns.id });
     if (done.length === 0) return;
+    const laid = await tx
+      .update(schema.batches)
+      .set({ status: 'laid', version: sql`${schema.batches.version} + 1`, updatedAt: new Date() })
+      .where(and(eq(schema.batches.id, batchId), eq(schema.batches.runId, lease.runId)))
+      .returning({ id: schema.batches.id });
+    if (laid.length === 0) return;
     const clothIds = results.map(({ task }) => Number(task.key));
     // A lay that is made again keeps its number; those of cloths that are no longer cut go.
     await tx

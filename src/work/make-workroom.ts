@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { connect } from '@/db';
 import { insertDemo } from '@/db/demo';
+import { emptyTables } from '@/db/empty';
 
 // A workroom of made-up data as large as one likes, for measuring: node dist/make-workroom.mjs ORDERS.
 
@@ -19,7 +20,7 @@ async function main() {
   try {
     await migrate(db, { migrationsFolder: 'src/db/migrations' });
     await db.transaction(async (tx) => {
-      await tx.execute(sql`TRUNCATE settings, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`); // prettier-ignore
+      await emptyTables(tx);
       await tx.execute(sql`INSERT INTO settings (key, value) VALUES ('workroom', '{"demo": false}')`);
       // The demo's cloths are the patterns that the others vary.
       await insertDemo(tx, new Date());

@@ -16,12 +16,15 @@ const GRACE_MS = 5_000;
 const STALE_MS = 1_500;
 const STALE_SHARE = 0.5;
 
+/** So many cores the lays may use: all of them, or as many as the worker was told. */
+const cores = () => Math.max(1, Number(process.env.JOLLY_BOLT_CORES) || availableParallelism());
+
 /** The threads that lay, one a core; started at first use and kept. */
 const pool = () =>
   (held.jollyBoltPool ??= new Piscina({
     filename: join(/*turbopackIgnore: true*/ home(), 'dist', 'lay-worker.mjs'),
     minThreads: 0,
-    maxThreads: Math.max(1, availableParallelism()),
+    maxThreads: cores(),
     idleTimeout: 30_000,
   }));
 
@@ -96,7 +99,7 @@ export async function layOnAllCores(
   cancel: Cancel,
   { onProgress, endsStale }: Search = {},
 ): Promise<LayPlan> {
-  const count = Math.max(1, availableParallelism());
+  const count = cores();
   const channel = task.steps === undefined && count > 1 ? randomUUID() : undefined;
   const workers = Array.from(
     { length: count },

@@ -1,25 +1,33 @@
-import { and, eq, isNull, lt, or, sql } from 'drizzle-orm';
+import { hostname } from 'node:os';
+import { and, count, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
 import { database, databaseUrl, schema, type Transaction } from '@/db';
+import { LAY_RUN_TRANSITIONS } from '@/core/batch';
 import { layBatch } from './lay-batch';
 
-const QUEUE = 'lay';
+const QUEUE = 'lay-run';
 const SWEEP_EVERY_MS = 3_000;
-/** A batch that is being laid and whose worker was not heard of for so long, by the database's clock, has lost it. */
+/** A run whose worker was not heard of for so long, by the database's clock, has lost it. */
 const LOST_AFTER_S = 6;
 /** What a job may take beyond the search itself: reading, the orders by themselves, saving. */
 const SPARE_S = 300;
+/** A run that has lost its worker goes before all others. */
+const FIRST = 1_000;
+/** An advisory lock of PostgreSQL's, by our own number. */
+const SWEEP_LOCK = 4202;
 
-interface LayRequest {
-  batchId: number;
-  run: number;
-}
+type LayRun = Pick<typeof schema.layRuns.$inferSelect, 'id' | 'seconds' | 'askedBy'>;
 
 const held = globalThis as { jollyBoltBoss?: Promise<PgBoss> };
 
+/** How a worker's connections call themselves, so that anyone can see whether one is there. */
+export const WORKER_NAME = 'jolly-bolt worker';
+let isWorker = false;
+const processName = () => (isWorker ? WORKER_NAME : 'jolly-bolt web');
+
 const boss = (): Promise<PgBoss> =>
   (held.jollyBoltBoss ??= (async () => {
-    const started = new PgBoss({ connectionString: databaseUrl(), max: 4 });
+    const started = new PgBoss({ connectionString: databaseUrl(), max: 4, application_name: processName() });
     started.on('error', (error) => console.error(`The lay queue: ${error.message}`));
     await started.start();
     await started.createQueue(QUEUE);
@@ -35,39 +43,76 @@ const within = (tx: Transaction) => ({
   },
 });
 
-/** Asks the queue to make a batch's lays. Any process that works the queue may take it. */
-export async function requestLay(
-  tx: Transaction,
-  { seconds, personId: _, ...request }: LayRequest & { seconds: number; personId: number | null },
-) {
-  const options = { retryLimit: 0, expireInSeconds: seconds + SPARE_S };
-  await (await boss()).send(QUEUE, request, { ...options, db: within(tx) } as PgBoss.SendOptions);
+/**
+ * Asks the queue to work a lay run; any worker may take it. Fair between people: whoever has more runs waiting comes later with the
+ * next one, so that one batch of somebody else does not wait for fifty.
+ */
+export async function requestLay(tx: Transaction, run: LayRun) {
+  const { layRuns } = schema;
+  const [open] = await tx
+    .select({ n: count() })
+    .from(layRuns)
+    .where(
+      and(
+        inArray(layRuns.state, ['waiting', 'running']),
+        run.askedBy === null ? isNull(layRuns.askedBy) : eq(layRuns.askedBy, run.askedBy),
+      ),
+    );
+  await send(tx, run, -(open?.n ?? 0));
 }
 
-/** Starts working the queue in this process, and takes up batches whose worker was killed. */
+async function send(tx: Transaction, { id, seconds }: LayRun, priority: number) {
+  const options = { retryLimit: 0, expireInSeconds: seconds + SPARE_S, priority };
+  await (await boss()).send(QUEUE, { runId: id }, { ...options, db: within(tx) } as PgBoss.SendOptions);
+}
+
+/** Starts working the queue in this process, and takes up runs whose worker was killed. */
 export async function startWorking(): Promise<void> {
+  isWorker = true;
   const queue = await boss();
-  await queue.work<LayRequest>(QUEUE, { pollingIntervalSeconds: 0.5 }, async ([job]) => {
-    if (job) await layBatch(database(), job.data.batchId, job.data.run);
+  const worker = `${hostname()} ${process.pid}`;
+  await queue.work<{ runId: number }>(QUEUE, { pollingIntervalSeconds: 0.5, priority: true }, async ([job]) => {
+    if (job) await layBatch(database(), job.data.runId, worker);
   });
   await takeUpLost().catch(() => undefined);
   setInterval(() => takeUpLost().catch(() => undefined), SWEEP_EVERY_MS).unref();
 }
 
-/** Sends batches again that are being laid by nobody. What waits is in the queue, and is left there. */
+/** Ends the work of this process: what it has begun is taken up by another worker. */
+export const stopWorking = async (): Promise<void> => {
+  await (await held.jollyBoltBoss)?.stop({ graceful: false });
+};
+
+/**
+ * Sends runs again that have lost their worker, also one that died between taking the job and taking the run. What waits in the queue is
+ * left there.
+ */
 export async function takeUpLost(): Promise<void> {
-  const { batches } = schema;
+  const { layRuns } = schema;
   await database().transaction(async (tx) => {
+    // One worker looks at a time.
+    const { rows } = await tx.execute(sql`SELECT pg_try_advisory_xact_lock(${SWEEP_LOCK}) AS "isOurs"`);
+    if (!(rows[0] as { isOurs: boolean }).isOurs) return;
     const lost = await tx
-      .update(batches)
-      .set({ status: 'queued', run: sql`${batches.run} + 1`, heartbeatAt: null, updatedAt: new Date() })
+      .update(layRuns)
+      .set({ state: LAY_RUN_TRANSITIONS.lose.to, worker: null, heartbeatAt: null })
       .where(
         and(
-          eq(batches.status, 'laying'),
-          or(isNull(batches.heartbeatAt), lt(batches.heartbeatAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`)),
+          inArray(layRuns.state, LAY_RUN_TRANSITIONS.lose.from),
+          or(isNull(layRuns.heartbeatAt), lt(layRuns.heartbeatAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`)),
         ),
       )
-      .returning({ batchId: batches.id, run: batches.run, seconds: batches.seconds });
-    for (const request of lost) await requestLay(tx, { ...request, personId: null });
+      .returning({ id: layRuns.id, seconds: layRuns.seconds, askedBy: layRuns.askedBy });
+    const orphans = await tx
+      .select({ id: layRuns.id, seconds: layRuns.seconds, askedBy: layRuns.askedBy })
+      .from(layRuns)
+      .where(
+        and(
+          eq(layRuns.state, 'waiting'),
+          lt(layRuns.askedAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`),
+          sql`NOT EXISTS (SELECT FROM pgboss.job j WHERE j.name = ${QUEUE} AND j.state IN ('created', 'retry') AND (j.data->>'runId')::int = ${layRuns.id})`,
+        ),
+      );
+    for (const run of [...lost, ...orphans]) await send(tx, run, FIRST);
   });
 }

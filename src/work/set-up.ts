@@ -3,7 +3,8 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { parseArgs } from 'node:util';
 import { connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
-import { layBatch } from './lay-batch';
+import { emptyTables } from '@/db/empty';
+import { layAtOnce } from './lay-batch';
 import { closePool } from './pool';
 
 // Brings the database up to date and, once, loads the demo workroom: node dist/set-up.mjs [--empty | --reset].
@@ -31,25 +32,19 @@ async function main() {
 async function loadDemo(db: Database) {
   console.log('Loading the demo workroom …');
   const ids = await db.transaction(async (tx) => {
-    await tx.execute(
-      sql`TRUNCATE settings, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`,
-    );
+    await emptyTables(tx);
     await tx.insert(schema.settings).values({ key: 'workroom', value: { demo: true } });
     return insertDemo(tx, new Date());
   });
   for (const [i, { end }] of DEMO_BATCHES.entries()) {
     if (end === 'draft') continue;
-    const [batch] = await db
-      .update(schema.batches)
-      .set({ status: 'queued', run: 1 })
-      .where(eq(schema.batches.id, ids[i]!))
-      .returning();
-    await layBatch(db, batch!.id, batch!.run);
+    const batchId = ids[i]!;
+    await layAtOnce(db, batchId, 15);
     if (end !== 'laid')
       await db
         .update(schema.batches)
         .set({ status: end, approvedAt: new Date() })
-        .where(eq(schema.batches.id, batch!.id));
+        .where(eq(schema.batches.id, batchId));
   }
 }
 

@@ -76,7 +76,7 @@ describe('all that waits in the demo', () => {
     await me.go(`/batches/${id}`);
     await me.choose('How long to search', 'Quick');
     await me.press('Make the lays again');
-    await until('the new lay', async () => (await rows(`SELECT 1 FROM batches WHERE id = ${id} AND status = 'laid' AND run > 1`)).length > 0, 60); // prettier-ignore
+    await until('the new lay', async () => (await rows(`SELECT 1 FROM batches WHERE id = ${id} AND status = 'laid' AND (SELECT count(*) FROM lay_runs r WHERE r.batch_id = batches.id) > 1`)).length > 0, 60); // prettier-ignore
     await me.go(`/batches/${id}/table/${clothId}`);
     expect(await me.page.title()).toBe(title);
     await me.sees('cut here');
@@ -84,22 +84,29 @@ describe('all that waits in the demo', () => {
 });
 
 describe('a process that dies', () => {
-  test('while it lays is taken up within 15 s, the batch is laid once, and the application comes again by itself', async () => {
+  test('while it lays: another worker takes the run up within 15 s, and the batch is laid once', async () => {
     const [{ id }] = (await rows<{ id: number }>(`SELECT id FROM batches WHERE status = 'laid' LIMIT 1`)) as [{ id: number }]; // prettier-ignore
     await me.go(`/batches/${id}`);
     await me.choose('How long to search', 'Usual');
     await me.press('Make the lays again');
-    await until('the search', async () => (await rows(`SELECT 1 FROM batches WHERE id = ${id} AND status = 'laying' AND progress > 0.05`)).length > 0, 30); // prettier-ignore
-    const [before] = await rows<{ run: number }>(`SELECT run FROM batches WHERE id = ${id}`);
+    const run = `FROM lay_runs r JOIN batches b ON b.run_id = r.id WHERE b.id = ${id}`;
+    await until('the search', async () => (await rows(`SELECT 1 ${run} AND r.state = 'running' AND r.progress > 0.05`)).length > 0, 30); // prettier-ignore
     const killed = Date.now();
-    app.killWeb();
-    await until('another worker', async () => (await rows(`SELECT 1 FROM batches WHERE id = ${id} AND run > ${before!.run} AND status = 'laying'`)).length > 0, 30); // prettier-ignore
+    app.killWorker();
+    await until('another worker', async () => (await rows(`SELECT 1 ${run} AND r.attempts = 2 AND r.state = 'running'`)).length > 0, 30); // prettier-ignore
     expect(Date.now() - killed).toBeLessThan(15_000);
-    expect(app.output).toMatch(/is started again/);
-    await until('the lay', async () => (await rows(`SELECT 1 FROM batches WHERE id = ${id} AND status = 'laid'`)).length > 0, 60); // prettier-ignore
-    expect(await rows(`SELECT attempts FROM batches WHERE id = ${id}`)).toEqual([{ attempts: 2 }]);
+    expect(app.output).toMatch(/The lay worker ended .* It is started again/);
+    await until('the lay', async () => (await rows(`SELECT 1 ${run} AND r.state = 'done' AND b.status = 'laid'`)).length > 0, 60); // prettier-ignore
     const twice = await rows(`SELECT cloth_id FROM lays WHERE batch_id = ${id} GROUP BY cloth_id HAVING count(*) > 1`);
     expect(twice).toEqual([]);
+  });
+
+  test('serving pages: the application comes again by itself', async () => {
+    app.killWeb();
+    await until('the application', async () => (await fetch(`http://127.0.0.1:${app.port}/api/health`).catch(() => null))?.ok === true, 30); // prettier-ignore
+    expect(app.output).toMatch(/The application ended .* It is started again/);
+    await me.go('/orders');
+    await me.sees('Orders');
   });
 });
 

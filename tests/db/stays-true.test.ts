@@ -13,7 +13,7 @@ import { copyOrder, deleteOrder, saveOrder } from '@/features/orders/actions';
 import type { LineForm } from '@/features/orders/form';
 import { getOrder, listOrders, proposeCustomers } from '@/features/orders/queries';
 import { queryText } from '@/features/commands/texts';
-import { layBatch } from '@/work/lay-batch';
+import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
@@ -37,8 +37,7 @@ const linesOf = async (orderId: number) => (await getOrder(orderId))!.form.lines
 /** A batch of an order whose lays are made. */
 async function laidBatch(orderId: number) {
   const { id } = value(await createBatch({ name: 'Test batch', lineIds: await linesOf(orderId) }));
-  await db.update(schema.batches).set({ status: 'queued', seconds: 1, run: 1 }).where(eq(schema.batches.id, id));
-  await layBatch(db, id, 1);
+  await layAtOnce(db, id, 1);
   return { id, version: (await getBatch(id))!.batch.version };
 }
 /** The lays stay as they are while a batch is put back to before its approval, so that one lay serves many tries. */

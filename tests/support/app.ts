@@ -65,6 +65,12 @@ export class App {
     for (const pid of web) spawnSync('kill', ['-9', String(pid)]);
   }
 
+  /** kill -9 of the lay worker; the web server and the database live on. */
+  killWorker() {
+    const workers = this.descendants(this.child!.pid!).filter((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('dist/worker.mjs')); // prettier-ignore
+    for (const pid of workers) spawnSync('kill', ['-9', String(pid)]);
+  }
+
   /** Processes whose working folder is the given one. */
   processesIn(folder: string): number[] {
     return readdirSync('/proc')

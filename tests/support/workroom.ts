@@ -1,6 +1,6 @@
-import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { connect, type Database } from '@/db';
+import { emptyTables } from '@/db/empty';
 import type { Answer } from '@/features/commands/answer';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
@@ -22,9 +22,7 @@ export async function openWorkroom(): Promise<{ db: Database; close: () => Promi
 
 /** Empties the workroom but for one patterned cloth, whose id it returns. */
 export async function resetWorkroom(db: Database): Promise<number> {
-  await db.execute(
-    sql`TRUNCATE settings, people, audit_entries, customers, cloths, orders, batches, kinds, alone_lays RESTART IDENTITY CASCADE`,
-  );
+  await emptyTables(db);
   const pattern = { repeatAcross: '9', repeatAlong: '8', drop: '1/2', turns: 'none' };
   return value(await saveCloth({ ...EMPTY_CLOTH, name: 'Test reed', price: '18', ...pattern }, null)).id;
 }

@@ -1,3 +1,5 @@
 export * from './batch';
 export * from './best-so-far';
 export * from './batch-states';
+export * from './lay-run-states';
+export * from './line-states';

@@ -9,7 +9,7 @@ import { recordId } from '@/features/commands/record-id';
 import { requestLay } from '@/work/queue';
 import { lockBatches } from './lock';
 import { reopenBatches } from './reopen';
-import { refusalOf, startsOf } from '@/core/batch';
+import { refusalOf } from '@/core/batch';
 
 const batchRules = Joi.object<{ name: string; lineIds: number[] }>({
   name: keepableText()
@@ -102,25 +102,15 @@ export const makeLays: Command<{ batchId: number; seconds: number }, { id: numbe
     const refusal = refusalOf('ask', stored.status);
     if (refusal) return failed('', refusal, 'busy');
     await changes('batch', batchId);
-    const [batch] = await tx
+    const [run] = await tx
+      .insert(schema.layRuns)
+      .values({ batchId, askedBy: person?.id ?? null, seconds, note: 'Waiting for its turn' })
+      .returning();
+    await tx
       .update(schema.batches)
-      .set({
-        status: 'queued',
-        seconds,
-        progress: 0,
-        bestSoFar: null,
-        progressNote: 'Waiting for its turn',
-        error: '',
-        cancelRequested: false,
-        attempts: 0,
-        heartbeatAt: null,
-        secondsLeft: null,
-        run: sql`${schema.batches.run} + 1`,
-        updatedAt: now,
-      })
-      .where(eq(schema.batches.id, batchId))
-      .returning({ id: schema.batches.id, run: schema.batches.run });
-    await requestLay(tx, { batchId, run: batch!.run, seconds, personId: person?.id ?? null });
+      .set({ status: 'queued', seconds, runId: run!.id, note: '', updatedAt: now })
+      .where(eq(schema.batches.id, batchId));
+    await requestLay(tx, run!);
     return done({ id: batchId });
   },
 };
@@ -130,10 +120,8 @@ export const stopLays: Command<{ batchId: number }, { id: number }> = {
   name: 'stop lays',
   read: byRules(Joi.object({ batchId: recordId('batch') })),
   run: async ({ tx }, { batchId }) => {
-    await tx
-      .update(schema.batches)
-      .set({ cancelRequested: true })
-      .where(and(eq(schema.batches.id, batchId), inArray(schema.batches.status, startsOf('finish').concat('queued'))));
+    const running = tx.select({ id: schema.batches.runId }).from(schema.batches).where(eq(schema.batches.id, batchId));
+    await tx.update(schema.layRuns).set({ cancelRequested: true }).where(inArray(schema.layRuns.id, running));
     return done({ id: batchId });
   },
 };

@@ -1,4 +1,5 @@
 import 'server-only';
+import { WORKER_NAME } from '@/work/queue';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import { database, schema } from '@/db';
@@ -271,9 +272,13 @@ export interface LaySummary {
 /** A batch with its lines, cloths and lays, or null. */
 export async function getBatch(id: number) {
   const db = database();
-  const [row] = await db.select().from(batches).where(eq(batches.id, id));
+  const [row] = await db
+    .select({ batch: batches, error: schema.layRuns.error })
+    .from(batches)
+    .leftJoin(schema.layRuns, eq(schema.layRuns.id, batches.runId))
+    .where(eq(batches.id, id));
   if (!row) return null;
-  const { bestSoFar: _, ...batch } = row;
+  const batch = { ...row.batch, error: row.error ?? '' };
   const [{ lines, cloths: onCloths, total }, laid] = await Promise.all([
     batchLines(id),
     db
@@ -313,18 +318,31 @@ export async function getBatch(id: number) {
 
 export type BatchView = NonNullable<Awaited<ReturnType<typeof getBatch>>>;
 
+/** Said of lays that wait while nobody is there to make them. */
+const NO_WORKER = 'Waiting: no worker is running. It starts with “npm start” or “npm run worker”';
+
 /** How far the making of a batch's lays has come. */
 export async function batchProgress(id: number) {
+  const { layRuns } = schema;
   const [row] = await database()
     .select({
       status: batches.status,
-      progress: batches.progress,
-      note: batches.progressNote,
-      secondsLeft: batches.secondsLeft,
-      best: batches.bestSoFar,
-      error: batches.error,
+      progress: layRuns.progress,
+      note: layRuns.note,
+      secondsLeft: layRuns.secondsLeft,
+      best: layRuns.bestSoFar,
+      error: layRuns.error,
+      hasWorker: sql<boolean>`EXISTS (SELECT FROM pg_stat_activity WHERE datname = current_database() AND application_name = ${WORKER_NAME})`,
     })
     .from(batches)
+    .leftJoin(layRuns, eq(layRuns.id, batches.runId))
     .where(eq(batches.id, id));
-  return row ?? null;
+  return row
+    ? {
+        ...row,
+        progress: row.progress ?? 0,
+        note: row.status === 'queued' && !row.hasWorker ? NO_WORKER : (row.note ?? ''),
+        error: row.error ?? '',
+      }
+    : null;
 }

@@ -1,10 +1,10 @@
 import 'server-only';
 import { and, inArray, notInArray, sql } from 'drizzle-orm';
 import { schema, type Transaction } from '@/db';
-import { startsOf } from '@/core/batch';
+import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
 
 /**
- * Puts batches back to choosing because what they cut has changed: their lays are dropped, a running search is disowned, and the
+ * Puts batches back to choosing because what they cut has changed: their lays are dropped, its run is dropped, and the
  * batch says why (“Order 205 has changed”). Approved batches are never touched. Returns the names of those that had lays or were being laid.
  */
 export async function reopenBatches(tx: Transaction, ids: readonly number[], why: string): Promise<string[]> {
@@ -19,23 +19,21 @@ export async function reopenBatches(tx: Transaction, ids: readonly number[], why
     .update(batches)
     .set({
       status: 'draft',
-      progress: 0,
-      bestSoFar: null,
-      // The first change tells why there are no lays any more.
-      progressNote: sql`CASE WHEN ${batches.status} = 'draft' THEN ${batches.progressNote} ELSE ${why} END`,
-      error: '',
-      run: sql`${batches.run} + 1`,
+      // The first change says why there are no lays any more.
+      note: sql`CASE WHEN ${batches.status} = 'draft' THEN ${batches.note} ELSE ${why} END`,
+      runId: null,
       version: sql`${batches.version} + 1`,
       updatedAt: new Date(),
     })
     .where(and(inArray(batches.id, [...ids]), inArray(batches.status, startsOf('reopen'))))
     .returning({ id: batches.id });
-  if (reopened.length > 0)
-    await tx.delete(schema.lays).where(
-      inArray(
-        schema.lays.batchId,
-        reopened.map(({ id }) => id),
-      ),
-    );
+  const open = reopened.map(({ id }) => id);
+  if (open.length > 0) {
+    await tx.delete(schema.lays).where(inArray(schema.lays.batchId, open));
+    await tx
+      .update(schema.layRuns)
+      .set({ state: 'dropped', bestSoFar: null, endedAt: sql`now()` })
+      .where(and(inArray(schema.layRuns.batchId, open), inArray(schema.layRuns.state, LAY_RUN_TRANSITIONS.drop.from)));
+  }
   return dropped.map(({ name }) => name);
 }

@@ -1,6 +1,8 @@
+import { LINE_STATES, type LineState } from '@/core/batch';
+
 /** Where an order is, told from the batches that its lines are in. */
-export const ORDER_STATUSES = ['waiting', 'batched', 'approved', 'cut'] as const;
-export type OrderStatus = (typeof ORDER_STATUSES)[number];
+export const ORDER_STATUSES = LINE_STATES;
+export type OrderStatus = LineState;
 /** Orders of one status are counted up to here; a list then says "1,000+". */
 export const MOST_COUNTED = 1000;
 /** What orders may be sorted by. */

@@ -83,8 +83,8 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
       <Stack gap="5">
         {error && <Notice level="stop">{error}</Notice>}
         {batch.status === 'failed' && <Notice level="stop">{batch.error}</Notice>}
-        {batch.status === 'draft' && batch.progressNote && (
-          <Notice level="warn">{batch.progressNote}: the lays have to be made again.</Notice>
+        {batch.status === 'draft' && batch.note && (
+          <Notice level="warn">{batch.note}: the lays have to be made again.</Notice>
         )}
         {isRunning ? (
           <Running id={batch.id} status={batch.status} onStop={() => act(() => send(stopLays, batch.id))} />

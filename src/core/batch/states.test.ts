@@ -1,4 +1,6 @@
 import { describe, expect, test } from 'vitest';
+import { LAY_RUN_EVENTS, LAY_RUN_STATES, LAY_RUN_TRANSITIONS } from './lay-run-states';
+import { LINE_EVENTS, LINE_STATES, LINE_TRANSITIONS } from './line-states';
 import { BATCH_EVENTS, BATCH_STATES, BATCH_TRANSITIONS, isFrozen, refusalOf, startsOf } from './batch-states';
 
 describe('the states of a batch', () => {
@@ -33,4 +35,31 @@ describe('the states of a batch', () => {
     for (const status of BATCH_STATES) expect(isFrozen({ status })).toBe(['approved', 'cut'].includes(status));
     expect(BATCH_EVENTS.filter((event) => startsOf(event).some((status) => isFrozen({ status })))).toEqual(['cut']);
   });
+});
+
+// As above: what may happen in each state, written out apart from the tables.
+test.each([
+  [
+    'a lay run',
+    LAY_RUN_STATES,
+    LAY_RUN_EVENTS,
+    LAY_RUN_TRANSITIONS,
+    { waiting: 'take drop', running: 'lose finish fail drop', done: '', failed: '', dropped: '' },
+  ],
+  [
+    'an order line',
+    LINE_STATES,
+    LINE_EVENTS,
+    LINE_TRANSITIONS,
+    { waiting: 'take edit remove', batched: 'edit remove release approve', approved: 'cut', cut: '' },
+  ],
+] as const)('the transitions of %s are these and no others', (_, states, events, transitions, may) => {
+  for (const state of states)
+    expect(
+      events.filter((event) =>
+        (transitions as Record<string, { from: readonly string[] }>)[event]!.from.includes(state),
+      ),
+      state,
+    ).toEqual((may as Record<string, string>)[state]!.split(' ').filter(Boolean));
+  for (const { refusal } of Object.values(transitions)) expect(refusal).toMatch(/^[A-Z].*\.$/);
 });

@@ -1,0 +1,21 @@
+/** The states of a lay run: one making of a batch's lays. */
+export const LAY_RUN_STATES = ['waiting', 'running', 'done', 'failed', 'dropped'] as const;
+export type LayRunState = (typeof LAY_RUN_STATES)[number];
+
+/** What can happen to a lay run. */
+export const LAY_RUN_EVENTS = ['take', 'lose', 'finish', 'fail', 'drop'] as const;
+export type LayRunEvent = (typeof LAY_RUN_EVENTS)[number];
+
+/** All transitions of a lay run, and who makes them: whatever is not here is refused. */
+export const LAY_RUN_TRANSITIONS: Record<
+  LayRunEvent,
+  { by: 'worker' | 'person'; from: readonly LayRunState[]; to: LayRunState; refusal: string }
+> = {
+  take: { by: 'worker', from: ['waiting'], to: 'running', refusal: 'Another worker has this run, or it has ended.' },
+  // Its worker was not heard of for too long.
+  lose: { by: 'worker', from: ['running'], to: 'waiting', refusal: 'No worker has this run.' },
+  finish: { by: 'worker', from: ['running'], to: 'done', refusal: 'This run is not being worked any more.' },
+  fail: { by: 'worker', from: ['running'], to: 'failed', refusal: 'This run is not being worked any more.' },
+  // What the batch cuts has changed, so nobody wants the result.
+  drop: { by: 'person', from: ['waiting', 'running'], to: 'dropped', refusal: 'This run has ended.' },
+};

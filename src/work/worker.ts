@@ -1,0 +1,24 @@
+import { setPriority } from 'node:os';
+import { startWorking, stopWorking } from './queue';
+import { closePool } from './pool';
+
+// The lay worker: takes lay runs from the queue of DATABASE_URL until it is told to end. Any number of these may run, on any machines.
+
+/** Pages come before lays where both run on one machine. */
+const NICE = 10;
+
+async function main() {
+  setPriority(NICE);
+  await startWorking();
+  console.log('The lay worker waits for lays.');
+  const end = () => {
+    // What it has begun has lost its worker then, and another takes it up.
+    void Promise.race([stopWorking().then(closePool), new Promise((resolve) => setTimeout(resolve, 1_000))]).finally(
+      () => process.exit(0),
+    );
+  };
+  process.once('SIGTERM', end);
+  process.once('SIGINT', end);
+}
+
+await main();

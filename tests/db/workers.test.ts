@@ -1,0 +1,111 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { asc, eq, isNotNull, sql } from 'drizzle-orm';
+import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
+import { schema, type Database } from '@/db';
+import { batchProgress } from '@/features/batches/queries';
+import { createBatch, makeLays } from '@/features/batches/actions';
+import { saveOrder } from '@/features/orders/actions';
+import { getOrder } from '@/features/orders/queries';
+import { addPerson } from '@/features/people/actions';
+import { stopWorking } from '@/work/queue';
+import { lineForm, orderForm } from '../support/forms';
+import { openWorkroom, resetWorkroom, value } from '../support/workroom';
+
+// The lay queue with workers as processes of their own, which are killed in the middle of their work.
+
+let db: Database;
+let close: () => Promise<void>;
+let cloth: number;
+const workers: ChildProcess[] = [];
+
+beforeAll(async () => ({ db, close } = await openWorkroom()));
+beforeEach(async () => {
+  cloth = await resetWorkroom(db);
+});
+afterEach(() => {
+  for (const worker of workers.splice(0)) worker.kill('SIGKILL');
+});
+afterAll(async () => {
+  await stopWorking();
+  await close();
+});
+
+function startWorker() {
+  const worker = spawn(process.execPath, ['dist/worker.mjs'], {
+    env: { ...process.env, JOLLY_BOLT_CORES: '1' },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  workers.push(worker);
+}
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+async function asks(personId: number | null, count: number): Promise<number[]> {
+  (globalThis as { testCookies?: object }).testCookies = personId === null ? {} : { 'jolly-bolt-person': { value: String(personId) } }; // prettier-ignore
+  const ids: number[] = [];
+  for (let i = 0; i < count; i++) {
+    const order = value(await saveOrder(orderForm([lineForm(cloth, { qty: String(1 + (i % 3)) })]), null)).id;
+    const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
+    const { id } = value(await createBatch({ name: `Batch ${personId} ${i}`, lineIds }));
+    value(await makeLays(id, 1));
+    ids.push(id);
+  }
+  return ids;
+}
+
+async function untilAllEnded(count: number, meanwhile: (second: number) => void) {
+  for (let second = 0; second < 240; second++) {
+    const ended = await db.select({ id: schema.layRuns.id }).from(schema.layRuns).where(isNotNull(schema.layRuns.endedAt)); // prettier-ignore
+    if (ended.length >= count) return;
+    meanwhile(second);
+    await pause(1000);
+  }
+  throw new Error('The lays were not all made.');
+}
+
+test('60 batches by three workers that are killed at random: each laid once, and fair between people', async () => {
+  const [ada, ben] = [value(await addPerson('Ada Weir')).id, value(await addPerson('Ben Lock')).id];
+  const many = await asks(ada, 50);
+  const few = await asks(ben, 10);
+  for (let i = 0; i < 3; i++) startWorker();
+  let kills = 0;
+  await untilAllEnded(60, (second) => {
+    if (second % 4 !== 3 || kills >= 5) return;
+    workers.splice(second % workers.length, 1)[0]!.kill('SIGKILL');
+    kills++;
+    startWorker();
+  });
+  expect(kills).toBeGreaterThanOrEqual(3);
+  const batches = await db.select().from(schema.batches).orderBy(asc(schema.batches.id));
+  expect(batches.map(({ status }) => status)).toEqual([...many, ...few].map(() => 'laid'));
+  const runs = await db.select().from(schema.layRuns).orderBy(asc(schema.layRuns.endedAt));
+  expect(runs.map(({ state }) => state)).toEqual(batches.map(() => 'done'));
+  // Whoever has a run taken from a dead worker begins it once more, and none was begun for nothing.
+  const begun = runs.reduce((sum, { attempts }) => sum + attempts, 0);
+  expect(begun).toBeLessThanOrEqual(60 + kills);
+  const lays = await db.select({ batchId: schema.lays.batchId }).from(schema.lays);
+  expect(lays.map(({ batchId }) => batchId).sort((a, b) => a - b)).toEqual([...many, ...few]);
+  // Ben asked last, for ten; he does not wait until Ada's fifty are laid.
+  const place = runs.findLastIndex(({ askedBy }) => askedBy === ben);
+  expect(place).toBeLessThan(40);
+  expect(runs.filter(({ askedBy }) => askedBy === ben)).toHaveLength(10);
+});
+
+test('without a worker a batch waits and says so; a worker that comes takes it', async () => {
+  const [id] = await asks(null, 1);
+  expect((await batchProgress(id!))!.note).toMatch(/no worker is running/);
+  startWorker();
+  await untilAllEnded(1, () => undefined);
+  const [batch] = await db.select().from(schema.batches).where(eq(schema.batches.id, id!));
+  expect(batch!.status).toBe('laid');
+});
+
+test('a run whose job a worker took and died with is sent again', async () => {
+  const [id] = await asks(null, 1);
+  // As a worker leaves it that dies between taking the job and taking the run.
+  await db.execute(sql`UPDATE pgboss.job SET state = 'active' WHERE name = 'lay-run' AND state = 'created'`);
+  await db.update(schema.layRuns).set({ askedAt: sql`now() - interval '1 minute'` });
+  startWorker();
+  await untilAllEnded(1, () => undefined);
+  expect((await batchProgress(id!))!.status).toBe('laid');
+});
