@@ -331,6 +331,13 @@ const ORDERS: OrderSeed[] = [
   { customer: 2, due: 33, units: 'mm', lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })] },
 ]; // prettier-ignore
 
+/** Who works in the demo workroom. */
+const DEMO_PEOPLE = [
+  { name: 'Ada Weir', initials: 'AW', colour: 0 },
+  { name: 'Ben Lock', initials: 'BL', colour: 1 },
+  { name: 'Cato Towpath', initials: 'CT', colour: 2 },
+];
+
 /** The batches in the order of `OrderSeed.batch`, and how far each has come once its lays are made. */
 export const DEMO_BATCHES = [
   { name: 'The “Curlew” refit', end: 'cut' },
@@ -415,6 +422,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
     )
     .returning({ id: schema.cloths.id, name: schema.cloths.name });
   const clothId = (name: string) => cloths.find((cloth) => cloth.name === name)!.id;
+  await tx.insert(schema.people).values(DEMO_PEOPLE);
   const batches = await tx
     .insert(schema.batches)
     .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 3 })))
