@@ -161,7 +161,7 @@ async function benchDevelopment(folder: string, seconds: number) {
     const json: unknown = JSON.parse(readFileSync(`${folder}/${file}`, 'utf8'));
     const job = readJob(json);
     if (!job.ok) throw new Error(`${file}: ${job.faults[0]!.message}`);
-    const plan = await layOnAllCores({ json, seconds, seed: job.value.search.seed }, new Cancel());
+    const plan = await layOnAllCores({ job: job.value, seconds, seed: job.value.search.seed }, new Cancel());
     const unit = NM[job.value.units];
     const used = (measure === 'endlessUsed' ? plan.endless : plan.used) / unit;
     const reference = optimum ?? (measure ? bound : Math.max(bound, plan.bound / unit));

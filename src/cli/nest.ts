@@ -22,7 +22,7 @@ await runCommand(USAGE, async (args) => {
   // A search by time uses every core; one by steps is the same everywhere, on one.
   const plan =
     options.steps === undefined && seconds >= LEAST_SECONDS
-      ? await onAllCores(text, seconds, options.seed ?? job.value.search.seed)
+      ? await onAllCores(job.value, seconds, options.seed ?? job.value.search.seed)
       : onOneCore(job.value, options);
   return { text: `${JSON.stringify(planToJson(plan, job.value.units), null, 1)}\n`, out: values.out };
 });
@@ -33,9 +33,9 @@ function onOneCore(job: LayJob, options: NestOptions): LayPlan {
   return plan.value;
 }
 
-async function onAllCores(text: string, seconds: number, seed: number): Promise<LayPlan> {
+async function onAllCores(job: LayJob, seconds: number, seed: number): Promise<LayPlan> {
   try {
-    return await layOnAllCores({ json: JSON.parse(text), seconds, seed }, new Cancel());
+    return await layOnAllCores({ job, seconds, seed }, new Cancel());
   } finally {
     await closePool();
   }

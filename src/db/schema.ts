@@ -390,6 +390,8 @@ export const lays = pgTable(
       .notNull()
       .references(() => cloths.id),
     units: text('units', { enum: ['in', 'mm'] }).notNull(),
+    /** Counts the lays of this cloth of the batch; older ones are in `lay_versions`. */
+    version: version(),
     cloth: jsonb('cloth').notNull(),
     job: jsonb('job').notNull(),
     parts: jsonb('parts').notNull(),
@@ -412,6 +414,31 @@ export const lays = pgTable(
     ),
     check('lays_cost', sql`${t.costMinor} >= 0 AND ${t.handCostMinor} >= 0`),
   ],
+);
+
+/** Lays that were made anew or whose batch has changed since, as they were. */
+export const layVersions = pgTable(
+  'lay_versions',
+  {
+    batchId: integer('batch_id')
+      .notNull()
+      .references(() => batches.id, { onDelete: 'cascade' }),
+    clothId: integer('cloth_id')
+      .notNull()
+      .references(() => cloths.id),
+    version: integer('version').notNull(),
+    units: text('units', { enum: ['in', 'mm'] }).notNull(),
+    cloth: jsonb('cloth').notNull(),
+    job: jsonb('job').notNull(),
+    parts: jsonb('parts').notNull(),
+    plan: jsonb('plan').notNull(),
+    usedNm: nm('used_nm').notNull(),
+    costMinor: bigint('cost_minor', { mode: 'number' }).notNull(),
+    currency: text('currency').notNull(),
+    /** When it was made. */
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.batchId, t.clothId, t.version] })],
 );
 
 /** The length that an order takes laid by itself, by the content of its lay job: computed once. */

@@ -10,10 +10,12 @@ import {
   type LayFigures,
 } from '@/core/batch';
 import { cutList, type BatchOrder } from '@/core/cutlist';
-import { bestOf, planToJson, type LayPlan, type NestProgress } from '@/core/lay';
+import { bestOf, copiesOf, MOST_COPIES, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
+import { writeMarker } from '@/core/marker';
 import { schema, type Database } from '@/db';
 import { loadKindBook } from '@/db/kinds';
+import { keepVersions, nextVersion } from '@/db/lay-versions';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
 import { byGain, firstLook, gainOf, LEAST_SECONDS, shareTime } from './lay-time';
 import { Cancel, layInPool, layOnAllCores, SearchEnded } from './pool';
@@ -68,6 +70,9 @@ export async function layBatch(db: Database, runId: number, worker: string): Pro
     const tasks = clothTasks(loaded.orders, loaded.cloths);
     if (tasks.length === 0)
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
+    for (const { cloth, whole } of tasks)
+      if (copiesOf(whole.job) > MOST_COPIES)
+        throw new LayFailure(`${copiesOf(whole.job).toLocaleString('en')} pieces and strips are to be cut from ${cloth.name}, more than ${MOST_COPIES.toLocaleString('en')}: make two batches of these lines.`); // prettier-ignore
     const plans = await layCloths(tasks, loaded, cancel, watch.report);
     watch.report({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
     const results: Result[] = [];
@@ -200,7 +205,7 @@ function layTogether(
     const left = { unplaced: [...new Set(names)], unplacedCount: unplaced.length };
     report(used > 0 && drawn ? { cloth: cloth.name, units, usedNm: used, boundNm: bound, ...left, ...drawn } : null);
   };
-  return layOnAllCores({ json: whole.json, seconds, seed }, cancel, { onProgress, endsStale: true });
+  return layOnAllCores({ job: whole.job, seconds, seed }, cancel, { onProgress, endsStale: true });
 }
 
 /** So many of the pieces that lie nowhere yet are named. */
@@ -226,9 +231,9 @@ async function lengthsAlone(
     .where(inArray(schema.aloneLays.key, [...jobs.keys()]));
   const known = new Map(rows.map(({ key, usedNm }) => [key, usedNm]));
   await Promise.all(
-    [...jobs].map(async ([key, { json }]) => {
+    [...jobs].map(async ([key, { job }]) => {
       if (known.has(key)) return;
-      const { used } = await layInPool({ json, seconds: ALONE_SECONDS, steps: ALONE_STEPS, seed }, cancel);
+      const { used } = await layInPool({ job, seconds: ALONE_SECONDS, steps: ALONE_STEPS, seed }, cancel);
       known.set(key, used);
       if (cancel.isOn) return;
       await db.insert(schema.aloneLays).values({ key, usedNm: used }).onConflictDoNothing();
@@ -368,19 +373,20 @@ async function save(db: Database, lease: Lease, loaded: Loaded, results: readonl
       .returning({ id: schema.batches.id });
     if (laid.length === 0) return;
     const clothIds = results.map(({ task }) => Number(task.key));
-    // A lay that is made again keeps its number; those of cloths that are no longer cut go.
+    // A lay that is made again keeps its id and counts its versions; what it was is kept.
+    await keepVersions(tx, [batchId]);
+    // Those of cloths that are no longer cut go.
     await tx
       .delete(schema.lays)
       .where(and(eq(schema.lays.batchId, batchId), notInArray(schema.lays.clothId, clothIds)));
     for (const { task, plan, figures } of results) {
+      const clothId = Number(task.key);
       const row = {
         batchId,
-        clothId: Number(task.key),
+        clothId,
         units: task.units,
         cloth: loaded.cloths.find(({ key }) => key === task.key)!.row,
-        job: task.whole.json,
-        parts: task.whole.parts,
-        plan: planToJson(plan, task.units),
+        ...writeMarker({ version: await nextVersion(tx, batchId, clothId), cloth: task.cloth, plan, ...task.whole }),
         usedNm: figures.used,
         boundNm: figures.bound,
         boughtNm: figures.bought,

@@ -1,9 +1,9 @@
 import { BroadcastChannel, receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
 import { expect, test } from 'vitest';
-import type { SharedLay } from '@/core/lay';
+import { readJob, type SharedLay } from '@/core/lay';
 import layTask from './lay-worker';
 
-const json = {
+const read = readJob({
   format: 'jolly-bolt/lay-job',
   version: 1,
   units: 'in',
@@ -13,13 +13,15 @@ const json = {
     { id: 'side', size: [31, 5.5], qty: 11 },
     { id: 'end', size: [12.5, 9], qty: 8 },
   ],
-};
+});
+if (!read.ok) throw new Error(read.faults[0]!.message);
+const job = read.value;
 
 /** Runs a task and returns its plan with what another thread would hear of it. */
 function runHeard(channel: string, task: { channel?: string; seconds: number }) {
   const line = new BroadcastChannel(channel);
   try {
-    const plan = layTask({ json, seed: 4, cancel: new SharedArrayBuffer(8), ...task });
+    const plan = layTask({ job, seed: 4, cancel: new SharedArrayBuffer(8), ...task });
     const told: SharedLay[] = [];
     const port = line as unknown as MessagePort;
     for (let next = receiveMessageOnPort(port); next; next = receiveMessageOnPort(port))

@@ -1,13 +1,13 @@
 import { performance } from 'node:perf_hooks';
 import { BroadcastChannel, receiveMessageOnPort, type MessagePort } from 'node:worker_threads';
-import { nest, readJob, type LayPlan, type NestProgress, type Exchange, type SharedLay } from '@/core/lay';
+import { nest, type LayJob, type LayPlan, type NestProgress, type Exchange, type SharedLay } from '@/core/lay';
 
 /**
  * One search over a lay job for a thread of the pool. `cancel` is shared memory: its first number is 1 once the search
  * should end, its second the passes after which it may (0: no end).
  */
 export interface LayTask {
-  json: unknown;
+  job: LayJob;
   seconds: number;
   seed: number;
   worker?: number;
@@ -19,18 +19,16 @@ export interface LayTask {
   channel?: string;
 }
 
-export default function layTask({ json, seconds, seed, worker = 0, steps, cancel, port, channel }: LayTask): LayPlan {
+export default function layTask({ job, seconds, seed, worker = 0, steps, cancel, port, channel }: LayTask): LayPlan {
   port?.postMessage(null);
-  const job = readJob(json);
-  if (!job.ok) throw new Error(job.faults[0]!.message);
   const flags = new Int32Array(cancel);
   const line = channel === undefined ? null : new BroadcastChannel(channel);
   try {
-    const plan = nest(job.value, {
+    const plan = nest(job, {
       clock: () => performance.now(),
       seconds,
       seed,
-      worker: worker,
+      worker,
       ...(steps && { steps }),
       isCancelled: (passes) => {
         if (Atomics.load(flags, 0) === 1) return true;

@@ -29,6 +29,8 @@ import { kindToJson } from '@/core/files';
 import { loadKindBook } from '@/db/kinds';
 import { inches, NM } from '@/core/length';
 import { findFaults, readJob } from '@/core/lay';
+import { readMarker } from '@/core/marker';
+import { toCloth } from '@/db/rows';
 import { layAtOnce } from '@/work/lay-batch';
 import { closePool } from '@/work/pool';
 import { KINDS } from '@/core/covers';
@@ -537,6 +539,32 @@ describe('batches', () => {
     await running;
     const view = (await getBatch(id))!;
     expect([view.batch.status, view.lays.length]).toEqual(['draft', 0]);
+  });
+
+  test('a lay that is made again keeps its id and counts its versions; older ones stay readable, also after a change', async () => {
+    const order = await newOrder();
+    const id = await batchOf(order);
+    await lay(id);
+    const [first] = await db.select().from(schema.lays);
+    await lay(id);
+    const [second] = await db.select().from(schema.lays);
+    expect([second!.id, first!.version, second!.version]).toEqual([first!.id, 1, 2]);
+    const seen = (await getOrder(order))!;
+    value(await saveOrder({ ...seen.form, lines: [{ ...seen.form.lines[0]!, qty: '5' }] }, { id: order, version: seen.version })); // prettier-ignore
+    await lay(id);
+    const [third] = await db.select().from(schema.lays);
+    expect(third!.version).toBe(3);
+    const older = await db.select().from(schema.layVersions).orderBy(schema.layVersions.version);
+    expect(older.map(({ version, usedNm }) => [version, usedNm])).toEqual([
+      [1, first!.usedNm],
+      [2, second!.usedNm],
+    ]);
+    for (const row of older) {
+      const read = readMarker(row, toCloth(row.cloth as Parameters<typeof toCloth>[0]));
+      if (!read.ok) throw new Error(read.faults[0]!.message);
+      expect(findFaults(read.value.job, read.value.plan)).toEqual([]);
+      expect(read.value.plan.used).toBe(row.usedNm);
+    }
   });
 
   test('stopping keeps the best lay so far, soon', async () => {

@@ -28,7 +28,10 @@ export default async function WorkroomPage() {
   ]);
   return (
     <>
-      <PageHead title="Workroom" about="Who works here, what new orders start with, and the covers that only this workroom makes">
+      <PageHead
+        title="Workroom"
+        about="Who works here, what new orders start with, and the covers that only this workroom makes"
+      >
         <Button asChild variant="outline">
           <Link href="/guide">Measure guide</Link>
         </Button>

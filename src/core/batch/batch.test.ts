@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest';
 import type { Cloth } from '../cloth';
 import { cutList, type OrderLine } from '../cutlist';
-import { nest } from '../lay';
+import { nest, type LayJob } from '../lay';
 import { inches } from '../length';
-import { clothTasks, readOwnJob, settle } from './index';
+import { clothTasks, settle } from './index';
 
 const cloth = (name: string): Cloth => ({
   name,
@@ -30,8 +30,8 @@ const order = (orderNo: string, rest: Partial<OrderLine>) => {
 };
 const orders = [order('1', {}), order('2', { qty: 1 }), order('3', { cloth: { face: 'b' } })];
 const cloths = ['a', 'b', 'c'].map((key) => ({ key, cloth: cloth(key), units: 'in' as const }));
-const layOf = (job: Parameters<typeof readOwnJob>[0]) => {
-  const plan = nest(readOwnJob(job), { steps: 30 });
+const layOf = ({ job }: { job: LayJob }) => {
+  const plan = nest(job, { steps: 30 });
   if (!plan.ok) throw new Error('refused');
   return plan.value;
 };

@@ -2,7 +2,7 @@ import type { Cloth } from '../cloth';
 import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '../cost';
 import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
 import { NM, type Nm, type Units } from '../length';
-import { areaOfPiece, handLength, readJob, type LayJob, type LayPlan } from '../lay';
+import { areaOfPiece, handLength, type LayPlan } from '../lay';
 
 /** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
 export interface BatchCloth {
@@ -33,7 +33,7 @@ export function clothTasks(orders: readonly BatchOrder[], cloths: readonly Batch
     const each = orders.flatMap((order): OrderTask[] => {
       const job = jobOf([order]);
       if (!job) return [];
-      return [{ orderNo: order.orderNo, job, content: JSON.stringify(jobOf([{ ...order, orderNo: '' }])!.json) }];
+      return [{ orderNo: order.orderNo, job, content: JSON.stringify(jobOf([{ ...order, orderNo: '' }])!.job) }];
     });
     return [{ ...cloth, whole, orders: each }];
   });
@@ -65,13 +65,6 @@ export interface OrderShare {
   byArea: number;
 }
 
-/** The lay job of a task's document; it was written by this code, so it is well formed. */
-export function readOwnJob({ json }: ClothJob): LayJob {
-  const job = readJob(json);
-  if (!job.ok) throw new Error(`An own lay job is not well formed: ${job.faults[0]!.message}`);
-  return job.value;
-}
-
 /**
  * The costs of a lay and every order's share of it. `alone` gives the length each order took laid by itself, in the
  * order of the task's orders. Shares by length sum to the cost, and nobody pays more than alone (see `sharesByLength`).
@@ -80,7 +73,7 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
   const { cloth } = task;
   const priced = (length: Nm) => costOf(boughtLength(length, cloth.sellingStep), cloth);
   const needs = task.orders.map(({ job }, i) => {
-    const hand = handLength(readOwnJob(job));
+    const hand = handLength(job.job);
     return { aloneLength: alone[i]!, aloneCost: priced(alone[i]!), area: areaOf(job), hand, handCost: priced(hand) };
   });
   const bought = boughtLength(plan.used, cloth.sellingStep);
@@ -89,7 +82,7 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
   const byArea = sharesByArea(cost, needs);
   const together = needs.reduce((sum, { aloneLength }) => sum + aloneLength, 0);
   const hand = Math.min(
-    handLength(readOwnJob(task.whole)),
+    handLength(task.whole.job),
     needs.reduce((sum, need) => sum + need.hand, 0),
   );
   return {
@@ -119,10 +112,9 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
 }
 
 /** The area (nm²) of all pieces and strips of a job. */
-function areaOf(job: ClothJob): number {
-  const { pieces, strips } = readOwnJob(job);
+function areaOf({ job }: ClothJob): number {
   return (
-    pieces.reduce((sum, piece) => sum + areaOfPiece(piece) * piece.qty, 0) +
-    strips.reduce((sum, { width, length, qty }) => sum + width * length * qty, 0)
+    job.pieces.reduce((sum, piece) => sum + areaOfPiece(piece) * piece.qty, 0) +
+    job.strips.reduce((sum, { width, length, qty }) => sum + width * length * qty, 0)
   );
 }

@@ -1,7 +1,7 @@
-import { type Cloth } from '../cloth';
-import { toUnits, type Nm, type Units } from '../length';
-import { FORMAT_VERSION, JOB_FORMAT } from '../lay/format/names';
-import type { CutList } from './cut-piece';
+import { latticeOf, TURN_ANGLES, type Cloth, type Turns } from '../cloth';
+import type { LayJob, LayPiece, LayStrip } from '../lay';
+import type { Nm, Units } from '../length';
+import type { CutList, CutPiece } from './cut-piece';
 
 /** The cut list of one order, as it joins a batch. */
 export interface BatchOrder {
@@ -21,16 +21,18 @@ export interface JobPart {
   isStrip: boolean;
 }
 
-/** A lay job in its open format, and whose the parts are. */
+/** A lay job, and whose the parts are. */
 export interface ClothJob {
-  json: Record<string, unknown>;
+  job: LayJob;
   parts: JobPart[];
 }
 
+/** A search takes as long as it is given; a job of ours says the usual. */
+const USUAL_SEARCH = { seconds: 5, seed: 1 };
+
 /**
- * The lay job (docs/formats/lay-job.md) of everything that orders of a batch cut from one cloth, or null when they cut
- * nothing from it. `clothKey` is how the cut lists name the cloth. Pieces that share a pattern form one match group a
- * line; a centred motif is a fixed match.
+ * The lay job of everything that orders of a batch cut from one cloth, or null when they cut nothing from it. `clothKey` is how
+ * the cut lists name the cloth. Pieces that share a pattern form one match group a line; a centred motif is a fixed match.
  */
 export function layJobFor(
   orders: readonly BatchOrder[],
@@ -38,74 +40,58 @@ export function layJobFor(
   cloth: Cloth,
   units: Units,
 ): ClothJob | null {
-  const out = (length: Nm) => toUnits(length, units);
-  const point = ([x, y]: [Nm, Nm]) => [out(x), out(y)];
+  const lattice = cloth.repeat && latticeOf(cloth.repeat);
   const parts: JobPart[] = [];
-  const pieces: Record<string, unknown>[] = [];
-  const strips: Record<string, unknown>[] = [];
+  const pieces: LayPiece[] = [];
+  const strips: LayStrip[] = [];
   for (const { orderNo, cutList } of orders) {
     for (const piece of cutList.pieces.filter((one) => one.cloth === clothKey)) {
-      const id = `${orderNo}/${piece.line} ${piece.name}`;
-      const { match, centre, group, outline } = piece;
-      const at = match && centre && ([match.delta[0] + centre[0], match.delta[1] + centre[1]] as [Nm, Nm]);
-      pieces.push({
-        id,
-        ...(outline ? { outline: outline.map(point) } : { size: [out(piece.across), out(piece.along)] }),
-        qty: piece.qty,
-        ...(piece.isFixed && cloth.turns === 'any' && { turns: 'half' }),
-        ...(match && {
-          match: at
-            ? { anchor: point(match.anchor), at: point(at) }
-            : {
-                anchor: point(match.anchor),
-                group: `${orderNo}/${piece.line}${group ? ` ${group}` : ''}`,
-                delta: point(match.delta),
-              },
-        }),
-      });
-      parts.push({
-        id,
-        orderNo,
-        line: piece.line,
-        name: piece.name,
-        sum: piece.sum,
-        size: [piece.across, piece.along],
-        isStrip: false,
-      });
+      const { line, name, sum, across, along } = piece;
+      const id = `${orderNo}/${line} ${name}`;
+      pieces.push(layPiece(id, piece, `${orderNo}/${line}`, cloth.turns, lattice !== null));
+      parts.push({ id, orderNo, line, name, sum, size: [across, along], isStrip: false });
     }
     for (const strip of cutList.strips.filter((one) => one.cloth === clothKey)) {
-      const id = `${orderNo}/${strip.line} ${strip.name}`;
-      const { qty, width, length, grain, loss, least } = strip;
-      strips.push({ id, qty, width: out(width), length: out(length), grain, loss: out(loss), least: out(least) });
-      parts.push({
-        id,
-        orderNo,
-        line: strip.line,
-        name: strip.name,
-        sum: strip.sum,
-        size: [width, length],
-        isStrip: true,
-      });
+      const { line, name, sum, qty, width, length, grain, loss, least } = strip;
+      const id = `${orderNo}/${line} ${name}`;
+      strips.push({ id, qty, width, length, grain, loss, least });
+      parts.push({ id, orderNo, line, name, sum, size: [width, length], isStrip: true });
     }
   }
   if (parts.length === 0) return null;
-  const { repeat } = cloth;
+  const roll = {
+    id: 'roll',
+    length: Infinity,
+    left: cloth.selvage[0],
+    right: cloth.width - cloth.selvage[1],
+    motif: whole(lattice && cloth.motif ? cloth.motif : [0, 0]),
+    flaws: [],
+    outline: null,
+  };
   return {
     parts,
-    json: {
-      format: JOB_FORMAT,
-      version: FORMAT_VERSION,
-      units,
-      cloth: {
-        name: cloth.name,
-        width: out(cloth.width),
-        selvage: cloth.selvage.map(out),
-        ...(repeat && { repeat: { across: out(repeat.across), along: out(repeat.along), drop: repeat.drop } }),
-        turns: cloth.turns,
-      },
-      ...(repeat && cloth.motif?.some(Boolean) && { stock: [{ id: 'roll', motif: point(cloth.motif) }] }),
-      pieces,
-      strips,
-    },
+    job: { units, clothName: cloth.name, lattice, stock: [roll], gap: 0, straight: false, pieces, strips, locked: [], search: USUAL_SEARCH }, // prettier-ignore
+  };
+}
+
+/** A point in whole nanometres. */
+const whole = ([x, y]: readonly [Nm, Nm]): [Nm, Nm] => [Math.round(x), Math.round(y)];
+
+function layPiece(id: string, piece: CutPiece, line: string, ofCloth: Turns, hasPattern: boolean): LayPiece {
+  const { match, centre, group, outline, qty, across, along } = piece;
+  const turns = piece.isFixed && ofCloth === 'any' ? TURN_ANGLES.half : TURN_ANGLES[ofCloth];
+  const isMatched = match !== undefined && hasPattern;
+  return {
+    id,
+    qty,
+    width: across,
+    height: along,
+    outline: outline?.map(whole) ?? null,
+    turns: isMatched ? [0] : turns,
+    match: !isMatched
+      ? null
+      : centre
+        ? { anchor: whole(match.anchor), offset: whole([match.delta[0] + centre[0], match.delta[1] + centre[1]]), group: null } // prettier-ignore
+        : { anchor: whole(match.anchor), offset: whole(match.delta), group: group ? `${line} ${group}` : line },
   };
 }

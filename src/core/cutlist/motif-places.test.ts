@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { Cloth } from '../cloth';
 import { inches, millimetres, NM } from '../length';
-import { nest, readJob } from '../lay';
+import { nest } from '../lay';
 import { cutList, layJobFor, type OrderLine } from './index';
 
 // A motif that is to be centred comes only where the pattern does: told before anything is laid. Worked by hand.
@@ -38,9 +38,7 @@ const stops = (one: OrderLine, on?: Cloth) =>
 /** What a lay leaves out. */
 const unplaced = (one: OrderLine, on: Cloth = cloth()) => {
   const made = layJobFor([{ orderNo: '1', cutList: listOf(one, on) }], 'a', on, 'in')!;
-  const job = readJob(made.json);
-  if (!job.ok) throw new Error(job.faults[0]!.message);
-  const plan = nest(job.value, { steps: 40 });
+  const plan = nest(made.job, { steps: 40 });
   return plan.ok ? plan.value.unplaced : [];
 };
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { Cloth, ClothNature } from '../cloth';
 import { inches, NM } from '../length';
-import { nest, readJob } from '../lay';
+import { nest } from '../lay';
 import { cutList, layJobFor, type OrderLine } from './index';
 import { joinOf } from './panels';
 
@@ -80,10 +80,8 @@ describe('panels wider than the cloth: a whole width in the middle, equal sides 
   test('every join continues the pattern: laid, the parts meet on the same place of it along their seam lines', () => {
     const striped = cloth({ repeat: { across: inches(7), along: inches(9), drop: 0.5 }, turns: 'none' });
     const list = listOf(bench({ qty: 2 }), striped);
-    const { json } = layJobFor([{ orderNo: 'T', cutList: list }], 'rushes', striped, 'in')!;
-    const job = readJob(json);
-    if (!job.ok) throw new Error(job.faults[0]!.message);
-    const plan = nest(job.value, { steps: 30 });
+    const { job } = layJobFor([{ orderNo: 'T', cutList: list }], 'rushes', striped, 'in')!;
+    const plan = nest(job, { steps: 30 });
     if (!plan.ok) throw new Error(plan.faults[0]!.message);
     const placed = plan.value.lays[0]!.placed;
     const at = (name: string) => placed.filter(({ piece }) => piece === `T/1 ${name}`);
@@ -132,9 +130,9 @@ describe('direction of a part', () => {
         'rushes',
         plain,
         'in',
-      )!.json.pieces as { id: string; size: number[]; turns?: string }[];
-    expect(job({ top: 'along' })[0]).toMatchObject({ size: [31, 21], turns: 'half' });
-    expect(job(undefined)[0]!.turns).toBeUndefined();
+      )!.job.pieces;
+    expect(job({ top: 'along' })[0]).toMatchObject({ width: inches(31), height: inches(21), turns: [0, 180] });
+    expect(job(undefined)[0]!.turns).toEqual([0, 90, 180, 270]);
   });
 
   test('turned parts share the pattern among themselves, and centred ones lie on the motif', () => {
@@ -145,10 +143,8 @@ describe('direction of a part', () => {
       measures: { width: inches(20), height: inches(16) },
       directions: { front: 'across', back: 'across' },
     });
-    const { json } = layJobFor([{ orderNo: 'T', cutList: listOf(line, patterned) }], 'rushes', patterned, 'in')!;
-    const job = readJob(json);
-    if (!job.ok) throw new Error(job.faults[0]!.message);
-    const plan = nest(job.value, { steps: 30 });
+    const { job } = layJobFor([{ orderNo: 'T', cutList: listOf(line, patterned) }], 'rushes', patterned, 'in')!;
+    const plan = nest(job, { steps: 30 });
     if (!plan.ok) throw new Error(plan.faults[0]!.message);
     for (const { x, y } of plan.value.lays[0]!.placed) {
       // The turned front is 16 across by 20 along; its middle lies on a motif.

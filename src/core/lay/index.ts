@@ -2,6 +2,7 @@ export * from './model/job';
 export * from './model/plan';
 export * from './nest';
 export { readJob } from './format/read-job';
+export { jobToJson, type JobCloth } from './format/write-job';
 export { planToJson } from './format/write-plan';
 export { readPlan } from './format/read-plan';
 export { findFaults, type PlanFault } from './check/check';

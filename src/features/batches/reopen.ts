@@ -1,10 +1,11 @@
 import 'server-only';
 import { and, inArray, notInArray, sql } from 'drizzle-orm';
 import { schema, type Transaction } from '@/db';
+import { keepVersions } from '@/db/lay-versions';
 import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
 
 /**
- * Puts batches back to choosing because what they cut has changed: their lays are dropped, its run is dropped, and the
+ * Puts batches back to choosing because what they cut has changed: their lays become older versions, its run is dropped, and the
  * batch says why (“Order 205 has changed”). Approved batches are never touched. Returns the names of those that had lays or were being laid.
  */
 export async function reopenBatches(tx: Transaction, ids: readonly number[], why: string): Promise<string[]> {
@@ -29,6 +30,7 @@ export async function reopenBatches(tx: Transaction, ids: readonly number[], why
     .returning({ id: batches.id });
   const open = reopened.map(({ id }) => id);
   if (open.length > 0) {
+    await keepVersions(tx, open);
     await tx.delete(schema.lays).where(inArray(schema.lays.batchId, open));
     await tx
       .update(schema.layRuns)

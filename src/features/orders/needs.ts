@@ -2,7 +2,7 @@ import type { Cloth } from '@/core/cloth';
 import type { KindBook } from '@/core/covers';
 import { boughtLength, costOf } from '@/core/cost';
 import { cutList, layJobFor } from '@/core/cutlist';
-import { nest, readJob, type LayJob, type NestOptions } from '@/core/lay';
+import { copiesOf, nest, type LayJob, type NestOptions } from '@/core/lay';
 import type { Nm, Units } from '@/core/length';
 import { readLineForm, type LineForm } from './form';
 
@@ -46,10 +46,8 @@ export function needJobs(
   if (!list.ok) return { jobs: [], leftOut: lines.length };
   const jobs = [...room.cloths].flatMap(([cloth, stuff]): NeedJob[] => {
     const made = layJobFor([{ orderNo: '', cutList: list.value }], cloth, stuff, units);
-    const job = made && readJob(made.json);
-    if (!job?.ok) return [];
-    const pieces = [...job.value.pieces, ...job.value.strips].reduce((sum, { qty }) => sum + qty, 0);
-    return [{ cloth, name: stuff.name, stuff, pieces, job: job.value }];
+    if (!made) return [];
+    return [{ cloth, name: stuff.name, stuff, pieces: copiesOf(made.job), job: made.job }];
   });
   return { jobs, leftOut };
 }

@@ -1,29 +1,12 @@
 import 'server-only';
 import { lookOf } from '@/features/cloth/look';
 import { and, eq, inArray } from 'drizzle-orm';
-import { turnOutline, type Point } from '@/core/lay';
-import { fromUnits, NM, type Units } from '@/core/length';
+import type { JobPart } from '@/core/cutlist';
+import { NM } from '@/core/length';
+import { drawPlan, readMarker, type Marker } from '@/core/marker';
 import { database, schema } from '@/db';
-import type { ClothRow } from '@/db/rows';
+import { toCloth, type ClothRow } from '@/db/rows';
 import type { LayView, LayViewItem } from './lay-view';
-
-type PlanJson = {
-  lays: {
-    placed: { piece: string; copy: number; x: number; y: number; turn: number }[];
-    cuts: { strip: string; copy: number; length: number; outline: [number, number][] }[];
-  }[];
-  unplaced: ({ piece?: string; strip?: string } & { copy: number; why: string })[];
-};
-type JobJson = { pieces: { id: string; outline?: Point[] }[] };
-type PartsJson = {
-  id: string;
-  orderNo: string;
-  line: string;
-  name: string;
-  sum: [string, string];
-  size: [number, number];
-  isStrip: boolean;
-}[];
 
 /** The lay of a cloth as the table draws it, or null when the batch has none: its address stays when it is made again. */
 export async function getLay(batchId: number, clothId: number): Promise<LayView | null> {
@@ -59,6 +42,7 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
     .orderBy(schema.orders.no);
   return rows.map((row) => {
     const cloth = row.cloth as ClothRow;
+    const marker = markerOf(row);
     return {
       id: row.id,
       batchId,
@@ -76,10 +60,10 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
       handCostMinor: row.handCostMinor,
       currency: row.currency,
       wastePart: row.wastePart,
-      items: itemsOf(row.plan as PlanJson, row.job as JobJson, row.parts as PartsJson, row.units),
-      unplaced: (row.plan as PlanJson).unplaced.map(({ piece, strip, copy, why }) => ({
-        name: `${piece ?? strip} no. ${copy}`,
-        why,
+      items: itemsOf(marker),
+      unplaced: marker.plan.unplaced.map((one) => ({
+        name: `${'piece' in one ? one.piece : one.strip} no. ${one.copy}`,
+        why: one.why,
       })),
       orders: shares
         .filter(({ share }) => share.layId === row.id)
@@ -101,6 +85,13 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
   });
 }
 
+/** The lay document of a row; it was written by us, so one that can't be read is a fault of ours. */
+function markerOf(row: typeof schema.lays.$inferSelect): Marker {
+  const read = readMarker(row, toCloth(row.cloth as ClothRow));
+  if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
+  return read.value;
+}
+
 /** An order's waste: what its part of the used cloth holds beyond its pieces. */
 function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): number {
   const width = (cloth.widthNm - cloth.selvageLeftNm - cloth.selvageRightNm) / NM.mm;
@@ -108,33 +99,25 @@ function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): n
   return area > 0 ? (area - share.areaMm2) / area : 0;
 }
 
-function itemsOf(plan: PlanJson, job: JobJson, parts: PartsJson, units: Units): LayViewItem[] {
-  const mm = (value: number) => fromUnits(value, units) / NM.mm;
-  const partOf = (id: string) => parts.find((part) => part.id === id)!;
-  return plan.lays.flatMap(({ placed, cuts }) => [
-    ...placed.map(({ piece, copy, x, y, turn }): LayViewItem => {
-      const part = partOf(piece);
-      const [across, along] = part.size.map((one) => one / NM.mm) as [number, number];
-      const outline = job.pieces.find(({ id }) => id === piece)?.outline?.map((at) => at.map(mm) as Point);
-      const box: Point[] = [[0, 0], [across, 0], [across, along], [0, along]]; // prettier-ignore
-      const ring = turnOutline(outline ?? box, turn).map(([dx, dy]): Point => [mm(x) + dx, mm(y) + dy]);
-      return { ...labelOf(part), key: `${piece} ${copy}`, copy, ring, turn };
-    }),
-    ...cuts.map(({ strip, copy, length, outline }, i): LayViewItem => {
-      const part = partOf(strip);
+/** What is drawn of a lay: every piece and strip cut where it lies. */
+function itemsOf({ job, plan, parts }: Marker): LayViewItem[] {
+  const partOf = new Map(parts.map((part) => [part.id, part]));
+  return drawPlan(job, plan).flatMap(({ items }) =>
+    items.map(({ id, copy, turn, isStrip, cutLength, ring }, i): LayViewItem => {
+      const part = partOf.get(id)!;
       return {
         ...labelOf(part),
-        key: `${strip} ${copy} ${i}`,
+        key: isStrip ? `${id} ${copy} ${i}` : `${id} ${copy}`,
         copy,
-        ring: outline.map(([x, y]) => [mm(x), mm(y)]),
-        turn: 0,
-        sizeNm: [part.size[0], fromUnits(length, units)],
+        turn,
+        ring: ring.map(([x, y]) => [x / NM.mm, y / NM.mm]),
+        sizeNm: cutLength === null ? part.size : [part.size[0], cutLength],
       };
     }),
-  ]);
+  );
 }
 
-const labelOf = ({ orderNo, line, name, sum, size, isStrip }: PartsJson[number]) => ({
+const labelOf = ({ orderNo, line, name, sum, size, isStrip }: JobPart) => ({
   orderNo: Number(orderNo),
   line,
   name,

@@ -5,7 +5,9 @@ import type { Result } from '../../result';
 import { findFaults } from '../check/check';
 import { FORMAT_VERSION, JOB_FORMAT } from './names';
 import {
+  copiesOf,
   endlessOf,
+  MOST_COPIES,
   type Grain,
   type LayJob,
   type LayPiece,
@@ -17,7 +19,6 @@ import {
 import type { Point } from '../model/outline';
 import { list, name, no, number, object, oneOf, quantity, Reader, reading, Refusal } from './reader';
 
-const MOST_COPIES = 10_000;
 const GRAINS: readonly Grain[] = ['bias', 'across', 'along'];
 
 /**
@@ -51,7 +52,7 @@ function readWhole(json: unknown): LayJob {
     throw new Refusal('pieces', 'there is nothing to cut, neither a piece nor a strip');
   uniqueIds(pieces, 'pieces');
   uniqueIds(strips, 'strips');
-  const copies = [...pieces, ...strips].reduce((sum, { qty }) => sum + qty, 0);
+  const copies = copiesOf({ pieces, strips });
   if (copies > MOST_COPIES) throw new Refusal('qty', `${copies} copies in all are more than ${MOST_COPIES}`);
   const whole: LayJob = {
     units,

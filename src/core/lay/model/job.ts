@@ -82,3 +82,9 @@ export const isPlainRoll = (stock: readonly StockLength[]): boolean =>
 /** What the finite lengths of the stock have together (nm). */
 export const finiteLength = (stock: readonly StockLength[]): Nm =>
   stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
+
+/** The copies of all pieces and strips of a job at most. */
+export const MOST_COPIES = 10_000;
+
+export const copiesOf = ({ pieces, strips }: Pick<LayJob, 'pieces' | 'strips'>): number =>
+  [...pieces, ...strips].reduce((sum, { qty }) => sum + qty, 0);

@@ -5,7 +5,7 @@ import { memo } from 'react';
 import type { Units } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { longLength } from '@/ui/words';
-import type { LayDrawing } from './lay-file.worker';
+import type { LayPicture } from './lay-file.worker';
 
 /** Pixels that the cloth is high on the screen. */
 const HIGH = 250;
@@ -18,7 +18,7 @@ export const LayFilePicture = memo(function LayFilePicture({
   drawing,
   units,
 }: {
-  drawing: LayDrawing[];
+  drawing: LayPicture[];
   units: Units;
 }) {
   return (
@@ -40,7 +40,7 @@ export const LayFilePicture = memo(function LayFilePicture({
   );
 });
 
-function OneLength({ lay }: { lay: LayDrawing }) {
+function OneLength({ lay }: { lay: LayPicture }) {
   const { left, right, length, outline, flaws, items } = lay;
   const px = (right - left) / HIGH; // millimetres in one pixel
   const corners = (ring: readonly [number, number][]) => ring.map(([x, y]) => `${y},${x - left}`).join(' ');

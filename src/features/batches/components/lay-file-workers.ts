@@ -1,5 +1,5 @@
 import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
-import type { LayDrawing, LayFileAnswer, LayFileQuestion } from './lay-file.worker';
+import type { LayPicture, LayFileAnswer, LayFileQuestion } from './lay-file.worker';
 
 /** No more workers than that, however many cores there are: each takes memory of its own. */
 const MOST_WORKERS = 8;
@@ -9,7 +9,7 @@ export interface LayEars {
   /** 0 to 1. */
   onProgress: (done: number) => void;
   /** Told of the best lay so far, whenever it or what is proven of it has become better. */
-  onBetter: (plan: LayPlan, drawing: LayDrawing[]) => void;
+  onBetter: (plan: LayPlan, drawing: LayPicture[]) => void;
   onLaid: (plan: LayPlan) => void;
   onRefused: (message: string) => void;
 }
@@ -35,7 +35,7 @@ export class LayFileWorkers {
     const workers = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency));
     const laid: LayPlan[] = [];
     let best: LayPlan | null = null;
-    let drawing: LayDrawing[] = [];
+    let drawing: LayPicture[] = [];
     for (let number = 0; number < workers; number++) {
       this.open({ ask: 'lay', job, seconds, number }, (answer) => {
         if (answer.is === 'progress' && number === 0) onProgress(answer.done);

@@ -11,7 +11,7 @@ import { FileDrop } from '@/ui/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';
 import { longLength, overBound } from '@/ui/words';
-import type { JobFigures, LayDrawing, LayFileAnswer, PlanFigures } from './lay-file.worker';
+import type { JobFigures, LayPicture, LayFileAnswer, PlanFigures } from './lay-file.worker';
 import { EXAMPLE_JOB } from './lay-file-example';
 import { LayFilePicture } from './lay-file-picture';
 import { LayFileWorkers } from './lay-file-workers';
@@ -44,7 +44,7 @@ export function LayFile() {
   const [problem, setProblem] = useState('');
   const [run, setRun] = useState<Run | null>(null);
   const [outcome, setOutcome] = useState<Outcome | null>(null);
-  const [drawing, setDrawing] = useState<LayDrawing[]>([]);
+  const [drawing, setDrawing] = useState<LayPicture[]>([]);
   const workers = useWorkers();
 
   const hear = (answer: LayFileAnswer, isOurs: boolean) => {

@@ -1,14 +1,6 @@
 import { parseLayJob, parseLayPlan } from '@/core/files';
-import {
-  findFaults,
-  handLength,
-  nest,
-  planToJson,
-  turnOutline,
-  type LayJob,
-  type LayPlan,
-  type Point,
-} from '@/core/lay';
+import { findFaults, handLength, nest, planToJson, type LayJob, type LayPlan, type Point } from '@/core/lay';
+import { drawPlan } from '@/core/marker';
 import { NM, type Nm, type Units } from '@/core/length';
 
 // Reads a lay job's file, lays it and checks plans of it, away from the page. Nothing of it is kept anywhere.
@@ -22,9 +14,9 @@ export type LayFileAnswer =
   | { is: 'refused'; message: string }
   | { is: 'read'; job: JobFigures }
   | { is: 'progress'; done: number }
-  | { is: 'better'; plan: LayPlan; drawing: LayDrawing[] }
+  | { is: 'better'; plan: LayPlan; drawing: LayPicture[] }
   | { is: 'laid'; plan: LayPlan }
-  | { is: 'checked'; plan: PlanFigures; drawing: LayDrawing[] };
+  | { is: 'checked'; plan: PlanFigures; drawing: LayPicture[] };
 
 /** What a job asks for, in short. */
 export interface JobFigures {
@@ -53,7 +45,7 @@ export interface PlanFigures {
 }
 
 /** One length of cloth with what lies on it: millimetres, x across from the edge and y along from the squared end. */
-export interface LayDrawing {
+export interface LayPicture {
   stock: string;
   usedNm: Nm;
   left: number;
@@ -99,7 +91,7 @@ const figuresOf = ({ clothName, units, stock, pieces, strips, lattice, search }:
   seconds: search.seconds,
 });
 
-const whole = (job: LayJob, plan: LayPlan): { plan: PlanFigures; drawing: LayDrawing[] } => ({
+const whole = (job: LayJob, plan: LayPlan): { plan: PlanFigures; drawing: LayPicture[] } => ({
   drawing: drawn(job, plan),
   plan: {
     usedNm: plan.used,
@@ -118,35 +110,20 @@ const whole = (job: LayJob, plan: LayPlan): { plan: PlanFigures; drawing: LayDra
 
 const mm = (point: Point): [number, number] => [point[0] / NM.mm, point[1] / NM.mm];
 
-/** The lays to scale; what names no length or piece of the job is left out. */
-function drawn(job: LayJob, plan: LayPlan): LayDrawing[] {
-  return plan.lays.flatMap(({ stock: id, used, placed, cuts }) => {
-    const stock = job.stock.find((one) => one.id === id);
-    if (!stock) return [];
-    const furthest = Number.isFinite(stock.length) ? stock.length : used;
-    return {
-      stock: id,
-      usedNm: used,
-      left: stock.left / NM.mm,
-      right: stock.right / NM.mm,
-      length: furthest / NM.mm,
-      outline: stock.outline?.map(mm) ?? null,
-      flaws: stock.flaws.map(([x0, y0, x1, y1]): [number, number, number, number] => [
-        x0 / NM.mm,
-        y0 / NM.mm,
-        x1 / NM.mm,
-        y1 / NM.mm,
-      ]),
-      items: [
-        ...placed.flatMap(({ piece: name, x, y, turn }) => {
-          const piece = job.pieces.find((one) => one.id === name);
-          if (!piece) return [];
-          const { width: w, height: h } = piece;
-          const ring = turnOutline(piece.outline ?? [[0, 0], [w, 0], [w, h], [0, h]], turn); // prettier-ignore
-          return { name, isStrip: false, ring: ring.map(([dx, dy]) => mm([x + dx, y + dy])) };
-        }),
-        ...cuts.map(({ strip, outline }) => ({ name: strip, isStrip: true, ring: outline.map(mm) })),
-      ],
-    };
-  });
-}
+/** The lays to scale, in millimetres. */
+const drawn = (job: LayJob, plan: LayPlan): LayPicture[] =>
+  drawPlan(job, plan).map(({ stock, used, items }) => ({
+    stock: stock.id,
+    usedNm: used,
+    left: stock.left / NM.mm,
+    right: stock.right / NM.mm,
+    length: (Number.isFinite(stock.length) ? stock.length : used) / NM.mm,
+    outline: stock.outline?.map(mm) ?? null,
+    flaws: stock.flaws.map(([x0, y0, x1, y1]): [number, number, number, number] => [
+      x0 / NM.mm,
+      y0 / NM.mm,
+      x1 / NM.mm,
+      y1 / NM.mm,
+    ]),
+    items: items.map(({ id, isStrip, ring }) => ({ name: id, isStrip, ring: ring.map(mm) })),
+  }));

@@ -1,0 +1,3 @@
+export * from './draw-plan';
+export * from './marker';
+export * from './stored';
