@@ -25,107 +25,9 @@ import {
   word,
 } from './formula';
 import { arcPoints, boxSize, isSimple, offsetOutline, overhang, perimeterOf } from './outline';
-import {
-  FITS,
-  usualOf,
-  type Axis,
-  type CoverKind,
-  type Fit,
-  type Foot,
-  type KindOption,
-  type PartPiece,
-  type Role,
-  type Stitch,
-} from './kind';
-
-/** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
-export interface CoverInput {
-  measures: Record<string, Nm>;
-  /** The traced outline of the form, where the kind takes one in place of two measures. */
-  outline?: [Nm, Nm][];
-  /** A length or a hem in nanometres, a count as it is, or a choice. */
-  options: Record<string, Nm | Nm[] | string>;
-  fit?: Fit;
-  /** `cut` when the sizes were read off an old cover's cut edges and already hold the allowances. */
-  measuredAs?: 'finished' | 'cut';
-  units: Units;
-}
-
-export interface MatchPoint {
-  anchor: [Nm, Nm];
-  delta: [Nm, Nm];
-}
-
-export interface CoverPiece {
-  name: string;
-  role: Role;
-  qty: number;
-  /** Which way its across and its along run on the cover. */
-  axes: [Axis, Axis];
-  across: Nm;
-  along: Nm;
-  sum: [string, string];
-  /** The corners where it is not a rectangle, its box starting at [0, 0]. */
-  outline?: [Nm, Nm][];
-  match?: MatchPoint;
-}
-
-export interface CoverStrip {
-  name: string;
-  role: Role;
-  qty: number;
-  width: Nm;
-  length: Nm;
-  grain: 'bias' | 'across' | 'along';
-  loss: Nm;
-  least: Nm;
-  sum: [string, string];
-}
-
-export interface CoverNotion {
-  name: string;
-  qty: number;
-  length?: Nm;
-  note: string;
-}
-
-export interface CoverStep {
-  n: number;
-  do: string;
-  stitch?: Stitch;
-  foot?: Foot;
-  caution?: string;
-}
-
-export interface Warning {
-  code: string;
-  field: string;
-  message: string;
-  /** A cover with a `stop` can't be made as entered. */
-  level: 'warn' | 'stop';
-}
-
-export interface Inspection {
-  what: string;
-  size: Nm;
-  tolerance: Nm;
-}
-
-/** What one cover takes: everything per cover, not multiplied by the order's quantity. */
-export interface TakeOff {
-  finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm; flange?: Nm; overlap?: Nm };
-  pieces: CoverPiece[];
-  strips: CoverStrip[];
-  notions: CoverNotion[];
-  steps: CoverStep[];
-  /** What is checked when it is sewn: the size that the tape must show, and how far it may be off. */
-  inspections: Inspection[];
-  warnings: Warning[];
-  /** The seam allowance, for joins. */
-  seam: Nm;
-  /** Which point of the set's first piece lies on the motif when the pattern is centred. */
-  centre: [Nm, Nm] | null;
-}
+import { usualOf, type CoverKind, type KindOption, type PartPiece } from './kind';
+import type { CoverInput, CoverNotion, CoverPiece, CoverStrip, Inspection, TakeOff } from './cover';
+import { inputFaults } from './input-faults';
 
 /** Zip lengths in stock. Common practice, no source: the usual inch and centimetre ranges, from memory. */
 export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
@@ -135,9 +37,6 @@ export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
   ),
 };
 
-const MOST_COUNT = 100;
-/** No cover is measured longer than that, and no part or strip of one is cut longer: what is more is a slip of the pen. */
-export const MOST_MEASURE: Nm = 20 * NM.m;
 const MOST_PART: Nm = 200 * NM.m;
 
 const formulas = new Map<string, ReturnType<typeof parseFormula>>();
@@ -159,7 +58,7 @@ export function takeOff(kind: CoverKind, given: CoverInput): Result<TakeOff> {
   if (given.outline && !isSimple(given.outline))
     return refuse('outline', 'outline', 'The outline crosses or touches itself.');
   const input = given.outline ? withBox(kind, given, given.outline) : given;
-  const faults = [...measureFaults(kind, input), ...optionFaults(kind, input), ...fitFaults(kind, input)];
+  const faults = inputFaults(kind, input);
   if (faults.length > 0) return { ok: false, faults };
   try {
     return workOut(kind, input);
@@ -169,82 +68,11 @@ export function takeOff(kind: CoverKind, given: CoverInput): Result<TakeOff> {
   }
 }
 
-/** The fits that a kind knows, the usual one among them. */
-export const fitsOf = (kind: CoverKind): Fit[] => FITS.filter((fit) => kind.allowance[fit] !== undefined);
-
-function fitFaults(kind: CoverKind, { fit }: CoverInput): Fault[] {
-  if (fit === undefined || kind.allowance[fit] !== undefined) return [];
-  return [
-    { code: 'fit', field: 'fit', message: `${kind.name} is not made ${fit}; it knows ${fitsOf(kind).join(', ')}.` },
-  ];
-}
-
 /** The measures that an outline stands for are those of its box. */
 function withBox(kind: CoverKind, input: CoverInput, outline: [Nm, Nm][]): CoverInput {
   const [width, height] = boxSize(outline);
   return { ...input, measures: { ...input.measures, [kind.outline!.across]: width, [kind.outline!.along]: height } };
 }
-
-function measureFaults(kind: CoverKind, { measures, units }: CoverInput): Fault[] {
-  const faults: Fault[] = [];
-  for (const { id, label, default: usual } of kind.measures) {
-    const isOpen = usual !== undefined;
-    const value = measures[id];
-    if (value === undefined && isOpen) continue;
-    if (value === undefined) faults.push({ code: 'measure-missing', field: id, message: `${label} is needed.` });
-    else if (!(value > 0))
-      faults.push({ code: 'measure-zero', field: id, message: `${label} must be more than zero.` });
-    else if (value > MOST_MEASURE)
-      faults.push({
-        code: 'length-huge',
-        field: id,
-        message: `${label} of ${shown(value, units)} is more than ${shown(MOST_MEASURE, units)}, the longest that can be cut.`,
-      });
-  }
-  const known = new Set(kind.measures.map(({ id }) => id));
-  for (const id of Object.keys(measures)) {
-    if (!known.has(id))
-      faults.push({
-        code: 'measure-unknown',
-        field: id,
-        message: `“${id}” is not a measure of ${kind.id}; it has ${[...known].join(', ')}.`,
-      });
-  }
-  return faults;
-}
-
-function optionFaults(kind: CoverKind, { options, units }: CoverInput): Fault[] {
-  return Object.entries(options).flatMap(([id, value]) => {
-    const option = kind.options.find((one) => one.id === id);
-    const fault = (code: string, message: string): Fault[] => [{ code, field: id, message }];
-    if (!option)
-      return fault(
-        'option-unknown',
-        `“${id}” is not an option of ${kind.id}; it has ${kind.options.map((one) => one.id).join(', ')}.`,
-      );
-    if (option.type === 'choice') {
-      const ids = option.choices.map((choice) => choice.id);
-      return ids.includes(String(value))
-        ? []
-        : fault('choice', `${option.label}: “${String(value)}” is not one of ${ids.join(', ')}.`);
-    }
-    if (option.type === 'count') {
-      const amount = value === '' ? NaN : Number(value);
-      const fine = Number.isInteger(amount) && amount >= 0 && amount <= MOST_COUNT;
-      return fine ? [] : fault('option-count', `${option.label} must be a whole number from 0 to ${MOST_COUNT}.`);
-    }
-    const lengths = option.type === 'hem' && Array.isArray(value) ? value : [value];
-    const fine =
-      lengths.length >= 1 &&
-      lengths.length <= 2 &&
-      lengths.every((one) => typeof one === 'number' && one >= 0 && one <= MOST_MEASURE);
-    return fine
-      ? []
-      : fault('option-length', `${option.label} must be a length from zero to ${shown(MOST_MEASURE, units)}.`);
-  });
-}
-
-const shown = (value: Nm, units: Units) => printLength(value, STYLES[units]);
 
 function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   const style = STYLES[input.units];

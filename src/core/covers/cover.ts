@@ -1,0 +1,91 @@
+import type { Nm, Units } from '../length';
+import type { Axis, Fit, Foot, Role, Stitch } from './kind';
+
+/** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
+export interface CoverInput {
+  measures: Record<string, Nm>;
+  /** The traced outline of the form, where the kind takes one in place of two measures. */
+  outline?: [Nm, Nm][];
+  /** A length or a hem in nanometres, a count as it is, or a choice. */
+  options: Record<string, Nm | Nm[] | string>;
+  fit?: Fit;
+  /** `cut` when the sizes were read off an old cover's cut edges and already hold the allowances. */
+  measuredAs?: 'finished' | 'cut';
+  units: Units;
+}
+
+export interface MatchPoint {
+  anchor: [Nm, Nm];
+  delta: [Nm, Nm];
+}
+
+export interface CoverPiece {
+  name: string;
+  role: Role;
+  qty: number;
+  /** Which way its across and its along run on the cover. */
+  axes: [Axis, Axis];
+  across: Nm;
+  along: Nm;
+  sum: [string, string];
+  /** The corners where it is not a rectangle, its box starting at [0, 0]. */
+  outline?: [Nm, Nm][];
+  match?: MatchPoint;
+}
+
+export interface CoverStrip {
+  name: string;
+  role: Role;
+  qty: number;
+  width: Nm;
+  length: Nm;
+  grain: 'bias' | 'across' | 'along';
+  loss: Nm;
+  least: Nm;
+  sum: [string, string];
+}
+
+export interface CoverNotion {
+  name: string;
+  qty: number;
+  length?: Nm;
+  note: string;
+}
+
+export interface CoverStep {
+  n: number;
+  do: string;
+  stitch?: Stitch;
+  foot?: Foot;
+  caution?: string;
+}
+
+export interface Warning {
+  code: string;
+  field: string;
+  message: string;
+  /** A cover with a `stop` can't be made as entered. */
+  level: 'warn' | 'stop';
+}
+
+export interface Inspection {
+  what: string;
+  size: Nm;
+  tolerance: Nm;
+}
+
+/** What one cover takes: everything per cover, not multiplied by the order's quantity. */
+export interface TakeOff {
+  finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm; flange?: Nm; overlap?: Nm };
+  pieces: CoverPiece[];
+  strips: CoverStrip[];
+  notions: CoverNotion[];
+  steps: CoverStep[];
+  /** What is checked when it is sewn: the size that the tape must show, and how far it may be off. */
+  inspections: Inspection[];
+  warnings: Warning[];
+  /** The seam allowance, for joins. */
+  seam: Nm;
+  /** Which point of the set's first piece lies on the motif when the pattern is centred. */
+  centre: [Nm, Nm] | null;
+}

@@ -1,0 +1,96 @@
+import { and, eq, notInArray, sql } from 'drizzle-orm';
+import { LAY_RUN_TRANSITIONS, type ClothTask, type LayFigures } from '@/core/batch';
+import type { LayPlan } from '@/core/lay';
+import { writeMarker } from '@/core/marker';
+import { schema, type Database } from '@/db';
+import { keepVersions, nextVersion } from '@/db/lay-versions';
+import { isHeld, type Lease } from './lease';
+import type { Loaded } from './load-batch';
+
+/** The lay of one cloth with its figures. */
+export interface LaidCloth {
+  task: ClothTask;
+  plan: LayPlan;
+  figures: LayFigures;
+}
+
+/** Keeps all lays of a run in one transaction; nothing where the lease has passed on or the batch has changed. */
+export async function saveLays(db: Database, lease: Lease, loaded: Loaded, results: readonly LaidCloth[]) {
+  const { batchId } = lease;
+  await db.transaction(async (tx) => {
+    await tx.select({ id: schema.batches.id }).from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
+    const done = await tx
+      .update(schema.layRuns)
+      .set({
+        state: LAY_RUN_TRANSITIONS.finish.to,
+        progress: 1,
+        note: '',
+        bestSoFar: null,
+        secondsLeft: null,
+        endedAt: sql`now()`,
+        result: results.map(({ task, plan, figures }) => ({
+          cloth: task.cloth.name,
+          usedNm: figures.used,
+          boundNm: figures.bound,
+          unplaced: plan.unplaced.length,
+        })),
+      })
+      .where(isHeld(lease))
+      .returning({ id: schema.layRuns.id });
+    if (done.length === 0) return;
+    const laid = await tx
+      .update(schema.batches)
+      .set({ status: 'laid', version: sql`${schema.batches.version} + 1`, updatedAt: new Date() })
+      .where(and(eq(schema.batches.id, batchId), eq(schema.batches.runId, lease.runId)))
+      .returning({ id: schema.batches.id });
+    if (laid.length === 0) return;
+    const clothIds = results.map(({ task }) => Number(task.key));
+    // A lay that is made again keeps its id and counts its versions; what it was is kept.
+    await keepVersions(tx, [batchId]);
+    // Those of cloths that are no longer cut go.
+    await tx
+      .delete(schema.lays)
+      .where(and(eq(schema.lays.batchId, batchId), notInArray(schema.lays.clothId, clothIds)));
+    for (const { task, plan, figures } of results) {
+      const clothId = Number(task.key);
+      const row = {
+        batchId,
+        clothId,
+        units: task.units,
+        cloth: loaded.cloths.find(({ key }) => key === task.key)!.row,
+        ...writeMarker({ version: await nextVersion(tx, batchId, clothId), cloth: task.cloth, plan, ...task.whole }),
+        usedNm: figures.used,
+        boundNm: figures.bound,
+        boughtNm: figures.bought,
+        handNm: figures.hand,
+        handCostMinor: figures.handCost,
+        costMinor: figures.cost,
+        currency: task.cloth.price.currency,
+        wastePart: figures.waste,
+      };
+      const [lay] = await tx
+        .insert(schema.lays)
+        .values(row)
+        .onConflictDoUpdate({
+          target: [schema.lays.batchId, schema.lays.clothId],
+          set: { ...row, createdAt: new Date() },
+        })
+        .returning({ id: schema.lays.id });
+      await tx.delete(schema.layShares).where(eq(schema.layShares.layId, lay!.id));
+      await tx.insert(schema.layShares).values(
+        figures.shares.map((share) => ({
+          layId: lay!.id,
+          orderId: loaded.orders.find(({ orderNo }) => orderNo === share.orderNo)!.orderId,
+          aloneNm: share.alone,
+          aloneCostMinor: share.aloneCost,
+          handNm: share.hand,
+          handCostMinor: share.handCost,
+          areaMm2: share.areaMm2,
+          usedNm: share.used,
+          shareByLengthMinor: share.byLength,
+          shareByAreaMinor: share.byArea,
+        })),
+      );
+    }
+  });
+}
