@@ -59,16 +59,24 @@ export class App {
     await gone;
   }
 
-  /** kill -9 of the web server with all its processes; the starter and the database live on. */
+  /** kill -9 of the web server with all its processes; the starter, the worker and the database live on. */
   killWeb() {
-    const web = this.descendants(this.child!.pid!).filter((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('serve.mjs')); // prettier-ignore
-    for (const pid of web) spawnSync('kill', ['-9', String(pid)]);
+    this.killProgram('serve.mjs');
   }
 
   /** kill -9 of the lay worker; the web server and the database live on. */
   killWorker() {
-    const workers = this.descendants(this.child!.pid!).filter((pid) => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes('dist/worker.mjs')); // prettier-ignore
-    for (const pid of workers) spawnSync('kill', ['-9', String(pid)]);
+    this.killProgram('dist/worker.mjs');
+  }
+
+  private killProgram(program: string) {
+    for (const pid of this.descendants(this.child!.pid!)) {
+      try {
+        if (readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program)) process.kill(pid, 'SIGKILL');
+      } catch {
+        // It has ended by itself meanwhile.
+      }
+    }
   }
 
   /** Processes whose working folder is the given one. */
