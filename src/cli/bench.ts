@@ -2,7 +2,7 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { cutList, type OrderLine } from '@/core/cutlist';
-import { handLength, nest, readJob, type LayJob } from '@/core/lay';
+import { handLength, LayTable, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
 import { layInBrowser, type BrowserFigures } from '@/bench/browser';
 import { HOSTILE } from '@/bench/hostile';
@@ -38,6 +38,28 @@ function benchCutList() {
   console.log(
     `cut list of 1,000 lines: ${usual.toFixed(0)} ms (${times[0]!.toFixed(0)} ms the first time in a process)`,
   );
+}
+
+/** Questions of the table about one piece among 1,000: whether it may lie where it is held, and where it snaps to. */
+function benchTable() {
+  for (const isMatched of [false, true]) {
+    const job = workroomJob(1000, isMatched);
+    const plan = nest(job, { steps: 1 });
+    if (!plan.ok) throw new Error(plan.faults[0]!.message);
+    const table = new LayTable(job, plan.value);
+    const held = plan.value.lays.flatMap(({ stock, placed }) =>
+      placed.map((one) => ({ stock, ...one, x: one.x + inches(0.3), y: one.y + inches(0.2) })),
+    );
+    const each = (count: number, ask: (i: number) => unknown) =>
+      timed(() => {
+        for (let i = 0; i < count; i++) ask((i * 7) % held.length);
+      }).ms / count;
+    const may = each(2000, (i) => table.canPlace(held[i]!));
+    const snaps = each(300, (i) => table.snap(held[i]!, inches(2)));
+    console.log(
+      `one piece among ${held.length}, ${isMatched ? 'matched' : 'plain'}: may it lie there ${may.toFixed(2)} ms, where it snaps to ${snaps.toFixed(2)} ms`,
+    );
+  }
 }
 
 interface Row {
@@ -185,6 +207,7 @@ if (what === '--help' || what === '-h') {
 }
 const seconds = Number(time ?? 5);
 if (what !== 'lay') benchCutList();
+benchTable();
 benchFirstPlans();
 await benchBrowser();
 benchRefusals();

@@ -12,3 +12,4 @@ export { bestOf, isAtBound, isBetter } from './search/compare-plans';
 export { bestTube, type Tube } from './model/parts';
 export { areaOfPiece, isSimple, turnOutline, type Point } from './model/outline';
 export type { Exchange, SharedLay } from './search/context';
+export { LayTable, type Obstacle, type Placement } from './placing/lay-table';
