@@ -23,6 +23,8 @@ export interface SearchLimits {
   onBetter: (found: Found) => void;
   /** The other searches over the same job. */
   exchange?: Exchange;
+  /** Where the pieces lie in a plan that the search goes on from; only for a job without strips. */
+  start?: Omit<Placing, 'cost' | 'used'> | null;
 }
 
 /** A lay as search workers exchange it: the parts follow from how the strips are cut. */

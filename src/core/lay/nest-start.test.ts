@@ -1,0 +1,49 @@
+import fc from 'fast-check';
+import { expect, test } from 'vitest';
+import { dissectedJob, shakenJob } from '@/bench/jobs';
+import { findFaults, nest, type LayJob, type LayPlan } from './index';
+import { jobArb, jobOf } from './testing';
+
+const planOf = (job: LayJob, steps: number, start?: LayPlan) => {
+  const plan = nest(job, { steps, seed: 3, ...(start && { start }) });
+  if (!plan.ok) throw new Error(plan.faults[0]!.message);
+  return plan.value;
+};
+
+test('a search that goes on from a plan never ends longer, leaves no more out, and is valid', () => {
+  fc.assert(
+    fc.property(jobArb, fc.integer({ min: 1, max: 30 }), (document, steps) => {
+      const job = jobOf(document);
+      const start = planOf(job, steps);
+      const on = planOf(job, 2, start);
+      expect(findFaults(job, on)).toEqual([]);
+      expect(on.unplaced.length).toBeLessThanOrEqual(start.unplaced.length);
+      if (on.unplaced.length === start.unplaced.length) expect(on.endless).toBeLessThanOrEqual(start.endless);
+      expect(on.bound).toBeLessThanOrEqual(on.used);
+    }),
+    { numRuns: 60 },
+  );
+});
+
+test.each([
+  ['rectangles', dissectedJob(40, 3, 'free').job],
+  ['matched pieces', dissectedJob(30, 4, 'matched').job],
+  ['straight cuts', dissectedJob(30, 5, 'straight').job],
+  ['outlines', shakenJob(16, 6).job],
+])('%s: the search goes on from it, so that two short ones get further than one', (_, job) => {
+  const long = planOf(job, 400);
+  expect(planOf(job, 1, long).used).toBe(long.used);
+  const on = planOf(job, 200, long);
+  expect(on.used).toBeLessThanOrEqual(long.used);
+});
+
+test('a plan that can’t be cut is refused with what is wrong', () => {
+  const job = jobOf({ pieces: [{ id: 'a', size: [20, 10], qty: 2 }] });
+  const good = planOf(job, 5);
+  const [lay] = good.lays;
+  const over = { ...good, lays: [{ ...lay!, placed: lay!.placed.map((one) => ({ ...one, x: lay!.placed[0]!.x, y: lay!.placed[0]!.y })) }] }; // prettier-ignore
+  const refused = nest(job, { steps: 5, start: over });
+  expect(refused.ok ? '' : refused.faults[0]!.message).toMatch(
+    /can’t be cut: a 1 and a 2 overlap|can’t be cut: a 2 and a 1 overlap/,
+  );
+});
