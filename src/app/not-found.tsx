@@ -14,7 +14,7 @@ export default function NotFound() {
         </Button>
       }
     >
-      It may have been deleted, or the address has a slip in it.
+      It may have been deleted, or the address is mistyped.
     </EmptyState>
   );
 }

@@ -10,13 +10,13 @@ const held = globalThis as { jollyBoltPool?: Piscina };
 
 const home = () => process.env.JOLLY_BOLT_HOME ?? process.cwd();
 
-/** A search that is over, or was told to end, has so long to answer; then its thread is ended and replaced. */
+/** A search that is over, or was asked to end, has so long to answer; then its thread is ended and replaced. */
 const GRACE_MS = 5_000;
 /** A search whose lay has not become shorter for so long, and for such a share of its time so far, may end. */
 const STALE_MS = 1_500;
 const STALE_SHARE = 0.5;
 
-/** So many cores the lays may use: all of them, or as many as the worker was told. */
+/** How many cores the lays may use: all, or as many as the worker was given. */
 const cores = () => Math.max(1, Number(process.env.JOLLY_BOLT_CORES) || availableParallelism());
 
 /** The threads that lay, one a core; started at first use and kept. */
@@ -56,7 +56,7 @@ export class Cancel {
     }
   }
 
-  /** Shared memory of one search: it is told of the request, and `onRequest` is called, until it is released. */
+  /** Shared memory of one search: a request is written there, and `onRequest` is called, until it is released. */
   hold(onRequest: () => void): { memory: SharedArrayBuffer; release: () => void } {
     const search = { memory: new SharedArrayBuffer(8), onRequest };
     this.searches.add(search);
@@ -72,7 +72,7 @@ const endSearch = (memory: SharedArrayBuffer) => Atomics.store(new Int32Array(me
 
 type Task = Omit<LayTask, 'cancel' | 'port' | 'worker' | 'channel'>;
 
-/** Runs one nesting in the pool and tells its progress. */
+/** Runs one nesting in the pool and reports its progress. */
 export async function layInPool(
   task: Task,
   cancel: Cancel,
@@ -134,7 +134,7 @@ class BestProgress {
   private bound = 0;
   private isNew = false;
 
-  /** Takes what a worker tells; true when it is better than all before. */
+  /** Takes a worker's report; true when it is better than all before. */
   take(progress: NestProgress): boolean {
     const { best } = this;
     if (progress.used > 0 && progress.unplaced.length === (best?.unplaced.length ?? 0)) this.bound = Math.max(this.bound, progress.bound); // prettier-ignore

@@ -36,7 +36,7 @@ describe('from nothing to a costed lay', () => {
     await me.sees('New cloth');
   });
 
-  test('a cloth is written down; a slip in it is told at the field and nothing typed is lost', async () => {
+  test('a cloth is written down; a fault in it is shown at the field and nothing typed is lost', async () => {
     await me.type('Name', 'Rushes');
     await me.type('Width', '5 feet tall');
     await me.sees('“5 feet tall” is not a length.');
@@ -219,7 +219,7 @@ describe('from nothing to a costed lay', () => {
     const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
     const file = (name: string) => join(folder, name);
 
-    test('come in again: slips are told, the plan is checked', async () => {
+    test('come in again: faults are shown, the plan is checked', async () => {
       const [plan, job] = await me.page.evaluate(() =>
         Promise.all(['plan', 'job'].map((what) => fetch(`/api/batches/1/lays/1/${what}`).then((r) => r.text()))),
       );

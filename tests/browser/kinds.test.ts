@@ -33,7 +33,7 @@ afterAll(async () => {
 });
 
 describe('the workroom', () => {
-  test('its rules start new lines; a slip is told at the field', async () => {
+  test('its rules start new lines; a fault is shown at the field', async () => {
     await me.go('/workroom');
     await me.sees('None yet');
     await me.type('Seam allowance', 'much');
@@ -175,7 +175,7 @@ describe('orders from a sheet', () => {
     ['C', 'Winding Hole Café', 'zip-cushion', 2, { formula: 'D2*4', result: 16 }, 18, 'Bargeboard canvas', 'x'],
   ];
 
-  test('a workbook is read, its slips told at the cell and put right there, and only good rows come in', async () => {
+  test('a workbook is read, its faults shown at the cell and put right there, and only good rows come in', async () => {
     const book = new ExcelJS.Workbook();
     book.addWorksheet('Orders').addRows(rows);
     const file = join(folder, 'orders.xlsx');
@@ -224,7 +224,7 @@ describe('orders from a sheet', () => {
     expect((await post('/api/orders/sheet', 'application/octet-stream', 'x'.repeat(10_000_001), own))[0]).toBe(413);
   });
 
-  test('the template can be filled in: it is read back without a slip but for its examples’ cloth', async () => {
+  test('the template can be filled in: it is read back without a fault but for its examples’ cloth', async () => {
     const text = await fetch(`${app.url}/api/orders/template?as=csv`).then((answer) => answer.text());
     expect(text.split('\r\n')[0]).toContain('Customer,Due,Units,Kind,How many');
     const book = new ExcelJS.Workbook();

@@ -201,7 +201,7 @@ describe('orders', () => {
     ['lines.0.cloth.face', { cloth: {} }, 'Choose the cloth.'],
     ['lines.0.cloth.face', { cloth: { face: '9999' } }, 'no longer kept'],
     ['lines.0.kind', { kind: 'hat' }, 'kind of cover'],
-  ])('a slip at %s is told there', async (field, rest, message) => {
+  ])('a fault at %s is shown there', async (field, rest, message) => {
     const answer = await saveOrder(orderForm([lineForm(cloth, rest as object)]), null);
     expect(faultsOf(answer)).toContainEqual(
       expect.objectContaining({ field, message: expect.stringContaining(message) }),
@@ -700,7 +700,7 @@ describe('kinds of the workroom’s own', () => {
 });
 
 describe('the workroom’s rules', () => {
-  test('start new lines; slips in them are told at the field and change nothing', async () => {
+  test('start new lines; faults in them are shown at the field and change nothing', async () => {
     value(await saveRules({ units: 'mm', seam: '1', hem: '3', fit: 'snug', grain: 'straight', dueDays: '10' }));
     const rules = await workroomRules();
     expect(emptyLine(KINDS[0]!, rules)).toMatchObject({ fit: 'snug', typed: { seam: '1', hem: '3' } });

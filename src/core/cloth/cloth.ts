@@ -33,7 +33,7 @@ export type Weight = (typeof WEIGHTS)[number];
 export const GIVES = ['none', 'little', 'stretch'] as const;
 export type Give = (typeof GIVES)[number];
 
-/** What a cloth is like under the hands; some slips can only be seen when it is known. */
+/** What a cloth is like under the hands; some mistakes show only when it is known. */
 export interface ClothNature {
   fibre: Fibre;
   weight: Weight;

@@ -213,7 +213,7 @@ describe('G, the boxed cushion: check values are common practice, no source', ()
     expect(one.finished).toEqual({ width: inches(20), height: inches(30), thickness: inches(4) });
   });
 
-  test('slips: a cord thicker than the seam, a boxing too low', () => {
+  test('warnings: a cord thicker than the seam, a boxing too low', () => {
     const codes = (thickness: number, options: CoverInput['options'] = {}) =>
       cover('boxed-cushion', { ...bed, thickness: inches(thickness) }, { options }).warnings.map(({ code }) => code);
     expect(codes(4, { piping: 'top', cord: inches(0.75) })).toEqual(['cord-wide']);

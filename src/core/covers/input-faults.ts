@@ -4,7 +4,7 @@ import type { CoverInput } from './cover';
 import { FITS, type CoverKind, type Fit } from './kind';
 
 const MOST_COUNT = 100;
-/** No cover is measured longer than that, and no part or strip of one is cut longer: what is more is a slip of the pen. */
+/** No cover is measured longer than that, and no part or strip of one is cut longer: more is a slip of the pen. */
 export const MOST_MEASURE: Nm = 20 * NM.m;
 /** The fits that a kind knows, the usual one among them. */
 export const fitsOf = (kind: CoverKind): Fit[] => FITS.filter((fit) => kind.allowance[fit] !== undefined);

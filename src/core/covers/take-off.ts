@@ -49,7 +49,7 @@ function compiled(text: string) {
 }
 
 /**
- * Works out what one cover of a kind takes. Faults name the measure or option they belong to; slips that can still be
+ * Works out what one cover of a kind takes. Faults name the measure or option they belong to; mistakes that can still be
  * cut come back as warnings. Source of the rules: the kind's own data.
  */
 export function takeOff(kind: CoverKind, given: CoverInput): Result<TakeOff> {

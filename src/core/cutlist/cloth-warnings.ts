@@ -3,7 +3,7 @@ import type { CoverKind, CoverStep, TakeOff, Warning } from '../covers';
 import { inches, printLength, STYLES, type Nm, type Units } from '../length';
 import type { OrderLine } from './order-line';
 
-/** What a slip is looked for in: a line, what it takes, and the cloth of each role. */
+/** What a check looks at: a line, what it takes, and the cloth of each role. */
 interface Seen {
   line: OrderLine;
   kind: CoverKind;
@@ -13,7 +13,7 @@ interface Seen {
   say: (length: Nm) => string;
 }
 
-interface Slip {
+interface ClothCheck {
   code: string;
   field: string;
   /** The sentence that says what to do, or null where nothing is wrong. */
@@ -32,8 +32,8 @@ function hemTurns({ line, kind }: Seen): number {
   return given !== undefined && [given].flat().every((turn) => turn === 0) ? 0 : turns;
 }
 
-/** Slips that only the cloth shows. Common practice of the trade, no source. They warn; none of them stops. */
-const SLIPS: readonly Slip[] = [
+/** Mistakes that only the cloth shows. Common practice of the trade, no source. They warn; none of them stops. */
+const CHECKS: readonly ClothCheck[] = [
   {
     code: 'fit-stiff',
     field: 'fit',
@@ -135,7 +135,7 @@ const SLIPS: readonly Slip[] = [
   },
 ];
 
-/** The slips of a line that its cloth shows. */
+/** The warnings on a line that only its cloth gives. */
 export function clothWarnings(
   line: OrderLine,
   kind: CoverKind,
@@ -146,7 +146,7 @@ export function clothWarnings(
   const face = clothOf('face');
   if (!face) return [];
   const seen: Seen = { line, kind, cover, face, clothOf, say: (length) => printLength(length, STYLES[units]) };
-  return SLIPS.flatMap(({ code, field, find }) => {
+  return CHECKS.flatMap(({ code, field, find }) => {
     const message = find(seen);
     return message ? [{ code, field: field.replace(/^options\./, ''), message, level: 'warn' as const }] : [];
   });

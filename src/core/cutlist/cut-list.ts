@@ -12,7 +12,7 @@ export const MOST_COVERS = 10_000;
 /**
  * The pieces, strips, notions, steps and warnings of order lines, line by line. Faults carry the field as
  * `LINE.measures.width`, so that a form shows them where they belong. Where the cloths are known, parts are turned to
- * their direction, panels wider than the cloth are joined, and slips that the cloth shows are told.
+ * their direction, panels wider than the cloth are joined, and the cloth's own warnings are added.
  */
 export function cutList(lines: readonly OrderLine[], units: Units, room: Workroom = {}): Result<CutList> {
   const list: CutList = { pieces: [], strips: [], notions: [], steps: [], inspections: [], warnings: [], wide: [] };
@@ -70,8 +70,8 @@ function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_I
   ofCloth.forEach((step, i) => list.steps.push({ ...step, ...id, n: i + 1 }));
   for (const step of cover.steps)
     list.steps.push(Object.assign(stepOn(clothOf('face'), step), id, { n: ofCloth.length + step.n }));
-  const slips = clothWarnings(line, kind, cover, (role) => clothOf(role as Role), units);
-  list.warnings.push(...[...cover.warnings, ...slips].map((warning) => ({ ...id, ...warning })));
+  const warnings = clothWarnings(line, kind, cover, (role) => clothOf(role as Role), units);
+  list.warnings.push(...[...cover.warnings, ...warnings].map((warning) => ({ ...id, ...warning })));
   return [];
 }
 

@@ -154,7 +154,7 @@ describe('direction of a part', () => {
   });
 });
 
-describe('slips that the cloth shows (common practice, no source)', () => {
+describe('warnings that the cloth gives (common practice, no source)', () => {
   const nature = (rest: Partial<ClothNature>): Partial<Cloth> => ({
     nature: { fibre: 'cotton', weight: 'medium', give: 'little', ...rest },
   });

@@ -44,7 +44,7 @@ export interface NestProgress {
   bound: Nm;
   /** What the best lay so far leaves out. */
   unplaced: Unplaced[];
-  /** What lies where in the best lay so far, when it is another than was told last. */
+  /** What lies where in the best lay so far, when it is another than in the last report. */
   sketch?: LaySketch;
 }
 

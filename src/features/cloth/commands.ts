@@ -11,7 +11,7 @@ import { editedRecord, recordId, type Edited } from '@/features/commands/record-
 import { readClothForm, type ClothValues } from './form';
 import { readClothShape } from './rules';
 
-/** What of a cloth no lay and no cost hangs on. */
+/** Cosmetic columns: changing them keeps lays valid. */
 const LOOKS = new Set(['name', 'pattern', 'groundColour', 'figureColour', 'notes']);
 
 const isOfCloth = byRules(editedRecord('cloth'));

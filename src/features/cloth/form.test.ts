@@ -62,7 +62,7 @@ describe('a cloth as it is typed', () => {
   });
 });
 
-describe('a slip in a cloth is one sentence at its field', () => {
+describe('a fault in a cloth is one sentence at its field', () => {
   test.each<[string, Partial<ClothForm>, string]>([
     ['no name', { name: '  ' }, 'name: Give the cloth a name.'],
     ['a long name', { name: 'x'.repeat(121) }, 'name: A name has at most 120 letters.'],

@@ -76,7 +76,7 @@ describe('a line as it is typed', () => {
     ['a strange kind', { kind: 'tent' }, ['kind: Choose what kind of cover it is.']],
     ['no cloth', { cloth: {} }, ['cloth.face: Choose the cloth.']],
     ['an open measure', { typed: { width: '18', height: ' ' } }, ['typed.height: Height is needed.']],
-    ['nothing but slips', { qty: '', typed: {}, cloth: {} }, ['qty: “” is not a number of covers; write a whole number from 1 to 10,000.', 'typed.width: Width is needed.', 'typed.height: Height is needed.', 'cloth.face: Choose the cloth.']],
+    ['nothing but faults', { qty: '', typed: {}, cloth: {} }, ['qty: “” is not a number of covers; write a whole number from 1 to 10,000.', 'typed.width: Width is needed.', 'typed.height: Height is needed.', 'cloth.face: Choose the cloth.']],
   ])('%s is told at its field', (_, rest, expected) => expect(told(line(rest))).toEqual(expected)); // prettier-ignore
 
   test('a length that is none is told where it stands, also in one turn of a hem, which is then left out', () => {
@@ -184,7 +184,7 @@ describe('an order as its form sends it', () => {
     expect(read.faults.map(({ field, message }) => `${field}: ${message}`)).toEqual([expected]);
   });
 
-  test('with a slip in a line names the line', () => {
+  test('with a fault in a line names the line', () => {
     const read = readOrderForm(order({ lines: [line(), { ...line(), fit: 'loose' }] }));
     expect(read).toMatchObject({ faults: [{ field: 'lines.1.fit' }] });
   });

@@ -183,7 +183,7 @@ export function readLineForm(
     if (outline.ok) line.outline = outline.value;
     else faults.push(...outline.faults);
   }
-  // A traced outline tells its own width and depth, also while there is a slip in it.
+  // A traced outline has its own width and depth, also while something in it is wrong.
   const traced = kind.outline && form.outline.trim() ? [kind.outline.across, kind.outline.along] : [];
   for (const { id: name, label, default: usual } of kind.measures) {
     if (traced.includes(name)) continue;

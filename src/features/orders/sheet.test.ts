@@ -112,7 +112,7 @@ describe('rows', () => {
     expect([badRows, goodRows, orders.flatMap(({ rows }) => rows)]).toEqual([[1], 2, [0, 2]]);
   });
 
-  test('with several slips have each told at its cell, and none twice', () => {
+  test('with several faults have each shown at its cell, and none twice', () => {
     expect(
       told(row({ Customer: '', Due: '2027-13-08', Qty: '0', Width: '=B2', Height: 'tall', Fabric: 'Gold leaf' })),
     ).toEqual([

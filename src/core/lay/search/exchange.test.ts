@@ -4,7 +4,7 @@ import { NM } from '../../length';
 import { findFaults, nest, type LayJob, type SharedLay } from '../index';
 import { jobArb, jobOf } from '../testing';
 
-/** A lay by so many passes, with what it told and was told. */
+/** A lay by so many passes, with what it published and received. */
 function layWith(job: LayJob, seed: number, steps: number, told: SharedLay[] = []) {
   const tells: SharedLay[] = [];
   const waiting = [...told];
@@ -42,7 +42,7 @@ describe('workers of one search', () => {
       fc.property(jobArb, fc.integer({ min: 1, max: 99 }), (json, seed) => {
         const job = jobOf(json);
         const first = layWith(job, seed, 250);
-        // What was told is what was found, so it comes to the same again when it is heard from the start.
+        // What was published is what was found, so it comes to the same again when it is received from the start.
         const again = layWith(job, seed, 250, first.tells);
         expect(again.plan.endless).toBeLessThanOrEqual(first.plan.endless);
         expect(again.plan.refused).toBe(0);

@@ -2,7 +2,7 @@ import { kindBook } from '@/core/covers';
 import type { Units } from '@/core/length';
 import type { LineForm } from '../form';
 import { needJobs, needOf, type ClothNeed } from '../needs';
-import type { RoomProps } from './order-context';
+import type { OrderProviderProps } from './order-context';
 
 // Lays an order by itself away from the page: a first lay of every cloth at once, then better ones.
 
@@ -10,7 +10,7 @@ export interface NeedsQuestion {
   run: number;
   lines: LineForm[];
   units: Units;
-  room: Pick<RoomProps, 'cloths' | 'own' | 'withdrawn'>;
+  room: Pick<OrderProviderProps, 'cloths' | 'own' | 'withdrawn'>;
 }
 
 export interface NeedsAnswer {

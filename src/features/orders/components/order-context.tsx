@@ -6,15 +6,15 @@ import type { Workroom } from '@/core/cutlist';
 import type { WorkroomRules } from '@/features/workroom/form';
 import type { ClothChoice } from '../queries';
 
-/** What the server tells an order's page of the workroom. */
-export interface RoomProps {
+/** What an order's page needs of the workroom, from the server. */
+export interface OrderProviderProps {
   cloths: ClothChoice[];
   own: CoverKind[];
   withdrawn: string[];
   workroom: WorkroomRules;
 }
 
-interface OrderRoom {
+interface OrderContextValue {
   cloths: ClothChoice[];
   kinds: KindBook;
   own: CoverKind[];
@@ -24,10 +24,16 @@ interface OrderRoom {
   room: Workroom;
 }
 
-const Context = createContext<OrderRoom | null>(null);
+const Context = createContext<OrderContextValue | null>(null);
 
-export function OrderProvider({ cloths, own, withdrawn, workroom, children }: RoomProps & { children: ReactNode }) {
-  const value = useMemo((): OrderRoom => {
+export function OrderProvider({
+  cloths,
+  own,
+  withdrawn,
+  workroom,
+  children,
+}: OrderProviderProps & { children: ReactNode }) {
+  const value = useMemo((): OrderContextValue => {
     const kinds = kindBook(own, withdrawn);
     return {
       cloths,
@@ -41,8 +47,8 @@ export function OrderProvider({ cloths, own, withdrawn, workroom, children }: Ro
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 
-export function useOrder(): OrderRoom {
+export function useOrder(): OrderContextValue {
   const value = useContext(Context);
-  if (!value) throw new Error('An order’s parts stand within its room.');
+  if (!value) throw new Error('useOrder must be called inside OrderProvider.');
   return value;
 }

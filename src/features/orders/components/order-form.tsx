@@ -19,7 +19,7 @@ import { saveOrder } from '../actions';
 import { emptyLine, inOtherUnits, type LineForm, type OrderForm } from '../form';
 import { CustomerField } from './customer-field';
 import { KindOptions, LineCard } from './line-card';
-import { OrderProvider, useOrder, type RoomProps } from './order-context';
+import { OrderProvider, useOrder, type OrderProviderProps } from './order-context';
 
 const LONG_DAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
 
@@ -31,7 +31,7 @@ interface Props {
   initial: OrderForm;
 }
 
-export function OrderFormView({ edited, initial, ...room }: Props & RoomProps) {
+export function OrderFormView({ edited, initial, ...room }: Props & OrderProviderProps) {
   return (
     <OrderProvider {...room}>
       <OrderPage edited={edited} initial={initial} />

@@ -1,7 +1,7 @@
 import { kindBook } from '@/core/covers';
 import type { Sheet } from '@/core/files';
 import { checkSheet, type CellFault } from '../sheet';
-import type { RoomProps } from './order-context';
+import type { OrderProviderProps } from './order-context';
 
 // Checks a sheet away from the page, so that typing goes on while ten thousand rows are read.
 
@@ -9,7 +9,7 @@ export interface SheetQuestion {
   run: number;
   sheet: Sheet;
   fields: string[];
-  room: RoomProps;
+  room: OrderProviderProps;
   usualDue: string;
   isPartial: boolean;
 }

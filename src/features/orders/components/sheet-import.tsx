@@ -20,14 +20,14 @@ import { FileDrop } from '@/ui/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
-import type { RoomProps } from './order-context';
+import type { OrderProviderProps } from './order-context';
 import type { SheetAnswer, SheetQuestion } from './sheet-check.worker';
 
 const SHOWN_ROWS = 100;
 const count = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;
 
-/** Orders from a table: taken in, its columns told, its slips put right at the cell, then the good rows brought in or none. */
-export function SheetImport({ usualDue, ...room }: RoomProps & { usualDue: string }) {
+/** Orders from a table: taken in, its columns told, its faults put right at the cell, then the good rows brought in or none. */
+export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualDue: string }) {
   const router = useRouter();
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const [fields, setFields] = useState<string[]>([]);
@@ -381,7 +381,7 @@ const listFor = (field: string) =>
 function useCheck(
   sheet: Sheet | null,
   fields: string[],
-  room: RoomProps,
+  room: OrderProviderProps,
   usualDue: string,
   isPartial: boolean,
 ): SheetAnswer | null {

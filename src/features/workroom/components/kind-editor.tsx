@@ -288,7 +288,7 @@ export function KindEditor({ edited, initial, units }: Props) {
           />
           <RowsEditor
             title="Checks"
-            about="Slips that are told; only what can’t be made stops."
+            about="Warnings that an order shows; only what can’t be made stops it."
             field="checks"
             rows={kind.checks}
             columns={checkColumns}

@@ -20,7 +20,7 @@ export interface Corner {
   y: Nm;
   out: number;
   angle: number;
-  /** What an edge in the direction of the one that leaves it tells, and of the one that comes in (bits). */
+  /** What an edge in the direction of the one that leaves it counts as evidence, and of the one that comes in (bits). */
   outBits: number;
   inBits: number;
 }
@@ -56,7 +56,7 @@ export class Starts {
   readonly corners: Corner[][];
   /** The parts of each kind: those with the same shapes. */
   readonly members: number[][] = [];
-  /** What a corner that meets another one tells (bits). */
+  /** The evidence (bits) of a corner that meets another one. */
   readonly cornerBits: number;
   readonly all: Start[] = [];
   private readonly narrowest: number;
@@ -172,7 +172,7 @@ export class Starts {
     return a;
   }
 
-  /** What an edge in a direction tells (bits): the fewer have it, the more. */
+  /** The evidence (bits) of an edge in a direction: the fewer have it, the more. */
   private rarityOf(direction: number): number {
     const same = this.along(normal(direction)).reduce((sum, [first, end]) => sum + end - first, 0);
     return Math.log2(this.all.length / Math.max(1, same));

@@ -223,7 +223,7 @@ export class LaidParts {
     return used;
   }
 
-  /** The lay as the search tells it. */
+  /** The lay as the search keeps it. */
   found(): Omit<Found, 'setChoice'> {
     const numbers = this.activeParts();
     const parts = numbers.map((i) => this.parts[i]!);

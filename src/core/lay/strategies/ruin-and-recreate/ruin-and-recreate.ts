@@ -139,7 +139,7 @@ export class RuinAndRecreate {
     return this.used <= this.target;
   }
 
-  /** The lay as the search tells it. */
+  /** The lay as the search keeps it. */
   found(): Omit<Found, 'setChoice'> {
     return this.lay.found();
   }

@@ -3,7 +3,7 @@ import type { Nm } from '../../../length';
 import type { Chain } from '../../search/part-classes';
 import { Skylines, type Floors, type Slot } from '../../geometry/skylines';
 
-/** Of so many times the states that are kept the best are told apart: some are the same. */
+/** Ranks SPARE x beam-width candidates, so that duplicates can be dropped. */
 const SPARE = 3;
 
 /** The states of a beam that have equally many parts, in flat arrays: a skyline each, and what has been laid so far. */

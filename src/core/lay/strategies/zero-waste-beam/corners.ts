@@ -26,7 +26,7 @@ interface View {
   corners: readonly Float64Array[];
 }
 
-/** States with the phases of their groups, and what tells for them. Skylines beyond their number are those of levelled ones. */
+/** States with the phases of their groups, and the evidence for them. Skylines beyond their number are those of levelled ones. */
 export class BeamLevel extends Level {
   readonly phases: (readonly (ClassPhase | null)[])[] = [];
   /** Bits of evidence. */
