@@ -33,6 +33,28 @@ afterAll(async () => {
 });
 
 describe('the workroom', () => {
+  test('who is here is chosen once, shown on every page, and written beside what they change', async () => {
+    const isHere = (name: string) => me.page.waitForSelector(`header a[aria-label^="${name} is here"]`);
+    await me.go('/workroom');
+    await me.sees('Nobody is in the list yet.');
+    await me.press('Add to the list');
+    await me.sees('Write a name of at most 60 letters.');
+    await me.type('Name of somebody who works here', 'Dot Sluice');
+    await me.press('Add to the list');
+    await isHere('Dot Sluice');
+    await me.go('/orders');
+    await isHere('Dot Sluice');
+    await me.go('/workroom');
+    await me.type('Days until an order is due', '10');
+    await me.press('Save rules');
+    await me.sees('The workroom’s rules are saved.');
+    const written = await app.rows<{ name: string }>(`SELECT p.name FROM audit_entries a JOIN people p ON p.id = a.person_id WHERE a.command = 'save workroom rules'`); // prettier-ignore
+    expect(written).toEqual([{ name: 'Dot Sluice' }]);
+    // Pressed again, nobody in particular is here.
+    await me.press('Dot Sluice');
+    await me.page.waitForSelector('header a[aria-label="Choose who is here"]');
+  });
+
   test('its rules start new lines; a fault is shown at the field', async () => {
     await me.go('/workroom');
     await me.sees('None yet');
