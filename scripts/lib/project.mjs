@@ -1,7 +1,17 @@
 // The project folder: where things are, what is installed, what has to be built again.
 import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, openSync, closeSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  openSync,
+  closeSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { say, sentenceFor, Stop } from './say.mjs';
@@ -81,17 +91,70 @@ export function sourceHash() {
 
 const readStamp = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
 
+const LONGEST_WAIT_MS = 15 * 60_000;
+
+/**
+ * Does something that no other command of this folder may do at the same time; waits for one that does. A command that was killed leaves
+ * its mark, which is then taken over.
+ */
+export async function alone(name, body) {
+  const mark = join(LOCAL, `${name}.pid`);
+  mkdirSync(LOCAL, { recursive: true });
+  const isAlive = (pid) => {
+    try {
+      process.kill(pid, 0);
+      return true;
+    } catch (error) {
+      return error.code === 'EPERM';
+    }
+  };
+  for (const begun = Date.now(); ; await new Promise((resolve) => setTimeout(resolve, 200))) {
+    try {
+      writeFileSync(mark, String(process.pid), { flag: 'wx' });
+      break;
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error;
+      const pid = Number(readStamp(mark));
+      if (pid > 0 && !isAlive(pid)) takeAway(mark, pid);
+      else if (Date.now() - begun > LONGEST_WAIT_MS)
+        throw new Stop(`Another command has been at “${name}” for ${LONGEST_WAIT_MS / 60_000} minutes (${mark}).`);
+    }
+  }
+  try {
+    return await body();
+  } finally {
+    rmSync(mark, { force: true });
+  }
+}
+
+/** Takes the mark of a process that has ended away, unless another has taken its place meanwhile. */
+function takeAway(mark, pid) {
+  const aside = `${mark}.${process.pid}`;
+  try {
+    renameSync(mark, aside);
+  } catch {
+    return;
+  }
+  if (Number(readStamp(aside)) === pid) rmSync(aside, { force: true });
+  else renameSync(aside, mark);
+}
+
 /** Installs the packages of the lock file when they are missing or another lock file's. */
-export async function ensurePackages(tell = say) {
-  const lock = hashOf(readFileSync(join(ROOT, 'package-lock.json')));
-  const stamp = join(ROOT, 'node_modules', '.jolly-bolt-lock');
-  if (readStamp(stamp) === lock) return;
+export const ensurePackages = (tell = say) =>
+  arePackagesThere() ? Promise.resolve() : alone('installing', () => install(tell));
+
+const lockHash = () => hashOf(readFileSync(join(ROOT, 'package-lock.json')));
+const packagesStamp = () => join(ROOT, 'node_modules', '.jolly-bolt-lock');
+const arePackagesThere = () => readStamp(packagesStamp()) === lockHash();
+
+async function install(tell) {
+  if (arePackagesThere()) return;
   tell('Installing packages (about a minute, only when they change) …');
   await runQuietly('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], {
     log: 'npm-ci',
     what: 'Installing the packages',
   });
-  writeFileSync(stamp, lock);
+  writeFileSync(packagesStamp(), lockHash());
 }
 
 /** Bundles the plain Node programs (commands, worker, set-up) into dist/ when the source has changed. */
@@ -133,7 +196,9 @@ export async function ensureBundles() {
 }
 
 /** Builds the application when the source has changed since the last build. */
-export async function ensureBuild() {
+export const ensureBuild = () => alone('building', build);
+
+async function build() {
   await ensureBundles();
   const hash = sourceHash();
   const stamp = join(ROOT, '.next', 'jolly-bolt-build');

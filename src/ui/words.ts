@@ -18,3 +18,6 @@ export const laysAgain = (batches: readonly string[]): string | undefined =>
   batches.length > 0
     ? `The lays of ${batches.map((name) => `“${name}”`).join(' and ')} have to be made again.`
     : undefined;
+
+/** `1 row`, `2,000 rows`. */
+export const counted = (n: number, one: string): string => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;

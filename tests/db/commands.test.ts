@@ -1,10 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { asc, eq } from 'drizzle-orm';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { KINDS } from '@/core/covers';
+import { proposeFields, sheetFields } from '@/core/files/order-sheet';
 import { schema, type Database } from '@/db';
 import { approveBatch, createBatch, deleteBatch, makeLays, removeLine } from '@/features/batches/actions';
 import { deleteCloth } from '@/features/cloth/actions';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/features/orders/actions';
+import { importSheet } from '@/features/orders/import';
 import { getOrder } from '@/features/orders/queries';
 import { addPerson, removePerson } from '@/features/people/actions';
 import { listPeople } from '@/features/people/queries';
@@ -59,6 +62,21 @@ describe('the same request twice', () => {
     const refused = await saveOrder(orderForm([lineForm(cloth, { qty: '0' })]), null, id);
     expect(refused.ok).toBe(false);
     await newOrder(id);
+    expect(await orders()).toBe(1);
+  });
+
+  test('of a sheet with orders brings them in once', async () => {
+    const sheet = { columns: ['Customer', 'Kind', 'How many', 'Width', 'Height', 'Cloth', 'Units'], rows: [['Lock Cottage', 'Envelope cushion', '2', '16', '16', 'Test reed', 'in']] }; // prettier-ignore
+    const fields = proposeFields(sheet.columns, sheetFields(KINDS));
+    const id = randomUUID();
+    const twice = [
+      value(await importSheet({ sheet, fields, isPartial: false }, undefined, id)),
+      value(await importSheet({ sheet, fields, isPartial: false }, undefined, id)),
+    ];
+    expect(twice).toEqual([
+      { orders: 1, lines: 1 },
+      { orders: 1, lines: 1 },
+    ]);
     expect(await orders()).toBe(1);
   });
 

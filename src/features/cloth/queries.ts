@@ -4,6 +4,7 @@ import { writeAmount } from '@/core/cost';
 import { printLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { database, schema } from '@/db';
 import type { ClothRow } from '@/db/rows';
+import { dropText } from './drop-text';
 import type { ClothForm } from './form';
 
 /** All cloths with the number of order lines that are cut from them. */
@@ -46,23 +47,14 @@ function toForm(row: ClothRow): ClothForm {
   };
 }
 
-/** A length so that reading it gives it back: in the cloth's own fractions, or exactly in millimetres. */
-function written(length: Nm, units: Units): string {
-  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
-  return own.exact ? own.text : `${length / 1_000_000} mm`;
-}
-
-export const dropText = (part: number): string => {
-  if (part === 0) return '0';
-  for (let under = 2; under <= 12; under++) {
-    const over = Math.round(part * under);
-    if (Math.abs(over / under - part) < 1e-9) return `${over}/${under}`;
-  }
-  return String(part);
-};
-
 const stepText = (length: Nm, units: Units): string => {
   const yards = printNumber(length, { unit: 'yd', denominator: 8 });
   if (units === 'in' && yards.exact) return `${yards.text} yd`;
   return units === 'mm' ? printLength(length, STYLES.mm) : written(length, units);
 };
+
+/** A length so that reading it gives it back: in the cloth's own fractions, or exactly in millimetres. */
+function written(length: Nm, units: Units): string {
+  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  return own.exact ? own.text : `${length / 1_000_000} mm`;
+}

@@ -10,6 +10,18 @@ function newId(): string {
   return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
 }
 
+/** The id of a request: that of the same one before, where it was not answered. `key`: what is asked, like the action. */
+export function requestFor(key: unknown, args: readonly unknown[]): string {
+  const asked = JSON.stringify(args);
+  const before = open.get(key);
+  const id = before?.asked === asked ? before.id : newId();
+  open.set(key, { asked, id });
+  return id;
+}
+
+/** A request was answered, so the next one is another. */
+export const answered = (key: unknown) => void open.delete(key);
+
 type Action = (...all: never[]) => Promise<unknown>;
 /** What an action takes before the request id, its last parameter. */
 type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer Args, string] ? Args : never;
@@ -19,11 +31,8 @@ type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer A
  * carries the same id, so that nothing is done twice.
  */
 export async function send<F extends Action>(action: F, ...args: ArgumentsOf<F>): Promise<Awaited<ReturnType<F>>> {
-  const asked = JSON.stringify(args);
-  const before = open.get(action);
-  const id = before?.asked === asked ? before.id : newId();
-  open.set(action, { asked, id });
+  const id = requestFor(action, args);
   const answer = await (action as unknown as (...all: unknown[]) => Promise<unknown>)(...args, id);
-  open.delete(action);
+  answered(action);
   return answer as Awaited<ReturnType<F>>;
 }

@@ -16,15 +16,16 @@ import {
   type SheetField,
 } from '@/core/files/order-sheet';
 import type { Answer } from '@/features/commands/answer';
+import { answered, requestFor } from '@/features/commands/send';
 import { FileDrop } from '@/ui/file-drop';
-import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { counted } from '@/ui/words';
 import type { OrderProviderProps } from './order-context';
+import { SheetOutcome } from './sheet-outcome';
 import type { SheetAnswer, SheetQuestion } from './sheet-check.worker';
 
-const SHOWN_ROWS = 100;
-const count = (n: number, one: string) => `${n.toLocaleString('en')} ${n === 1 ? one : `${one}s`}`;
+const IMPORT = '/api/orders/import';
 
 /** Orders from a table: taken in, its columns told, its faults put right at the cell, then the good rows brought in or none. */
 export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualDue: string }) {
@@ -67,14 +68,16 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
     abort.current = new AbortController();
     setBusy('importing');
     const answer = await send<{ orders: number; lines: number }>(
-      '/api/orders/import',
+      IMPORT,
       'application/json',
       JSON.stringify({ sheet, fields, isPartial }),
       abort.current.signal,
+      requestFor(IMPORT, [sheet, fields, isPartial]),
     );
     setBusy(null);
+    if (answer.ok || answer.faults[0]!.code !== 'offline') answered(IMPORT);
     if (!answer.ok) return setProblem(answer.faults[0]!.message);
-    toaster.create({ title: `${count(answer.value.orders, 'order')} with ${count(answer.value.lines, 'line')} are brought in.`, type: 'success' }); // prettier-ignore
+    toaster.create({ title: `${counted(answer.value.orders, 'order')} with ${counted(answer.value.lines, 'line')} are brought in.`, type: 'success' }); // prettier-ignore
     router.push('/orders');
   };
   const setCell = (row: number, column: number, text: string) =>
@@ -95,7 +98,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
               <Button onClick={() => abort.current?.abort()}>Call it off</Button>
             ) : (
               <Button onClick={bringIn} disabled={!checked || checked.goodRows === 0}>
-                {checked ? `Bring in ${count(checked.orders, 'order')}` : 'Checking …'}
+                {checked ? `Bring in ${counted(checked.orders, 'order')}` : 'Checking …'}
               </Button>
             )}
           </>
@@ -113,7 +116,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
         ) : (
           <>
             <Columns sheet={sheet} fields={fields} known={known} onChange={setFields} />
-            <Outcome
+            <SheetOutcome
               sheet={sheet}
               fields={fields}
               checked={checked}
@@ -263,120 +266,6 @@ function Columns({
   );
 }
 
-function Outcome({
-  sheet,
-  fields,
-  checked,
-  isPartial,
-  onPartial,
-  onCell,
-}: {
-  sheet: Sheet;
-  fields: string[];
-  checked: SheetAnswer | null;
-  isPartial: boolean;
-  onPartial: (isPartial: boolean) => void;
-  onCell: (row: number, column: number, text: string) => void;
-}) {
-  if (!checked)
-    return (
-      <HStack gap="3" role="status">
-        <Spinner size="sm" /> <Text>Checking {count(sheet.rows.length, 'row')} …</Text>
-      </HStack>
-    );
-  const { badRows, faults, goodRows, orders, heldBack } = checked;
-  return (
-    <Panel
-      title={`${count(goodRows, 'good row')} ${goodRows === 1 ? 'makes' : 'make'} ${count(orders, 'order')}`}
-      aside={
-        badRows.length > 0 ? (
-          <Text fontWeight="700" color="fg.error">
-            {count(badRows.length, 'row')} with something wrong
-          </Text>
-        ) : (
-          <Text color="fg.muted">nothing is wrong</Text>
-        )
-      }
-    >
-      {badRows.length === 0 ? (
-        <Text color="fg.muted">Every row can be cut as it stands. Nothing is kept until it is brought in.</Text>
-      ) : (
-        <Stack gap="0">
-          <Text color="fg.muted" mb="2">
-            Put a cell right here. An order of which a row is wrong stays out whole.
-          </Text>
-          {(heldBack > 0 || isPartial) && (
-            <Box as="label" display="flex" alignItems="center" gap="2" minH="11" mb="2" cursor="pointer">
-              <Box asChild accentColor="bottle.solid" boxSize="5">
-                <input type="checkbox" checked={isPartial} onChange={(event) => onPartial(event.target.checked)} />
-              </Box>
-              <Text fontWeight="600">
-                {isPartial
-                  ? 'Orders come in without their wrong rows'
-                  : `Bring in ${heldBack === 1 ? 'the one order that waits' : `the ${heldBack} orders that wait`} for a wrong row without that row`}
-              </Text>
-            </Box>
-          )}
-          {badRows.slice(0, SHOWN_ROWS).map((row) => (
-            <Flex
-              key={row}
-              gap="4"
-              py="2"
-              borderTopWidth="1px"
-              borderColor="border.muted"
-              align="flex-start"
-              wrap="wrap"
-            >
-              <Text fontWeight="700" minW="20" pt="2">
-                {/* As the spreadsheet numbers it: its first row names the columns. */}
-                Row {row + 2}
-              </Text>
-              {faults
-                .filter((fault) => fault.row === row)
-                .map(({ column, message }, i) => (
-                  <Box key={i} minW="220px" maxW="420px">
-                    {column >= 0 && (
-                      <Box
-                        asChild
-                        w="full"
-                        minH="10"
-                        px="2"
-                        borderWidth="2px"
-                        borderColor="border.error"
-                        borderRadius="sm"
-                        bg="bg.panel"
-                      >
-                        <input
-                          aria-label={`Row ${row + 2}, ${sheet.columns[column]}`}
-                          value={sheet.rows[row]![column]}
-                          list={listFor(fields[column]!)}
-                          onChange={(event) => onCell(row, column, event.target.value)}
-                        />
-                      </Box>
-                    )}
-                    <Text fontSize="sm" color="fg.error">
-                      {column >= 0 && <b>{sheet.columns[column]}: </b>}
-                      <Fractions>{message}</Fractions>
-                    </Text>
-                  </Box>
-                ))}
-            </Flex>
-          ))}
-          {badRows.length > SHOWN_ROWS && (
-            <Text color="fg.muted" pt="3">
-              and {count(badRows.length - SHOWN_ROWS, 'row')} more
-            </Text>
-          )}
-        </Stack>
-      )}
-    </Panel>
-  );
-}
-
-/** What may stand in a cell, where there is a list of it. */
-const listFor = (field: string) =>
-  field === 'kind' ? 'sheet-kinds' : field.startsWith('cloth:') ? 'sheet-cloths' : undefined;
-
 /** The sheet's check, worked out beside the page; the last one stays to be seen while the next is made. */
 function useCheck(
   sheet: Sheet | null,
@@ -413,11 +302,17 @@ function useCheck(
   return sheet ? answer : null;
 }
 
-async function send<T>(path: string, type: string, body: BodyInit, signal?: AbortSignal): Promise<Answer<T>> {
+async function send<T>(
+  path: string,
+  type: string,
+  body: BodyInit,
+  signal?: AbortSignal,
+  requestId?: string,
+): Promise<Answer<T>> {
   try {
     const response = await fetch(path, {
       method: 'POST',
-      headers: { 'content-type': type },
+      headers: { 'content-type': type, ...(requestId && { 'x-request-id': requestId }) },
       body,
       ...(signal && { signal }),
     });

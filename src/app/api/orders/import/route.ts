@@ -10,5 +10,5 @@ export async function POST(request: Request) {
   if (bytes instanceof Response) return bytes;
   const read = readImport(new TextDecoder().decode(bytes));
   if ('faults' in read) return Response.json({ ok: false, faults: read.faults }, { status: 400 });
-  return Response.json(await importSheet(read.value, request.signal));
+  return Response.json(await importSheet(read.value, request.signal, request.headers.get('x-request-id') ?? undefined));
 }
