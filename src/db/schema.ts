@@ -378,6 +378,16 @@ export const kindVersions = pgTable(
   (t) => [primaryKey({ columns: [t.kindId, t.version] })],
 );
 
+/** A lay document (src/core/marker) with its cloth as it was then, and the length that it uses. */
+const layDocument = () => ({
+  units: text('units', { enum: ['in', 'mm'] }).notNull(),
+  cloth: jsonb('cloth').notNull(),
+  job: jsonb('job').notNull(),
+  parts: jsonb('parts').notNull(),
+  plan: jsonb('plan').notNull(),
+  usedNm: nm('used_nm').notNull(),
+});
+
 /** The lay of one cloth of a batch, with the job, the cloth and the figures that it was made from. */
 export const lays = pgTable(
   'lays',
@@ -389,14 +399,9 @@ export const lays = pgTable(
     clothId: integer('cloth_id')
       .notNull()
       .references(() => cloths.id),
-    units: text('units', { enum: ['in', 'mm'] }).notNull(),
     /** Counts the lays of this cloth of the batch; older ones are in `lay_versions`. */
     version: version(),
-    cloth: jsonb('cloth').notNull(),
-    job: jsonb('job').notNull(),
-    parts: jsonb('parts').notNull(),
-    plan: jsonb('plan').notNull(),
-    usedNm: nm('used_nm').notNull(),
+    ...layDocument(),
     boundNm: nm('bound_nm').notNull(),
     boughtNm: nm('bought_nm').notNull(),
     handNm: nm('hand_nm').notNull(),
@@ -427,12 +432,7 @@ export const layVersions = pgTable(
       .notNull()
       .references(() => cloths.id),
     version: integer('version').notNull(),
-    units: text('units', { enum: ['in', 'mm'] }).notNull(),
-    cloth: jsonb('cloth').notNull(),
-    job: jsonb('job').notNull(),
-    parts: jsonb('parts').notNull(),
-    plan: jsonb('plan').notNull(),
-    usedNm: nm('used_nm').notNull(),
+    ...layDocument(),
     costMinor: bigint('cost_minor', { mode: 'number' }).notNull(),
     currency: text('currency').notNull(),
     /** When it was made. */
