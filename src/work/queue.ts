@@ -2,7 +2,7 @@ import { hostname } from 'node:os';
 import { and, count, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
 import { database, databaseUrl, schema, type Transaction } from '@/db';
-import { LAY_RUN_TRANSITIONS } from '@/core/batch';
+import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
 import { layBatch } from './lay-batch';
 
 const QUEUE = 'lay-run';
@@ -88,21 +88,32 @@ export const stopWorking = async (): Promise<void> => {
  * left there.
  */
 export async function takeUpLost(): Promise<void> {
-  const { layRuns } = schema;
+  const { batches, layRuns } = schema;
   await database().transaction(async (tx) => {
     // One worker looks at a time.
     const { rows } = await tx.execute(sql`SELECT pg_try_advisory_xact_lock(${SWEEP_LOCK}) AS "isOurs"`);
     if (!(rows[0] as { isOurs: boolean }).isOurs) return;
+    const isLost = and(
+      inArray(layRuns.state, LAY_RUN_TRANSITIONS.lose.from),
+      or(isNull(layRuns.heartbeatAt), lt(layRuns.heartbeatAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`)),
+    );
+    // Batches are locked before their runs, as everywhere; one that somebody is at has its turn next time.
+    const held = await tx
+      .select({ id: batches.id, runId: layRuns.id })
+      .from(batches)
+      .innerJoin(layRuns, eq(layRuns.id, batches.runId))
+      .where(isLost)
+      .for('update', { of: batches, skipLocked: true });
+    const runs = held.map(({ runId }) => runId);
     const lost = await tx
       .update(layRuns)
       .set({ state: LAY_RUN_TRANSITIONS.lose.to, worker: null, heartbeatAt: null })
-      .where(
-        and(
-          inArray(layRuns.state, LAY_RUN_TRANSITIONS.lose.from),
-          or(isNull(layRuns.heartbeatAt), lt(layRuns.heartbeatAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`)),
-        ),
-      )
+      .where(and(inArray(layRuns.id, runs), isLost))
       .returning({ id: layRuns.id, seconds: layRuns.seconds, askedBy: layRuns.askedBy });
+    await tx
+      .update(batches)
+      .set({ status: 'queued' })
+      .where(and(inArray(batches.runId, lost.map(({ id }) => id)), inArray(batches.status, startsOf('lose')))); // prettier-ignore
     const orphans = await tx
       .select({ id: layRuns.id, seconds: layRuns.seconds, askedBy: layRuns.askedBy })
       .from(layRuns)

@@ -1,6 +1,12 @@
+import type { BatchState } from './batch-states';
+
 /** The states of an order line, which follow its batch's; an order is in the state of the line that is least far. */
 export const LINE_STATES = ['waiting', 'batched', 'approved', 'cut'] as const;
 export type LineState = (typeof LINE_STATES)[number];
+
+/** The state of a line by that of its batch; null: it is in none. */
+export const lineStateOf = (batch: BatchState | null): LineState =>
+  batch === null ? 'waiting' : batch === 'approved' || batch === 'cut' ? batch : 'batched';
 
 /** What can happen to an order line. */
 export const LINE_EVENTS = ['take', 'edit', 'remove', 'release', 'approve', 'cut'] as const;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { LAY_RUN_EVENTS, LAY_RUN_STATES, LAY_RUN_TRANSITIONS } from './lay-run-states';
-import { LINE_EVENTS, LINE_STATES, LINE_TRANSITIONS } from './line-states';
+import { LINE_EVENTS, LINE_STATES, LINE_TRANSITIONS, lineStateOf } from './line-states';
 import { BATCH_EVENTS, BATCH_STATES, BATCH_TRANSITIONS, isFrozen, refusalOf, startsOf } from './batch-states';
 
 describe('the states of a batch', () => {
@@ -35,6 +35,11 @@ describe('the states of a batch', () => {
     for (const status of BATCH_STATES) expect(isFrozen({ status })).toBe(['approved', 'cut'].includes(status));
     expect(BATCH_EVENTS.filter((event) => startsOf(event).some((status) => isFrozen({ status })))).toEqual(['cut']);
   });
+});
+
+test('a line is where its batch is', () => {
+  const states = ([null, ...BATCH_STATES] as const).map((batch) => lineStateOf(batch));
+  expect(states).toEqual(['waiting', ...Array<string>(5).fill('batched'), 'approved', 'cut']);
 });
 
 // As above: what may happen in each state, written out apart from the tables.

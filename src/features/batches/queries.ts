@@ -341,7 +341,7 @@ export async function batchProgress(id: number) {
     ? {
         ...row,
         progress: row.progress ?? 0,
-        note: row.status === 'queued' && !row.hasWorker ? NO_WORKER : (row.note ?? ''),
+        note: (row.status === 'queued' || row.status === 'laying') && !row.hasWorker ? NO_WORKER : (row.note ?? ''),
         error: row.error ?? '',
       }
     : null;

@@ -11,7 +11,7 @@ import { toCloth } from '@/db/rows';
 import { done, failed, gone, staleAnswer, type Answer, type Saved } from '@/features/commands/answer';
 import { lockOrder, type LockedBatch } from '@/features/batches/lock';
 import { reopenBatches } from '@/features/batches/reopen';
-import { isFrozen } from '@/core/batch';
+import { isFrozen, LINE_TRANSITIONS, lineStateOf } from '@/core/batch';
 import { byRules, type Command } from '@/features/commands/command';
 import type { CommandContext } from '@/features/commands/context';
 import { usualDue } from '@/features/workroom/form';
@@ -157,8 +157,10 @@ type StoredLine = typeof schema.orderLines.$inferSelect;
 
 /** The ids of lines that are in an approved batch, as the database has it. */
 function frozenLines(lines: readonly StoredLine[], batches: readonly LockedBatch[]): Set<number> {
-  const approved = new Set(batches.filter(isFrozen).map(({ id }) => id));
-  return new Set(lines.flatMap(({ id, batchId }) => (batchId !== null && approved.has(batchId) ? [id] : [])));
+  const states = new Map(batches.map(({ id, status }) => [id, status]));
+  const mayChange = (batchId: number | null) =>
+    LINE_TRANSITIONS.edit.from.includes(lineStateOf(batchId === null ? null : (states.get(batchId) ?? null)));
+  return new Set(lines.flatMap(({ id, batchId }) => (mayChange(batchId) ? [] : [id])));
 }
 
 /** The customer of that name, whatever its capitals; made when it is new. */
