@@ -2,6 +2,7 @@
 import cluster from 'node:cluster';
 import { availableParallelism } from 'node:os';
 import { createServer } from 'node:http';
+import pg from 'pg';
 import { ROOT } from './lib/project.mjs';
 
 const MOST_PROCESSES = 4;
@@ -38,8 +39,19 @@ if (cluster.isPrimary) {
     });
 } else {
   const next = (await import('next')).default;
+  const { PageCache } = await import('../dist/page-cache.mjs');
   const app = next({ dev: false, dir: ROOT, hostname: '127.0.0.1', port });
   const handle = app.getRequestHandler();
   await app.prepare();
-  createServer((request, response) => void handle(request, response)).listen(port, '127.0.0.1');
+  const pool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 1, connectionTimeoutMillis: 2_000, query_timeout: 2_000 }); // prettier-ignore
+  pool.on('error', () => undefined);
+  const snapshot = async () => (await pool.query('select pg_current_snapshot()::text as now')).rows[0].now;
+  const pages = new PageCache({ snapshot, handle });
+  createServer((request, response) => {
+    pages.answer(request, response).catch((error) => {
+      console.error(error);
+      if (!response.headersSent) response.statusCode = 500;
+      response.end();
+    });
+  }).listen(port, '127.0.0.1');
 }

@@ -177,6 +177,7 @@ export async function ensureBundles() {
       'make-workroom': 'src/work/make-workroom.ts',
       'browser-worker': 'src/bench/browser-worker.ts',
       'theme-css': 'src/ui/theme-css.ts',
+      'page-cache': 'src/web/page-cache.ts',
     },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },

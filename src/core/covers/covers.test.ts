@@ -288,6 +288,18 @@ describe('every kind', () => {
     );
   });
 
+  test('the ends of a zip: 2 in, 5 cm in a metric order; one that was saved before keeps its 2 in', () => {
+    // Common practice, no source; the metric figure is from memory.
+    const openingOf = (units: 'in' | 'mm', version: number) => {
+      const made = takeOff(BUILT_IN.find('zip-cushion', version)!, { measures: { width: millimetres(400), height: millimetres(400) }, options: { closure: 'tape' }, units }); // prettier-ignore
+      if (!made.ok) throw new Error(made.faults[0]!.message);
+      return made.value.notions.find(({ name }) => name === 'hook-and-loop')!.length! / NM.mm;
+    };
+    expect(openingOf('mm', 3)).toBe(300);
+    expect(openingOf('in', 3)).toBeCloseTo(400 - 4 * 25.4, 9);
+    expect(openingOf('mm', 2)).toBeCloseTo(400 - 4 * 25.4, 9);
+  });
+
   test('every formula uses only known names and every choice works', () => {
     for (const kind of KINDS) {
       const choices = kind.options.flatMap((o) =>

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
-import { OrderFormView } from '@/features/orders/components/order-form';
+import { OrderFormView } from '@/features/orders/components/open-order';
 import { clothChoices, getOrder } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { KINDS } from '@/core/covers';
 import { usualDue } from '@/features/workroom/form';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
-import { OrderFormView } from '@/features/orders/components/order-form';
+import { OrderFormView } from '@/features/orders/components/open-order';
 import { emptyLine } from '@/features/orders/form';
 import { clothChoices } from '@/features/orders/queries';
 

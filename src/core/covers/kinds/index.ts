@@ -37,22 +37,29 @@ export const KINDS: readonly CoverKind[] = [
   bolster,
 ];
 
-/** In that version the built-in kinds had the same allowances in metric orders as in inches, and the strap pad one fleece. */
+/** In the first versions the kinds had the same allowances in metric orders as in inches, and the strap pad one fleece. */
 const FIRST_VERSION = 1;
 
-const firstVersions = new Map(
-  KINDS.map((kind): [string, CoverKind] => [
-    kind.id,
-    {
+/** A kind without the metric defaults of all its options, or of one of them. */
+const inInchesOnly = (kind: CoverKind, only?: string): CoverKind['options'] =>
+  kind.options.map((option) =>
+    (option.type === 'length' || option.type === 'hem') && (!only || option.id === only)
+      ? { ...option, metric: undefined }
+      : option,
+  );
+
+/** The kinds as they were, by id and version: a line keeps the version that it was made with. */
+const EARLIER = new Map(
+  [
+    ...KINDS.map((kind): CoverKind => ({
       ...kind,
       version: FIRST_VERSION,
-      options: kind.options.map((option) =>
-        option.type === 'length' || option.type === 'hem' ? { ...option, metric: undefined } : option,
-      ),
+      options: inInchesOnly(kind),
       pieces:
         kind.id === strapPad.id ? kind.pieces.map((p) => (p.role === 'fleece' ? { ...p, qty: 1 } : p)) : kind.pieces,
-    },
-  ]),
+    })),
+    { ...zipCushion, version: 2, options: inInchesOnly(zipCushion, 'closedEnds') },
+  ].map((kind) => [`${kind.id} ${kind.version}`, kind]),
 );
 
 /** Finds a kind by its id and version: an order keeps the version that it was made with. */
@@ -72,7 +79,8 @@ export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly str
   return {
     current: [...KINDS, ...ids.map((id) => newest(id)!)],
     find: (id, version) =>
-      (version === FIRST_VERSION ? firstVersions.get(id) : KINDS.find((kind) => kind.id === id)) ??
+      EARLIER.get(`${id} ${version}`) ??
+      KINDS.find((kind) => kind.id === id) ??
       (version === undefined ? newest(id) : own.find((kind) => kind.id === id && kind.version === version)),
   };
 }

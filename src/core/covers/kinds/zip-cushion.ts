@@ -19,7 +19,7 @@ export const zipCushion: CoverKind = {
   id: 'zip-cushion',
   letter: 'C',
   name: 'Cushion with a zip in the bottom seam',
-  version: 2,
+  version: 3,
   about: 'Two faces, usually cut snug, with a zip set into the bottom seam.',
   drawing: 'flat',
   object: 'pad',
@@ -32,7 +32,8 @@ export const zipCushion: CoverKind = {
       label: 'Closed ends',
       type: 'length',
       default: 'inch(2)',
-      hint: 'the seam sewn shut at each end of the zip; 2 to 2 1/2 in',
+      metric: 'cm(5)',
+      hint: 'the seam sewn shut at each end of the zip; 2 to 2 1/2 in, 5 to 6 cm',
     },
     closureOption,
     {
@@ -126,7 +127,7 @@ export const zipCushion: CoverKind = {
       field: 'closedEnds',
       level: 'warn',
       when: 'closedEnds > inch(3) && opening > inch(0)',
-      message: 'Closed ends of {closedEnds} make the opening hard to fill; 2 to 2 1/2 in is usual.',
+      message: 'Closed ends of {closedEnds} make the opening hard to fill; 2 to 2 1/2 in, or 5 to 6 cm, is usual.',
     },
   ],
   steps: [

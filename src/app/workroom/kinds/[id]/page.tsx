@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { KindEditor } from '@/features/workroom/components/kind-editor';
+import { KindEditor } from '@/features/workroom/components/open-kind';
 import { getOwnKind, workroomRules, listOwnKinds } from '@/features/workroom/queries';
 
 export const dynamic = 'force-dynamic';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { kindById } from '@/core/covers';
-import { KindEditor } from '@/features/workroom/components/kind-editor';
+import { KindEditor } from '@/features/workroom/components/open-kind';
 import { EMPTY_KIND } from '@/features/workroom/form';
 import { workroomRules } from '@/features/workroom/queries';
 
