@@ -1,5 +1,6 @@
 import type { InferSelectModel } from 'drizzle-orm';
-import type { Cloth } from '@/core/cloth';
+import { washed, type Cloth } from '@/core/cloth';
+import { isCutStraight } from '@/core/stock';
 import type { OrderLine } from '@/core/cutlist';
 import type { schema } from '.';
 
@@ -15,7 +16,12 @@ export type BatchRow = InferSelectModel<typeof schema.batches>;
 export type LayRow = InferSelectModel<typeof schema.lays>;
 export type ShareRow = InferSelectModel<typeof schema.layShares>;
 
-export const toCloth = (row: ClothRow): Cloth => ({
+export const toCloth = (row: ClothRow): Cloth => {
+  const cloth = asBought(row);
+  return row.isWashed ? washed(cloth, { across: row.shrinkAcrossPart, along: row.shrinkAlongPart }) : cloth;
+};
+
+const asBought = (row: ClothRow): Cloth => ({
   name: row.name,
   width: row.widthNm,
   selvage: [row.selvageLeftNm, row.selvageRightNm],
@@ -27,7 +33,10 @@ export const toCloth = (row: ClothRow): Cloth => ({
   motif: [row.motifAcrossNm, row.motifAlongNm],
   nature: { fibre: row.fibre, weight: row.weight, give: row.give },
   price: { minor: row.priceMinor, currency: row.currency, per: row.pricePer },
-  sellingStep: row.sellingStepNm,
+  ...(isCutStraight(row.sort) && { isCutStraight: true }),
+  // A sheet is sold as a whole.
+  ...(row.sheetLengthNm ? { sheetLength: row.sheetLengthNm } : {}),
+  sellingStep: row.sheetLengthNm ?? row.sellingStepNm,
 });
 
 /** A line for the core; cloths are named by their id. Its own id is its place on the order, from 1. */

@@ -9,7 +9,7 @@ const MOST_PAGE_BYTES = 1_000_000;
 /** A page is asked for with other headers by the application's own links; each of them makes another answer. */
 const ASKED_BY = ['host', 'cookie', 'rsc', 'next-router-state-tree', 'next-router-prefetch', 'next-router-segment-prefetch', 'next-url', 'accept', 'accept-encoding', 'range']; // prettier-ignore
 /** Files, JSON and progress are not pages; the workroom's page also says what lies on the disk. */
-const NEVER = /^\/(api|_next|workroom)(\/|$)|\.[a-z0-9]+$/i;
+const NEVER = /^\/(api|_next)(\/|$)|^\/workroom\/?$|\.[a-z0-9]+$/i;
 /** Headers that belong to one answer. */
 const OWN_HEADERS = ['date', 'connection', 'transfer-encoding', 'keep-alive', 'content-length'];
 

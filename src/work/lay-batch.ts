@@ -1,20 +1,17 @@
-import { createHash } from 'node:crypto';
-import { eq, inArray } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { clothTasks, settle, type BestSoFar, type ClothTask } from '@/core/batch';
 import { bestOf, copiesOf, MOST_COPIES, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
 import { byGain, firstLook, gainOf, LEAST_SECONDS, shareTime } from './lay-time';
 import { fail, take, watchRun, type Progress } from './lease';
+import { lengthsOnceEver } from './lengths-alone';
 import { LayFailure, loadBatch, type Loaded } from './load-batch';
-import { Cancel, layInPool, layOnAllCores, SearchEnded } from './pool';
+import { Cancel, layOnAllCores, SearchEnded } from './pool';
 import { saveLays, type LaidCloth } from './save-lays';
 
 /** Orders whose worker died so often while they were laid are not tried again. */
 export const MOST_ATTEMPTS = 3;
-/** An order alone is laid for its share only: a short search is enough. */
-const ALONE_STEPS = 600;
-const ALONE_SECONDS = 1;
 
 /**
  * Works a lay run: loads its batch, lays every cloth in the pool with progress and cancelling through the run's
@@ -51,6 +48,7 @@ export async function layBatch(db: Database, runId: number, worker: string): Pro
         task,
         plan,
         figures: settle(task, plan, await lengthsAlone(db, task, plan, loaded.seed, cancel)),
+        plainNm: await lengthWithoutPattern(db, task, loaded.seed, cancel),
       });
     }
     await saveLays(db, lease, loaded, results);
@@ -134,33 +132,36 @@ function layTogether(
 /** So many of the pieces that lie nowhere yet are named. */
 const MOST_NAMED = 6;
 
-/**
- * The length (nm) that each order takes by itself: the same for those that cut the same, and computed once ever, as long as what is
- * cut stays the same. One order is the whole batch; a cancelled search still gives its first lay, which is not kept.
- */
+/** The length (nm) that each order takes by itself. One order on a plain roll is the whole batch. */
 async function lengthsAlone(
   db: Database,
-  { orders }: ClothTask,
+  task: ClothTask,
   whole: LayPlan,
   seed: number,
   cancel: Cancel,
 ): Promise<Nm[]> {
-  if (orders.length === 1) return [whole.used];
-  const keyOf = (content: string) => createHash('sha256').update(content).digest('hex');
-  const jobs = new Map(orders.map(({ content, job }) => [keyOf(content), job]));
-  const rows = await db
-    .select()
-    .from(schema.aloneLays)
-    .where(inArray(schema.aloneLays.key, [...jobs.keys()]));
-  const known = new Map(rows.map(({ key, usedNm }) => [key, usedNm]));
-  await Promise.all(
-    [...jobs].map(async ([key, { job }]) => {
-      if (known.has(key)) return;
-      const { used } = await layInPool({ job, seconds: ALONE_SECONDS, steps: ALONE_STEPS, seed }, cancel);
-      known.set(key, used);
-      if (cancel.isOn) return;
-      await db.insert(schema.aloneLays).values({ key, usedNm: used }).onConflictDoNothing();
-    }),
-  );
-  return orders.map(({ content }) => known.get(keyOf(content))!);
+  const { orders, stock } = task;
+  if (orders.length === 1 && !stock) return [whole.used];
+  const lengths = await lengthsOnceEver(db, orders.map(({ content, job }) => ({ content, job: job.job })), seed, cancel); // prettier-ignore
+  return orders.map(({ content }) => lengths.get(content)!);
+}
+
+/** How long the same pieces lie on a plain roll where nothing has to match (nm): what is longer is there for the pattern. */
+async function lengthWithoutPattern(
+  db: Database,
+  { whole }: ClothTask,
+  seed: number,
+  cancel: Cancel,
+): Promise<Nm | null> {
+  const { job } = whole;
+  if (!job.lattice || !job.pieces.some(({ match }) => match)) return null;
+  const [roll] = job.stock.slice(-1);
+  const plain = {
+    ...job,
+    lattice: null,
+    stock: [{ ...roll!, id: 'roll', length: Infinity, flaws: [], outline: null }],
+    pieces: job.pieces.map((piece) => ({ ...piece, match: null })),
+  };
+  const content = JSON.stringify([plain.pieces.map(({ id: _, ...rest }) => rest), plain.strips, plain.stock[0]!.left, plain.stock[0]!.right]); // prettier-ignore
+  return (await lengthsOnceEver(db, [{ content, job: plain }], seed, cancel)).get(content)!;
 }

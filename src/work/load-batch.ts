@@ -4,6 +4,7 @@ import { cutList, type BatchOrder } from '@/core/cutlist';
 import { schema, type Database } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
+import { loadShelf, loadStockChoices, usualMaterials } from '@/db/shelf';
 
 /** A lay that can't be made, in words for the person who asked for it. */
 export class LayFailure extends Error {}
@@ -29,10 +30,15 @@ export async function loadBatch(db: Database, batchId: number): Promise<Loaded> 
   if (ids.length === 0) throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
   const values = await db.select().from(schema.lineValues).where(inArray(schema.lineValues.lineId, ids));
   const named = await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));
+  const usual = await usualMaterials(db);
   const clothRows = await db
     .select()
     .from(schema.cloths)
-    .where(inArray(schema.cloths.id, [...new Set(named.map(({ clothId }) => clothId))]))
+    .where(
+      inArray(schema.cloths.id, [
+        ...new Set([...named.map(({ clothId }) => clothId), ...Object.values(usual).map(Number)]),
+      ]),
+    ) // prettier-ignore
     .orderBy(schema.cloths.name);
   const parts = await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids));
   const kinds = await loadKindBook(db);
@@ -43,14 +49,15 @@ export async function loadBatch(db: Database, batchId: number): Promise<Loaded> 
     const own = lines.filter(({ order }) => order.id === orderId);
     const { no, units } = own[0]!.order;
     const list = cutList(
-      own.map(({ line }) =>
-        toOrderLine(
+      own.map(({ line }) => {
+        const read = toOrderLine(
           line,
           values.filter(({ lineId }) => lineId === line.id),
           named.filter(({ lineId }) => lineId === line.id),
           parts.filter(({ lineId }) => lineId === line.id),
-        ),
-      ),
+        );
+        return { ...read, cloth: { ...usual, ...read.cloth } };
+      }),
       units,
       { kinds, cloths },
     );
@@ -62,15 +69,22 @@ export async function loadBatch(db: Database, batchId: number): Promise<Loaded> 
       );
     orders.push({ orderId, orderNo: String(no), cutList: list.value });
   }
+  const shelf = await loadShelf(db, clothRows.map(({ id }) => id)); // prettier-ignore
+  const choices = await loadStockChoices(db, batchId);
   return {
     seconds: batch.seconds,
     seed: batch.seed,
     orders,
-    cloths: clothRows.map((row) => ({
-      key: String(row.id),
-      cloth: cloths.get(String(row.id))!,
-      units: row.units,
-      row,
-    })),
+    cloths: clothRows.map((row) => {
+      const choice = choices.get(row.id);
+      return {
+        key: String(row.id),
+        cloth: cloths.get(String(row.id))!,
+        units: row.units,
+        shelf: shelf.get(row.id) ?? [],
+        ...(choice && { choice }),
+        row,
+      };
+    }),
   };
 }

@@ -1,6 +1,7 @@
 import { and, eq, notInArray, sql } from 'drizzle-orm';
 import { LAY_RUN_TRANSITIONS, type ClothTask, type LayFigures } from '@/core/batch';
 import type { LayPlan } from '@/core/lay';
+import type { Nm } from '@/core/length';
 import { writeMarker } from '@/core/marker';
 import { schema, type Database } from '@/db';
 import { keepVersions, nextVersion } from '@/db/lay-versions';
@@ -12,6 +13,8 @@ export interface LaidCloth {
   task: ClothTask;
   plan: LayPlan;
   figures: LayFigures;
+  /** How long the same pieces lie where nothing has to match (nm); null where the cloth has no pattern. */
+  plainNm: Nm | null;
 }
 
 /** Keeps all lays of a run in one transaction; nothing where the lease has passed on or the batch has changed. */
@@ -51,7 +54,7 @@ export async function saveLays(db: Database, lease: Lease, loaded: Loaded, resul
     await tx
       .delete(schema.lays)
       .where(and(eq(schema.lays.batchId, batchId), notInArray(schema.lays.clothId, clothIds)));
-    for (const { task, plan, figures } of results) {
+    for (const { task, plan, figures, plainNm } of results) {
       const clothId = Number(task.key);
       const row = {
         batchId,
@@ -67,6 +70,11 @@ export async function saveLays(db: Database, lease: Lease, loaded: Loaded, resul
         costMinor: figures.cost,
         currency: task.cloth.price.currency,
         wastePart: figures.waste,
+        stock: { uses: figures.uses, why: task.stock?.why ?? '' },
+        shortNm: figures.short,
+        plainNm,
+        cutAt: null,
+        outcome: null,
       };
       const [lay] = await tx
         .insert(schema.lays)

@@ -214,4 +214,6 @@ describe('the whole workroom', () => {
   });
 });
 
-test('none of it made a script error', () => expect(me.errors).toEqual([]));
+// A request that was under way when the server was killed is broken off, and the browser says so.
+test('none of it made a script error', () =>
+  expect(me.errors.filter((text) => !/network error/.test(text))).toEqual([]));

@@ -4,15 +4,8 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import { connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import type { Answer } from '@/features/commands/answer';
-import {
-  approveBatch,
-  createBatch,
-  deleteBatch,
-  makeLays,
-  markCut,
-  removeLine,
-  stopLays,
-} from '@/features/batches/actions';
+import { approveBatch, createBatch, deleteBatch, makeLays, removeLine, stopLays } from '@/features/batches/actions';
+import { markCut } from '@/features/cutting/actions';
 import { batchLines, batchProgress, getBatch, listBatches } from '@/features/batches/queries';
 import { deleteCloth, saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';

@@ -3,7 +3,18 @@ export const BATCH_STATES = ['draft', 'queued', 'laying', 'laid', 'failed', 'app
 export type BatchState = (typeof BATCH_STATES)[number];
 
 /** What can happen to a batch. */
-export const BATCH_EVENTS = ['ask', 'take', 'lose', 'finish', 'fail', 'reopen', 'approve', 'cut', 'delete'] as const;
+export const BATCH_EVENTS = [
+  'ask',
+  'take',
+  'lose',
+  'finish',
+  'fail',
+  'reopen',
+  'approve',
+  'withdraw',
+  'cut',
+  'delete',
+] as const;
 export type BatchEvent = (typeof BATCH_EVENTS)[number];
 
 interface Transition {
@@ -33,6 +44,13 @@ export const BATCH_TRANSITIONS: Record<BatchEvent, Transition> = {
   // What a batch cuts has changed, or a line was taken out: its lays no longer hold.
   reopen: { by: 'person', from: BEFORE_APPROVAL, to: 'draft', refusal: 'An approved batch is kept as it is.' },
   approve: { by: 'person', from: ['laid'], to: 'approved', refusal: 'Make the lays first, then approve them.' },
+  // Planned again before it is cut: what was reserved for it is free again.
+  withdraw: {
+    by: 'person',
+    from: ['approved'],
+    to: 'laid',
+    refusal: 'Only an approval of what is not cut yet is taken back.',
+  },
   cut: { by: 'person', from: ['approved'], to: 'cut', refusal: 'Only an approved batch can be cut.' },
   delete: { by: 'person', from: BEFORE_APPROVAL, to: null, refusal: 'An approved batch is kept for the record.' },
 };

@@ -1,19 +1,30 @@
-import type { Cloth } from '../cloth';
+import type { Cloth, Price } from '../cloth';
 import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '../cost';
 import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
 import { NM, type Nm, type Units } from '../length';
-import { areaOfPiece, handLength, type LayPlan } from '../lay';
+import { areaOfPiece, handLength, type LayJob, type LayPlan } from '../lay';
+import { beforeWash, chooseStock, jobOnStock, leastPiece, needOf, usesOf, type ChosenStock, type PricedUse, type ShelfItem, type StockChoice } from '../stock'; // prettier-ignore
 
 /** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
 export interface BatchCloth {
   key: string;
   cloth: Cloth;
   units: Units;
+  /** What of it lies on the shelf, and what a person decided about that; left out where the shelf plays no part. */
+  shelf?: readonly PricedItem[];
+  choice?: StockChoice;
+}
+
+/** An item with what was paid for it. */
+export interface PricedItem extends ShelfItem {
+  price: Price;
 }
 
 /** What has to be laid on one cloth: everything together, and each order by itself for its share. */
 export interface ClothTask extends BatchCloth {
   whole: ClothJob;
+  /** The items that it is laid on; null where none is on the shelf. */
+  stock: (Omit<ChosenStock, 'items'> & { items: PricedItem[] }) | null;
   orders: OrderTask[];
 }
 
@@ -35,17 +46,32 @@ export function clothTasks(orders: readonly BatchOrder[], cloths: readonly Batch
       if (!job) return [];
       return [{ orderNo: order.orderNo, job, content: JSON.stringify(jobOf([{ ...order, orderNo: '' }])!.job) }];
     });
-    return [{ ...cloth, whole, orders: each }];
+    const stock = stockFor(whole.job, cloth);
+    const job = jobOnStock(whole.job, stock?.items ?? [], cloth.cloth);
+    return [{ ...cloth, whole: { ...whole, job }, stock, orders: each }];
   });
+}
+
+/** The items that a job is laid on. Sheets come one by one and are laid on as many as it takes. */
+function stockFor(job: LayJob, { cloth, shelf = [], choice }: BatchCloth): ClothTask['stock'] {
+  if (shelf.length === 0 || cloth.sheetLength) return null;
+  const chosen = chooseStock(needOf(job, cloth), leastPiece(job), shelf, choice);
+  if (chosen.items.length === 0) return null;
+  return { ...chosen, items: chosen.items.map(({ id }) => shelf.find((item) => item.id === id)!) };
 }
 
 /** The figures of a lay: lengths in nm, costs in minor units of the cloth's currency. */
 export interface LayFigures {
+  /** As it lies on the table, after any wash. */
   used: Nm;
   bound: Nm;
+  /** What is taken off the shelf, and what has to be bought in the shop's steps (nm, before any wash). */
   bought: Nm;
   cost: number;
   waste: number;
+  /** What it takes of each item, and what the shelf lacks for it. */
+  uses: PricedUse[];
+  short: Nm;
   /** The same laid by hand: all together, or one order behind the other where that is shorter. */
   hand: Nm;
   handCost: number;
@@ -69,15 +95,21 @@ export interface OrderShare {
  * The costs of a lay and every order's share of it. `alone` gives the length each order took laid by itself, in the
  * order of the task's orders. Shares by length sum to the cost, and nobody pays more than alone (see `sharesByLength`).
  */
-export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, alone: readonly Nm[]): LayFigures {
+export function settle(
+  task: ClothTask,
+  plan: Pick<LayPlan, 'used' | 'bound' | 'lays'>,
+  alone: readonly Nm[],
+): LayFigures {
+  // prettier-ignore
   const { cloth } = task;
-  const priced = (length: Nm) => costOf(boughtLength(length, cloth.sellingStep), cloth);
+  const bought = (length: Nm) => boughtLength(beforeWash(length, cloth.shrinkage?.along), cloth.sellingStep);
+  const priced = (length: Nm) => costOf(bought(length), cloth);
   const needs = task.orders.map(({ job }, i) => {
     const hand = handLength(job.job);
     return { aloneLength: alone[i]!, aloneCost: priced(alone[i]!), area: areaOf(job), hand, handCost: priced(hand) };
   });
-  const bought = boughtLength(plan.used, cloth.sellingStep);
-  const cost = costOf(bought, cloth);
+  const uses = cloth.sheetLength ? sheetUses(plan, cloth) : pricedUses(task, plan);
+  const cost = uses.reduce((sum, { costMinor }) => sum + costMinor, 0);
   const byLength = sharesByLength(cost, needs);
   const byArea = sharesByArea(cost, needs);
   const together = needs.reduce((sum, { aloneLength }) => sum + aloneLength, 0);
@@ -85,31 +117,56 @@ export function settle(task: ClothTask, plan: Pick<LayPlan, 'used' | 'bound'>, a
     handLength(task.whole.job),
     needs.reduce((sum, need) => sum + need.hand, 0),
   );
+  const area = needs.reduce((sum, need) => sum + need.area, 0);
+  const laidOn = areaUsed(task.whole.job, plan);
   return {
     used: plan.used,
     bound: plan.bound,
-    bought,
+    bought: uses.reduce((sum, use) => sum + use.used + boughtLength(use.short, cloth.sellingStep), 0),
     cost,
-    waste: wasteShare(
-      plan.used,
-      needs.reduce((sum, { area }) => sum + area, 0),
-      cloth,
-    ),
+    waste: wasteShare(laidOn, area),
+    uses,
+    short: uses.reduce((sum, use) => sum + use.short, 0),
     hand,
     handCost: priced(hand),
-    shares: needs.map(({ aloneLength, aloneCost, area, hand: handAlone, handCost }, i) => ({
+    shares: needs.map(({ aloneLength, aloneCost, area: own, hand: handAlone, handCost }, i) => ({
       orderNo: task.orders[i]!.orderNo,
       alone: aloneLength,
       aloneCost,
       hand: handAlone,
       handCost,
-      areaMm2: area / NM.mm ** 2,
+      areaMm2: own / NM.mm ** 2,
       used: together > 0 ? Math.round((plan.used * aloneLength) / together) : 0,
       byLength: byLength[i]!,
       byArea: byArea[i]!,
     })),
   };
 }
+
+/** What a plan takes of each length with its cost: an item at what was paid for it, what is to buy at the shop's price in its steps. */
+function pricedUses({ cloth, stock }: ClothTask, plan: Pick<LayPlan, 'lays'>): PricedUse[] {
+  const items = stock?.items ?? [];
+  return usesOf(plan, items, cloth).map((use) => {
+    const item = items.find(({ id }) => id === use.itemId);
+    const price = item && item.price.currency === cloth.price.currency ? item.price : cloth.price;
+    const ofShelf = use.used > 0 ? costOf(use.used, { price }) : 0;
+    const ofShop = use.short > 0 ? costOf(boughtLength(use.short, cloth.sellingStep), cloth) : 0;
+    return { ...use, costMinor: ofShelf + ofShop };
+  });
+}
+
+/** Sheets are bought whole. */
+const sheetUses = ({ lays }: Pick<LayPlan, 'lays'>, cloth: Cloth): PricedUse[] =>
+  lays
+    .filter(({ used }) => used > 0)
+    .map(({ stock }) => ({ code: stock, itemId: null, used: 0, short: cloth.sheetLength!, costMinor: costOf(cloth.sheetLength!, cloth) })); // prettier-ignore
+
+/** The area (nm²) of cloth that a plan uses, each length at its own usable width. */
+const areaUsed = ({ stock }: LayJob, { lays }: Pick<LayPlan, 'lays'>): number =>
+  lays.reduce((sum, { stock: id, used }) => {
+    const length = stock.find((one) => one.id === id)!;
+    return sum + used * (length.right - length.left);
+  }, 0);
 
 /** The area (nm²) of all pieces and strips of a job. */
 function areaOf({ job }: ClothJob): number {

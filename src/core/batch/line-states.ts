@@ -9,7 +9,7 @@ export const lineStateOf = (batch: BatchState | null): LineState =>
   batch === null ? 'waiting' : batch === 'approved' || batch === 'cut' ? batch : 'batched';
 
 /** What can happen to an order line. */
-export const LINE_EVENTS = ['take', 'edit', 'remove', 'release', 'approve', 'cut'] as const;
+export const LINE_EVENTS = ['take', 'edit', 'remove', 'release', 'approve', 'withdraw', 'cut'] as const;
 export type LineEvent = (typeof LINE_EVENTS)[number];
 
 const FROZEN = 'This line is in an approved batch and stays as it is.';
@@ -25,5 +25,10 @@ export const LINE_TRANSITIONS: Record<
   // Out of its batch, or its batch is deleted.
   release: { from: ['batched'], to: 'waiting', refusal: 'This line is in no batch that is still open.' },
   approve: { from: ['batched'], to: 'approved', refusal: 'Only a line in a batch can be approved.' },
+  withdraw: {
+    from: ['approved'],
+    to: 'batched',
+    refusal: 'Only an approved line that is not cut yet is planned again.',
+  },
   cut: { from: ['approved'], to: 'cut', refusal: 'Only an approved line can be cut.' },
 };

@@ -11,7 +11,7 @@ describe('the states of a batch', () => {
     laying: 'take lose finish fail reopen delete',
     laid: 'ask reopen approve delete',
     failed: 'ask reopen delete',
-    approved: 'cut',
+    approved: 'withdraw cut',
     cut: '',
   };
 
@@ -31,9 +31,12 @@ describe('the states of a batch', () => {
       expect(Object.values(BATCH_TRANSITIONS).some(({ to }) => to === state)).toBe(true);
   });
 
-  test('only what is approved is frozen, and nothing but cutting changes it', () => {
+  test('only what is approved is frozen, and nothing but cutting it or taking the approval back changes it', () => {
     for (const status of BATCH_STATES) expect(isFrozen({ status })).toBe(['approved', 'cut'].includes(status));
-    expect(BATCH_EVENTS.filter((event) => startsOf(event).some((status) => isFrozen({ status })))).toEqual(['cut']);
+    expect(BATCH_EVENTS.filter((event) => startsOf(event).some((status) => isFrozen({ status })))).toEqual([
+      'withdraw',
+      'cut',
+    ]);
   });
 });
 
@@ -56,7 +59,7 @@ test.each([
     LINE_STATES,
     LINE_EVENTS,
     LINE_TRANSITIONS,
-    { waiting: 'take edit remove', batched: 'edit remove release approve', approved: 'cut', cut: '' },
+    { waiting: 'take edit remove', batched: 'edit remove release approve', approved: 'withdraw cut', cut: '' },
   ],
 ] as const)('the transitions of %s are these and no others', (_, states, events, transitions, may) => {
   for (const state of states)

@@ -40,6 +40,13 @@ export interface ClothNature {
   give: Give;
 }
 
+/** What one yard, metre or sheet costs, in minor units. */
+export interface Price {
+  minor: number;
+  currency: string;
+  per: 'yd' | 'm' | 'sheet';
+}
+
 /** A cloth as the lay and the costing need it. Lengths in nanometres, price in minor units for one `priceUnit`. */
 export interface Cloth {
   name: string;
@@ -50,10 +57,31 @@ export interface Cloth {
   /** Where a point of the pattern lies: nm from the left edge and from the squared end; [0, 0] where it is left out. */
   motif?: [Nm, Nm];
   nature?: ClothNature;
-  price: { minor: number; currency: string; per: 'yd' | 'm' };
+  /** What part of it is lost when it is washed before cutting, 0 to under 1; left out where it is cut unwashed. */
+  shrinkage?: { across: number; along: number };
+  /** Foam and board are cut edge to edge, with a saw or a knife along a ruler. */
+  isCutStraight?: boolean;
+  /** Of sheets (foam, board): how long one is, nm; a price is then for one sheet. */
+  sheetLength?: Nm;
+  price: Price;
   sellingStep: Nm;
 }
 
 /** The width between the selvages. */
 export const usableWidth = ({ width, selvage }: Pick<Cloth, 'width' | 'selvage'>): Nm =>
   width - selvage[0] - selvage[1];
+
+/** A cloth as it is after the wash: narrower, its pattern smaller. Parts are what is lost, 0 to under 1 (common practice, no source). */
+export function washed(cloth: Cloth, shrinkage: { across: number; along: number }): Cloth {
+  const x = (length: Nm) => Math.round(length * (1 - shrinkage.across));
+  const y = (length: Nm) => Math.round(length * (1 - shrinkage.along));
+  const { repeat, motif, selvage } = cloth;
+  return {
+    ...cloth,
+    shrinkage,
+    width: x(cloth.width),
+    selvage: [x(selvage[0]), x(selvage[1])],
+    repeat: repeat && { ...repeat, across: x(repeat.across), along: y(repeat.along) },
+    ...(motif && { motif: [x(motif[0]), y(motif[1])] }),
+  };
+}

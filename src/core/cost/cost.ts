@@ -1,20 +1,17 @@
-import { usableWidth, type Cloth } from '../cloth';
+import type { Cloth } from '../cloth';
 import { NM, type Nm } from '../length';
 
 /** The length that has to be bought: `used` rounded up to the cloth's selling step (nm). */
 export const boughtLength = (used: Nm, step: Nm): Nm => (step > 0 ? Math.ceil(used / step) * step : used);
 
-/** What a length costs in minor units of the cloth's currency, rounded half up to the cent. */
-export function costOf(length: Nm, { price }: Pick<Cloth, 'price'>): number {
-  const per = BigInt(NM[price.per]);
+/** What a length costs in minor units of the cloth's currency, rounded half up to the cent. A price for a sheet is for its length. */
+export function costOf(length: Nm, { price, sheetLength }: Pick<Cloth, 'price' | 'sheetLength'>): number {
+  const per = BigInt(price.per === 'sheet' ? (sheetLength ?? NM.m) : NM[price.per]);
   return Number((2n * BigInt(length) * BigInt(price.minor) + per) / (2n * per));
 }
 
-/** (used area - pieces) / used area, over the usable width; areas in nm². 0 when nothing is used. */
-export function wasteShare(used: Nm, pieceArea: number, cloth: Pick<Cloth, 'width' | 'selvage'>): number {
-  const area = used * usableWidth(cloth);
-  return area > 0 ? (area - pieceArea) / area : 0;
-}
+/** What part of the cloth laid on is in no piece; both areas in nm². 0 when nothing is used. */
+export const wasteShare = (laidOn: number, pieces: number): number => (laidOn > 0 ? (laidOn - pieces) / laidOn : 0);
 
 /** What one order needs of a cloth: the length and cost if it were cut alone, and the area of its pieces. */
 export interface OrderNeed {
@@ -67,7 +64,7 @@ export const sharesByArea = (total: number, needs: readonly OrderNeed[]): number
  * Whole parts of `total` in proportion to the weights, by largest remainder (Hamilton's method); with caps, the odd
  * units go only where there is room. Equal weights of zero share alike.
  */
-function apportion(total: number, weights: readonly number[], caps?: readonly number[]): number[] {
+export function apportion(total: number, weights: readonly number[], caps?: readonly number[]): number[] {
   const sum = weights.reduce((a, b) => a + b, 0);
   const exact = weights.map((weight) => (sum > 0 ? (total * weight) / sum : total / weights.length));
   const parts = exact.map(Math.floor);

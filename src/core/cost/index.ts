@@ -1,2 +1,4 @@
 export * from './cost';
 export * from './money';
+export * from './quote-states';
+export * from './order-cost';

@@ -1,5 +1,5 @@
 import { latticeOf, TURN_ANGLES, type Cloth, type Turns } from '../cloth';
-import type { LayJob, LayPiece, LayStrip } from '../lay';
+import type { LayJob, LayPiece, LayStrip, StockLength } from '../lay';
 import type { Nm, Units } from '../length';
 import type { CutList, CutPiece } from './cut-piece';
 
@@ -59,7 +59,7 @@ export function layJobFor(
     }
   }
   if (parts.length === 0) return null;
-  const roll = {
+  const length = {
     id: 'roll',
     length: Infinity,
     left: cloth.selvage[0],
@@ -70,8 +70,31 @@ export function layJobFor(
   };
   return {
     parts,
-    job: { units, clothName: cloth.name, lattice, stock: [roll], gap: 0, straight: false, pieces, strips, locked: [], search: USUAL_SEARCH }, // prettier-ignore
+    job: {
+      units,
+      clothName: cloth.name,
+      lattice,
+      stock: cloth.sheetLength ? sheetsFor(length, cloth.sheetLength, pieces) : [length],
+      gap: 0,
+      straight: cloth.isCutStraight === true,
+      pieces,
+      strips,
+      locked: [],
+      search: USUAL_SEARCH,
+    },
   };
+}
+
+/** At most so many sheets are laid on at a time. */
+const MOST_SHEETS = 60;
+
+/** More sheets than the pieces can need: half of every sheet may be wasted, and each large piece may want one of its own. */
+function sheetsFor(one: StockLength, sheetLength: Nm, pieces: readonly LayPiece[]): StockLength[] {
+  const area = pieces.reduce((sum, piece) => sum + piece.qty * piece.width * piece.height, 0);
+  const sheet = (one.right - one.left) * sheetLength;
+  const large = pieces.reduce((sum, piece) => sum + (2 * piece.width * piece.height > sheet ? piece.qty : 0), 0);
+  const count = Math.min(MOST_SHEETS, Math.max(1, Math.ceil((2 * area) / sheet), large + 1));
+  return Array.from({ length: count }, (_, i) => ({ ...one, id: `sheet ${i + 1}`, length: sheetLength }));
 }
 
 /** A point in whole nanometres. */

@@ -2,6 +2,7 @@
 
 import type { Answer } from '@/features/commands/answer';
 import { runCommand } from '@/features/commands/command';
+import { approveBatch as approveCommand, withdrawApproval as withdrawCommand } from './approval';
 import * as commands from './commands';
 
 export async function createBatch(
@@ -28,11 +29,11 @@ export async function approveBatch(
   version: number,
   requestId?: string,
 ): Promise<Answer<{ id: number }>> {
-  return runCommand(commands.approveBatch, { batchId, version }, requestId);
+  return runCommand(approveCommand, { batchId, version }, requestId);
 }
 
-export async function markCut(batchId: number, requestId?: string): Promise<Answer<{ id: number }>> {
-  return runCommand(commands.markCut, { batchId }, requestId);
+export async function withdrawApproval(batchId: number, requestId?: string): Promise<Answer<{ id: number }>> {
+  return runCommand(withdrawCommand, { batchId }, requestId);
 }
 
 export async function deleteBatch(batchId: number, requestId?: string): Promise<Answer<{ name: string }>> {

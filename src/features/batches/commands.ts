@@ -1,8 +1,8 @@
 import 'server-only';
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema, type Transaction } from '@/db';
-import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
+import { done, failed, gone, type Answer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/command';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
@@ -122,46 +122,6 @@ export const stopLays: Command<{ batchId: number }, { id: number }> = {
   run: async ({ tx }, { batchId }) => {
     const running = tx.select({ id: schema.batches.runId }).from(schema.batches).where(eq(schema.batches.id, batchId));
     await tx.update(schema.layRuns).set({ cancelRequested: true }).where(inArray(schema.layRuns.id, running));
-    return done({ id: batchId });
-  },
-};
-
-/** Approves the lays: from now on the batch and what it was made from stay as they are. */
-export const approveBatch: Command<{ batchId: number; version: number }, { id: number }> = {
-  name: 'approve batch',
-  read: byRules(Joi.object({ batchId: recordId('batch'), version: Joi.number().integer().required() })),
-  run: async ({ tx, now, changes }, { batchId, version }) => {
-    const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
-    if (!batch) return gone('batch');
-    if (batch.version !== version) return staleAnswer('batch', batch.version, batch.updatedAt);
-    const refusal = refusalOf('approve', batch.status);
-    if (refusal) return failed('', refusal, 'not-laid');
-    const lays = await tx.select({ plan: schema.lays.plan }).from(schema.lays).where(eq(schema.lays.batchId, batchId));
-    if (lays.some(({ plan }) => (plan as { unplaced: unknown[] }).unplaced.length > 0))
-      return failed('', 'Some pieces fit on no cloth; change their orders first, then lay again.', 'unplaced');
-    await changes('batch', batchId);
-    await tx
-      .update(schema.batches)
-      .set({ status: 'approved', approvedAt: now, version: version + 1, updatedAt: now })
-      .where(eq(schema.batches.id, batchId));
-    return done({ id: batchId });
-  },
-};
-
-/** Says that an approved batch has been cut. */
-export const markCut: Command<{ batchId: number }, { id: number }> = {
-  name: 'mark batch cut',
-  read: byRules(Joi.object({ batchId: recordId('batch') })),
-  run: async ({ tx, now, changes }, { batchId }) => {
-    const [batch] = await lockBatches(tx, [batchId]);
-    if (!batch) return gone('batch');
-    const refusal = refusalOf('cut', batch.status);
-    if (refusal) return failed('', refusal, 'not-approved');
-    await changes('batch', batchId);
-    await tx
-      .update(schema.batches)
-      .set({ status: 'cut', version: sql`${schema.batches.version} + 1`, updatedAt: now })
-      .where(eq(schema.batches.id, batchId));
     return done({ id: batchId });
   },
 };

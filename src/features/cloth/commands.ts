@@ -82,6 +82,8 @@ export const deleteCloth: Command<{ id: number }, { name: string }> = {
     const cut = await tx.select().from(schema.lineCloths).where(eq(schema.lineCloths.clothId, id)).limit(1);
     const laid = await tx.select({ id: schema.lays.id }).from(schema.lays).where(eq(schema.lays.clothId, id)).limit(1);
     if (cut.length + laid.length > 0) return failed('', 'Orders are cut from this cloth, so it is kept.', 'in-use');
+    const onShelf = await tx.select({ id: schema.stockItems.id }).from(schema.stockItems).where(eq(schema.stockItems.clothId, id)).limit(1); // prettier-ignore
+    if (onShelf.length > 0) return failed('', 'Some of this cloth has been on the shelf, so it is kept.', 'in-use');
     await changes('cloth', id);
     await tx.delete(schema.cloths).where(eq(schema.cloths.id, id));
     return done(stored);

@@ -27,7 +27,7 @@ export interface ClothForm {
   figureColour: string;
   price: string;
   currency: string;
-  pricePer: 'yd' | 'm';
+  pricePer: 'yd' | 'm' | 'sheet';
   sellingStep: string;
   notes: string;
 }
@@ -106,7 +106,7 @@ export interface ClothValues {
   figureColour: string;
   priceMinor: number;
   currency: string;
-  pricePer: 'yd' | 'm';
+  pricePer: 'yd' | 'm' | 'sheet';
   sellingStepNm: Nm;
   notes: string;
 }

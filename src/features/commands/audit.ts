@@ -31,6 +31,9 @@ const READERS: Record<Subject, (tx: Transaction, id: number) => Promise<unknown>
     return { name, status, seconds, version, approvedAt, lines: lines.map((line) => line.id).sort((a, b) => a - b) };
   },
   cloth: async (tx, id) => (await tx.select().from(schema.cloths).where(eq(schema.cloths.id, id)))[0] ?? null,
+  material: async (tx, id) => (await tx.select().from(schema.materials).where(eq(schema.materials.id, id)))[0] ?? null,
+  stock: async (tx, id) => (await tx.select().from(schema.stockItems).where(eq(schema.stockItems.id, id)))[0] ?? null,
+  quote: async (tx, id) => (await tx.select().from(schema.quotes).where(eq(schema.quotes.id, id)))[0] ?? null,
   kind: async (tx, id) => (await tx.select().from(schema.kinds).where(eq(schema.kinds.id, id)))[0] ?? null,
   person: async (tx, id) => (await tx.select().from(schema.people).where(eq(schema.people.id, id)))[0] ?? null,
   settings: async (tx) => (await tx.select().from(schema.settings)).map(({ key, value }) => ({ key, value })),

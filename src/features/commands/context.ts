@@ -2,7 +2,7 @@ import type { Transaction } from '@/db';
 import type { Person } from '@/features/people/queries';
 
 /** The kinds of records that commands change. */
-export type Subject = 'order' | 'batch' | 'cloth' | 'kind' | 'person' | 'settings';
+export type Subject = 'order' | 'batch' | 'cloth' | 'material' | 'stock' | 'quote' | 'kind' | 'person' | 'settings';
 
 /** What a command works with: who asked, in which transaction, and when. */
 export interface CommandContext {

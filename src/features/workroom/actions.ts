@@ -39,3 +39,7 @@ export async function makeBackup(requestId?: string): Promise<Answer<{ file: str
     return kept.ok ? done({ file: made.value.file }) : kept;
   });
 }
+
+export async function saveReckoning(form: unknown, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.saveReckoning, form, requestId);
+}

@@ -11,8 +11,9 @@ import type { CommandContext } from '@/features/commands/context';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { isAllKeepable } from '@/features/commands/texts';
 import { rulesFaults, type WorkroomRules } from './form';
-import { BACKUP_KEY, RULES_KEY } from './queries';
-import { readRules } from './rules';
+import { BACKUP_KEY, RECKONING_KEY, RULES_KEY } from './queries';
+import { readReckoning, type ReckoningForm } from './reckoning';
+import { readReckoningShape, readRules } from './rules';
 
 type Kept = { id: number; version: number };
 
@@ -28,6 +29,18 @@ export const saveRules: Command<WorkroomRules, null> = {
     return faults.length > 0 ? { faults } : read;
   },
   run: (context, rules) => keepSetting(context, RULES_KEY, rules),
+};
+
+/** Saves what the workroom reckons with; quotes that were sent stay as they are. */
+export const saveReckoning: Command<ReckoningForm, null> = {
+  name: 'save reckoning',
+  read: (input) => {
+    const shape = readReckoningShape(input);
+    if ('faults' in shape) return shape;
+    const { faults } = readReckoning(shape.value);
+    return faults.length > 0 ? { faults } : shape;
+  },
+  run: (context, form) => keepSetting(context, RECKONING_KEY, form),
 };
 
 /** Keeps when the last backup was made, and how large it is. */

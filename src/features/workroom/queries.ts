@@ -4,8 +4,10 @@ import type { CoverKind } from '@/core/covers';
 import { database, schema } from '@/db';
 import { ownKindId, ownKinds } from '@/db/kinds';
 import { USUAL_RULES, type WorkroomRules } from './form';
+import { USUAL_RECKONING, type ReckoningForm } from './reckoning';
 
 export const RULES_KEY = 'workroom-rules';
+export const RECKONING_KEY = 'reckoning';
 /** When the last backup was made; `npm run backup` writes it, too. */
 export const BACKUP_KEY = 'lastBackup';
 
@@ -20,6 +22,14 @@ export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> 
 export async function workroomRules(): Promise<WorkroomRules> {
   const [row] = await database().select().from(schema.settings).where(eq(schema.settings.key, RULES_KEY));
   return { ...USUAL_RULES, ...((row?.value ?? {}) as Partial<WorkroomRules>) };
+}
+
+/** What the workroom reckons with; what was never decided is as usual. */
+export async function reckoningForm(
+  tx: Pick<ReturnType<typeof database>, 'select'> = database(),
+): Promise<ReckoningForm> {
+  const [row] = await tx.select().from(schema.settings).where(eq(schema.settings.key, RECKONING_KEY));
+  return { ...USUAL_RECKONING, ...((row?.value ?? {}) as Partial<ReckoningForm>) };
 }
 
 /** What a form needs to know of kinds: all versions of the workroom's own, and those that are no longer offered. */

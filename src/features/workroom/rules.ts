@@ -3,6 +3,7 @@ import { FITS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import { keepableText } from '@/features/commands/keepable-text';
 import type { WorkroomRules } from './form';
+import type { ReckoningForm } from './reckoning';
 
 const rules = Joi.object<WorkroomRules>({
   units: Joi.string().valid('in', 'mm').required(),
@@ -14,6 +15,31 @@ const rules = Joi.object<WorkroomRules>({
   grain: Joi.string().valid('', 'bias', 'straight').required(),
   dueDays: keepableText().allow('').max(10).required(),
 });
+
+const short = keepableText().allow('').max(40).required();
+
+/** The shape of what is reckoned with; what the texts mean is read by `readReckoning`. */
+const reckoning = Joi.object<ReckoningForm>({
+  hour: short,
+  currency: short,
+  usualMinutes: short,
+  minutes: Joi.object().pattern(keepableText().max(60), keepableText().allow('').max(10)).max(200).required(),
+  overhead: short,
+  markup: short,
+  taxName: short,
+  tax: short,
+  shareBy: Joi.string().valid('length', 'area').required(),
+  quoteDays: short,
+  leastAcross: short,
+  leastAlong: short,
+  units: Joi.string().valid('in', 'mm').required(),
+});
+
+export function readReckoningShape(input: unknown): { value: ReckoningForm } | { faults: Fault[] } {
+  const { value, error } = reckoning.validate(input, { abortEarly: false, stripUnknown: true });
+  if (!error) return { value: value as ReckoningForm };
+  return { faults: error.details.map(({ path, message, type }) => ({ code: type, field: path.join('.'), message })) };
+}
 
 /** The shape of the rules as their form sends them; what the texts mean is read by `rulesFaults`. */
 export function readRules(input: unknown): { value: WorkroomRules } | { faults: Fault[] } {

@@ -139,6 +139,20 @@ export class FreeSpace implements ClothSpace {
     }
   }
 
+  /** The free rectangle of the largest area, or null where none is left. */
+  largest(): Box | null {
+    const { x0, y0, x1, y1, count } = this;
+    let best: Box | null = null;
+    let most = 0;
+    for (let i = 0; i < count; i++) {
+      const area = (x1[i]! - x0[i]!) * (y1[i]! - y0[i]!);
+      if (area <= most) continue;
+      most = area;
+      best = [x0[i]!, y0[i]!, x1[i]!, y1[i]!];
+    }
+    return best;
+  }
+
   /** Takes the box from (ax, ay) to (bx, by) nm out of the free cloth. */
   take(ax: Nm, ay: Nm, bx: Nm, by: Nm) {
     const { x0: X0, y0: Y0, x1: X1, y1: Y1, met, beside } = this;

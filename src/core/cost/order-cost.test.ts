@@ -1,0 +1,115 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { costDifferences, costSheet, labourOf, partOf, priceAt, QUOTE_EVENTS, QUOTE_STATES, QUOTE_TRANSITIONS, quoteRefusal, USUAL_COSTING, type Costing } from '.'; // prettier-ignore
+
+const costing: Costing = {
+  ...USUAL_COSTING,
+  hourMinor: 2400,
+  minutes: { 'zip-cushion': 25 },
+  overheadPart: 0.15,
+  markupPart: 0.3,
+  taxName: 'Sales tax',
+  taxPart: 0.2,
+};
+const takes = {
+  materials: [
+    { part: 'cloth' as const, what: 'Heron reed', sum: '2 yd', amount: 5360, currency: 'GBP' },
+    { part: 'notions' as const, what: 'zip 14 in', sum: '4 × £0.85', amount: 340, currency: 'GBP' },
+  ],
+  labour: [
+    { kind: 'zip-cushion', name: 'Cushion', qty: 4 },
+    { kind: 'own-1', name: 'Headrest', qty: 1 },
+  ],
+  unpriced: [],
+};
+
+describe('the cost of an order', () => {
+  test('cloth, notions, minutes at a rate, overhead, markup, tax: worked by hand', () => {
+    // Common practice, no source. 100 min at 24.00 an hour 40.00, 30 min 12.00; with 57.00 of materials 109.00.
+    const sheet = costSheet(takes, costing);
+    expect(sheet.lines.map(({ part, amount }) => [part, amount])).toEqual([
+      ['cloth', 5360],
+      ['notions', 340],
+      ['labour', 4000],
+      ['labour', 1200],
+      // 15 % of 109.00, then 30 % of 125.35, then 20 % of 162.96.
+      ['overhead', 1635],
+      ['markup', 3761],
+      ['tax', 3259],
+    ]);
+    expect(sheet).toMatchObject({ net: 16296, total: 19555, missing: [] });
+  });
+
+  test('what has another currency or no price is not in the sum, and is said', () => {
+    const sheet = costSheet(
+      { materials: [...takes.materials, { part: 'cloth', what: 'Moquette', sum: '', amount: 999, currency: 'EUR' }], labour: [], unpriced: ['cord'] },
+      { ...costing, overheadPart: 0, markupPart: 0, taxName: '' },
+    ); // prettier-ignore
+    expect(sheet.total).toBe(5700);
+    expect(sheet.missing).toEqual(['Moquette: priced in EUR', 'cord: no price']);
+  });
+
+  test('a workroom that reckons no hours and no parts has cloth and notions alone', () => {
+    expect(costSheet(takes, USUAL_COSTING).lines.map(({ part }) => part)).toEqual(['cloth', 'notions']);
+  });
+
+  test('whatever the parts, the lines add up to the totals in whole units, and tax is on the net alone', () => {
+    const part = fc.double({ min: 0, max: 3, noNaN: true });
+    const amount = fc.integer({ min: 0, max: 5_000_000 });
+    fc.assert(
+      fc.property(fc.array(amount, { maxLength: 8 }), part, part, part, fc.integer({ min: 0, max: 20_000 }), (amounts, overheadPart, markupPart, taxPart, hourMinor) => {
+        const sheet = costSheet(
+          { ...takes, materials: amounts.map((one, i) => ({ part: 'cloth', what: `c${i}`, sum: '', amount: one, currency: 'GBP' })) },
+          { ...costing, overheadPart, markupPart, taxPart, hourMinor },
+        );
+        const sum = (lines: typeof sheet.lines) => lines.reduce((all, line) => all + line.amount, 0);
+        expect(sum(sheet.lines)).toBe(sheet.total);
+        expect(sum(sheet.lines.filter((line) => line.part !== 'tax'))).toBe(sheet.net);
+        expect(sheet.lines.every((line) => Number.isSafeInteger(line.amount) && line.amount >= 0)).toBe(true);
+      }),
+    ); // prettier-ignore
+  });
+
+  test('rounds half up to the minor unit', () => {
+    expect(partOf(333, 0.15)).toBe(50);
+    expect(partOf(30, 0.05)).toBe(2);
+    expect(labourOf(7, 2450)).toBe(286);
+  });
+
+  test('the difference between quoted and reckoned, line by line, adds up to the difference of the totals', () => {
+    const quoted = costSheet(takes, costing);
+    const after = costSheet({ ...takes, materials: [...takes.materials.slice(1), { part: 'cloth', what: 'Heron reed', sum: '', amount: 6100, currency: 'GBP' }, { part: 'recuts', what: 'front, cut again', sum: '', amount: 700, currency: 'GBP' }] }, costing); // prettier-ignore
+    const rows = costDifferences(quoted, after);
+    expect(rows.slice(0, 2)).toEqual([
+      { part: 'cloth', what: 'Heron reed', before: 5360, after: 6100 },
+      { part: 'notions', what: 'zip 14 in', before: 340, after: 340 },
+    ]);
+    expect(rows.find(({ part }) => part === 'recuts')).toMatchObject({ before: 0, after: 700 });
+    expect(rows.reduce((sum, row) => sum + row.after - row.before, 0)).toBe(after.total - quoted.total);
+  });
+});
+
+describe('a price with its day', () => {
+  const prices = [{ since: '2027-03-01', priceMinor: 2700 }, { since: '2026-11-01', priceMinor: 2500 }]; // prettier-ignore
+  test.each([
+    ['2026-10-31', null],
+    ['2026-11-01', 2500],
+    ['2027-02-28', 2500],
+    ['2027-03-01', 2700],
+  ])('on %s it is %s', (day, price) => {
+    expect(priceAt(prices, day)?.priceMinor ?? null).toBe(price);
+  });
+});
+
+describe('the states of a quote', () => {
+  const ALLOWED = ['draft edit draft', 'draft send sent', 'sent accept accepted', 'sent decline declined', 'draft delete null']; // prettier-ignore
+  test.each(QUOTE_STATES.flatMap((state) => QUOTE_EVENTS.map((event) => [state, event] as const)))(
+    'from %s, %s',
+    (state, event) => {
+      const to = QUOTE_TRANSITIONS[event].to;
+      const isAllowed = ALLOWED.includes(`${state} ${event} ${to}`);
+      expect(quoteRefusal(event, state) === null).toBe(isAllowed);
+      if (!isAllowed) expect(quoteRefusal(event, state)).toMatch(/^[A-Z].*\.$/);
+    },
+  );
+});

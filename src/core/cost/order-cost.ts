@@ -1,0 +1,134 @@
+/** What a workroom reckons with: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
+export interface Costing {
+  /** Minor units for an hour's work. */
+  hourMinor: number;
+  currency: string;
+  /** Minutes for one cover of a kind, by the kind's id; others take `usualMinutes`. */
+  minutes: Readonly<Record<string, number>>;
+  usualMinutes: number;
+  /** Rent, light, needles: a part of materials and labour. */
+  overheadPart: number;
+  markupPart: number;
+  /** A tax as the workroom names it; no name, no line. */
+  taxName: string;
+  taxPart: number;
+  /** Which of its two shares of a batch's cloth an order is charged. */
+  shareBy: 'length' | 'area';
+}
+
+export const USUAL_COSTING: Costing = {
+  hourMinor: 0,
+  currency: 'GBP',
+  minutes: {},
+  usualMinutes: 30,
+  overheadPart: 0,
+  markupPart: 0,
+  taxName: '',
+  taxPart: 0,
+  shareBy: 'length',
+};
+
+export const COST_PARTS = ['cloth', 'notions', 'labour', 'recuts', 'overhead', 'markup', 'tax'] as const;
+export type CostPart = (typeof COST_PARTS)[number];
+
+/** One line of a cost sheet, with the sum behind its amount in words. */
+export interface CostLine {
+  part: CostPart;
+  what: string;
+  sum: string;
+  /** Minor units of the sheet's currency. */
+  amount: number;
+}
+
+export interface CostSheet {
+  currency: string;
+  lines: CostLine[];
+  /** Before tax, and with it: the sums of the lines, to the minor unit. */
+  net: number;
+  total: number;
+  /** What is not in the sum, and why: a notion without a price, a cloth in another currency. */
+  missing: string[];
+}
+
+/** What an order takes: amounts that are known, in the currency of each. */
+export interface OrderTakes {
+  materials: { part: 'cloth' | 'notions' | 'recuts'; what: string; sum: string; amount: number; currency: string }[];
+  labour: { kind: string; name: string; qty: number }[];
+  /** What has no price at all. */
+  unpriced: string[];
+}
+
+/** A part of an amount in whole minor units, rounded half up. */
+export const partOf = (amount: number, part: number): number => Math.floor(amount * part + 0.5);
+
+/** What so many minutes cost at a rate for the hour, rounded half up. */
+export const labourOf = (minutes: number, hourMinor: number): number => Math.floor((minutes * hourMinor) / 60 + 0.5);
+
+/**
+ * The cost sheet of an order: its share of the cloth, other materials and notions, minutes at a rate, then a part for the overhead, the
+ * markup on all of that, and tax on the whole. Common practice of the trade, no source. The lines add up to the totals exactly.
+ */
+export function costSheet({ materials, labour, unpriced }: OrderTakes, costing: Costing): CostSheet {
+  const { currency, hourMinor, overheadPart, markupPart, taxName, taxPart } = costing;
+  const own = materials.filter((one) => one.currency === currency);
+  const lines: CostLine[] = own.map(({ part, what, sum, amount }) => ({ part, what, sum, amount }));
+  for (const { kind, name, qty } of labour) {
+    const each = costing.minutes[kind] ?? costing.usualMinutes;
+    if (hourMinor > 0)
+      lines.push({ part: 'labour', what: name, sum: `${qty} × ${each} min`, amount: labourOf(qty * each, hourMinor) });
+  }
+  const sumOf = () => lines.reduce((sum, { amount }) => sum + amount, 0);
+  const add = (part: CostPart, what: string, share: number, of: string) => {
+    if (share > 0) lines.push({ part, what, sum: `${percentText(share)} of ${of}`, amount: partOf(sumOf(), share) });
+  };
+  add('overhead', 'Overhead', overheadPart, 'materials and labour');
+  add('markup', 'Markup', markupPart, 'all above');
+  const net = sumOf();
+  if (taxName !== '') add('tax', taxName, taxPart, 'the net price');
+  const foreign = materials
+    .filter((one) => one.currency !== currency)
+    .map(({ what, currency: theirs }) => `${what}: priced in ${theirs}`);
+  return {
+    currency,
+    lines,
+    net,
+    total: sumOf(),
+    missing: [...foreign, ...unpriced.map((what) => `${what}: no price`)],
+  };
+}
+
+export const percentText = (part: number): string => `${Number((part * 100).toFixed(2))} %`;
+
+/** How one line of a sheet has changed. */
+export interface CostDifference {
+  part: CostPart;
+  what: string;
+  before: number;
+  after: number;
+}
+
+/** Two sheets of one order line by line: what was quoted beside what it came to, in the order of the parts. */
+export function costDifferences(before: CostSheet, after: CostSheet): CostDifference[] {
+  const rows = new Map<string, CostDifference>();
+  const add = (sheet: CostSheet, side: 'before' | 'after') => {
+    for (const { part, what, amount } of sheet.lines) {
+      const key = `${part} ${what}`;
+      const row = rows.get(key) ?? { part, what, before: 0, after: 0 };
+      row[side] += amount;
+      rows.set(key, row);
+    }
+  };
+  add(before, 'before');
+  add(after, 'after');
+  return [...rows.values()].sort((a, b) => COST_PARTS.indexOf(a.part) - COST_PARTS.indexOf(b.part));
+}
+
+/** A price with the day (like 2027-03-01) from which it holds. */
+export interface DatedPrice {
+  since: string;
+  priceMinor: number;
+}
+
+/** The price that held on a day: the newest that had begun by then, or null. */
+export const priceAt = <P extends DatedPrice>(prices: readonly P[], day: string): P | null =>
+  prices.filter(({ since }) => since <= day).reduce<P | null>((best, one) => (best && best.since > one.since ? best : one), null); // prettier-ignore

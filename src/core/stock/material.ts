@@ -1,0 +1,23 @@
+import { MATERIAL_ROLES } from '../covers/kind';
+
+/** What a cloth of the catalogue is: cloth that is seen, or one of the materials that nobody sees. */
+export const CLOTH_SORTS = ['cloth', ...MATERIAL_ROLES] as const;
+export type ClothSort = (typeof CLOTH_SORTS)[number];
+
+/** What is cut straight, with a ruler or a saw: every piece must come free by edge-to-edge cuts. */
+export const isCutStraight = (sort: ClothSort): boolean => sort === 'foam' || sort === 'board';
+
+/** What an order takes beside what is laid. */
+export const NOTION_SORTS = ['cord', 'zip', 'hook-and-loop', 'snaps', 'button', 'thread', 'tape', 'staples', 'adhesive', 'other'] as const; // prettier-ignore
+export type NotionSort = (typeof NOTION_SORTS)[number];
+
+/** How a notion is counted and sold: by its length, by the piece, or in packs of so many pieces. */
+export const COUNTED_BY = ['length', 'piece', 'pack'] as const;
+export type CountedBy = (typeof COUNTED_BY)[number];
+
+export const ZIP_TEETH = ['coil', 'moulded', 'metal'] as const;
+export type ZipTeeth = (typeof ZIP_TEETH)[number];
+
+/** What lies on the shelf: a bolt of cloth, a remnant, sheets of foam or board, notions by length or piece. */
+export const ITEM_SORTS = ['bolt', 'remnant', 'sheets', 'notion'] as const;
+export type ItemSort = (typeof ITEM_SORTS)[number];

@@ -1,0 +1,135 @@
+import 'server-only';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import Joi from 'joi';
+import { refusalOf } from '@/core/batch';
+import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { schema, type Transaction } from '@/db';
+import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
+import { byRules, type Command } from '@/features/commands/command';
+import type { CommandContext } from '@/features/commands/context';
+import { recordId } from '@/features/commands/record-id';
+import { book, lockItems } from '@/features/stock/ledger';
+
+/**
+ * Approves the lays: from now on the batch and what it was made from stay as they are, and what they take of the shelf is reserved, in
+ * one transaction. Of two lays on the same bolt the second is refused with what is left.
+ */
+export const approveBatch: Command<{ batchId: number; version: number }, { id: number }> = {
+  name: 'approve batch',
+  read: byRules(Joi.object({ batchId: recordId('batch'), version: Joi.number().integer().required() })),
+  run: async (context, { batchId, version }) => {
+    const { tx, now, changes } = context;
+    const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
+    if (!batch) return gone('batch');
+    if (batch.version !== version) return staleAnswer('batch', batch.version, batch.updatedAt);
+    const refusal = refusalOf('approve', batch.status);
+    if (refusal) return failed('', refusal, 'not-laid');
+    const lays = await tx.select().from(schema.lays).where(eq(schema.lays.batchId, batchId));
+    if (lays.some(({ plan }) => (plan as { unplaced: unknown[] }).unplaced.length > 0))
+      return failed('', 'Some pieces fit on no cloth; change their orders first, then lay again.', 'unplaced');
+    const wanted = lays.flatMap(({ units, stock }) => stock.uses.flatMap(({ itemId, code, used }) => (itemId === null ? [] : [{ itemId, code, used, units }]))); // prettier-ignore
+    const items = await lockItems(
+      tx,
+      wanted.map(({ itemId }) => itemId),
+    );
+    for (const { itemId, code, used, units } of wanted) {
+      const item = items.get(itemId);
+      const left = item ? item.onHand - item.reserved : 0;
+      if (left < used)
+        return failed('', `${code} has only ${lengthText(left, units)} free by now, and these lays take ${lengthText(used, units)} of it: make the lays again.`, 'stock-short'); // prettier-ignore
+    }
+    await changes('batch', batchId);
+    await book(
+      context,
+      wanted.map(({ itemId, used }) => ({ itemId, sort: 'reserved', quantity: used, batchId })),
+    );
+    await tx.insert(schema.approvals).values({
+      batchId,
+      no: sql`(SELECT coalesce(max(no), 0) + 1 FROM approvals WHERE batch_id = ${batchId})`,
+      personId: context.person?.id ?? null,
+      at: now,
+      frozen: await frozenFor(tx, batchId, lays),
+    });
+    await tx
+      .update(schema.batches)
+      .set({ status: 'approved', approvedAt: now, version: version + 1, updatedAt: now })
+      .where(eq(schema.batches.id, batchId));
+    return done({ id: batchId });
+  },
+};
+
+const lengthText = (length: Nm, units: Units) =>
+  `${printNumber(length, STYLES[units]).text.replace('≈ ', '')} ${STYLES[units].unit}`;
+
+/** What an approval keeps beside the lays, which are frozen themselves: the lines with their kind versions, prices, rules. */
+async function frozenFor(tx: Transaction, batchId: number, lays: readonly (typeof schema.lays.$inferSelect)[]) {
+  const lines = await tx
+    .select({ id: schema.orderLines.id, orderId: schema.orderLines.orderId, kind: schema.orderLines.kind, kindVersion: schema.orderLines.kindVersion, qty: schema.orderLines.qty })
+    .from(schema.orderLines)
+    .where(eq(schema.orderLines.batchId, batchId))
+    .orderBy(schema.orderLines.id); // prettier-ignore
+  const { id, priceMinor, currency, pricePer } = schema.materials;
+  return {
+    lays: lays.map((lay) => ({
+      clothId: lay.clothId,
+      version: lay.version,
+      usedNm: lay.usedNm,
+      costMinor: lay.costMinor,
+      currency: lay.currency,
+      stock: lay.stock,
+    })),
+    lines,
+    materials: await tx.select({ id, priceMinor, currency, pricePer }).from(schema.materials).orderBy(id),
+    settings: await tx.select().from(schema.settings).where(inArray(schema.settings.key, ['workroom-rules', 'reckoning'])), // prettier-ignore
+  };
+}
+
+/** Takes an approval back before anything is cut, to plan again: what was reserved is free again, and the approval stays on record. */
+export const withdrawApproval: Command<{ batchId: number }, { id: number }> = {
+  name: 'take approval back',
+  read: byRules(Joi.object({ batchId: recordId('batch') })),
+  run: async (context, { batchId }) => {
+    const { tx, now, changes } = context;
+    const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
+    if (!batch) return gone('batch');
+    const refusal = refusalOf('withdraw', batch.status);
+    if (refusal) return failed('', refusal, 'not-approved');
+    const cut = await tx.select({ cutAt: schema.lays.cutAt }).from(schema.lays).where(eq(schema.lays.batchId, batchId));
+    if (cut.some(({ cutAt }) => cutAt !== null))
+      return failed('', 'Some of it has been cut already; cut the rest, or book what went wrong.', 'cut');
+    await changes('batch', batchId);
+    await releaseReserved(context, batchId);
+    await tx
+      .update(schema.approvals)
+      .set({ withdrawnAt: now })
+      .where(and(eq(schema.approvals.batchId, batchId), isNull(schema.approvals.withdrawnAt)));
+    await tx
+      .update(schema.batches)
+      .set({ status: 'laid', approvedAt: null, version: sql`${schema.batches.version} + 1`, updatedAt: now })
+      .where(eq(schema.batches.id, batchId));
+    return done({ id: batchId });
+  },
+};
+
+/** Frees what a batch still has reserved, of some items or of all. */
+export async function releaseReserved(context: CommandContext, batchId: number, itemIds?: readonly number[]) {
+  const { movements } = schema;
+  const held = await context.tx
+    .select({
+      itemId: movements.itemId,
+      quantity: sql<number>`sum(CASE ${movements.sort} WHEN 'reserved' THEN ${movements.quantity} ELSE -${movements.quantity} END)`.mapWith(Number),
+    })
+    .from(movements)
+    .where(and(eq(movements.batchId, batchId), inArray(movements.sort, ['reserved', 'released'])))
+    .groupBy(movements.itemId)
+    .orderBy(movements.itemId); // prettier-ignore
+  const wanted = held.filter(({ itemId, quantity }) => quantity > 0 && (!itemIds || itemIds.includes(itemId)));
+  await lockItems(
+    context.tx,
+    wanted.map(({ itemId }) => itemId),
+  );
+  await book(
+    context,
+    wanted.map(({ itemId, quantity }) => ({ itemId, sort: 'released', quantity, batchId })),
+  );
+}

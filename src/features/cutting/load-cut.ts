@@ -1,0 +1,44 @@
+import 'server-only';
+import { and, eq } from 'drizzle-orm';
+import { readMarker, type Marker } from '@/core/marker';
+import { patternPart, remnantsOf, type Remnant } from '@/core/stock';
+import { schema, type Database, type Transaction } from '@/db';
+import { toCloth, type ClothRow, type LayRow } from '@/db/rows';
+import { reckoningForm } from '@/features/workroom/queries';
+import { readReckoning } from '@/features/workroom/reckoning';
+
+/** A lay that is about to be cut: its document, and the remnants that it leaves. */
+export interface LayToCut {
+  row: LayRow;
+  cloth: ClothRow;
+  marker: Marker;
+  remnants: Remnant[];
+  /** What part of the used length is there for the pattern. */
+  patternPart: number;
+}
+
+type Tx = Database | Transaction;
+
+/** The lays of a batch as they are cut; of one cloth, or of all. */
+export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promise<LayToCut[]> {
+  const { lays } = schema;
+  const rows = await tx
+    .select()
+    .from(lays)
+    .where(and(eq(lays.batchId, batchId), clothId === undefined ? undefined : eq(lays.clothId, clothId)))
+    .orderBy(lays.id);
+  const { leastRemnant } = readReckoning(await reckoningForm(tx)).value;
+  return rows.map((row) => {
+    const cloth = row.cloth as ClothRow;
+    const read = readMarker(row, toCloth(cloth));
+    if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
+    const marker = read.value;
+    return {
+      row,
+      cloth,
+      marker,
+      remnants: remnantsOf(marker.job, marker.plan, leastRemnant),
+      patternPart: patternPart(row.usedNm, row.plainNm),
+    };
+  });
+}

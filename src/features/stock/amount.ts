@@ -1,0 +1,46 @@
+import { printMoney } from '@/core/cost';
+import { NM, parseLength, printNumber, STYLES, type Units } from '@/core/length';
+import { longLength } from '@/ui/words';
+
+/** How a quantity of an item is said: of what is counted by its length a length, else a number. */
+export interface Counted {
+  isLength: boolean;
+  units: Units;
+}
+
+/** `3 yd 4 1/2 in`, `12`; with a sign where it is negative. */
+export function amountText(quantity: number, { isLength, units }: Counted): string {
+  if (!isLength) return quantity.toLocaleString('en');
+  return quantity < 0 ? `− ${longLength(-quantity, units)}` : longLength(quantity, units);
+}
+
+/** As a field shows it, so that reading it gives it back. */
+export const amountField = (quantity: number, { isLength, units }: Counted): string =>
+  isLength ? printNumber(quantity, STYLES[units]).text.replace('≈ ', '') : String(quantity);
+
+/** What somebody typed as a quantity, or a sentence. */
+export function readAmount(text: string, { isLength, units }: Counted): { value: number } | { message: string } {
+  if (isLength) {
+    if (/^0+$/.test(text.trim())) return { value: 0 };
+    const read = parseLength(text, units === 'in' ? 'in' : 'cm');
+    return read.ok ? { value: read.value } : { message: read.faults[0]!.message };
+  }
+  return /^\d{1,9}$/.test(text.trim()) ? { value: Number(text) } : { message: 'Write a whole number.' };
+}
+
+interface Priced {
+  priceMinor: number;
+  pricePer: 'yd' | 'm' | 'piece' | 'pack' | 'sheet';
+  /** How many pieces one pack has. */
+  packSize: number;
+}
+
+/** What a quantity is worth in minor units, at what was paid for it; rounded half up. */
+export function worthOf(quantity: number, { priceMinor, pricePer, packSize }: Priced): number {
+  const unit = pricePer === 'yd' ? NM.yd : pricePer === 'm' ? NM.m : pricePer === 'pack' ? packSize : 1;
+  const value = (Math.abs(quantity) * priceMinor) / unit;
+  return Math.sign(quantity) * Math.floor(value + 0.5) + 0;
+}
+
+export const worthText = (quantity: number, item: Priced & { currency: string }): string =>
+  printMoney(worthOf(quantity, item), item.currency);

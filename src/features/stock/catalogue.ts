@@ -1,0 +1,74 @@
+import 'server-only';
+import { asc, eq } from 'drizzle-orm';
+import { writeAmount } from '@/core/cost';
+import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { database, schema, type Database, type Transaction } from '@/db';
+import { workroomRules } from '@/features/workroom/queries';
+import type { CatalogueEntry } from './form';
+
+type ClothRow = typeof schema.cloths.$inferSelect;
+type MaterialRow = typeof schema.materials.$inferSelect;
+
+const written = (length: Nm, units: Units): string => {
+  if (length === 0) return '';
+  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  return own.exact ? own.text : `${length / NM.mm} mm`;
+};
+
+const ofCloth = (row: ClothRow): CatalogueEntry => ({
+  key: `cloth ${row.id}`,
+  name: row.name,
+  units: row.units,
+  sort: row.sheetLengthNm ? 'sheets' : 'roll',
+  packSize: 1,
+  currency: row.currency,
+  pricePer: row.pricePer,
+  width: written(row.widthNm, row.units),
+  selvageLeft: written(row.selvageLeftNm, row.units),
+  selvageRight: written(row.selvageRightNm, row.units),
+  price: writeAmount(row.priceMinor, row.currency),
+  supplier: row.supplier,
+});
+
+const ofMaterial = (row: MaterialRow, units: Units): CatalogueEntry => ({
+  key: `material ${row.id}`,
+  name: row.name,
+  units,
+  sort: row.countedBy === 'length' ? 'length' : 'pieces',
+  packSize: row.packSize,
+  currency: row.currency,
+  pricePer: row.pricePer,
+  width: '',
+  selvageLeft: '',
+  selvageRight: '',
+  price: writeAmount(row.priceMinor, row.currency),
+  supplier: row.supplier,
+});
+
+/** All that can be received: cloths, other laid materials, notions; by name. */
+export async function catalogue(): Promise<CatalogueEntry[]> {
+  const db = database();
+  const [cloths, materials, { units }] = await Promise.all([
+    db.select().from(schema.cloths).orderBy(asc(schema.cloths.name)),
+    db.select().from(schema.materials).orderBy(asc(schema.materials.name)),
+    workroomRules(),
+  ]);
+  return [...cloths.map(ofCloth), ...materials.map((row) => ofMaterial(row, units))];
+}
+
+/** One entry by its key (`cloth 7`), or null. */
+export async function catalogueEntry(tx: Database | Transaction, key: string): Promise<CatalogueEntry | null> {
+  const [what, id] = key.split(' ');
+  if (what === 'cloth') {
+    const [row] = await tx
+      .select()
+      .from(schema.cloths)
+      .where(eq(schema.cloths.id, Number(id)));
+    return row ? ofCloth(row) : null;
+  }
+  const [row] = await tx
+    .select()
+    .from(schema.materials)
+    .where(eq(schema.materials.id, Number(id)));
+  return row ? ofMaterial(row, (await workroomRules()).units) : null;
+}

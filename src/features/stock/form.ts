@@ -1,0 +1,155 @@
+import { parseAmount, writeAmount } from '@/core/cost';
+import type { Box } from '@/core/lay';
+import { parseLength, type Nm, type Units } from '@/core/length';
+import type { Fault } from '@/core/result';
+
+/** A flaw as it is measured on the cloth: from the squared end, from the left edge, how long and how wide. */
+export interface FlawForm {
+  along: string;
+  across: string;
+  length: string;
+  width: string;
+}
+
+/** What came, as it is typed: bolts of cloth, sheets, or notions. */
+export interface ReceiveForm {
+  /** `cloth 7` or `material 3`: what it is in the catalogue. */
+  what: string;
+  lot: string;
+  width: string;
+  selvageLeft: string;
+  selvageRight: string;
+  length: string;
+  /** How many pieces, packs or sheets; of a length, 1. */
+  count: string;
+  motifAcross: string;
+  motifAlong: string;
+  flaws: FlawForm[];
+  place: string;
+  supplier: string;
+  price: string;
+  notes: string;
+}
+
+/** What the catalogue says of an item, as far as receiving needs it. */
+export interface CatalogueEntry {
+  key: string;
+  name: string;
+  units: Units;
+  sort: 'roll' | 'sheets' | 'length' | 'pieces';
+  /** How many pieces one pack has, where it is sold in packs. */
+  packSize: number;
+  currency: string;
+  pricePer: 'yd' | 'm' | 'sheet' | 'piece' | 'pack';
+  /** What a fresh form starts with. */
+  width: string;
+  selvageLeft: string;
+  selvageRight: string;
+  price: string;
+  supplier: string;
+}
+
+/** An item as the database keeps it. */
+export interface ItemValues {
+  sort: 'bolt' | 'sheets' | 'notion';
+  lot: string;
+  widthNm: Nm | null;
+  selvageLeftNm: Nm;
+  selvageRightNm: Nm;
+  lengthNm: Nm | null;
+  motifAcrossNm: Nm;
+  motifAlongNm: Nm;
+  flaws: Box[];
+  place: string;
+  supplier: string;
+  priceMinor: number;
+  currency: string;
+  pricePer: CatalogueEntry['pricePer'];
+  notes: string;
+}
+
+export const emptyReceipt = (entry: CatalogueEntry): ReceiveForm => ({
+  what: entry.key,
+  lot: '',
+  width: entry.width,
+  selvageLeft: entry.selvageLeft,
+  selvageRight: entry.selvageRight,
+  length: '',
+  count: '1',
+  motifAcross: '',
+  motifAlong: '',
+  flaws: [],
+  place: '',
+  supplier: entry.supplier,
+  price: entry.price,
+  notes: '',
+});
+
+const MOST_COUNT = 1_000_000;
+const MOST_PRICE = 100_000_000;
+/** No bolt is longer than this: 2 km. */
+const LONGEST: Nm = 2_000_000_000_000;
+
+/** Reads a receipt; each fault names its field. The quantity is nanometres of what is counted by its length, else pieces or sheets. */
+export function readReceipt(
+  form: ReceiveForm,
+  entry: CatalogueEntry,
+): { values: ItemValues; quantity: number; faults: Fault[] } {
+  const faults: Fault[] = [];
+  const fault = (field: string, message: string) => faults.push({ code: 'receipt', field, message });
+  const length = (text: string, field: string, isOpen: boolean): Nm => {
+    if (text.trim() === '' && isOpen) return 0;
+    const read = parseLength(text, entry.units === 'in' ? 'in' : 'cm', field);
+    if (read.ok) return read.value;
+    faults.push(...read.faults);
+    return 0;
+  };
+  const isCloth = entry.sort === 'roll' || entry.sort === 'sheets';
+  const widthNm = isCloth ? length(form.width, 'width', false) : null;
+  const selvageLeftNm = isCloth ? length(form.selvageLeft, 'selvageLeft', true) : 0;
+  const selvageRightNm = isCloth ? length(form.selvageRight, 'selvageRight', true) : 0;
+  const hasLength = isCloth || entry.sort === 'length';
+  const lengthNm = hasLength ? length(form.length, 'length', false) : null;
+  const isFine = (field: string) => !faults.some((one) => one.field === field);
+  if (widthNm === 0 && isFine('width')) fault('width', 'A width is more than zero.');
+  else if (widthNm !== null && selvageLeftNm + selvageRightNm >= widthNm && isFine('width'))
+    fault('selvageLeft', 'The selvages leave no width to cut from.');
+  if (lengthNm === 0 && isFine('length')) fault('length', 'A length is more than zero.');
+  else if (lengthNm !== null && lengthNm > LONGEST) fault('length', 'No bolt is longer than 2 km; check the unit.');
+  const isCounted = entry.sort === 'pieces' || entry.sort === 'sheets';
+  const count = /^\d{1,7}$/.test(form.count.trim()) ? Number(form.count) : NaN;
+  if (isCounted && !(count >= 1 && count <= MOST_COUNT))
+    fault('count', `Write a whole number from 1 to ${MOST_COUNT.toLocaleString('en')}.`);
+  const priceMinor = form.price.trim() === '' ? 0 : parseAmount(form.price, entry.currency);
+  if (priceMinor === null || priceMinor > MOST_PRICE)
+    fault('price', `“${form.price}” is not a price in ${entry.currency}; write it like ${writeAmount(2450, entry.currency)}.`); // prettier-ignore
+  if (form.lot.trim().length > 60) fault('lot', 'A lot has at most 60 letters.');
+  const flaws = (isCloth ? form.flaws : []).map((flaw, i): Box => {
+    const [y, x] = [length(flaw.along, `flaws.${i}.along`, false), length(flaw.across, `flaws.${i}.across`, true)];
+    const [long, wide] = [length(flaw.length, `flaws.${i}.length`, false), length(flaw.width, `flaws.${i}.width`, false)]; // prettier-ignore
+    if (widthNm && x + wide > widthNm && isFine(`flaws.${i}.width`)) fault(`flaws.${i}.across`, 'This flaw lies beyond the edge of the cloth.'); // prettier-ignore
+    if (lengthNm && y + long > lengthNm && isFine(`flaws.${i}.length`)) fault(`flaws.${i}.along`, 'This flaw lies beyond the end of the cloth.'); // prettier-ignore
+    return [x, y, x + wide, y + long];
+  });
+  return {
+    faults,
+    quantity: entry.sort === 'pieces' ? count * entry.packSize : entry.sort === 'sheets' ? count : (lengthNm ?? 0),
+    values: {
+      sort: entry.sort === 'roll' ? 'bolt' : entry.sort === 'sheets' ? 'sheets' : 'notion',
+      lot: form.lot.trim(),
+      widthNm,
+      selvageLeftNm,
+      selvageRightNm,
+      lengthNm,
+      motifAcrossNm: isCloth ? length(form.motifAcross, 'motifAcross', true) : 0,
+      motifAlongNm: isCloth ? length(form.motifAlong, 'motifAlong', true) : 0,
+      flaws,
+      place: form.place.trim(),
+      supplier: form.supplier.trim(),
+      priceMinor: priceMinor ?? 0,
+      currency: entry.currency,
+      pricePer: entry.pricePer,
+      notes: form.notes,
+    },
+  };
+}
