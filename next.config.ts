@@ -17,7 +17,7 @@ const config: NextConfig = {
   compress: false,
   turbopack: { root: import.meta.dirname },
   outputFileTracingRoot: import.meta.dirname,
-  serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs'],
+  serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs', 'pdfkit'],
   experimental: { optimizePackageImports: ['@chakra-ui/react'] },
   // What the workroom's page was called before.
   redirects: async () => [{ source: '/house/:path*', destination: '/workroom/:path*', permanent: true }],

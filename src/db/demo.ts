@@ -4,6 +4,7 @@ import { kindById, type CoverKind } from '@/core/covers';
 import { markOf } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import { schema, type Transaction } from '.';
+import { insertShelf } from './demo-shelf';
 
 // The demo workroom: it fits out a canal-boat hire yard, a small puppet theatre, a tram museum and their neighbours.
 // Everything here is made up.
@@ -420,9 +421,10 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
         priceMinor, currency: 'GBP', pricePer: units === 'in' ? ('yd' as const) : ('m' as const), sellingStepNm: read(step, units), notes, fibre, weight, give,
       })), // prettier-ignore
     )
-    .returning({ id: schema.cloths.id, name: schema.cloths.name });
+    .returning();
   const clothId = (name: string) => cloths.find((cloth) => cloth.name === name)!.id;
-  await tx.insert(schema.people).values(DEMO_PEOPLE);
+  const people = await tx.insert(schema.people).values(DEMO_PEOPLE).returning({ id: schema.people.id });
+  await insertShelf(tx, today, cloths, people.map(({ id }) => id)); // prettier-ignore
   const batches = await tx
     .insert(schema.batches)
     .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 3 })))

@@ -3,6 +3,7 @@
 import { Button, Flex, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 
 /** Above what is to be printed, and not on the paper: the way back, the button, and how it comes out. */
 export function PrintBar({
@@ -28,3 +29,10 @@ export function PrintBar({
     </Flex>
   );
 }
+
+/** Prints the page as it stands. */
+export const PrintButton = ({ children }: { children: ReactNode }) => (
+  <Button variant="outline" onClick={() => window.print()}>
+    <Printer size={18} /> {children}
+  </Button>
+);

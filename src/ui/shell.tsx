@@ -11,6 +11,7 @@ import { PersonSign } from './person-sign';
 const ROOMS = [
   { href: '/orders', label: 'Orders' },
   { href: '/cloth', label: 'Cloth' },
+  { href: '/stock', label: 'Shelf' },
   { href: '/batches', label: 'Batches' },
   { href: '/workroom', label: 'Workroom' },
 ];

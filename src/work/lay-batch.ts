@@ -6,7 +6,8 @@ import { schema, type Database } from '@/db';
 import { byGain, firstLook, gainOf, LEAST_SECONDS, shareTime } from './lay-time';
 import { fail, take, watchRun, type Progress } from './lease';
 import { lengthsOnceEver } from './lengths-alone';
-import { LayFailure, loadBatch, type Loaded } from './load-batch';
+import { loadBatch, type Loaded } from './load-batch';
+import { LayFailure } from './load-cut-lists';
 import { Cancel, layOnAllCores, SearchEnded } from './pool';
 import { saveLays, type LaidCloth } from './save-lays';
 

@@ -1,9 +1,11 @@
+import { addDays } from 'date-fns';
 import { eq, sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { parseArgs } from 'node:util';
 import { connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
+import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
 import { layAtOnce } from './lay-batch';
 import { closePool } from './pool';
 
@@ -31,21 +33,23 @@ async function main() {
 /** Empties the database and loads the demo in one transaction, then makes the lays of its batches. */
 async function loadDemo(db: Database) {
   console.log('Loading the demo workroom …');
+  const today = new Date();
   const ids = await db.transaction(async (tx) => {
     await emptyTables(tx);
     await tx.insert(schema.settings).values({ key: 'workroom', value: { demo: true } });
-    return insertDemo(tx, new Date());
+    return insertDemo(tx, today);
   });
   for (const [i, { end }] of DEMO_BATCHES.entries()) {
     if (end === 'draft') continue;
     const batchId = ids[i]!;
     await layAtOnce(db, batchId, 15);
-    if (end !== 'laid')
-      await db
-        .update(schema.batches)
-        .set({ status: end, approvedAt: new Date() })
-        .where(eq(schema.batches.id, batchId));
+    if (end === 'laid') continue;
+    await db.transaction(async (tx) => {
+      await approveDemo(tx, batchId, 1, addDays(today, end === 'cut' ? -6 : -1));
+      if (end === 'cut') await cutDemo(tx, batchId, 2, addDays(today, -5));
+    });
   }
+  await quoteDemo(db, today, 1);
 }
 
 await main();

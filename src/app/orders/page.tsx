@@ -2,7 +2,6 @@ import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { OrderSearch } from '@/features/orders/components/order-search';
 import { OrdersTable } from '@/features/orders/components/orders-table';
 import {
   countText,
@@ -15,6 +14,7 @@ import {
 import { listOrders } from '@/features/orders/queries';
 import { queryText } from '@/features/commands/texts';
 import { EmptyState, PageHead } from '@/ui/page';
+import { SearchBar } from '@/ui/search-bar';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Orders' };
@@ -59,10 +59,14 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
         </EmptyState>
       ) : (
         <>
-          <OrderSearch
+          <SearchBar
+            label="Search orders"
+            placeholder="Number, customer or cover"
             search={q}
+            name="status"
             only={only ?? ''}
-            states={ORDER_STATUSES.map((id) => ({ id, label: `${STATUS_LABELS[id]} ${countText(found.counts, id)}` }))}
+            group="Where orders are"
+            choices={ORDER_STATUSES.map((id) => ({ id, label: `${STATUS_LABELS[id]} ${countText(found.counts, id)}` }))}
           />
           {found.orders.length > 0 ? (
             <OrdersTable

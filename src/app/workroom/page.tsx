@@ -8,7 +8,8 @@ import { listPeople } from '@/features/people/queries';
 import { BackupPanel } from '@/features/workroom/components/backup-panel';
 import { WorkroomRulesForm } from '@/features/workroom/components/workroom-rules';
 import { OwnKinds } from '@/features/workroom/components/own-kinds';
-import { workroomRules, lastBackup, listOwnKinds } from '@/features/workroom/queries';
+import { ReckoningPanel } from '@/features/workroom/components/reckoning-panel';
+import { workroomRules, kindNames, lastBackup, listOwnKinds, reckoningForm } from '@/features/workroom/queries';
 import { newestBackup } from '@/work/backup';
 import { PageHead } from '@/ui/page';
 
@@ -19,12 +20,14 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last] = await Promise.all([
+  const [people, here, rules, kinds, last, reckoning, names] = await Promise.all([
     listPeople(),
     personAtDevice(),
     workroomRules(),
     listOwnKinds(),
     lastBackup(),
+    reckoningForm(),
+    kindNames(),
   ]);
   return (
     <>
@@ -39,6 +42,7 @@ export default async function WorkroomPage() {
       <Stack gap="5">
         <PeoplePanel people={people} here={here} />
         <WorkroomRulesForm initial={rules} />
+        <ReckoningPanel initial={reckoning} kinds={names} />
         <OwnKinds kinds={kinds} />
         <BackupPanel
           last={last && { at: format(last.at, "EEEE d MMMM yyyy 'at' HH:mm"), size: sizeText(last.bytes) }}

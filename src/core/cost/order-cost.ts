@@ -42,6 +42,8 @@ export interface CostLine {
 
 export interface CostSheet {
   currency: string;
+  /** What is made. */
+  made: { name: string; qty: number }[];
   lines: CostLine[];
   /** Before tax, and with it: the sums of the lines, to the minor unit. */
   net: number;
@@ -90,6 +92,7 @@ export function costSheet({ materials, labour, unpriced }: OrderTakes, costing: 
     .map(({ what, currency: theirs }) => `${what}: priced in ${theirs}`);
   return {
     currency,
+    made: labour.map(({ name, qty }) => ({ name, qty })),
     lines,
     net,
     total: sumOf(),

@@ -8,3 +8,4 @@ export * from './material';
 export * from './item-states';
 export * from './lay-outcome';
 export * from './cut-bookings';
+export * from './notion-needs';

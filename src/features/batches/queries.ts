@@ -7,6 +7,7 @@ import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { loadKindBook } from '@/db/kinds';
 import type { BatchRow, ClothRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
+import type { LayStock } from '@/core/stock';
 import type { ClothLook } from '@/ui/cloth-pattern';
 
 const { batches, cloths, customers, lays, lineCloths, orderLines, orders } = schema;
@@ -267,6 +268,10 @@ export interface LaySummary {
   /** What lies nowhere: how many copies, and the first of them with the reason. */
   unplaced: number;
   whyUnplaced: string;
+  /** What it takes of the shelf, and what that lacks. */
+  stock: LayStock;
+  shortNm: Nm;
+  cutAt: string | null;
 }
 
 /** A batch with its lines, cloths and lays, or null. */
@@ -295,6 +300,9 @@ export async function getBatch(id: number) {
         handCostMinor: lays.handCostMinor,
         currency: lays.currency,
         wastePart: lays.wastePart,
+        stock: lays.stock,
+        shortNm: lays.shortNm,
+        cutAt: lays.cutAt,
         unplaced: sql<number>`jsonb_array_length(${lays.plan}->'unplaced')`,
         first: sql<{ piece?: string; strip?: string; why: string } | null>`${lays.plan}->'unplaced'->0`,
       })
@@ -307,8 +315,9 @@ export async function getBatch(id: number) {
     lines,
     cloths: onCloths,
     total,
-    lays: laid.map(({ cloth, first, ...lay }): LaySummary => ({
+    lays: laid.map(({ cloth, first, cutAt, ...lay }): LaySummary => ({
       ...lay,
+      cutAt: cutAt?.toISOString() ?? null,
       clothName: (cloth as ClothRow).name,
       look: lookOf(cloth as ClothRow),
       whyUnplaced: first ? `${first.piece ?? first.strip}: ${first.why}` : '',

@@ -3,6 +3,7 @@ import 'server-only';
 import { and, eq, isNotNull, ne, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema } from '@/db';
+import { keepPrice } from '@/db/prices';
 import { done, failed, gone, staleAnswer, type Answer, type Saved } from '@/features/commands/answer';
 import { lockBatches } from '@/features/batches/lock';
 import { reopenBatches } from '@/features/batches/reopen';
@@ -12,7 +13,18 @@ import { readClothForm, type ClothValues } from './form';
 import { readClothShape } from './rules';
 
 /** Cosmetic columns: changing them keeps lays valid. */
-const LOOKS = new Set(['name', 'pattern', 'groundColour', 'figureColour', 'notes']);
+const LOOKS = new Set([
+  'name',
+  'pattern',
+  'groundColour',
+  'figureColour',
+  'notes',
+  'supplier',
+  'firmness',
+  'life',
+  'thicknessNm',
+  'usualFor',
+]);
 
 const isOfCloth = byRules(editedRecord('cloth'));
 
@@ -37,6 +49,7 @@ export const saveCloth: Command<{ values: ClothValues; edited: Edited | null }, 
         .returning({ id: schema.cloths.id, version: schema.cloths.version });
       if (!row) return duplicate(values.name);
       made('cloth', row.id);
+      await keepPrice(tx, { clothId: row.id }, values, now);
       return done({ ...row, reopened: [] });
     }
     const planned = tx
@@ -60,6 +73,7 @@ export const saveCloth: Command<{ values: ClothValues; edited: Edited | null }, 
       .where(and(sql`lower(${schema.cloths.name}) = lower(${values.name})`, ne(schema.cloths.id, edited.id)));
     if (namesake) return duplicate(values.name);
     await changes('cloth', edited.id);
+    await keepPrice(tx, { clothId: edited.id }, values, now);
     const reopened = await reopenBatches(tx, isOther ? ids : [], `${values.name} has changed`);
     const [saved] = await tx
       .update(schema.cloths)

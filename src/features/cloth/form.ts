@@ -2,6 +2,7 @@ import { FIBRES, GIVES, WEIGHTS, type Fibre, type Give, type Turns, type Weight 
 import { parseAmount, writeAmount } from '@/core/cost';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
+import { CLOTH_SORTS, type ClothSort } from '@/core/stock';
 import type { ClothLook } from '@/ui/cloth-pattern';
 
 /** A cloth as it is typed: lengths and money stay texts. */
@@ -29,7 +30,21 @@ export interface ClothForm {
   currency: string;
   pricePer: 'yd' | 'm' | 'sheet';
   sellingStep: string;
+  supplier: string;
   notes: string;
+  /** Cloth that is seen, or one of the materials that nobody sees. */
+  sort: ClothSort;
+  /** How long one sheet of foam or board is; empty: it comes off a roll. */
+  sheetLength: string;
+  thickness: string;
+  firmness: string;
+  life: string;
+  /** Whether it is washed before cutting, and how many per cent it loses then. */
+  isWashed: boolean;
+  shrinkAcross: string;
+  shrinkAlong: string;
+  /** Whether it is the workroom's usual material of its sort. */
+  isUsual: boolean;
 }
 
 export const EMPTY_CLOTH: ClothForm = {
@@ -54,13 +69,30 @@ export const EMPTY_CLOTH: ClothForm = {
   currency: 'GBP',
   pricePer: 'yd',
   sellingStep: '1/4 yd',
+  supplier: '',
   notes: '',
+  sort: 'cloth',
+  sheetLength: '',
+  thickness: '',
+  firmness: '',
+  life: '',
+  isWashed: false,
+  shrinkAcross: '',
+  shrinkAlong: '',
+  isUsual: false,
 };
 
 export const TURN_LABELS: Record<Turns, string> = {
   any: 'any way',
   half: 'up or down',
   none: 'one way only',
+};
+
+export const SORT_LABELS: Record<ClothSort, string> = {
+  ...(Object.fromEntries(CLOTH_SORTS.map((sort) => [sort, sort])) as Record<ClothSort, string>),
+  cloth: 'cloth, lining',
+  batting: 'wadding',
+  strap: 'webbing for straps',
 };
 
 export const PATTERN_LABELS: Record<ClothLook['pattern'], string> = {
@@ -85,6 +117,9 @@ export const GIVE_LABELS: Record<Give, string> = Object.fromEntries(
   GIVES.map((one) => [one, { none: 'not at all', little: 'a little, as wovens do', stretch: 'stretches' }[one]]),
 ) as Record<Give, string>;
 
+/** The fields of the form that are typed. */
+export type TextOfCloth = { [K in keyof ClothForm]: ClothForm[K] extends boolean ? never : K }[keyof ClothForm];
+
 /** The cloth's columns as the database keeps them. */
 export interface ClothValues {
   name: string;
@@ -108,17 +143,29 @@ export interface ClothValues {
   currency: string;
   pricePer: 'yd' | 'm' | 'sheet';
   sellingStepNm: Nm;
+  supplier: string;
   notes: string;
+  sort: ClothSort;
+  sheetLengthNm: Nm | null;
+  thicknessNm: Nm | null;
+  firmness: string;
+  life: string;
+  isWashed: boolean;
+  shrinkAcrossPart: number;
+  shrinkAlongPart: number;
+  usualFor: string[];
 }
 
 const MOST_PRICE = 100_000_000;
+/** No cloth loses half of itself in the wash. */
+const MOST_SHRINKAGE = 50;
 const EXAMPLE_PRICE = 2450;
 
 /** Reads a typed cloth; each fault names its field. An empty selvage or repeat is none. */
 export function readClothForm(form: ClothForm): { values: ClothValues; faults: Fault[] } {
   const faults: Fault[] = [];
   const fault = (field: string, message: string, code = 'refused') => faults.push({ code, field, message });
-  const length = (field: keyof ClothForm, isOpen: boolean): Nm => {
+  const length = (field: TextOfCloth, isOpen: boolean): Nm => {
     const text = form[field].trim();
     if (text === '' && isOpen) return 0;
     const read = parseLength(text, form.units === 'in' ? 'in' : 'cm', field);
@@ -133,7 +180,22 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
   const repeatAlongNm = length('repeatAlong', true);
   const motifAcrossNm = length('motifAcross', true);
   const motifAlongNm = length('motifAlong', true);
-  const sellingStepNm = length('sellingStep', false);
+  const isMaterialSort = form.sort !== 'cloth';
+  const sheetLengthNm = isMaterialSort && form.sheetLength.trim() !== '' ? length('sheetLength', false) : null;
+  const thicknessNm = isMaterialSort && form.thickness.trim() !== '' ? length('thickness', false) : null;
+  // A sheet is sold as a whole.
+  const sellingStepNm = sheetLengthNm ?? length('sellingStep', false);
+  const shrink = (field: 'shrinkAcross' | 'shrinkAlong'): number => {
+    const text = form[field].trim().replace(/%$/, '').trim().replace(',', '.');
+    if (text === '') return 0;
+    const value = /^\d{1,2}(\.\d{1,3})?$/.test(text) ? Number(text) : NaN;
+    if (value < MOST_SHRINKAGE) return value / 100;
+    fault(field, `“${form[field]}” is not a shrinkage; write per cent under ${MOST_SHRINKAGE}, like 4.`);
+    return 0;
+  };
+  if (sheetLengthNm === null && form.pricePer === 'sheet')
+    fault('pricePer', 'A price for a sheet needs the length of one.');
+  if (sheetLengthNm !== null && form.pricePer !== 'sheet') fault('pricePer', 'Sheets are priced by the sheet.');
   const isFine = (field: string) => !faults.some((one) => one.field === field);
   if (isFine('width') && widthNm === 0) fault('width', 'A cloth’s width is more than zero.');
   else if (selvageLeftNm + selvageRightNm >= widthNm && isFine('width'))
@@ -187,7 +249,17 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
       currency: form.currency,
       pricePer: form.pricePer,
       sellingStepNm,
+      supplier: form.supplier.trim(),
       notes: form.notes,
+      sort: form.sort,
+      sheetLengthNm,
+      thicknessNm,
+      firmness: isMaterialSort ? form.firmness.trim() : '',
+      life: isMaterialSort ? form.life.trim() : '',
+      isWashed: form.isWashed,
+      shrinkAcrossPart: shrink('shrinkAcross'),
+      shrinkAlongPart: shrink('shrinkAlong'),
+      usualFor: isMaterialSort && form.isUsual ? [form.sort] : [],
     },
   };
 }

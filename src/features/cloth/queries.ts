@@ -43,9 +43,21 @@ function toForm(row: ClothRow): ClothForm {
     currency: row.currency,
     pricePer: row.pricePer,
     sellingStep: stepText(row.sellingStepNm, row.units),
+    supplier: row.supplier,
     notes: row.notes,
+    sort: row.sort,
+    sheetLength: text(row.sheetLengthNm ?? 0),
+    thickness: text(row.thicknessNm ?? 0),
+    firmness: row.firmness,
+    life: row.life,
+    isWashed: row.isWashed,
+    shrinkAcross: percent(row.shrinkAcrossPart),
+    shrinkAlong: percent(row.shrinkAlongPart),
+    isUsual: row.usualFor.length > 0,
   };
 }
+
+const percent = (part: number): string => (part === 0 ? '' : String(Number((100 * part).toFixed(3))));
 
 const stepText = (length: Nm, units: Units): string => {
   const yards = printNumber(length, { unit: 'yd', denominator: 8 });

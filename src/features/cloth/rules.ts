@@ -2,6 +2,7 @@ import Joi from 'joi';
 import type { Fault } from '@/core/result';
 import { keepableText } from '@/features/commands/keepable-text';
 import { FIBRES, GIVES, WEIGHTS } from '@/core/cloth';
+import { CLOTH_SORTS } from '@/core/stock';
 import { PATTERN_LABELS, TURN_LABELS, type ClothForm } from './form';
 
 const text = (most: number) => keepableText().allow('').max(most).required();
@@ -36,8 +37,20 @@ const cloth = Joi.object<ClothForm>({
   figureColour: text(7),
   price: text(20),
   currency: text(3),
-  pricePer: Joi.string().valid('yd', 'm').required(),
+  pricePer: Joi.string().valid('yd', 'm', 'sheet').required(),
   sellingStep: text(60),
+  supplier: text(120),
+  sort: Joi.string()
+    .valid(...CLOTH_SORTS)
+    .required(),
+  sheetLength: text(60),
+  thickness: text(60),
+  firmness: text(120),
+  life: text(120),
+  isWashed: Joi.boolean().strict().required(),
+  shrinkAcross: text(10),
+  shrinkAlong: text(10),
+  isUsual: Joi.boolean().strict().required(),
   notes: text(4000).messages({ 'string.max': 'Notes have at most 4,000 letters.' }),
 });
 

@@ -32,6 +32,23 @@ export interface LayViewOrder {
   handMinor: number;
 }
 
+/** One length of cloth with what lies on it; millimetres from its left edge and its squared end. */
+export interface LayViewLength {
+  /** As the lay names it: B12, R7, `roll` where none is on the shelf, `to buy` for what the shelf lacks. */
+  code: string;
+  widthMm: number;
+  selvageMm: [number, number];
+  /** How much of it is drawn: what is bought, or what is there. */
+  shownMm: number;
+  usedNm: Nm;
+  /** The shortest that the whole lay may be, where it lies on one length. */
+  boundNm: Nm | null;
+  motifMm: [number, number];
+  flaws: [number, number, number, number][];
+  outline: [number, number][] | null;
+  items: LayViewItem[];
+}
+
 /** A lay with everything that the table shows of it. */
 export interface LayView {
   id: number;
@@ -40,8 +57,6 @@ export interface LayView {
   clothName: string;
   units: Units;
   look: ClothLook;
-  widthMm: number;
-  selvageMm: [number, number];
   usedNm: Nm;
   boundNm: Nm;
   boughtNm: Nm;
@@ -50,7 +65,14 @@ export interface LayView {
   handCostMinor: number;
   currency: string;
   wastePart: number;
-  items: LayViewItem[];
+  /** The lengths that it uses, in the order in which they are cut. */
+  lengths: LayViewLength[];
   unplaced: { name: string; why: string }[];
   orders: LayViewOrder[];
 }
+
+/** All that lies on a lay, whichever length it lies on. */
+export const itemsOf = ({ lengths }: Pick<LayView, 'lengths'>): LayViewItem[] => lengths.flatMap(({ items }) => items);
+
+/** What a length is called on the screen and on paper. */
+export const lengthName = (code: string): string => (code === 'roll' ? 'the roll' : code === 'to buy' ? 'cloth to buy' : code); // prettier-ignore

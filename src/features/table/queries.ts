@@ -2,11 +2,12 @@ import 'server-only';
 import { lookOf } from '@/features/cloth/look';
 import { and, eq, inArray } from 'drizzle-orm';
 import type { JobPart } from '@/core/cutlist';
-import { NM } from '@/core/length';
+import { NM, type Nm } from '@/core/length';
 import { drawPlan, readMarker, type Marker } from '@/core/marker';
+import { TO_BUY } from '@/core/stock';
 import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
-import type { LayView, LayViewItem } from './lay-view';
+import type { LayView, LayViewItem, LayViewLength } from './lay-view';
 
 /** The lay of a cloth as the table draws it, or null when the batch has none: its address stays when it is made again. */
 export async function getLay(batchId: number, clothId: number): Promise<LayView | null> {
@@ -50,8 +51,6 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
       clothName: cloth.name,
       units: row.units,
       look: lookOf(cloth),
-      widthMm: cloth.widthNm / NM.mm,
-      selvageMm: [cloth.selvageLeftNm / NM.mm, cloth.selvageRightNm / NM.mm],
       usedNm: row.usedNm,
       boundNm: row.boundNm,
       boughtNm: row.boughtNm,
@@ -60,7 +59,7 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
       handCostMinor: row.handCostMinor,
       currency: row.currency,
       wastePart: row.wastePart,
-      items: itemsOf(marker),
+      lengths: lengthsOf(marker, row.boughtNm),
       unplaced: marker.plan.unplaced.map((one) => ({
         name: `${'piece' in one ? one.piece : one.strip} no. ${one.copy}`,
         why: one.why,
@@ -99,23 +98,43 @@ function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): n
   return area > 0 ? (area - share.areaMm2) / area : 0;
 }
 
-/** What is drawn of a lay: every piece and strip cut where it lies. */
-function itemsOf({ job, plan, parts }: Marker): LayViewItem[] {
+/** What is drawn of a lay: each length of cloth, with every piece and strip cut where it lies. */
+function lengthsOf({ job, plan, parts, cloth }: Marker, boughtNm: Nm): LayViewLength[] {
   const partOf = new Map(parts.map((part) => [part.id, part]));
-  return drawPlan(job, plan).flatMap(({ items }) =>
-    items.map(({ id, copy, turn, isStrip, cutLength, ring }, i): LayViewItem => {
-      const part = partOf.get(id)!;
-      return {
-        ...labelOf(part),
-        key: isStrip ? `${id} ${copy} ${i}` : `${id} ${copy}`,
-        copy,
-        turn,
-        ring: ring.map(([x, y]) => [x / NM.mm, y / NM.mm]),
-        sizeNm: cutLength === null ? part.size : [part.size[0], cutLength],
-      };
-    }),
-  );
+  const drawings = drawPlan(job, plan).filter(({ items }) => items.length > 0);
+  const mm = (length: Nm) => length / NM.mm;
+  return drawings.map(({ stock, used, items }): LayViewLength => {
+    const isOnly = drawings.length === 1;
+    const isCloth = stock.id === 'roll' || stock.id === TO_BUY;
+    const width = isCloth ? cloth.width : stock.right + stock.left;
+    const shown = isOnly && stock.id === 'roll' ? boughtNm : stock.length === Infinity ? used : Math.min(stock.length, used + ROOM_BEHIND); // prettier-ignore
+    return {
+      code: stock.id,
+      widthMm: mm(width),
+      selvageMm: [mm(stock.left), mm(width - stock.right)],
+      shownMm: mm(Math.max(shown, used)),
+      usedNm: used,
+      boundNm: isOnly ? plan.bound : null,
+      motifMm: [mm(stock.motif[0]), mm(stock.motif[1])],
+      flaws: stock.flaws.map((box) => box.map(mm) as LayViewLength['flaws'][number]),
+      outline: stock.outline?.map(([x, y]): [number, number] => [mm(x), mm(y)]) ?? null,
+      items: items.map(({ id, copy, turn, isStrip, cutLength, ring }, i): LayViewItem => {
+        const part = partOf.get(id)!;
+        return {
+          ...labelOf(part),
+          key: isStrip ? `${id} ${copy} ${stock.id} ${i}` : `${id} ${copy}`,
+          copy,
+          turn,
+          ring: ring.map(([x, y]) => [mm(x), mm(y)]),
+          sizeNm: cutLength === null ? part.size : [part.size[0], cutLength],
+        };
+      }),
+    };
+  });
 }
+
+/** So much of a bolt (nm) is drawn behind the last piece. */
+const ROOM_BEHIND: Nm = 100_000_000;
 
 const labelOf = ({ orderNo, line, name, sum, size, isStrip }: JobPart) => ({
   orderNo: Number(orderNo),

@@ -2,7 +2,7 @@ import 'server-only';
 import { eq, sql } from 'drizzle-orm';
 import type { CoverKind } from '@/core/covers';
 import { database, schema } from '@/db';
-import { ownKindId, ownKinds } from '@/db/kinds';
+import { loadKindBook, ownKindId, ownKinds } from '@/db/kinds';
 import { USUAL_RULES, type WorkroomRules } from './form';
 import { USUAL_RECKONING, type ReckoningForm } from './reckoning';
 
@@ -34,6 +34,12 @@ export async function reckoningForm(
 
 /** What a form needs to know of kinds: all versions of the workroom's own, and those that are no longer offered. */
 export const kindsForForms = () => ownKinds(database());
+
+/** The kinds that are offered, by name. */
+export async function kindNames(): Promise<{ id: string; name: string }[]> {
+  const book = await loadKindBook(database());
+  return book.current.map(({ id, name }) => ({ id, name }));
+}
 
 export interface OwnKindRow {
   id: number;

@@ -16,7 +16,7 @@ import { toaster } from '@/ui/toaster';
 import { longLength, overBound, percent } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { markCut } from '@/features/cutting/actions';
-import { approveBatch, deleteBatch, makeLays, removeLine, stopLays } from '../actions';
+import { approveBatch, deleteBatch, makeLays, removeLine, stopLays, withdrawApproval } from '../actions';
 import type { BatchView, LaySummary } from '../queries';
 import { BatchStatus } from './batch-status';
 import { LineList } from './line-list';
@@ -73,6 +73,11 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
         {batch.status === 'laid' && (
           <Button onClick={() => act(() => send(approveBatch, batch.id, batch.version))} loading={isBusy}>
             Approve the lays
+          </Button>
+        )}
+        {batch.status === 'approved' && lays.every(({ cutAt }) => cutAt === null) && (
+          <Button variant="outline" onClick={() => act(() => send(withdrawApproval, batch.id))} disabled={isBusy}>
+            Plan again
           </Button>
         )}
         {batch.status === 'approved' && (
@@ -136,7 +141,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
         {lays.length > 0 && !isRunning && (
           <Grid templateColumns="repeat(auto-fill, minmax(560px, 1fr))" gap="5">
             {lays.map((lay) => (
-              <LayCard key={lay.id} lay={lay} batchId={batch.id} />
+              <LayCard key={lay.id} lay={lay} batchId={batch.id} status={batch.status} />
             ))}
           </Grid>
         )}
@@ -289,58 +294,73 @@ function BestLay({ best }: { best: BestSoFar }) {
   );
 }
 
-function LayCard({ lay, batchId }: { lay: LaySummary; batchId: number }) {
-  const { units, currency } = lay;
+function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; status: BatchView['batch']['status'] }) {
+  const { units, currency, stock, shortNm } = lay;
   const savedNm = lay.handNm - lay.usedNm;
+  const items = stock.uses.filter(({ itemId }) => itemId !== null);
   return (
-    <Box
-      asChild
-      bg="bg.panel"
-      borderWidth="1px"
-      borderColor="border"
-      borderRadius="sm"
-      _hover={{ borderColor: 'bottle.solid' }}
-    >
-      <Link href={`/batches/${batchId}/table/${lay.clothId}`}>
-        <Flex gap="4" p="4" align="center" borderBottomWidth="1px" borderColor="border.muted">
-          <ClothSwatch id={`lay-${lay.id}`} look={lay.look} size={52} />
-          <Box flex="1">
-            <Text fontFamily="heading" fontWeight="700" fontSize="xl">
-              {lay.clothName}
-            </Text>
-            {lay.unplaced > 0 && (
-              <Text color="fg.error" fontWeight="700">
-                {lay.unplaced} {lay.unplaced === 1 ? 'piece fits' : 'pieces fit'} nowhere
-                <Text as="span" display="block" fontWeight="400">
-                  {lay.whyUnplaced}
-                </Text>
+    <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
+      <Box asChild display="block" _hover={{ bg: 'bg.subtle' }}>
+        <Link href={`/batches/${batchId}/table/${lay.clothId}`}>
+          <Flex gap="4" p="4" align="center" borderBottomWidth="1px" borderColor="border.muted">
+            <ClothSwatch id={`lay-${lay.id}`} look={lay.look} size={52} />
+            <Box flex="1">
+              <Text fontFamily="heading" fontWeight="700" fontSize="xl">
+                {lay.clothName}
               </Text>
-            )}
-          </Box>
-          <Text fontWeight="700" color="bottle.fg" textDecoration="underline" textUnderlineOffset="4px">
-            To the table
-          </Text>
-        </Flex>
-        <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
-          <Figure label="Used" note={overBound(lay.usedNm, lay.boundNm)}>
-            <Fractions>{longLength(lay.usedNm, units)}</Fractions>
-          </Figure>
-          <Figure label="To buy" note={printMoney(lay.costMinor, currency)}>
-            <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
-          </Figure>
-          <Figure label="Waste">{percent(lay.wastePart)}</Figure>
-          <Figure
-            label="Saved over hand"
-            note={
-              lay.handCostMinor > lay.costMinor
-                ? printMoney(lay.handCostMinor - lay.costMinor, currency)
-                : 'no cost saved'
-            }
-          >
-            <Fractions>{savedNm > 0 ? longLength(savedNm, units) : 'none'}</Fractions>
-          </Figure>
-        </Grid>
-      </Link>
+              {lay.unplaced > 0 && (
+                <Text color="fg.error" fontWeight="700">
+                  {lay.unplaced} {lay.unplaced === 1 ? 'piece fits' : 'pieces fit'} nowhere
+                  <Text as="span" display="block" fontWeight="400">
+                    {lay.whyUnplaced}
+                  </Text>
+                </Text>
+              )}
+            </Box>
+            <Text fontWeight="700" color="bottle.fg" textDecoration="underline" textUnderlineOffset="4px">
+              To the table
+            </Text>
+          </Flex>
+          <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
+            <Figure label="Used" note={overBound(lay.usedNm, lay.boundNm)}>
+              <Fractions>{longLength(lay.usedNm, units)}</Fractions>
+            </Figure>
+            <Figure label={items.length > 0 ? 'Cloth taken' : 'To buy'} note={printMoney(lay.costMinor, currency)}>
+              <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
+            </Figure>
+            <Figure label="Waste">{percent(lay.wastePart)}</Figure>
+            <Figure
+              label="Saved over hand"
+              note={
+                lay.handCostMinor > lay.costMinor
+                  ? printMoney(lay.handCostMinor - lay.costMinor, currency)
+                  : 'no cost saved'
+              }
+            >
+              <Fractions>{savedNm > 0 ? longLength(savedNm, units) : 'none'}</Fractions>
+            </Figure>
+          </Grid>
+        </Link>
+      </Box>
+      <Flex px="4" py="2" gap="4" align="center" borderTopWidth="1px" borderColor="border.muted" minH="12">
+        <Text flex="1" fontSize="sm" color={shortNm > 0 && items.length > 0 ? 'fg.error' : 'fg.muted'}>
+          {items.length === 0
+            ? 'None of it is on the shelf: all of it is to buy.'
+            : shortNm > 0
+              ? `Takes ${codesOf(items)}, and needs ${longLength(shortNm, units)} more than the shelf has: receive some, let lots mix, or lay fewer lines.`
+              : `Takes ${codesOf(items)}.`}
+        </Text>
+        <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
+          Shelf
+        </Link>
+        {(status === 'approved' || lay.cutAt) && (
+          <Link href={`/batches/${batchId}/cut/${lay.clothId}`} className="text-button bold">
+            {lay.cutAt ? 'How it was cut' : 'Cut and close'}
+          </Link>
+        )}
+      </Flex>
     </Box>
   );
 }
+
+const codesOf = (items: readonly { code: string }[]) => items.map(({ code }) => code).join(', ');

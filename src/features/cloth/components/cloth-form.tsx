@@ -20,9 +20,11 @@ import {
   GIVE_LABELS,
   PATTERN_LABELS,
   readClothForm,
+  SORT_LABELS,
   TURN_LABELS,
   WEIGHT_LABELS,
   type ClothForm,
+  type TextOfCloth,
 } from '../form';
 
 export function ClothFormView({
@@ -58,7 +60,9 @@ export function ClothFormView({
       | 'repeatAlong'
       | 'motifAcross'
       | 'motifAlong'
-      | 'sellingStep',
+      | 'sellingStep'
+      | 'sheetLength'
+      | 'thickness',
     label: string,
     hint: string,
   ) => <FormLength control={control} name={name} label={label} hint={hint} units={form.units} error={errorAt(name)} />;
@@ -123,9 +127,12 @@ export function ClothFormView({
         <Grid templateColumns={{ base: '1fr', lg: '1fr 360px' }} gap="5" alignItems="start">
           <Stack gap="5">
             <Panel title="What it is">
-              <Grid templateColumns="2fr 1fr 1fr" gap="4">
+              <Grid templateColumns="2fr 1fr 1fr 1fr" gap="4">
                 <Labelled label="Name" error={errorAt('name')}>
                   <Input {...register('name')} autoComplete="off" />
+                </Labelled>
+                <Labelled label="It is">
+                  <Select control={control} name="sort" choices={SORT_LABELS} />
                 </Labelled>
                 <Labelled label="Measured in">
                   <Select control={control} name="units" choices={{ in: 'inches', mm: 'centimetres' }} />
@@ -145,6 +152,25 @@ export function ClothFormView({
                 {length('selvageRight', 'Right selvage', 'to trim')}
               </Grid>
             </Panel>
+            {form.sort !== 'cloth' && (
+              <Panel title="As a material">
+                <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+                  {length('sheetLength', 'Length of a sheet', 'empty: off a roll')}
+                  {length('thickness', 'Thickness', 'empty: thin')}
+                  <Labelled label="Firmness" error={errorAt('firmness')} hint="in words">
+                    <Input {...register('firmness')} autoComplete="off" />
+                  </Labelled>
+                  <Labelled label="Life" error={errorAt('life')} hint="how long it lasts">
+                    <Input {...register('life')} autoComplete="off" />
+                  </Labelled>
+                  <Tick
+                    control={control}
+                    name="isUsual"
+                    label={`Our usual ${SORT_LABELS[form.sort]}: orders take it unless they say otherwise`}
+                  />
+                </Grid>
+              </Panel>
+            )}
             <Panel title="Pattern">
               <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
                 {length('repeatAcross', 'Repeat across', 'empty: none')}
@@ -183,6 +209,30 @@ export function ClothFormView({
                 </Labelled>
               </Grid>
             </Panel>
+            <Panel title="Before it is cut">
+              <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4" alignItems="start">
+                <Tick control={control} name="isWashed" label="It is washed and dried first" />
+                <Labelled label="Lost along" error={errorAt('shrinkAlong')} hint="per cent; woven cottons 3 to 5">
+                  <Input
+                    {...register('shrinkAlong')}
+                    inputMode="decimal"
+                    fontSize="lg"
+                    fontWeight="600"
+                    autoComplete="off"
+                  />
+                </Labelled>
+                <Labelled label="Lost across" error={errorAt('shrinkAcross')} hint="per cent, usually less">
+                  <Input
+                    {...register('shrinkAcross')}
+                    inputMode="decimal"
+                    fontSize="lg"
+                    fontWeight="600"
+                    autoComplete="off"
+                  />
+                </Labelled>
+                <WashSum form={form} values={live.values} />
+              </Grid>
+            </Panel>
             <Panel title="Buying">
               <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
                 <Labelled label="Price" error={errorAt('price')}>
@@ -202,10 +252,17 @@ export function ClothFormView({
                     choices={{ GBP: 'GBP', EUR: 'EUR', USD: 'USD', CAD: 'CAD', AUD: 'AUD', JPY: 'JPY' }}
                   />
                 </Labelled>
-                <Labelled label="For one">
-                  <Select control={control} name="pricePer" choices={{ yd: 'yard', m: 'metre' }} />
+                <Labelled label="For one" error={errorAt('pricePer')}>
+                  <Select
+                    control={control}
+                    name="pricePer"
+                    choices={{ yd: 'yard', m: 'metre', ...(form.sort !== 'cloth' && { sheet: 'sheet' }) }}
+                  />
                 </Labelled>
                 {length('sellingStep', 'Sold in steps of', 'like 1/4 yd or 10 cm')}
+                <Labelled label="Supplier" error={errorAt('supplier')}>
+                  <Input {...register('supplier')} autoComplete="off" />
+                </Labelled>
               </Grid>
             </Panel>
           </Stack>
@@ -215,6 +272,34 @@ export function ClothFormView({
         </Grid>
       </Stack>
     </form>
+  );
+}
+
+/** What washing does to a yard or metre of it: the sum that is behind the length to buy. */
+function WashSum({ form, values }: { form: ClothForm; values: ReturnType<typeof readClothForm>['values'] }) {
+  if (!form.isWashed) return null;
+  const style = STYLES[form.units];
+  const width = Math.round(values.widthNm * (1 - values.shrinkAcrossPart));
+  const more = 1 / (1 - values.shrinkAlongPart);
+  return (
+    <Text>
+      <Fractions>{`Washed it is ${printLength(width, style)} wide, and a lay takes its length / (1 − ${values.shrinkAlongPart.toFixed(3)}), ${((more - 1) * 100).toFixed(1)} % more.`}</Fractions>
+    </Text>
+  );
+}
+
+function Tick({ control, name, label }: { control: Control<ClothForm>; name: 'isWashed' | 'isUsual'; label: string }) {
+  const { field } = useController({ control, name });
+  return (
+    <label className="inline tick-line">
+      <input
+        type="checkbox"
+        className="tick"
+        checked={field.value}
+        onChange={(event) => field.onChange(event.target.checked)}
+      />
+      <span>{label}</span>
+    </label>
   );
 }
 
@@ -282,7 +367,7 @@ function FormLength({
   ...rest
 }: {
   control: Control<ClothForm>;
-  name: keyof ClothForm;
+  name: TextOfCloth;
   label: string;
   hint: string;
   units: 'in' | 'mm';
@@ -298,7 +383,7 @@ function Select({
   choices,
 }: {
   control: Control<ClothForm>;
-  name: keyof ClothForm;
+  name: TextOfCloth;
   choices: Record<string, string>;
 }) {
   const { field } = useController({ control, name });

@@ -131,11 +131,16 @@ function OrderPage({ edited, initial }: Props) {
           <Link href="/orders">Back to orders</Link>
         </Button>
         {edited && (
-          <Button asChild variant="ghost">
-            <Link href={`/orders/${edited.id}/sewing`}>
-              <Printer size={18} /> Sewing sheet
-            </Link>
-          </Button>
+          <>
+            <Button asChild variant="ghost">
+              <Link href={`/orders/${edited.id}/cost`}>Costs and quotes</Link>
+            </Button>
+            <Button asChild variant="ghost">
+              <Link href={`/orders/${edited.id}/sewing`}>
+                <Printer size={18} /> Sewing sheet
+              </Link>
+            </Button>
+          </>
         )}
         <Button type="submit" loading={isSaving} loadingText="Saving" disabled={!isTyped}>
           {isTyped ? 'Save order' : 'Saved'}

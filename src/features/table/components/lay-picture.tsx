@@ -1,16 +1,18 @@
 'use client';
 
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { NM, printNumber, STYLES, type Units } from '@/core/length';
 import { ClothPattern } from '@/ui/cloth-pattern';
 import { withFraction } from '@/ui/fraction';
 import { markColour, markPath } from '@/ui/order-mark';
-import type { LayView, LayViewItem } from '../lay-view';
+import { lengthName, type LayView, type LayViewItem, type LayViewLength } from '../lay-view';
 
 interface Props {
   lay: LayView;
   /** Pixels a millimetre: labels keep their size on the screen and hide where they have no room. */
   pxPerMm: number;
+  /** Millimetres between one length of cloth and the next, where the tape and the words of the next stand. */
+  gapMm: number;
   /** Black and white for paper: no cloth, only outlines, signs and words. */
   isPrint?: boolean;
   chosen?: string | null;
@@ -19,29 +21,58 @@ interface Props {
   onPick?: (item: LayViewItem | null) => void;
 }
 
+/** How much room all lengths take, one below the other, in millimetres. */
+export const heightOf = ({ lengths }: Pick<LayView, 'lengths'>, gapMm: number): number =>
+  lengths.reduce((sum, { widthMm }) => sum + widthMm, 0) + Math.max(0, lengths.length - 1) * gapMm;
+
 /**
  * The lay to scale, lying along the screen as it lies along the table: x on the screen is along the bolt from its
- * squared end, y is across the cloth. User units are millimetres.
+ * squared end, y is across the cloth; several lengths lie one below the other. User units are millimetres.
  */
-export const LayPicture = memo(function LayPicture({
+export const LayPicture = memo(function LayPicture({ lay, gapMm, ...rest }: Props) {
+  const marks = useMemo(() => new Map(lay.orders.map(({ no, mark }) => [no, mark])), [lay]);
+  return (
+    <g>
+      {lay.lengths.map((length, i) => (
+        <g
+          key={length.code}
+          transform={`translate(0 ${heightOf({ lengths: lay.lengths.slice(0, i) }, gapMm) + (i > 0 ? gapMm : 0)})`}
+        >
+          <OneLength
+            lay={lay}
+            length={length}
+            marks={marks}
+            isNamed={lay.lengths.length > 1 || length.code !== 'roll'}
+            {...rest}
+          />
+        </g>
+      ))}
+    </g>
+  );
+});
+
+function OneLength({
   lay,
+  length,
+  marks,
+  isNamed,
   pxPerMm,
   isPrint = false,
   chosen = null,
   litOrder = null,
   onPick,
-}: Props) {
-  const used = lay.usedNm / NM.mm;
-  const bought = lay.boughtNm / NM.mm;
-  const bound = lay.boundNm / NM.mm;
-  const { widthMm: width, selvageMm } = lay;
+}: Omit<Props, 'gapMm'> & { length: LayViewLength; marks: ReadonlyMap<number, number>; isNamed: boolean }) {
+  const used = length.usedNm / NM.mm;
+  const bound = length.boundNm === null ? used : length.boundNm / NM.mm;
+  const { widthMm: width, selvageMm, shownMm: shown, outline } = length;
   const px = 1 / pxPerMm; // millimetres in one pixel
-  const marks = new Map(lay.orders.map(({ no, mark }) => [no, mark]));
-  const id = `lay-${lay.id}${isPrint ? '-print' : ''}`;
+  const id = `lay-${lay.id}-${length.code.replace(/\W/g, '_')}${isPrint ? '-print' : ''}`;
+  const look = { ...lay.look, motif: length.motifMm.map((mm) => mm * NM.mm) as [number, number] };
+  const fill = isPrint ? '#fff' : `url(#${id}-cloth)`;
   return (
     <g>
       <defs>
-        <ClothPattern id={`${id}-cloth`} look={lay.look} lying />
+        <ClothPattern id={`${id}-cloth`} look={look} lying />
         <pattern
           id={`${id}-selvage`}
           width={12 * px}
@@ -53,19 +84,32 @@ export const LayPicture = memo(function LayPicture({
           <rect width={5 * px} height={12 * px} fill="#8a968f" />
         </pattern>
       </defs>
-      <rect
-        x={0}
-        y={0}
-        width={bought}
-        height={width}
-        fill={isPrint ? '#fff' : `url(#${id}-cloth)`}
-        stroke="#14241f"
-        strokeWidth={1.5 * px}
-      />
-      {!isPrint && <rect x={used} y={0} width={Math.max(0, bought - used)} height={width} fill="#fff" opacity="0.45" />}
-      <rect x={0} y={0} width={bought} height={selvageMm[0]} fill={`url(#${id}-selvage)`} />
-      <rect x={0} y={width - selvageMm[1]} width={bought} height={selvageMm[1]} fill={`url(#${id}-selvage)`} />
-      {lay.items.map((item) => (
+      {outline ? (
+        <polygon
+          points={outline.map(([x, y]) => `${y},${x}`).join(' ')}
+          fill={fill}
+          stroke="#14241f"
+          strokeWidth={1.5 * px}
+        />
+      ) : (
+        <rect x={0} y={0} width={shown} height={width} fill={fill} stroke="#14241f" strokeWidth={1.5 * px} />
+      )}
+      {!isPrint && !outline && (
+        <rect x={used} y={0} width={Math.max(0, shown - used)} height={width} fill="#fff" opacity="0.45" />
+      )}
+      <rect x={0} y={0} width={shown} height={selvageMm[0]} fill={`url(#${id}-selvage)`} />
+      <rect x={0} y={width - selvageMm[1]} width={shown} height={selvageMm[1]} fill={`url(#${id}-selvage)`} />
+      {length.flaws
+        .filter(([, y0]) => y0 < shown)
+        .map(([x0, y0, x1, y1], i) => (
+          <g key={i} stroke="#992d20" strokeWidth={2 * px} fill={isPrint ? 'none' : '#f6d9d2'}>
+            <rect x={y0} y={x0} width={Math.min(y1, shown) - y0} height={x1 - x0}>
+              <title>flaw</title>
+            </rect>
+            <path d={`M${y0} ${x0}L${Math.min(y1, shown)} ${x1}M${Math.min(y1, shown)} ${x0}L${y0} ${x1}`} />
+          </g>
+        ))}
+      {length.items.map((item) => (
         <Item
           key={item.key}
           item={item}
@@ -82,17 +126,17 @@ export const LayPicture = memo(function LayPicture({
         x={used}
         width={width}
         px={px}
-        label={`cut here ${text(lay.usedNm, lay.units)}`}
+        label={`${isNamed ? `${lengthName(length.code)}: ` : ''}cut here ${text(length.usedNm, lay.units)}`}
         colour="#992d20"
         dash="none"
       />
       {Math.abs(bound - used) * pxPerMm > 6 && (
         <CrossLine x={bound} width={width} px={px} label="" colour="#14241f" dash={`${6 * px} ${5 * px}`} />
       )}
-      <Tape length={bought} px={px} units={lay.units} />
+      <Tape length={shown} px={px} units={lay.units} />
     </g>
   );
-});
+}
 
 const text = (length: number, units: Units) =>
   withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));
@@ -294,7 +338,7 @@ function CrossLine({
 }
 
 const TAPE_PX = 30;
-const WORDS_PX = 130;
+const WORDS_PX = 190;
 
 /** A tape measure along the upper edge; its steps follow the zoom. */
 function Tape({ length, px, units }: { length: number; px: number; units: Units }) {

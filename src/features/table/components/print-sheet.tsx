@@ -3,13 +3,13 @@
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
 import { Fragment } from 'react';
 import { printMoney } from '@/core/cost';
-import { NM, printNumber, STYLES } from '@/core/length';
+import { printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { markPath } from '@/ui/order-mark';
 import { PrintBar } from '@/ui/print-bar';
 import { longLength, percent } from '@/ui/words';
-import type { LayView, LayViewItem } from '../lay-view';
-import { LayPicture } from './lay-picture';
+import { itemsOf, type LayView, type LayViewItem } from '../lay-view';
+import { heightOf, LayPicture } from './lay-picture';
 
 const CAUTION =
   'Rotary cutter: close it when you put it down, fingers behind the ruler’s edge. Hot knife and adhesives: ventilate; natural fibres burn. Foam, filling and cover cloth fall under local fire-safety rules: follow your local code and qualified practice. Nothing on this sheet certifies compliance.';
@@ -54,7 +54,7 @@ function Sheet({
   printedOn: string;
   isFirst: boolean;
 }) {
-  const length = lay.boughtNm / NM.mm;
+  const length = Math.max(...lay.lengths.map(({ shownMm }) => shownMm));
   const pxPerMm = SHEET_PX / (length + 20);
   const [top, bottom] = [42 / pxPerMm, 30 / pxPerMm];
   return (
@@ -92,13 +92,13 @@ function Sheet({
         ))}
       </Grid>
       <svg
-        viewBox={`-8 ${-top} ${length + 16} ${lay.widthMm + top + bottom}`}
+        viewBox={`-8 ${-top} ${length + 16} ${heightOf(lay, top + bottom) + top + bottom}`}
         width="100%"
         role="img"
         aria-label={`Lay of ${lay.clothName}`}
         style={{ maxHeight: '120mm' }}
       >
-        <LayPicture lay={lay} pxPerMm={pxPerMm} isPrint />
+        <LayPicture lay={lay} pxPerMm={pxPerMm} gapMm={top + bottom} isPrint />
       </svg>
       <CutListTable lay={lay} />
       <Text fontSize="xs" mt="4" borderTopWidth="1px" borderColor="#000" pt="2">
@@ -153,7 +153,7 @@ function CutListTable({ lay }: { lay: LayView }) {
                 </HStack>
               </td>
             </tr>
-            {rowsOf(lay.items.filter(({ orderNo }) => orderNo === order.no)).map(({ item, qty, cuts }) => (
+            {rowsOf(itemsOf(lay).filter(({ orderNo }) => orderNo === order.no)).map(({ item, qty, cuts }) => (
               <tr key={`${item.line} ${item.name}`}>
                 <td>
                   <b>{qty}</b>

@@ -7,7 +7,7 @@ import { Maximize, Printer, ZoomIn, ZoomOut } from 'lucide-react';
 import Link from 'next/link';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { printMoney } from '@/core/cost';
-import { NM, printLength, printNumber, STYLES } from '@/core/length';
+import { printLength, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead } from '@/ui/page';
@@ -92,13 +92,14 @@ function Canvas({
   const behavior = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [view, setView] = useState<ZoomTransform>(zoomIdentity);
-  const length = lay.boughtNm / NM.mm;
+  const longest = Math.max(...lay.lengths.map(({ shownMm }) => shownMm));
+  const across = lay.lengths.reduce((sum, { widthMm }) => sum + widthMm, 0);
+  // The tape and the words of each length keep their height on the screen.
+  const around = lay.lengths.length * (PAD.top + PAD.bottom);
 
   // The scale at which the whole lay is seen; the zoom multiplies it.
   const fitScale =
-    size.width > 0
-      ? Math.min((size.width - PAD.left - PAD.right) / length, (size.height - PAD.top - PAD.bottom) / lay.widthMm)
-      : 0;
+    size.width > 0 ? Math.min((size.width - PAD.left - PAD.right) / longest, (size.height - around) / across) : 0;
 
   useEffect(() => {
     const element = svg.current!;
@@ -128,7 +129,7 @@ function Canvas({
     drive((z, s) =>
       s.call(
         z.transform,
-        zoomIdentity.scale(Math.max(1, (size.height - PAD.top - PAD.bottom) / (fitScale * lay.widthMm))),
+        zoomIdentity.scale(Math.max(1, (size.height - PAD.top - PAD.bottom) / (fitScale * lay.lengths[0]!.widthMm))),
       ),
     );
   const pan = (dx: number, dy: number) => drive((z, s) => s.call(z.translateBy, dx / view.k, dy / view.k));
@@ -152,7 +153,8 @@ function Canvas({
 
   const scale = fitScale * view.k;
   // A narrow lay stands in the middle of its height while the whole is seen.
-  const spare = Math.max(0, size.height - PAD.top - PAD.bottom - fitScale * lay.widthMm) / 2;
+  const spare = Math.max(0, size.height - around - fitScale * across) / 2;
+  const gapMm = fitScale > 0 ? (PAD.top + PAD.bottom) / fitScale : 0;
   return (
     <Box
       position="relative"
@@ -167,7 +169,11 @@ function Canvas({
       <svg
         ref={svg}
         width="100%"
-        style={{ display: 'block', height: 'min(46vh, 420px)', touchAction: 'none' }}
+        style={{
+          display: 'block',
+          height: `min(${lay.lengths.length > 1 ? '62vh, 560px' : '46vh, 420px'})`,
+          touchAction: 'none',
+        }}
         tabIndex={0}
         aria-label="Lay drawing"
       >
@@ -175,7 +181,14 @@ function Canvas({
           <g
             transform={`translate(${view.x + PAD.left * view.k} ${view.y + (PAD.top + spare) * view.k}) scale(${scale})`}
           >
-            <LayPicture lay={lay} pxPerMm={scale} chosen={picked?.key ?? null} litOrder={litOrder} onPick={onPick} />
+            <LayPicture
+              lay={lay}
+              pxPerMm={scale}
+              gapMm={gapMm}
+              chosen={picked?.key ?? null}
+              litOrder={litOrder}
+              onPick={onPick}
+            />
           </g>
         )}
       </svg>
@@ -273,7 +286,10 @@ function Figures({
         >
           <Fractions>{longLength(lay.usedNm, units)}</Fractions>
         </Figure>
-        <Figure label="To buy" note={money(lay.costMinor)}>
+        <Figure
+          label={lay.lengths.every(({ code }) => code === 'roll') ? 'To buy' : 'Cloth taken'}
+          note={money(lay.costMinor)}
+        >
           <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
         </Figure>
         <Figure label="Waste" note="of the used cloth">

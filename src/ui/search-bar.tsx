@@ -7,21 +7,25 @@ import { useEffect, useState } from 'react';
 
 const PAUSE_MS = 200;
 
-/** Searches while typing, and narrows to one state; both live in the address, so that a view can be kept and shared. */
-export function OrderSearch({
-  search,
-  only,
-  states,
-}: {
+interface Props {
+  /** What is searched, as a screen reader says it, and what the empty field says. */
+  label: string;
+  placeholder: string;
   search: string;
+  /** The name of the narrowing in the address, the one that is on, and what it is called. */
+  name: string;
   only: string;
-  states: { id: string; label: string }[];
-}) {
+  group: string;
+  choices: { id: string; label: string }[];
+}
+
+/** Searches while typing, and narrows to one sort; both live in the address, so that a view can be kept and shared. */
+export function SearchBar({ label, placeholder, search, name, only, group, choices }: Props) {
   const [text, setText] = useState(search);
   const router = useRouter();
   const path = usePathname();
-  const address = (q: string, status: string) => {
-    const query = new URLSearchParams({ ...(q && { q }), ...(status && { status }) }).toString();
+  const address = (q: string, value: string) => {
+    const query = new URLSearchParams({ ...(q && { q }), ...(value && { [name]: value }) }).toString();
     return query ? `${path}?${query}` : path;
   };
   useEffect(() => {
@@ -35,22 +39,22 @@ export function OrderSearch({
       <InputGroup startElement={<Search size={18} />} maxW="360px">
         <Input
           type="search"
-          aria-label="Search orders"
-          placeholder="Number, customer or cover"
+          aria-label={label}
+          placeholder={placeholder}
           value={text}
           onChange={(event) => setText(event.target.value)}
         />
       </InputGroup>
-      <HStack gap="1" role="group" aria-label="Where orders are">
-        {[{ id: '', label: 'All' }, ...states].map(({ id, label }) => (
+      <HStack gap="1" role="group" aria-label={group}>
+        {[{ id: '', label: 'All' }, ...choices].map((choice) => (
           <Button
-            key={id}
+            key={choice.id}
             size="sm"
-            variant={only === id ? 'solid' : 'ghost'}
-            aria-pressed={only === id}
-            onClick={() => router.replace(address(text, id))}
+            variant={only === choice.id ? 'solid' : 'ghost'}
+            aria-pressed={only === choice.id}
+            onClick={() => router.replace(address(text, choice.id))}
           >
-            {label}
+            {choice.label}
           </Button>
         ))}
       </HStack>

@@ -1,0 +1,31 @@
+import { Button } from '@chakra-ui/react';
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { notFound } from 'next/navigation';
+import { readId } from '@/app/params';
+import { OrderCostPage } from '@/features/money/components/order-cost-page';
+import { orderCost } from '@/features/money/queries';
+import { EmptyState } from '@/ui/page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'What it costs' };
+
+export default async function CostPage({ params }: { params: Promise<{ id: string }> }) {
+  const id = readId((await params).id);
+  const cost = await orderCost(id);
+  if (!cost) notFound();
+  if ('message' in cost)
+    return (
+      <EmptyState
+        title="It can’t be reckoned yet"
+        action={
+          <Button asChild>
+            <Link href={`/orders/${id}`}>To the order</Link>
+          </Button>
+        }
+      >
+        {cost.message}
+      </EmptyState>
+    );
+  return <OrderCostPage cost={cost} />;
+}

@@ -1,0 +1,49 @@
+import type { Nm } from '../length';
+import type { CountedBy, NotionSort } from './material';
+
+/** A notion of the catalogue, as far as it decides what an order takes. */
+export interface NotionStock {
+  id: number;
+  name: string;
+  sort: NotionSort;
+  countedBy: CountedBy;
+  /** How long a zip is (nm); null for everything else. */
+  lengthNm: Nm | null;
+  /** The notions, as cover kinds name them, for which it is the workroom's usual one. */
+  usualFor: readonly string[];
+}
+
+/** What a cover asks for, for the whole line. */
+export interface NotionNeed {
+  name: string;
+  qty: number;
+  /** Of each, where it has a length (nm). */
+  length?: Nm | undefined;
+}
+
+/** What an order takes of a notion: nanometres of what is counted by its length, else pieces. Null: nothing of the catalogue is bound to it. */
+export interface BoundNotion {
+  need: NotionNeed;
+  material: NotionStock | null;
+  quantity: number;
+}
+
+/**
+ * Binds what a cover asks for to the workroom's usual notion, or to the one that a line names. Of zips it is the shortest that is long
+ * enough, since coil is shortened and metal fits exactly (handbook, "Cloth": common practice, no source).
+ */
+export function bindNotion(need: NotionNeed, stock: readonly NotionStock[], ofLine?: number): BoundNotion {
+  const own = ofLine === undefined ? undefined : stock.find(({ id }) => id === ofLine);
+  const usual = stock.filter(({ usualFor }) => usualFor.includes(need.name));
+  const zips = usual
+    .filter(({ lengthNm }) => lengthNm !== null && lengthNm >= (need.length ?? 0))
+    .sort((a, b) => a.lengthNm! - b.lengthNm! || a.id - b.id);
+  const material = own ?? zips[0] ?? usual.find(({ sort }) => sort !== 'zip') ?? null;
+  if (!material) return { need, material: null, quantity: need.qty };
+  const isLength = material.countedBy === 'length';
+  return { need, material, quantity: isLength ? Math.ceil(need.qty * (need.length ?? 0)) : need.qty };
+}
+
+/** The quantity that has to be bought: whole packs of what is sold in packs, whole steps of a length. */
+export const roundedUp = (quantity: number, step: number): number =>
+  step > 0 ? Math.ceil(quantity / step) * step : quantity;

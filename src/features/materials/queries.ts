@@ -1,0 +1,109 @@
+import 'server-only';
+import { desc, eq, sql } from 'drizzle-orm';
+import { printMoney, writeAmount } from '@/core/cost';
+import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import type { NotionStock } from '@/core/stock';
+import { database, schema, type Database, type Transaction } from '@/db';
+import { workroomRules } from '@/features/workroom/queries';
+import { loadKindBook } from '@/db/kinds';
+import type { MaterialForm } from './form';
+
+const { materials } = schema;
+
+export interface MaterialRow {
+  id: number;
+  name: string;
+  sort: string;
+  about: string;
+  price: string;
+  supplier: string;
+  usualFor: string[];
+  onHand: number;
+  isLength: boolean;
+  units: Units;
+}
+
+const PER: Record<string, string> = { yd: 'a yard', m: 'a metre', piece: 'each', pack: 'a pack' };
+
+/** The notions of the catalogue with what is on the shelf of each. */
+export async function listMaterials(): Promise<MaterialRow[]> {
+  const onHand = sql<number>`(SELECT coalesce(sum(s.on_hand), 0) FROM stock_items s WHERE s.material_id = "materials"."id")`.mapWith(Number); // prettier-ignore
+  const [rows, { units }] = await Promise.all([
+    database().select({ material: materials, onHand }).from(materials).orderBy(materials.sort, materials.name),
+    workroomRules(),
+  ]);
+  return rows.map(({ material, onHand: there }) => ({
+    id: material.id,
+    name: material.name,
+    sort: material.sort,
+    about: [
+      material.lengthNm !== null && `${printNumber(material.lengthNm, STYLES[units]).text} ${STYLES[units].unit}`,
+      material.teeth,
+      material.countedBy === 'pack' && `packs of ${material.packSize}`,
+    ].filter(Boolean).join(', '), // prettier-ignore
+    price: `${printMoney(material.priceMinor, material.currency)} ${PER[material.pricePer] ?? ''}`,
+    supplier: material.supplier,
+    usualFor: material.usualFor,
+    onHand: there,
+    isLength: material.countedBy === 'length',
+    units,
+  }));
+}
+
+/** The notions as cutting lists are bound to them. */
+export const notionStock = (db: Database | Transaction): Promise<(NotionStock & typeof materials.$inferSelect)[]> =>
+  db.select().from(materials).orderBy(materials.id);
+
+const written = (length: Nm, units: Units): string => {
+  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  return own.exact ? own.text : `${length / NM.mm} mm`;
+};
+
+export interface PriceRow {
+  since: string;
+  price: string;
+}
+
+/** A notion as its form shows it, with the prices that it has had; null where there is none. */
+export async function getMaterial(
+  id: number,
+): Promise<{ id: number; version: number; form: MaterialForm; prices: PriceRow[] } | null> {
+  const db = database();
+  const [[row], { units }, prices] = await Promise.all([
+    db.select().from(materials).where(eq(materials.id, id)),
+    workroomRules(),
+    db
+      .select()
+      .from(schema.prices)
+      .where(eq(schema.prices.materialId, id))
+      .orderBy(desc(schema.prices.since))
+      .limit(50),
+  ]);
+  if (!row) return null;
+  return {
+    id,
+    version: row.version,
+    prices: prices.map((one) => ({ since: one.since, price: `${printMoney(one.priceMinor, one.currency)} ${PER[one.pricePer] ?? ''}` })), // prettier-ignore
+    form: {
+      name: row.name,
+      sort: row.sort,
+      countedBy: row.countedBy,
+      packSize: String(row.packSize),
+      sellingStep: row.sellingStepNm > 0 ? written(row.sellingStepNm, units) : '',
+      length: row.lengthNm === null ? '' : written(row.lengthNm, units),
+      teeth: row.teeth ?? '',
+      supplier: row.supplier,
+      price: writeAmount(row.priceMinor, row.currency),
+      currency: row.currency,
+      pricePer: row.pricePer as MaterialForm['pricePer'],
+      usualFor: row.usualFor,
+      notes: row.notes,
+    },
+  };
+}
+
+/** All notions that cover kinds name, for binding. */
+export async function notionNames(): Promise<string[]> {
+  const book = await loadKindBook(database());
+  return [...new Set(book.current.flatMap(({ notions }) => notions.map(({ name }) => name)))].sort();
+}

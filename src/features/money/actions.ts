@@ -1,0 +1,24 @@
+'use server';
+
+import type { QuoteEvent } from '@/core/cost';
+import type { Answer } from '@/features/commands/answer';
+import { runCommand } from '@/features/commands/command';
+import * as commands from './commands';
+
+export async function makeQuote(orderId: number, requestId?: string): Promise<Answer<{ id: number }>> {
+  return commands.makeQuote(orderId, requestId);
+}
+
+export async function editQuote(
+  id: number,
+  version: number,
+  words: string,
+  validUntil: string,
+  requestId?: string,
+): Promise<Answer<{ version: number }>> {
+  return runCommand(commands.editQuote, { id, version, words, validUntil }, requestId);
+}
+
+export async function stepQuote(id: number, event: QuoteEvent, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.stepQuote, { id, event }, requestId);
+}

@@ -1,0 +1,123 @@
+import 'server-only';
+import { addDays, format } from 'date-fns';
+import { and, eq, sql } from 'drizzle-orm';
+import Joi from 'joi';
+import { quoteRefusal, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
+import { schema } from '@/db';
+import { answering, done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
+import { byRules, runCommand, type Command } from '@/features/commands/command';
+import { isId } from '@/features/commands/ids';
+import { keepableText } from '@/features/commands/keepable-text';
+import { recordId } from '@/features/commands/record-id';
+import { reckoningForm } from '@/features/workroom/queries';
+import { readReckoning } from '@/features/workroom/reckoning';
+import { quoteSheet } from './queries';
+
+const FIRST_NO = 1001;
+/** An advisory lock: quotes get their numbers one after the other. */
+const QUOTE_LOCK = 5_202_611;
+
+/** Makes a draft from what the order would cost alone at today's prices. It is reckoned before the transaction, since a lay may be needed. */
+export async function makeQuote(orderId: unknown, requestId?: string): Promise<Answer<{ id: number }>> {
+  return answering(async () => {
+    if (!isId(orderId)) return gone('order');
+    const found = await quoteSheet(orderId as number);
+    if ('message' in found) return failed('', found.message);
+    const { sheet } = found;
+    if (sheet.lines.length === 0) return failed('', 'There is nothing in this order that has a price yet.');
+    return runCommand(newQuote(orderId as number, sheet), { orderId }, requestId);
+  });
+}
+
+const newQuote = (orderId: number, sheet: CostSheet): Command<null, { id: number }> => ({
+  name: 'make quote',
+  read: () => ({ value: null }),
+  run: async ({ tx, now, person, made }) => {
+    const [order] = await tx.select().from(schema.orders).where(eq(schema.orders.id, orderId)).for('update');
+    if (!order || order.deletedAt) return gone('order');
+    await tx.execute(sql`SELECT pg_advisory_xact_lock(${QUOTE_LOCK})`);
+    const { quoteDays } = readReckoning(await reckoningForm(tx)).value;
+    const [row] = await tx
+      .insert(schema.quotes)
+      .values({
+        no: sql`(SELECT coalesce(max(no), ${FIRST_NO - 1}) + 1 FROM quotes)`,
+        orderId,
+        validUntil: format(addDays(now, quoteDays), 'yyyy-MM-dd'),
+        sheet,
+        totalMinor: sheet.total,
+        currency: sheet.currency,
+        personId: person?.id ?? null,
+      })
+      .returning({ id: schema.quotes.id });
+    made('quote', row!.id);
+    return done(row!);
+  },
+});
+
+/** Changes the words and the last day of a draft. */
+export const editQuote: Command<
+  { id: number; version: number; words: string; validUntil: string },
+  { version: number }
+> = {
+  name: 'edit quote',
+  read: byRules(
+    Joi.object({
+      id: recordId('quote'),
+      version: Joi.number().integer().required(),
+      words: keepableText().allow('').max(2000).required().messages({ 'string.max': 'A note has at most 2,000 letters.' }),
+      validUntil: Joi.string().isoDate().length(10).required().messages({ '*': 'Choose the last day on which it holds.' }),
+    }),
+  ), // prettier-ignore
+  run: async ({ tx, now, changes }, { id, version, words, validUntil }) => {
+    const [quote] = await tx.select().from(schema.quotes).where(eq(schema.quotes.id, id)).for('update');
+    if (!quote) return gone('quote');
+    if (quote.version !== version) return staleAnswer('quote', quote.version, quote.updatedAt);
+    const refusal = quoteRefusal('edit', quote.state);
+    if (refusal) return failed('', refusal, 'frozen');
+    await changes('quote', id);
+    await tx
+      .update(schema.quotes)
+      .set({ words, validUntil, version: version + 1, updatedAt: now })
+      .where(eq(schema.quotes.id, id));
+    return done({ version: version + 1 });
+  },
+};
+
+/** Sends a quote, or keeps what the customer answered. What is accepted is the order's price. */
+export const stepQuote: Command<{ id: number; event: QuoteEvent }, null> = {
+  name: 'step quote',
+  read: byRules(
+    Joi.object({
+      id: recordId('quote'),
+      event: Joi.string().valid('send', 'accept', 'decline', 'delete').required(),
+    }),
+  ),
+  run: async ({ tx, now, changes }, { id, event }) => {
+    const { quotes } = schema;
+    const [quote] = await tx.select().from(quotes).where(eq(quotes.id, id)).for('update');
+    if (!quote) return gone('quote');
+    const refusal = quoteRefusal(event, quote.state);
+    if (refusal) return failed('', refusal, 'state');
+    if (event === 'accept') {
+      if (quote.validUntil < format(now, 'yyyy-MM-dd'))
+        return failed('', `This quote held until ${quote.validUntil}; make a new one at today’s prices.`, 'expired');
+      await tx.select().from(schema.orders).where(eq(schema.orders.id, quote.orderId)).for('update');
+      const [other] = await tx.select({ no: quotes.no }).from(quotes).where(and(eq(quotes.orderId, quote.orderId), eq(quotes.state, 'accepted'))); // prettier-ignore
+      if (other) return failed('', `Quote ${other.no} was accepted for this order already.`, 'accepted');
+    }
+    await changes('quote', id);
+    const to = QUOTE_TRANSITIONS[event].to;
+    if (to === null) await tx.delete(quotes).where(eq(quotes.id, id));
+    else
+      await tx
+        .update(quotes)
+        .set({
+          state: to,
+          version: quote.version + 1,
+          updatedAt: now,
+          ...(event === 'send' ? { sentAt: now } : { answeredAt: now }),
+        })
+        .where(eq(quotes.id, id));
+    return done(null);
+  },
+};

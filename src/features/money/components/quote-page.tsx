@@ -1,0 +1,131 @@
+'use client';
+
+import { Box, Button, Field, Flex, Grid, Input, Stack, Text, Textarea } from '@chakra-ui/react';
+import { FileDown, Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition, type ReactNode } from 'react';
+import type { QuoteEvent } from '@/core/cost';
+import { send } from '@/features/commands/send';
+import { Notice, PageHead, Panel } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import { editQuote, stepQuote } from '../actions';
+import type { QuoteView } from '../queries';
+import { CostTable } from './cost-table';
+import { QUOTE_LABELS } from './order-cost-page';
+
+const SAID: Partial<Record<QuoteEvent, string>> = {
+  send: 'It is marked as sent, and stays as it is from now on.',
+  accept: 'It is accepted: this is the order’s price.',
+  decline: 'It is declined; the order stays.',
+  delete: 'The draft is deleted.',
+};
+
+/** A quote with its states: a draft is still changed, what was sent is kept. `children`: the paper. */
+export function QuotePage({ quote, children }: { quote: QuoteView; children: ReactNode }) {
+  const router = useRouter();
+  const [words, setWords] = useState(quote.words);
+  const [day, setDay] = useState(quote.validUntil);
+  const [error, setError] = useState('');
+  const [isBusy, start] = useTransition();
+  const isDraft = quote.state === 'draft';
+  const isChanged = words !== quote.words || day !== quote.validUntil;
+  const step = (event: QuoteEvent) =>
+    start(async () => {
+      setError('');
+      if (event === 'send' && isChanged) {
+        const saved = await send(editQuote, quote.id, quote.version, words, day);
+        if (!saved.ok) return setError(saved.faults[0]!.message);
+      }
+      const answer = await send(stepQuote, quote.id, event);
+      if (!answer.ok) return setError(answer.faults[0]!.message);
+      toaster.create({ title: SAID[event]!, type: 'success' });
+      if (event === 'delete') router.push(`/orders/${quote.order.id}/cost`);
+      else router.refresh();
+    });
+  const save = () =>
+    start(async () => {
+      const answer = await send(editQuote, quote.id, quote.version, words, day);
+      if (!answer.ok) return setError(answer.faults[0]!.message);
+      router.refresh();
+    });
+  return (
+    <>
+      <div className="no-print">
+        <PageHead
+          title={`Quote ${quote.no}`}
+          about={<span className={`badge badge-quote-${quote.state}`}>{QUOTE_LABELS[quote.state]}</span>}
+        >
+          <Button asChild variant="ghost">
+            <Link href={`/orders/${quote.order.id}/cost`}>Back to the costs</Link>
+          </Button>
+          <Button asChild variant="outline">
+            <a href={`/api/quotes/${quote.id}/pdf`} download>
+              <FileDown size={18} /> PDF
+            </a>
+          </Button>
+          <Button variant="outline" onClick={() => window.print()}>
+            <Printer size={18} /> Print
+          </Button>
+          {isDraft && (
+            <Button variant="ghost" onClick={() => step('delete')} disabled={isBusy}>
+              Delete draft
+            </Button>
+          )}
+          {isDraft && (
+            <Button onClick={() => step('send')} loading={isBusy}>
+              It has been sent
+            </Button>
+          )}
+          {quote.state === 'sent' && (
+            <>
+              <Button variant="outline" onClick={() => step('decline')} disabled={isBusy}>
+                Declined
+              </Button>
+              <Button onClick={() => step('accept')} loading={isBusy}>
+                Accepted
+              </Button>
+            </>
+          )}
+        </PageHead>
+        {error && (
+          <Box mb="5">
+            <Notice level="stop">{error}</Notice>
+          </Box>
+        )}
+      </div>
+      <Grid templateColumns={{ base: '1fr', xl: '1fr 420px' }} gap="5" alignItems="start">
+        {children}
+        <Stack gap="5" className="no-print">
+          {isDraft && (
+            <Panel
+              title="Before it is sent"
+              aside={
+                <Button size="sm" variant="outline" onClick={save} disabled={!isChanged || isBusy}>
+                  {isChanged ? 'Save' : 'Saved'}
+                </Button>
+              }
+            >
+              <Flex direction="column" gap="4">
+                <Field.Root>
+                  <Field.Label fontWeight="600">Holds until</Field.Label>
+                  <Input type="date" value={day} onChange={(event) => setDay(event.target.value)} />
+                </Field.Root>
+                <Field.Root>
+                  <Field.Label fontWeight="600">A word to the customer</Field.Label>
+                  <Textarea value={words} rows={3} autoresize onChange={(event) => setWords(event.target.value)} />
+                </Field.Root>
+              </Flex>
+            </Panel>
+          )}
+          <Panel title="How it is reckoned">
+            <CostTable sheet={quote.sheet} label="Reckoning" />
+            <Text mt="3" fontSize="sm" color="fg.muted">
+              For the workroom: the customer’s paper shows the price alone.
+            </Text>
+          </Panel>
+        </Stack>
+      </Grid>
+    </>
+  );
+}

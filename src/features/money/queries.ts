@@ -1,0 +1,104 @@
+import 'server-only';
+import { desc, eq } from 'drizzle-orm';
+import { costDifferences, costSheet, type CostDifference, type CostSheet, type QuoteState } from '@/core/cost';
+import { database, schema } from '@/db';
+import { reckoningForm } from '@/features/workroom/queries';
+import { readReckoning } from '@/features/workroom/reckoning';
+import { LayFailure } from '@/work/load-cut-lists';
+import { takesAlone, takesNow } from '@/work/order-takes';
+
+const { quotes, orders, customers } = schema;
+
+export interface QuoteRow {
+  id: number;
+  no: number;
+  state: QuoteState;
+  validUntil: string;
+  totalMinor: number;
+  currency: string;
+  version: number;
+  createdAt: string;
+  words: string;
+}
+
+export interface OrderCost {
+  order: { id: number; no: number; mark: number; customer: string; due: string };
+  /** What it costs as far as it is known: shares of approved lays, the rest as if cut alone. */
+  now: CostSheet;
+  quotes: QuoteRow[];
+  /** The accepted quote's sheet beside what it came to; null where none was accepted. */
+  quoted: CostSheet | null;
+  differences: CostDifference[];
+}
+
+async function head(orderId: number) {
+  const [row] = await database()
+    .select({ id: orders.id, no: orders.no, mark: orders.mark, customer: customers.name, due: orders.due, deletedAt: orders.deletedAt })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(eq(orders.id, orderId)); // prettier-ignore
+  return row && row.deletedAt === null ? row : null;
+}
+
+/** What an order would cost alone at today's prices; the sheet that a quote is made from. */
+export async function quoteSheet(orderId: number): Promise<{ sheet: CostSheet } | { message: string }> {
+  const { costing } = readReckoning(await reckoningForm()).value;
+  try {
+    return { sheet: costSheet(await takesAlone(database(), orderId), costing) };
+  } catch (error) {
+    if (error instanceof LayFailure) return { message: error.message };
+    throw error;
+  }
+}
+
+/** The cost of an order with its quotes; null where there is none, a sentence where it can't be reckoned. */
+export async function orderCost(orderId: number): Promise<OrderCost | { message: string } | null> {
+  const order = await head(orderId);
+  if (!order) return null;
+  const { costing } = readReckoning(await reckoningForm()).value;
+  try {
+    const [takes, rows] = await Promise.all([
+      takesNow(database(), orderId, costing.shareBy),
+      database().select().from(quotes).where(eq(quotes.orderId, orderId)).orderBy(desc(quotes.no)),
+    ]);
+    const now = costSheet(takes, costing);
+    const accepted = rows.find(({ state }) => state === 'accepted')?.sheet ?? null;
+    return {
+      order,
+      now,
+      quotes: rows.map(rowOf),
+      quoted: accepted,
+      differences: accepted ? costDifferences(accepted, now) : [],
+    };
+  } catch (error) {
+    if (error instanceof LayFailure) return { message: error.message };
+    throw error;
+  }
+}
+
+const rowOf = (row: typeof quotes.$inferSelect): QuoteRow => ({
+  id: row.id,
+  no: row.no,
+  state: row.state,
+  validUntil: row.validUntil,
+  totalMinor: row.totalMinor,
+  currency: row.currency,
+  version: row.version,
+  createdAt: row.createdAt.toISOString(),
+  words: row.words,
+});
+
+export interface QuoteView extends QuoteRow {
+  order: { id: number; no: number; mark: number; customer: string; due: string };
+  sheet: CostSheet;
+}
+
+/** A quote as it is shown and printed, or null. */
+export async function getQuote(id: number): Promise<QuoteView | null> {
+  const db = database();
+  const [row] = await db.select().from(quotes).where(eq(quotes.id, id));
+  if (!row) return null;
+  const order = await head(row.orderId);
+  if (!order) return null;
+  return { ...rowOf(row), order, sheet: row.sheet };
+}

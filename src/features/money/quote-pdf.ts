@@ -1,0 +1,73 @@
+import 'server-only';
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import { printMoney } from '@/core/cost';
+import { dayText } from './day-text';
+import type { QuoteView } from './queries';
+
+const MARGIN = 56;
+const FONT = join(
+  /*turbopackIgnore: true*/ process.env.JOLLY_BOLT_HOME ?? process.cwd(),
+  'node_modules/@fontsource/atkinson-hyperlegible/files',
+);
+
+/** A quote as a PDF of A4, with the same words as on the screen. */
+export function quotePdf(quote: QuoteView): Promise<Buffer> {
+  const { order, sheet } = quote;
+  const pdf = new PDFDocument({
+    size: 'A4',
+    margin: MARGIN,
+    info: { Title: `Quote ${quote.no}`, CreationDate: new Date(quote.createdAt) },
+  });
+  pdf.registerFont('text', join(FONT, 'atkinson-hyperlegible-latin-400-normal.woff'));
+  pdf.registerFont('bold', join(FONT, 'atkinson-hyperlegible-latin-700-normal.woff'));
+  const chunks: Buffer[] = [];
+  const isDone = new Promise<Buffer>((resolve, reject) => {
+    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
+    pdf.on('end', () => resolve(Buffer.concat(chunks)));
+    pdf.on('error', reject);
+  });
+  const right = pdf.page.width - MARGIN;
+  const wide = right - MARGIN;
+  const row = (label: string, amount: string, font: 'text' | 'bold' = 'text', size = 11) => {
+    const y = pdf.y;
+    pdf
+      .font(font)
+      .fontSize(size)
+      .text(label, MARGIN, y, { width: wide - 120 });
+    const end = pdf.y;
+    pdf.text(amount, MARGIN, y, { width: wide, align: 'right' });
+    pdf.y = Math.max(end, pdf.y) + 4;
+  };
+  const line = (weight: number) => {
+    pdf.moveTo(MARGIN, pdf.y).lineTo(right, pdf.y).lineWidth(weight).stroke();
+    pdf.y += 8;
+  };
+  row(`Quote ${quote.no}`, dayText(quote.createdAt.slice(0, 10)), 'bold', 18);
+  line(2.5);
+  pdf.font('text').fontSize(11);
+  pdf.text(`For ${order.customer}, order ${order.no}, to be done by ${dayText(order.due)}`, MARGIN);
+  pdf.moveDown();
+  for (const { name, qty } of sheet.made) pdf.text(`${qty} × ${name}`, MARGIN + 12, pdf.y, { width: wide - 12 });
+  pdf.moveDown();
+  const tax = sheet.lines.find(({ part }) => part === 'tax');
+  if (tax) {
+    row('Price', printMoney(sheet.net, sheet.currency));
+    row(`${tax.what}, ${tax.sum}`, printMoney(tax.amount, sheet.currency));
+  }
+  line(1.5);
+  row('To pay', printMoney(sheet.total, sheet.currency), 'bold', 14);
+  pdf.moveDown().font('text').fontSize(11);
+  if (quote.words) pdf.text(quote.words, MARGIN, pdf.y, { width: wide }).moveDown();
+  pdf.text(`This price holds until ${dayText(quote.validUntil)}.`, MARGIN, pdf.y, { width: wide }).moveDown();
+  pdf
+    .fontSize(9)
+    .text(
+      'Foam, filling and cover cloth of furniture fall under local fire-safety rules; what applies is decided by local codes and qualified practice.',
+      MARGIN,
+      pdf.y,
+      { width: wide },
+    );
+  pdf.end();
+  return isDone;
+}

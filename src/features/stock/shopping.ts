@@ -1,0 +1,158 @@
+import 'server-only';
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import { boughtLength, costOf } from '@/core/cost';
+import { bindNotion, roundedUp } from '@/core/stock';
+import { database, schema } from '@/db';
+import { toCloth } from '@/db/rows';
+import { notionStock } from '@/features/materials/queries';
+import { lookOf } from '@/features/cloth/look';
+import { workroomRules } from '@/features/workroom/queries';
+import type { ClothLook } from '@/ui/cloth-pattern';
+import { LayFailure, loadCutLists } from '@/work/load-cut-lists';
+import { worthOf, type Counted } from './amount';
+
+/** One thing that has to be bought. */
+export interface ToBuy extends Counted {
+  /** Its key in the catalogue: `cloth 7`. */
+  key: string;
+  name: string;
+  look: ClothLook | null;
+  supplier: string;
+  /** What approved and laid batches take, what of that is free on the shelf, and what is bought, in whole steps or packs. */
+  needed: number;
+  free: number;
+  buy: number;
+  /** How the bought quantity is sold where that is not a length: `2 packs of 100`. */
+  sold: string;
+  costMinor: number;
+  currency: string;
+  /** The batches that need it. */
+  batches: { id: number; name: string }[];
+}
+
+export interface ShoppingList {
+  suppliers: { supplier: string; rows: ToBuy[]; sums: { currency: string; minor: number }[] }[];
+  /** Batches whose lays are not made yet, so that nobody knows what they take. */
+  unknown: { id: number; name: string }[];
+}
+
+/** What approved and laid batches need beyond the shelf, by supplier, rounded to steps and packs, with its price. */
+export async function shoppingList(): Promise<ShoppingList> {
+  const db = database();
+  const { batches, lays } = schema;
+  const open = await db
+    .select({ id: batches.id, name: batches.name, status: batches.status })
+    .from(batches)
+    .where(sql`${batches.status} <> 'cut'`)
+    .orderBy(batches.id);
+  const laid = open.filter(({ status }) => status === 'laid' || status === 'approved');
+  const ids = laid.map(({ id }) => id);
+  const rows = ids.length === 0 ? [] : await db.select({ lay: { batchId: lays.batchId, clothId: lays.clothId, stock: lays.stock, cutAt: lays.cutAt }, cloth: schema.cloths }).from(lays).innerJoin(schema.cloths, eq(schema.cloths.id, lays.clothId)).where(inArray(lays.batchId, ids)); // prettier-ignore
+  const all = [...(await clothsToBuy(rows, laid)), ...(await notionsToBuy(laid))].filter(({ buy }) => buy > 0);
+  const suppliers = [...new Set(all.map(({ supplier }) => supplier))].sort();
+  return {
+    suppliers: suppliers.map((supplier) => {
+      const own = all.filter((row) => row.supplier === supplier);
+      const sums = new Map<string, number>();
+      for (const { currency, costMinor } of own) sums.set(currency, (sums.get(currency) ?? 0) + costMinor);
+      return { supplier, rows: own, sums: [...sums].map(([currency, minor]) => ({ currency, minor })) };
+    }),
+    unknown: open.filter(({ id }) => !ids.includes(id)).map(({ id, name }) => ({ id, name })),
+  };
+}
+
+type Batch = { id: number; name: string; status: string };
+type LayOfCloth = { lay: { batchId: number; stock: { uses: { used: number; short: number }[] }; cutAt: Date | null }; cloth: typeof schema.cloths.$inferSelect }; // prettier-ignore
+
+async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]): Promise<ToBuy[]> {
+  const { stockItems } = schema;
+  const clothIds = [...new Set(rows.map(({ cloth }) => cloth.id))];
+  const free =
+    clothIds.length === 0
+      ? []
+      : await database()
+          .select({ clothId: stockItems.clothId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number) })
+          .from(stockItems)
+          .where(and(inArray(stockItems.clothId, clothIds), inArray(stockItems.sort, ['bolt', 'remnant'])))
+          .groupBy(stockItems.clothId); // prettier-ignore
+  return clothIds.map((id): ToBuy => {
+    const own = rows.filter(({ cloth, lay }) => cloth.id === id && lay.cutAt === null);
+    const row = rows.find(({ cloth }) => cloth.id === id)!.cloth;
+    const cloth = toCloth(row);
+    const isApproved = (batchId: number) => laid.some((batch) => batch.id === batchId && batch.status === 'approved');
+    // What approved lays take of the shelf is reserved already: only what they lack counts.
+    const needed = own.reduce((sum, { lay }) => sum + lay.stock.uses.reduce((all, use) => all + use.short + (isApproved(lay.batchId) ? 0 : use.used), 0), 0); // prettier-ignore
+    const there = free.find(({ clothId }) => clothId === id)?.free ?? 0;
+    const buy = boughtLength(Math.max(0, needed - there), cloth.sellingStep);
+    return {
+      key: `cloth ${id}`,
+      name: row.name,
+      look: lookOf(row),
+      supplier: row.supplier,
+      isLength: !row.sheetLengthNm,
+      units: row.units,
+      needed: row.sheetLengthNm ? Math.ceil(needed / row.sheetLengthNm) : needed,
+      free: row.sheetLengthNm ? 0 : there,
+      buy: row.sheetLengthNm ? Math.round(buy / row.sheetLengthNm) : buy,
+      sold: row.sheetLengthNm ? 'sheets' : '',
+      costMinor: costOf(buy, cloth),
+      currency: row.currency,
+      batches: laid.filter((batch) => own.some(({ lay }) => lay.batchId === batch.id)).map(({ id: of, name }) => ({ id: of, name })), // prettier-ignore
+    };
+  });
+}
+
+/** So many lines are looked through for their notions. */
+const MOST_BATCHES = 60;
+
+async function notionsToBuy(laid: readonly Batch[]): Promise<ToBuy[]> {
+  const db = database();
+  const stock = await notionStock(db);
+  if (stock.length === 0 || laid.length === 0) return [];
+  const { units } = await workroomRules();
+  const { stockItems } = schema;
+  const there = await db
+    .select({ materialId: stockItems.materialId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number) })
+    .from(stockItems)
+    .where(eq(stockItems.sort, 'notion'))
+    .groupBy(stockItems.materialId); // prettier-ignore
+  const needs = new Map<number, { quantity: number; batches: Map<number, string> }>();
+  for (const batch of laid.slice(-MOST_BATCHES)) {
+    const lists = await loadCutLists(db, eq(schema.orderLines.batchId, batch.id)).catch((error: unknown) => {
+      if (error instanceof LayFailure) return null;
+      throw error;
+    });
+    for (const { cutList } of lists?.orders ?? []) {
+      for (const notion of cutList.notions) {
+        const { material, quantity } = bindNotion(notion, stock);
+        if (!material) continue;
+        const need = needs.get(material.id) ?? { quantity: 0, batches: new Map() };
+        need.quantity += quantity;
+        need.batches.set(batch.id, batch.name);
+        needs.set(material.id, need);
+      }
+    }
+  }
+  return [...needs].map(([id, { quantity, batches }]): ToBuy => {
+    const row = stock.find((one) => one.id === id)!;
+    const isLength = row.countedBy === 'length';
+    const free = there.find(({ materialId }) => materialId === id)?.free ?? 0;
+    const step = isLength ? row.sellingStepNm : row.countedBy === 'pack' ? row.packSize : 1;
+    const buy = roundedUp(Math.max(0, quantity - free), step);
+    return {
+      key: `material ${id}`,
+      name: row.name,
+      look: null,
+      supplier: row.supplier,
+      isLength,
+      units,
+      needed: quantity,
+      free,
+      buy,
+      sold: row.countedBy === 'pack' ? `${Math.round(buy / row.packSize)} × pack of ${row.packSize}` : '',
+      costMinor: worthOf(buy, row),
+      currency: row.currency,
+      batches: [...batches].map(([of, name]) => ({ id: of, name })),
+    };
+  });
+}

@@ -1,0 +1,121 @@
+'use client';
+
+import { Button, Grid, Text } from '@chakra-ui/react';
+import { useState, useTransition } from 'react';
+import type { Fault } from '@/core/result';
+import { send } from '@/features/commands/send';
+import { Choice, TextField } from '@/ui/choice';
+import { Folded } from '@/ui/folded';
+import { LengthField } from '@/ui/length-field';
+import { Notice, Panel } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import { saveReckoning } from '../actions';
+import { readReckoning, type ReckoningForm } from '../reckoning';
+
+/** What costs and quotes are reckoned with, and what the shelf keeps. */
+export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kinds: { id: string; name: string }[] }) {
+  const [form, setForm] = useState(initial);
+  const [saved, setSaved] = useState(initial);
+  const [told, setTold] = useState<Fault[]>([]);
+  const [isBusy, start] = useTransition();
+  const faults = [...readReckoning(form).faults, ...told];
+  const set = (part: Partial<ReckoningForm>) => {
+    setTold([]);
+    setForm({ ...form, ...part });
+  };
+  const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const save = () =>
+    start(async () => {
+      const answer = await send(saveReckoning, form);
+      if (!answer.ok) return setTold(answer.faults);
+      setSaved(form);
+      toaster.create({
+        title: 'It is reckoned so from now on; quotes that were sent stay as they are.',
+        type: 'success',
+      });
+    });
+  const field = (
+    name: 'hour' | 'usualMinutes' | 'overhead' | 'markup' | 'taxName' | 'tax' | 'quoteDays',
+    label: string,
+    hint: string,
+  ) => (
+    <TextField
+      label={label}
+      value={form[name]}
+      hint={hint}
+      error={errorAt(name)}
+      onChange={(text) => set({ [name]: text })}
+    />
+  );
+  const length = (name: 'leastAcross' | 'leastAlong', label: string) => {
+    const error = errorAt(name);
+    return (
+      <LengthField
+        label={label}
+        units={form.units}
+        value={form[name]}
+        hint="either way round"
+        {...(error !== undefined && { error })}
+        onChange={(text) => set({ [name]: text })}
+      />
+    );
+  };
+  return (
+    <Panel
+      title="What we reckon with"
+      aside={
+        <Button onClick={save} loading={isBusy} disabled={form === saved || faults.length > 0}>
+          {form === saved ? 'Saved' : 'Save'}
+        </Button>
+      }
+    >
+      {errorAt('') && <Notice level="stop">{errorAt('')}</Notice>}
+      <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+        {field('hour', 'An hour’s work', `in ${form.currency}; empty: no work is charged`)}
+        <Choice
+          label="Currency"
+          value={form.currency}
+          error={errorAt('currency')}
+          choices={['GBP', 'EUR', 'USD', 'CAD', 'AUD', 'JPY'].map((id) => ({ id, label: id }))}
+          onChange={(currency) => set({ currency })}
+        />
+        {field('overhead', 'Overhead', 'per cent of materials and work')}
+        {field('markup', 'Markup', 'per cent of all of that')}
+        {field('taxName', 'Tax', 'as it stands on your bills')}
+        {field('tax', 'Its rate', 'per cent')}
+        <Choice
+          label="Cloth is shared"
+          value={form.shareBy}
+          hint="between the orders of a lay"
+          choices={[
+            { id: 'length', label: 'by length alone' },
+            { id: 'area', label: 'by area' },
+          ]}
+          onChange={(shareBy) => set({ shareBy: shareBy as ReckoningForm['shareBy'] })}
+        />
+        {field('quoteDays', 'A quote holds', 'days')}
+        {length('leastAcross', 'Remnants are kept from')}
+        {length('leastAlong', 'by')}
+        {field('usualMinutes', 'Minutes a cover', 'where its kind has none of its own')}
+      </Grid>
+      <Folded title="Minutes by kind">
+        <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4" mt="3">
+          {kinds.map(({ id, name }) => (
+            <TextField
+              key={id}
+              isCount
+              label={name}
+              value={form.minutes[id] ?? ''}
+              placeholder={form.usualMinutes}
+              error={errorAt(`minutes.${id}`)}
+              onChange={(text) => set({ minutes: { ...form.minutes, [id]: text } })}
+            />
+          ))}
+        </Grid>
+        <Text mt="3" color="fg.muted">
+          Minutes differ more by person and kind than anyone guesses: put here what your log says.
+        </Text>
+      </Folded>
+    </Panel>
+  );
+}

@@ -1,0 +1,86 @@
+import { inArray, type SQL, eq } from 'drizzle-orm';
+import type { Cloth } from '@/core/cloth';
+import type { KindBook } from '@/core/covers';
+import { cutList, type BatchOrder, type OrderLine } from '@/core/cutlist';
+import type { Units } from '@/core/length';
+import { schema, type Database, type Transaction } from '@/db';
+import { loadKindBook } from '@/db/kinds';
+import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
+import { usualMaterials } from '@/db/shelf';
+
+/** A lay or a cost that can't be made, in words for the person who asked for it. */
+export class LayFailure extends Error {}
+
+/** An order, or those of its lines that were asked for, with what is cut for it. */
+export interface OrderToCut extends BatchOrder {
+  orderId: number;
+  units: Units;
+  lines: {
+    id: number;
+    position: number;
+    kind: string;
+    kindVersion: number;
+    qty: number;
+    batchId: number | null;
+    line: OrderLine;
+  }[];
+}
+
+export interface CutLists {
+  orders: OrderToCut[];
+  /** The cloths that they name, and the workroom's usual materials; by name. */
+  clothRows: ClothRow[];
+  cloths: ReadonlyMap<string, Cloth>;
+  kinds: KindBook;
+}
+
+/** Loads the cut lists of the lines that a condition finds, by order. Fails with a sentence where a line can't be cut as it is. */
+export async function loadCutLists(db: Database | Transaction, which: SQL): Promise<CutLists> {
+  const lines = await db
+    .select({ line: schema.orderLines, order: schema.orders })
+    .from(schema.orderLines)
+    .innerJoin(schema.orders, eq(schema.orders.id, schema.orderLines.orderId))
+    .where(which)
+    .orderBy(schema.orders.no, schema.orderLines.position);
+  const ids = lines.map(({ line }) => line.id);
+  const kinds = await loadKindBook(db as Database);
+  if (ids.length === 0) return { orders: [], clothRows: [], cloths: new Map(), kinds };
+  const values = byLine(await db.select().from(schema.lineValues).where(inArray(schema.lineValues.lineId, ids)));
+  const namedRows = await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));
+  const named = byLine(namedRows);
+  const parts = byLine(await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids)));
+  const usual = await usualMaterials(db);
+  const wanted = [...new Set([...namedRows.map(({ clothId }) => clothId), ...Object.values(usual).map(Number)])];
+  const clothRows = await db.select().from(schema.cloths).where(inArray(schema.cloths.id, wanted)).orderBy(schema.cloths.name); // prettier-ignore
+  const cloths = new Map(clothRows.map((row) => [String(row.id), toCloth(row)]));
+  const orders: OrderToCut[] = [];
+  for (const orderId of new Set(lines.map(({ order }) => order.id))) {
+    const own = lines.filter(({ order }) => order.id === orderId);
+    const { no, units } = own[0]!.order;
+    const read = own.map(({ line }) => {
+      const one = toOrderLine(line, values.get(line.id) ?? [], named.get(line.id) ?? [], parts.get(line.id) ?? []);
+      return { ...one, cloth: { ...usual, ...one.cloth } };
+    });
+    const list = cutList(read, units, { kinds, cloths });
+    if (!list.ok) throw new LayFailure(`Order ${no}: ${list.faults[0]!.message}`);
+    const stop = list.value.warnings.find(({ level }) => level === 'stop');
+    if (stop)
+      throw new LayFailure(
+        `Order ${no}, line ${stop.line} (${kinds.find(own.find(({ line }) => String(line.position) === stop.line)!.line.kind)!.name}): ${stop.message}`,
+      );
+    orders.push({
+      orderId,
+      orderNo: String(no),
+      units,
+      cutList: list.value,
+      lines: own.map(({ line }, i) => ({ id: line.id, position: line.position, kind: line.kind, kindVersion: line.kindVersion, qty: line.qty, batchId: line.batchId, line: read[i]! })), // prettier-ignore
+    });
+  }
+  return { orders, clothRows, cloths, kinds };
+}
+
+function byLine<T extends { lineId: number }>(rows: readonly T[]): Map<number, T[]> {
+  const map = new Map<number, T[]>();
+  for (const row of rows) map.set(row.lineId, [...(map.get(row.lineId) ?? []), row]);
+  return map;
+}
