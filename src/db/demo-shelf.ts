@@ -107,7 +107,7 @@ const NOTIONS: NotionSeed[] = [
   { name: 'Ring snaps', sort: 'snaps', countedBy: 'pack', pack: 50, price: 720, per: 'pack', usualFor: ['snaps'], supplier: 'Needle & Notch', stock: 1 },
   { name: 'Horn button 20 mm', sort: 'button', countedBy: 'piece', price: 85, per: 'piece', usualFor: ['button'], supplier: 'Needle & Notch', stock: 24 },
   { name: 'Elastic cord 3 mm', sort: 'cord', countedBy: 'length', price: 60, per: 'yd', usualFor: ['cord loop'], supplier: 'Needle & Notch', stock: '10 yd' },
-  { name: 'Bonded thread, stone', sort: 'thread', countedBy: 'piece', price: 540, per: 'piece', usualFor: ['thread'], supplier: 'Needle & Notch', stock: 7 },
+  { name: 'Bonded thread, stone', sort: 'thread', countedBy: 'length', length: '1000 yd', price: 1, per: 'yd', usualFor: ['thread'], supplier: 'Needle & Notch', stock: '7000 yd' },
 ]; // prettier-ignore
 
 const SUPPLIERS: Record<string, string> = {
@@ -163,6 +163,7 @@ export async function insertShelf(
       ...(before === undefined ? [] : [{ clothId: cloth.id, since: format(daysAgo(21), 'yyyy-MM-dd'), priceMinor, currency, pricePer }]),
     ]); // prettier-ignore
   }
+  await insertNotions(tx, people, daysAgo(56));
   const ids = new Map<string, number>();
   for (const seed of BOLTS) {
     const cloth = named(seed.cloth);
@@ -206,7 +207,6 @@ export async function insertShelf(
     await book(tx, id, people, daysAgo(seed.daysAgo), 'received', along, { reason: 'kept after a cut' });
   }
   await history(tx, ids, people, daysAgo);
-  await insertNotions(tx, people, daysAgo(48));
 }
 
 type Extra = { reason?: string; cause?: WasteCause };

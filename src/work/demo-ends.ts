@@ -33,7 +33,7 @@ export async function cutDemo(tx: Transaction, batchId: number, person: number, 
       0,
       2,
     );
-    const code = plan.lays[0]!.stock;
+    const code = plan.lays.at(-1)!.stock;
     const events = i === 0 ? [{ sort: 'flaw found' as const, code, lengthNm: inches(3) }, { sort: 'recut' as const, code, lengthNm: inches(22) }] : []; // prettier-ignore
     const { movements, outcome } = cutBookings(job, plan, row.stock, {
       fullWidthOf: () => cloth.widthNm,

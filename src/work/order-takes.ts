@@ -42,7 +42,7 @@ export async function takesNow(db: Database, orderId: number, shareBy: 'length' 
   const ofLays = shares.map(({ share, lay, batch }) => ({
     part: 'cloth' as const,
     what: (lay.cloth as { name: string }).name,
-    sum: `${longLength(share.usedNm, lay.units)} of “${batch.name}”, its share by ${shareBy}`,
+    sum: `${longLength(share.usedNm, lay.units).replace('≈ ', '')} of “${batch.name}”, its share by ${shareBy}`,
     amount: shareBy === 'length' ? share.shareByLengthMinor : share.shareByAreaMinor,
     currency: lay.currency,
   }));

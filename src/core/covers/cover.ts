@@ -49,6 +49,8 @@ export interface CoverNotion {
   name: string;
   qty: number;
   length?: Nm;
+  /** About how much of it one cover takes, where that is no measure: for costs and shopping (nm). */
+  estimate?: Nm;
   note: string;
 }
 

@@ -209,7 +209,7 @@ function threadFor(pieces: readonly CoverPiece[], strips: readonly CoverStrip[],
   const runs = strips.reduce((sum, { qty, length: long }) => sum + qty * long, 0);
   const unit = units === 'in' ? 'yd' : 'm';
   const about = Math.ceil((THREAD_PART * (edges + runs)) / NM[unit]);
-  return { name: 'thread', qty: 1, note: `about ${about} ${unit} a cover, an estimate` };
+  return { name: 'thread', qty: 1, estimate: about * NM[unit], note: `about ${about} ${unit} a cover, an estimate` };
 }
 
 /** Sizes by the tape within 1/8 in, 1/4 on soft fills; squareness by the diagonals. Common practice, no source. */

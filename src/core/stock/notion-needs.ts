@@ -19,6 +19,8 @@ export interface NotionNeed {
   qty: number;
   /** Of each, where it has a length (nm). */
   length?: Nm | undefined;
+  /** About how much of it, where that is no measure (nm). */
+  estimate?: Nm | undefined;
 }
 
 /** What an order takes of a notion: nanometres of what is counted by its length, else pieces. Null: nothing of the catalogue is bound to it. */
@@ -41,7 +43,7 @@ export function bindNotion(need: NotionNeed, stock: readonly NotionStock[], ofLi
   const material = own ?? zips[0] ?? usual.find(({ sort }) => sort !== 'zip') ?? null;
   if (!material) return { need, material: null, quantity: need.qty };
   const isLength = material.countedBy === 'length';
-  return { need, material, quantity: isLength ? Math.ceil(need.qty * (need.length ?? 0)) : need.qty };
+  return { need, material, quantity: isLength ? Math.ceil(need.qty * (need.length ?? need.estimate ?? 0)) : need.qty };
 }
 
 /** The quantity that has to be bought: whole packs of what is sold in packs, whole steps of a length. */

@@ -11,7 +11,8 @@ export interface Counted {
 /** `3 yd 4 1/2 in`, `12`; with a sign where it is negative. */
 export function amountText(quantity: number, { isLength, units }: Counted): string {
   if (!isLength) return quantity.toLocaleString('en');
-  return quantity < 0 ? `− ${longLength(-quantity, units)}` : longLength(quantity, units);
+  const text = longLength(Math.abs(quantity), units).replace('≈ ', '');
+  return quantity < 0 ? `− ${text}` : text;
 }
 
 /** As a field shows it, so that reading it gives it back. */

@@ -329,15 +329,8 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
               <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
             </Figure>
             <Figure label="Waste">{percent(lay.wastePart)}</Figure>
-            <Figure
-              label="Saved over hand"
-              note={
-                lay.handCostMinor > lay.costMinor
-                  ? printMoney(lay.handCostMinor - lay.costMinor, currency)
-                  : 'no cost saved'
-              }
-            >
-              <Fractions>{savedNm > 0 ? longLength(savedNm, units) : 'none'}</Fractions>
+            <Figure label="Saved over hand" note={savedNm > 0 ? <Fractions>{longLength(savedNm, units)}</Fractions> : 'no length saved'}>
+              {lay.handCostMinor > lay.costMinor ? printMoney(lay.handCostMinor - lay.costMinor, currency) : 'none'}
             </Figure>
           </Grid>
         </Link>

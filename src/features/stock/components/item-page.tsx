@@ -374,7 +374,4 @@ function Movements({
 
 /** Only what came or went by hand is countered; what a lay has cut stays. */
 const canCounter = ({ sort, batch, countersId, isCountered }: MovementRow) =>
-  countersId === null &&
-  !isCountered &&
-  !['reserved', 'released', 'moved'].includes(sort) &&
-  (batch === null || sort === 'wasted');
+  countersId === null && !isCountered && batch === null && !['reserved', 'released', 'moved'].includes(sort);

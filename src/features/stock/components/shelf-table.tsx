@@ -43,11 +43,7 @@ function Row({ row, today }: { row: ShelfRow; today: Date }) {
     <tr className={row.state === 'ended' ? 'muted' : undefined}>
       <td>
         <Link href={`/stock/${row.id}`} prefetch={false} className="inline">
-          <span
-            className="chip"
-            aria-hidden
-            style={row.look ? { background: row.look.ground, borderColor: row.look.figure } : undefined}
-          />
+          {row.look && <span className="chip" aria-hidden style={{ background: row.look.ground, borderColor: row.look.figure }} />}
           <span className="bold large entry">{row.code}</span>
         </Link>
       </td>
