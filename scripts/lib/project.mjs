@@ -170,6 +170,7 @@ export async function ensureBundles() {
       takeoff: 'src/cli/takeoff.ts',
       bench: 'src/cli/bench.ts',
       fuzz: 'src/cli/fuzz.ts',
+      archive: 'src/cli/archive.ts',
       worker: 'src/work/worker.ts',
       'lay-worker': 'src/work/lay-worker.ts',
       'sheet-child': 'src/work/sheet-child.ts',
@@ -188,7 +189,7 @@ export async function ensureBundles() {
     // Some packages have a good module and a main file that Node can't read.
     mainFields: ['module', 'main'],
     alias: { '@': './src' },
-    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'papaparse', 'joi', 'puppeteer-core'],
+    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'yazl', 'papaparse', 'joi', 'puppeteer-core'],
     logLevel: 'error',
   });
   const { themeCss } = await import(join(ROOT, 'dist', 'theme-css.mjs'));

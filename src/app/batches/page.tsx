@@ -6,6 +6,7 @@ import { BatchesList } from '@/features/batches/components/batches-list';
 import { countWaiting, listBatches } from '@/features/batches/queries';
 import { queryText } from '@/features/commands/texts';
 import { EmptyState, PageHead } from '@/ui/page';
+import { TakeList } from '@/ui/take-list';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Batches' };
@@ -36,11 +37,14 @@ export default async function BatchesPage({ searchParams }: { searchParams: Prom
         {batches.length > 0 && next}
       </PageHead>
       {batches.length > 0 ? (
-        <BatchesList
-          batches={batches}
-          previous={previous && `/batches?page=${previous}`}
-          next={older && `/batches?page=${older}`}
-        />
+        <>
+          <BatchesList
+            batches={batches}
+            previous={previous && `/batches?page=${previous}`}
+            next={older && `/batches?page=${older}`}
+          />
+          <TakeList name="batches" />
+        </>
       ) : (
         <EmptyState title="No batch yet" action={next}>
           {waiting > 0

@@ -6,6 +6,7 @@ import { clothListRow } from '@/features/cloth/cloth-list';
 import { ClothTable } from '@/features/cloth/components/cloth-table';
 import { listCloths } from '@/features/cloth/queries';
 import { EmptyState, PageHead } from '@/ui/page';
+import { TakeList } from '@/ui/take-list';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Cloth' };
@@ -25,7 +26,10 @@ export default async function ClothPage() {
         {rows.length > 0 && add}
       </PageHead>
       {rows.length > 0 ? (
-        <ClothTable cloths={rows} />
+        <>
+          <ClothTable cloths={rows} />
+          <TakeList name="cloth" />
+        </>
       ) : (
         <EmptyState title="No cloth yet" action={add}>
           Write down a cloth with its width, selvages, pattern repeat and price; orders and lays are made from it.

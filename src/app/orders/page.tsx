@@ -15,6 +15,7 @@ import { listOrders } from '@/features/orders/queries';
 import { queryText } from '@/features/commands/texts';
 import { EmptyState, PageHead } from '@/ui/page';
 import { SearchBar } from '@/ui/search-bar';
+import { TakeList } from '@/ui/take-list';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Orders' };
@@ -94,6 +95,7 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
               No order has these words in its number, customer, notes or covers.
             </EmptyState>
           )}
+          <TakeList name="orders" />
         </>
       )}
     </>

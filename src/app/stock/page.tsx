@@ -10,6 +10,7 @@ import { listShelf, SHELF_SORTS, shelfWorth } from '@/features/stock/queries';
 import { SORT_LABELS } from '@/features/stock/words';
 import { EmptyState, PageHead } from '@/ui/page';
 import { SearchBar } from '@/ui/search-bar';
+import { TakeList } from '@/ui/take-list';
 import { counted } from '@/ui/words';
 
 export const dynamic = 'force-dynamic';
@@ -85,6 +86,8 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
               Nothing on the shelf has these words in its code, name, lot, place or supplier.
             </EmptyState>
           )}
+          <TakeList name="shelf" />
+          <TakeList name="movements" what="ledger" />
         </>
       )}
     </>

@@ -6,6 +6,7 @@ import { PeoplePanel } from '@/features/people/components/people-panel';
 import { personAtDevice } from '@/features/people/device';
 import { listPeople } from '@/features/people/queries';
 import { BackupPanel } from '@/features/workroom/components/backup-panel';
+import { ArchivePanel } from '@/features/workroom/components/archive-panel';
 import { WorkroomRulesForm } from '@/features/workroom/components/workroom-rules';
 import { OwnKinds } from '@/features/workroom/components/own-kinds';
 import { ReckoningPanel } from '@/features/workroom/components/reckoning-panel';
@@ -44,6 +45,7 @@ export default async function WorkroomPage() {
         <WorkroomRulesForm initial={rules} />
         <ReckoningPanel initial={reckoning} kinds={names} />
         <OwnKinds kinds={kinds} />
+        <ArchivePanel />
         <BackupPanel
           last={last && { at: format(last.at, "EEEE d MMMM yyyy 'at' HH:mm"), size: sizeText(last.bytes) }}
           canTake={newestBackup() !== null}

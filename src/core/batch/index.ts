@@ -3,3 +3,4 @@ export * from './best-so-far';
 export * from './batch-states';
 export * from './lay-run-states';
 export * from './line-states';
+export * from './suggest';

@@ -6,6 +6,7 @@ import { listMaterials } from '@/features/materials/queries';
 import { amountText } from '@/features/stock/amount';
 import { Fractions } from '@/ui/fraction';
 import { EmptyState, PageHead } from '@/ui/page';
+import { TakeList } from '@/ui/take-list';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Notions' };
@@ -69,6 +70,7 @@ export default async function MaterialsPage() {
               ))}
             </tbody>
           </table>
+          <TakeList name="notions" />
         </div>
       )}
     </>

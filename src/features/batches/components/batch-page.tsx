@@ -329,7 +329,10 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
               <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
             </Figure>
             <Figure label="Waste">{percent(lay.wastePart)}</Figure>
-            <Figure label="Saved over hand" note={savedNm > 0 ? <Fractions>{longLength(savedNm, units)}</Fractions> : 'no length saved'}>
+            <Figure
+              label="Saved over hand"
+              note={savedNm > 0 ? <Fractions>{longLength(savedNm, units)}</Fractions> : 'no length saved'}
+            >
               {lay.handCostMinor > lay.costMinor ? printMoney(lay.handCostMinor - lay.costMinor, currency) : 'none'}
             </Figure>
           </Grid>

@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Field, Flex, HStack, Input, Stack, Text } from '@chakra-ui/react';
+import { Box, Button, Field, Flex, HStack, Input, Stack, Text } from '@chakra-ui/react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
@@ -8,11 +8,15 @@ import { Notice, PageHead } from '@/ui/page';
 import { send } from '@/features/commands/send';
 import { createBatch } from '../actions';
 import type { BatchLines } from '../queries';
+import type { Suggestion } from '../suggestions';
 import { LineList } from './line-list';
+import { Suggestions, Together } from './suggestions';
 import { useLines } from './use-lines';
 
 /** The most lines that a batch takes. */
 const MOST_LINES = 2000;
+/** Of more, what they take together is only known by their lay. */
+const MOST_TOGETHER = 200;
 
 /** Choosing the waiting lines of a new batch. */
 export function NewBatch({
@@ -46,6 +50,11 @@ export function NewBatch({
         isChosen,
       );
     });
+  /** Ticks the lines of a suggestion, and those alone of its cloth. */
+  const chooseSuggested = async (one: Suggestion) => {
+    await loadCloth(one.clothId);
+    choose(one.lineIds, true);
+  };
   const chooseAll = () =>
     start(async () => {
       let count = 0;
@@ -79,6 +88,7 @@ export function NewBatch({
       </PageHead>
       <Stack gap="5" pb="24">
         {error && <Notice level="stop">{error}</Notice>}
+        <Suggestions onChoose={(one) => void chooseSuggested(one)} />
         <LineList
           lines={lines}
           cloths={cloths}
@@ -106,9 +116,12 @@ export function NewBatch({
         <Field.Root maxW="340px">
           <Input aria-label="Name of the batch" value={name} onChange={(event) => setName(event.target.value)} />
         </Field.Root>
-        <Text flex="1" fontSize="lg">
-          <b>{chosen.size}</b> {chosen.size === 1 ? 'line' : 'lines'}, <b>{covers}</b> covers
-        </Text>
+        <Box flex="1">
+          <Text fontSize="lg">
+            <b>{chosen.size}</b> {chosen.size === 1 ? 'line' : 'lines'}, <b>{covers}</b> covers
+          </Text>
+          {chosen.size <= MOST_TOGETHER && <Together chosen={chosen} />}
+        </Box>
         <HStack>
           <Button variant="ghost" onClick={chooseAll} disabled={isBusy}>
             Tick all

@@ -43,7 +43,9 @@ function Row({ row, today }: { row: ShelfRow; today: Date }) {
     <tr className={row.state === 'ended' ? 'muted' : undefined}>
       <td>
         <Link href={`/stock/${row.id}`} prefetch={false} className="inline">
-          {row.look && <span className="chip" aria-hidden style={{ background: row.look.ground, borderColor: row.look.figure }} />}
+          {row.look && (
+            <span className="chip" aria-hidden style={{ background: row.look.ground, borderColor: row.look.figure }} />
+          )}
           <span className="bold large entry">{row.code}</span>
         </Link>
       </td>

@@ -1,0 +1,133 @@
+import { createInterface } from 'node:readline';
+import type { Readable } from 'node:stream';
+import { Pool, type PoolClient } from 'pg';
+import { open, type Entry, type ZipFile } from 'yauzl';
+import { columnsOf, quoted } from './columns';
+import { ARCHIVED, ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchivedTable } from './tables';
+
+/** An archive that can't be read, in a sentence for the person who gave it. */
+export class ArchiveFault extends Error {}
+
+const AT_ONCE = 1_000;
+const MOST_ENTRIES = 200;
+/** No row is longer: the largest are lays of 10,000 pieces. */
+const LONGEST_ROW = 64_000_000;
+
+/**
+ * Reads an archive into a workroom, in place of all that is in it, in one transaction: afterwards it is the same as the one that was
+ * written. Anything that is wrong leaves the workroom as it was.
+ */
+export async function readArchive(databaseUrl: string, file: string): Promise<{ rows: number }> {
+  const zip = await openZip(file);
+  const pool = new Pool({ connectionString: databaseUrl, max: 1 });
+  const client = await pool.connect();
+  try {
+    const entries = await entriesOf(zip);
+    await check(zip, entries);
+    await client.query(`BEGIN; SET LOCAL TIME ZONE 'UTC'`);
+    await client.query(`TRUNCATE ${ARCHIVED.map(quoted).join(', ')} RESTART IDENTITY CASCADE`);
+    // What triggers keep is in the archive as it was kept.
+    for (const table of ARCHIVED) await client.query(`ALTER TABLE ${quoted(table)} DISABLE TRIGGER USER`);
+    let rows = 0;
+    for (const table of ARCHIVED) rows += await fill(client, table, await streamOf(zip, entries.get(`tables/${table}.jsonl`)!)); // prettier-ignore
+    for (const table of ARCHIVED) {
+      await client.query(`ALTER TABLE ${quoted(table)} ENABLE TRIGGER USER`);
+      await goOnCounting(client, table);
+    }
+    await client.query('COMMIT');
+    return { rows };
+  } catch (error) {
+    await client.query('ROLLBACK').catch(() => undefined);
+    throw error instanceof ArchiveFault || !isOfContent(error) ? error : new ArchiveFault(`The archive holds something that a workroom can't: ${(error as Error).message}.`); // prettier-ignore
+  } finally {
+    client.release();
+    await pool.end();
+    zip.close();
+  }
+}
+
+/** PostgreSQL's classes of errors for data that it refuses: wrong values, broken rules (appendix A of its manual). */
+const isOfContent = (error: unknown): boolean => /^(22|23)/.test((error as { code?: string }).code ?? '');
+
+function openZip(file: string): Promise<ZipFile> {
+  return new Promise((resolve, reject) => {
+    open(file, { lazyEntries: true, autoClose: false, validateEntrySizes: true }, (error, zip) => {
+      if (!error) return resolve(zip);
+      reject((error as NodeJS.ErrnoException).code === 'ENOENT' ? new ArchiveFault(`There is no file ${file}.`) : new ArchiveFault('This is not an archive of a workroom: it is no zip file.')); // prettier-ignore
+    });
+  });
+}
+
+function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+  return new Promise((resolve, reject) => {
+    const entries = new Map<string, Entry>();
+    zip.on('entry', (entry: Entry) => {
+      entries.set(entry.fileName, entry);
+      if (entries.size > MOST_ENTRIES) return reject(new ArchiveFault('This is not an archive of a workroom.'));
+      zip.readEntry();
+    });
+    zip.once('end', () => resolve(entries));
+    zip.once('error', () => reject(new ArchiveFault('This archive is damaged.')));
+    zip.readEntry();
+  });
+}
+
+const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
+  new Promise((resolve, reject) => {
+    zip.openReadStream(entry, (error, stream) => (error ? reject(new ArchiveFault('This archive is damaged.')) : resolve(stream))); // prettier-ignore
+  });
+
+async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>) {
+  const about = entries.get('archive.json');
+  if (!about || about.uncompressedSize > 100_000) throw new ArchiveFault('This is not an archive of a workroom.');
+  const chunks: Buffer[] = [];
+  for await (const chunk of await streamOf(zip, about)) chunks.push(chunk as Buffer);
+  let read: { format?: unknown; version?: unknown };
+  try {
+    read = JSON.parse(Buffer.concat(chunks).toString('utf8')) as typeof read;
+  } catch {
+    throw new ArchiveFault('This is not an archive of a workroom.');
+  }
+  if (read.format !== ARCHIVE_FORMAT) throw new ArchiveFault('This is not an archive of a workroom.');
+  if (read.version !== ARCHIVE_VERSION)
+    throw new ArchiveFault(`This archive has version ${String(read.version)}; ${ARCHIVE_VERSION} is known.`);
+  const missing = ARCHIVED.filter((table) => !entries.has(`tables/${table}.jsonl`));
+  if (missing.length > 0) throw new ArchiveFault(`The archive is not whole: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing.`); // prettier-ignore
+}
+
+/** Writes the rows of a table as they come; an array of JSON texts at a time. */
+async function fill(client: PoolClient, table: ArchivedTable, stream: Readable): Promise<number> {
+  const columns = (await columnsOf(client, table)).filter(({ isGenerated }) => !isGenerated);
+  const list = columns.map(({ name }) => quoted(name)).join(', ');
+  const insert = `INSERT INTO ${quoted(table)} (${list}) OVERRIDING SYSTEM VALUE
+    SELECT ${list} FROM json_populate_recordset(NULL::${quoted(table)}, $1::json)`;
+  let rows = 0;
+  let some: string[] = [];
+  const write = async () => {
+    if (some.length > 0) await client.query(insert, [`[${some.join(',')}]`]);
+    rows += some.length;
+    some = [];
+  };
+  try {
+    for await (const line of createInterface({ input: stream, crlfDelay: Infinity })) {
+      if (line.length > LONGEST_ROW) throw new ArchiveFault(`A row of ${table} is too long.`);
+      if (line !== '') some.push(line);
+      if (some.length >= AT_ONCE) await write();
+    }
+  } catch (error) {
+    if (error instanceof ArchiveFault || (error as { severity?: string }).severity) throw error;
+    throw new ArchiveFault('This archive is damaged.');
+  }
+  await write();
+  return rows;
+}
+
+/** New records get numbers after those of the archive. */
+async function goOnCounting(client: PoolClient, table: ArchivedTable) {
+  for (const { name, isIdentity } of await columnsOf(client, table))
+    if (isIdentity)
+      await client.query(
+        `SELECT setval(pg_get_serial_sequence($1, $2), greatest(1, (SELECT coalesce(max(${quoted(name)}), 0) FROM ${quoted(table)})), (SELECT count(*) > 0 FROM ${quoted(table)}))`,
+        [table, name],
+      );
+}

@@ -1,0 +1,37 @@
+/**
+ * The tables of an archive in the order in which they are read back: each after those that it names. A test holds this list against
+ * the schema.
+ */
+export const ARCHIVED = [
+  'settings',
+  'people',
+  'audit_entries',
+  'customers',
+  'cloths',
+  'materials',
+  'kinds',
+  'kind_versions',
+  'orders',
+  'batches',
+  'lay_runs',
+  'order_lines',
+  'line_values',
+  'line_cloths',
+  'line_parts',
+  'lays',
+  'lay_versions',
+  'alone_lays',
+  'lay_shares',
+  'prices',
+  'stock_items',
+  'movements',
+  'stock_choices',
+  'lay_events',
+  'line_materials',
+  'approvals',
+  'quotes',
+] as const;
+export type ArchivedTable = (typeof ARCHIVED)[number];
+
+export const ARCHIVE_FORMAT = 'jolly-bolt/archive';
+export const ARCHIVE_VERSION = 1;

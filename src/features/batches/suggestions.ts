@@ -1,0 +1,156 @@
+import 'server-only';
+import { and, asc, inArray, isNull, sql } from 'drizzle-orm';
+import { clothTasks, groupsOf, savingOf, type ClothTask, type TogetherGroup } from '@/core/batch';
+import { printMoney } from '@/core/cost';
+import { handLength } from '@/core/lay';
+import type { Nm, Units } from '@/core/length';
+import { chooseStock, leastPiece, needOf } from '@/core/stock';
+import { database, schema } from '@/db';
+import { loadShelf } from '@/db/shelf';
+import { dueText } from '@/ui/days';
+import { longLength } from '@/ui/words';
+import { lengthsOnceEver } from '@/work/lengths-alone';
+import { LayFailure, loadCutLists, type CutLists } from '@/work/load-cut-lists';
+import { Cancel } from '@/work/pool';
+
+/** A suggestion: what to cut together, and why, in one sentence. */
+export interface Suggestion {
+  id: string;
+  clothId: number;
+  clothName: string;
+  lineIds: number[];
+  orders: string[];
+  savedMinor: number;
+  currency: string;
+  why: string;
+  /** By the search, not by the rule of thumb; computed once and kept by the content of the job. */
+  isExact: boolean;
+}
+
+/** So many waiting lines are looked at, the soonest due first; and so many suggestions are made. */
+const MOST_LINES = 500;
+const MOST_SUGGESTIONS = 24;
+const EXACT_MS = 10_000;
+const SEED = 1;
+
+interface Candidate {
+  key: string;
+  group: TogetherGroup;
+  task: ClothTask;
+  units: Units;
+  clothId: number;
+  remnants: string[];
+  lot: string | null;
+}
+
+/**
+ * What is worth cutting together: same cloth, due close together, and of one lot where it is on the shelf. First by the hand method,
+ * at once; then by the search, the dearest first, as long as time is left. Each is handed on as soon as it is known.
+ */
+export async function suggest(signal: AbortSignal, tell: (suggestion: Suggestion) => void): Promise<void> {
+  const db = database();
+  const { orderLines, orders } = schema;
+  const waiting = await db
+    .select({ id: orderLines.id })
+    .from(orderLines)
+    .innerJoin(orders, sql`${orders.id} = ${orderLines.orderId}`)
+    .where(and(isNull(orderLines.batchId), isNull(orders.deletedAt)))
+    .orderBy(asc(orders.due), asc(orders.no), asc(orderLines.position))
+    .limit(MOST_LINES);
+  if (waiting.length === 0) return;
+  const lists = await loadCutLists(db, inArray(orderLines.id, waiting.map(({ id }) => id))).catch((error: unknown) => {
+    // A line that can't be cut says so on its order; there is nothing to suggest while it waits.
+    if (error instanceof LayFailure) return null;
+    throw error;
+  }); // prettier-ignore
+  if (!lists) return;
+  const days = new Map((await db.select({ id: orders.id, due: orders.due }).from(orders).where(inArray(orders.id, lists.orders.map(({ orderId }) => orderId)))).map(({ id, due }) => [id, due])); // prettier-ignore
+  const found = await candidates(lists, days);
+  const rated = found
+    .map((candidate) => ({ candidate, saving: handSaving(candidate.task) }))
+    .sort((a, b) => b.saving.savedMinor - a.saving.savedMinor)
+    .slice(0, MOST_SUGGESTIONS);
+  for (const { candidate, saving } of rated) if (saving.savedMinor > 0) tell(suggestionOf(candidate, saving, false));
+  const begun = performance.now();
+  const cancel = new Cancel();
+  signal.addEventListener('abort', () => cancel.request());
+  for (const { candidate } of rated) {
+    if (signal.aborted || performance.now() - begun > EXACT_MS) break;
+    const { task } = candidate;
+    const whole = { content: JSON.stringify([task.whole.job.pieces, task.whole.job.strips, task.key]), job: task.whole.job }; // prettier-ignore
+    const alone = task.orders.map(({ content, job }) => ({ content, job: job.job }));
+    const lengths = await lengthsOnceEver(db, [whole, ...alone], SEED, cancel);
+    const saving = savingOf(task.cloth, lengths.get(whole.content)!, alone.map(({ content }) => lengths.get(content)!)); // prettier-ignore
+    tell(suggestionOf(candidate, saving, true));
+  }
+}
+
+async function candidates(lists: CutLists, days: ReadonlyMap<number, string>): Promise<Candidate[]> {
+  const { orders, clothRows, cloths } = lists;
+  const shelf = await loadShelf(database(), clothRows.map(({ id }) => id)); // prettier-ignore
+  return clothRows.flatMap((row): Candidate[] => {
+    const key = String(row.id);
+    const own = orders.flatMap((order) => {
+      const lines = order.lines.filter(({ line }) => line.cloth.face === key);
+      return lines.length > 0 ? [{ orderNo: order.orderNo, due: days.get(order.orderId)!, lineIds: lines.map(({ id }) => id) }] : []; // prettier-ignore
+    });
+    return groupsOf(own).flatMap((group): Candidate[] => {
+      const numbers = new Set(group.orders.map(({ orderNo }) => orderNo));
+      const cloth = cloths.get(key)!;
+      const [task] = clothTasks(orders.filter(({ orderNo }) => numbers.has(orderNo)), [{ key, cloth, units: row.units }]); // prettier-ignore
+      if (!task) return [];
+      const chosen = chooseStock(needOf(task.whole.job, cloth), leastPiece(task.whole.job), shelf.get(row.id) ?? []);
+      return [{ key, group, task, units: row.units, clothId: row.id, lot: chosen.lot, remnants: chosen.items.filter(({ sort }) => sort === 'remnant').map(({ code }) => code) }]; // prettier-ignore
+    });
+  });
+}
+
+const handSaving = (task: ClothTask) =>
+  savingOf(task.cloth, handLength(task.whole.job), task.orders.map(({ job }) => handLength(job.job))); // prettier-ignore
+
+function suggestionOf(
+  { group, task, units, clothId, remnants, lot }: Candidate,
+  { savedNm, savedMinor }: { savedNm: Nm; savedMinor: number },
+  isExact: boolean,
+): Suggestion {
+  const { cloth } = task;
+  const orders = group.orders.map(({ orderNo }) => orderNo);
+  const today = new Date();
+  const when = group.from === group.to ? `due ${dueText(group.from, today)}` : `due ${dueText(group.from, today)} to ${dueText(group.to, today)}`; // prettier-ignore
+  const saved = savedMinor > 0 ? `together they take ${longLength(savedNm, units).replace('≈ ', '')} less (${printMoney(savedMinor, cloth.price.currency)})` : 'together they take no less'; // prettier-ignore
+  const shelf = [remnants.length > 0 && `${remnants.join(', ')} hold${remnants.length === 1 ? 's' : ''} some of it`, lot && `lot ${lot} has the rest`].filter(Boolean).join(', '); // prettier-ignore
+  return {
+    id: `${clothId} ${orders.join(' ')}`,
+    clothId,
+    clothName: cloth.name,
+    lineIds: group.orders.flatMap(({ lineIds }) => [...lineIds]),
+    orders,
+    savedMinor,
+    currency: cloth.price.currency,
+    why: `${when}: ${saved}${shelf ? `; ${shelf}` : ''}.`,
+    isExact,
+  };
+}
+
+/** What some lines take together of one cloth. */
+export interface TakenTogether {
+  clothName: string;
+  length: string;
+  cost: string;
+}
+
+/** What lines take together, cloth by cloth, by the hand method: at once, while they are ticked. */
+export async function takenTogether(lineIds: readonly number[]): Promise<TakenTogether[] | { message: string }> {
+  const lists = await loadCutLists(database(), inArray(schema.orderLines.id, [...lineIds])).catch((error: unknown) => {
+    if (error instanceof LayFailure) return { message: error.message };
+    throw error;
+  });
+  if ('message' in lists) return lists;
+  const { orders, clothRows, cloths } = lists;
+  const tasks = clothTasks(orders, clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units }))); // prettier-ignore
+  return tasks.map(({ cloth, units, whole }) => {
+    const length = handLength(whole.job);
+    const { savedMinor: cost } = savingOf(cloth, 0, [length]);
+    return { clothName: cloth.name, length: longLength(length, units).replace('≈ ', ''), cost: printMoney(cost, cloth.price.currency) }; // prettier-ignore
+  });
+}

@@ -1,0 +1,14 @@
+/** Takes a list along as a file for a spreadsheet. */
+export function TakeList({ name, what = 'list' }: { name: string; what?: string }) {
+  return (
+    <p className="small muted take-list">
+      Take the {what} along:{' '}
+      <a href={`/api/lists/${name}?as=csv`} download className="entry">
+        CSV
+      </a>{' '}
+      <a href={`/api/lists/${name}?as=xlsx`} download className="entry">
+        XLSX
+      </a>
+    </p>
+  );
+}

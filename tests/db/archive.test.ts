@@ -1,0 +1,103 @@
+import { createHash } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
+import JSZip from 'jszip';
+import Papa from 'papaparse';
+import { afterAll, beforeAll, expect, test } from 'vitest';
+import { ArchiveFault, readArchive } from '@/archive/read-archive';
+import { ARCHIVED } from '@/archive/tables';
+import { writeArchive } from '@/archive/write-archive';
+import { databaseUrl, schema, type Database } from '@/db';
+import { insertDemo } from '@/db/demo';
+import { emptyTables } from '@/db/empty';
+import { receive, countItem } from '@/features/stock/actions';
+import { layAtOnce } from '@/work/lay-batch';
+import { receipt } from '../support/stock';
+import { openWorkroom, value } from '../support/workroom';
+
+// The whole workroom out and in again is the same workroom.
+
+let db: Database;
+let close: () => Promise<void>;
+const folder = mkdtempSync(join(tmpdir(), 'archive-'));
+const file = join(folder, 'workroom.zip');
+
+beforeAll(async () => {
+  ({ db, close } = await openWorkroom());
+  await emptyTables(db);
+  const [, , third] = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
+  await layAtOnce(db, third!, 2);
+  await db
+    .insert(schema.settings)
+    .values({ key: 'strange', value: { text: '=1+1, “é”, \u{1f9f5}', deep: [1, { a: null }] } });
+}, 200_000);
+afterAll(() => {
+  rmSync(folder, { recursive: true, force: true });
+  return close();
+});
+
+const hashes = async (path: string) => {
+  const zip = await JSZip.loadAsync(readFileSync(path));
+  const files = Object.values(zip.files).map(async (one) => [one.name, createHash('sha256').update(await one.async('nodebuffer')).digest('hex')]); // prettier-ignore
+  return Object.fromEntries(await Promise.all(files)) as Record<string, string>;
+};
+
+test('every table of the schema is in the archive', async () => {
+  const { rows } = await db.execute<{ name: string }>(sql`SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE'`); // prettier-ignore
+  expect(rows.map(({ name }) => name).sort()).toEqual([...ARCHIVED].sort());
+});
+
+test('out, and in again, is the same to the last byte; new records count on from there', async () => {
+  const written = await writeArchive(databaseUrl(), file);
+  expect(written.rows).toBeGreaterThan(200);
+  const before = await hashes(file);
+  await emptyTables(db);
+  expect(await readArchive(databaseUrl(), file)).toEqual(written);
+  const again = join(folder, 'again.zip');
+  await writeArchive(databaseUrl(), again);
+  expect(await hashes(again)).toEqual(before);
+  // The same content gives the same file, whenever it is written.
+  expect(readFileSync(again).equals(readFileSync(file))).toBe(true);
+  const [cloth] = await db.select({ id: schema.cloths.id }).from(schema.cloths).limit(1);
+  const { id } = value(await receive(receipt(cloth!.id)));
+  expect(value(await countItem(id, '19 yd', 'after the archive'))).toEqual({ difference: -914_400_000 });
+});
+
+test('its lists are read by a spreadsheet, and nothing in them is a formula', async () => {
+  const zip = await JSZip.loadAsync(readFileSync(file));
+  const shelf = Papa.parse<Record<string, string>>(await zip.file('lists/shelf.csv')!.async('string'), { header: true, skipEmptyLines: true }); // prettier-ignore
+  expect(shelf.errors).toEqual([]);
+  const [row] = (await db.execute<{ code: string }>(sql`SELECT code FROM stock_items ORDER BY id LIMIT 1`)).rows;
+  expect(shelf.data[0]!.code).toBe(row!.code);
+  await db.execute(sql`UPDATE orders SET notes = '=HYPERLINK("x")' WHERE no = 201`);
+  const other = join(folder, 'formula.zip');
+  await writeArchive(databaseUrl(), other);
+  const orders = await (await JSZip.loadAsync(readFileSync(other))).file('lists/orders.csv')!.async('string');
+  expect(Papa.parse<string[]>(orders).data.flat().filter((cell) => /^[=+\-@]/.test(cell) && !/^-?\d/.test(cell))).toEqual([]); // prettier-ignore
+});
+
+test.each([
+  ['no file', async () => join(folder, 'nothing.zip'), /There is no file/],
+  ['a file that is no zip', async (path: string) => (writeFileSync(path, 'hello'), path), /no zip file/],
+  ['a zip of something else', (path: string) => changed(path, (zip) => zip.remove('archive.json')), /not an archive/],
+  ['a later version', (path: string) => changed(path, (zip) => zip.file('archive.json', '{"format":"jolly-bolt/archive","version":2}')), /version 2; 1 is known/],
+  ['a table missing', (path: string) => changed(path, (zip) => zip.remove('tables/movements.jsonl')), /not whole: movements is missing/],
+  ['a row that breaks a rule', (path: string) => changed(path, (zip) => zip.file('tables/customers.jsonl', '{"id":1,"name":" ","contact":"","created_at":"2026-01-01"}\n')), /something that a workroom can't/],
+  ['a row that is no JSON', (path: string) => changed(path, (zip) => zip.file('tables/cloths.jsonl', '{"id":1,\n')), /something that a workroom can't/],
+] as const)('%s is refused in a sentence, and the workroom is as it was', async (_, make, message) => {
+  const before = await db.select({ count: sql<number>`count(*)::int` }).from(schema.movements);
+  const path = await make(join(folder, 'bad.zip'));
+  const error = await readArchive(databaseUrl(), path).catch((thrown: unknown) => thrown);
+  expect(error).toBeInstanceOf(ArchiveFault);
+  expect((error as Error).message).toMatch(message);
+  expect(await db.select({ count: sql<number>`count(*)::int` }).from(schema.movements)).toEqual(before);
+}); // prettier-ignore
+
+async function changed(path: string, change: (zip: JSZip) => unknown) {
+  const zip = await JSZip.loadAsync(readFileSync(file));
+  change(zip);
+  writeFileSync(path, await zip.generateAsync({ type: 'nodebuffer' }));
+  return path;
+}
