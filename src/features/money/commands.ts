@@ -65,7 +65,9 @@ export const editQuote: Command<
       id: recordId('quote'),
       version: Joi.number().integer().required(),
       words: keepableText().allow('').max(2000).required().messages({ 'string.max': 'A note has at most 2,000 letters.' }),
-      validUntil: Joi.string().isoDate().length(10).required().messages({ '*': 'Choose the last day on which it holds.' }),
+      validUntil: Joi.string()
+        .pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
+        .required().messages({ '*': 'Choose the last day on which it holds.' }),
     }),
   ), // prettier-ignore
   run: async ({ tx, now, changes }, { id, version, words, validUntil }) => {

@@ -80,10 +80,14 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     const row = rows.find(({ cloth }) => cloth.id === id)!.cloth;
     const cloth = toCloth(row);
     const isApproved = (batchId: number) => laid.some((batch) => batch.id === batchId && batch.status === 'approved');
-    // What approved lays take of the shelf is reserved already: only what they lack counts.
-    const needed = own.reduce((sum, { lay }) => sum + lay.stock.uses.reduce((all, use) => all + use.short + (isApproved(lay.batchId) ? 0 : use.used), 0), 0); // prettier-ignore
+    const sum = (of: (use: { used: number; short: number }, isApprovedLay: boolean) => number) =>
+      own.reduce((all, { lay }) => all + lay.stock.uses.reduce((part, use) => part + of(use, isApproved(lay.batchId)), 0), 0); // prettier-ignore
+    const short = sum((use) => use.short);
+    // What approved lays take is reserved already; two that are only laid may both count on the same bolt.
+    const wanted = sum((use, isApprovedLay) => (isApprovedLay ? 0 : use.used));
+    const needed = short + wanted;
     const there = free.find(({ clothId }) => clothId === id)?.free ?? 0;
-    const buy = boughtLength(Math.max(0, needed - there), cloth.sellingStep);
+    const buy = boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep);
     return {
       key: `cloth ${id}`,
       name: row.name,
