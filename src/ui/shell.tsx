@@ -13,6 +13,7 @@ const ROOMS = [
   { href: '/cloth', label: 'Cloth' },
   { href: '/stock', label: 'Shelf' },
   { href: '/batches', label: 'Batches' },
+  { href: '/figures', label: 'Figures' },
   { href: '/workroom', label: 'Workroom' },
 ];
 

@@ -3,6 +3,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Fractions } from '@/ui/fraction';
+import { readJsonLines } from '@/ui/json-lines';
 import { Panel } from '@/ui/page';
 import type { Suggestion, TakenTogether } from '../suggestions';
 
@@ -14,7 +15,9 @@ export function Suggestions({ onChoose }: { onChoose: (suggestion: Suggestion) =
   const [isDone, setDone] = useState(false);
   useEffect(() => {
     const stop = new AbortController();
-    void listen(stop.signal, (one) => setFound((before) => new Map(before).set(one.id, one))).finally(() => {
+    void readJsonLines<Suggestion>('/api/batches/suggestions', stop.signal, (one) =>
+      setFound((before) => new Map(before).set(one.id, one)),
+    ).finally(() => {
       if (!stop.signal.aborted) setDone(true);
     });
     return () => stop.abort();
@@ -56,20 +59,6 @@ export function Suggestions({ onChoose }: { onChoose: (suggestion: Suggestion) =
       </Flex>
     </Panel>
   );
-}
-
-async function listen(signal: AbortSignal, tell: (suggestion: Suggestion) => void): Promise<void> {
-  const response = await fetch('/api/batches/suggestions', { signal }).catch(() => null);
-  if (!response?.ok || !response.body) return;
-  const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
-  let rest = '';
-  for (;;) {
-    const { done, value } = await reader.read().catch(() => ({ done: true as const, value: undefined }));
-    if (done) return;
-    const lines = (rest + value).split('\n');
-    rest = lines.pop()!;
-    for (const line of lines) if (line) tell(JSON.parse(line) as Suggestion);
-  }
 }
 
 const PAUSE_MS = 120;

@@ -1,0 +1,27 @@
+import { Button, Grid } from '@chakra-ui/react';
+import type { Metadata } from 'next';
+import Link from 'next/link';
+import { FigurePanel } from '@/features/figures/components/figure-panel';
+import { figures } from '@/features/figures/queries';
+import { PageHead } from '@/ui/page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Figures' };
+
+export default async function FiguresPage() {
+  const all = await figures();
+  return (
+    <>
+      <PageHead title="Figures" about="From the ledger: where the cloth and the money went">
+        <Button asChild variant="outline">
+          <Link href="/wall">Chart for the wall</Link>
+        </Button>
+      </PageHead>
+      <Grid templateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="5" alignItems="start">
+        {all.map((figure, i) => (
+          <FigurePanel key={figure.id} figure={figure} isOpen={i < 2} />
+        ))}
+      </Grid>
+    </>
+  );
+}

@@ -1,0 +1,62 @@
+'use client';
+
+import { Text } from '@chakra-ui/react';
+import dynamic from 'next/dynamic';
+import { Folded } from '@/ui/folded';
+import { Panel } from '@/ui/page';
+import type { ChartFigure } from '../figure';
+
+const Chart = dynamic(() => import('./chart'), { ssr: false, loading: () => <div style={{ height: 280 }} /> });
+
+/** A figure with its table and its CSV; it is drawn only when somebody opens it. */
+export function FigurePanel({ figure, isOpen }: { figure: ChartFigure; isOpen: boolean }) {
+  const { id, title, about, unit, columns, rows, empty } = figure;
+  return (
+    <Panel title={title} aside={<span className="muted small">{unit}</span>}>
+      <Text color="fg.muted" mb="3">
+        {about}
+      </Text>
+      {rows.length === 0 ? (
+        <Text>{empty}</Text>
+      ) : (
+        <>
+          <Folded title="The chart" isOpen={isOpen}>
+            <Chart figure={figure} />
+          </Folded>
+          <Folded title="As a table">
+            <div className="sheet">
+              <table className="rows" aria-label={title}>
+                <thead>
+                  <tr>
+                    {columns.map((name, i) => (
+                      <th key={name} scope="col" className={i > 0 ? 'number' : undefined}>
+                        {name}
+                      </th>
+                    ))}
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map(({ category, values }) => (
+                    <tr key={category}>
+                      <td>{category}</td>
+                      {values.map((value, i) => (
+                        <td key={i} className="number">
+                          {value.toLocaleString('en')}
+                        </td>
+                      ))}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+            <p className="small muted take-list">
+              <a href={`/api/figures/${id}`} download className="entry">
+                CSV
+              </a>
+            </p>
+          </Folded>
+        </>
+      )}
+    </Panel>
+  );
+}

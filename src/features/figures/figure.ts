@@ -1,0 +1,14 @@
+/** A figure that is drawn: categories along one axis, one or more series over them. */
+export interface ChartFigure {
+  id: string;
+  title: string;
+  about: string;
+  /** What the values are: metres, money of a currency. */
+  unit: string;
+  isStacked: boolean;
+  /** The first column names the category, the others the series. */
+  columns: string[];
+  rows: { category: string; values: number[] }[];
+  /** What to say where there is nothing yet. */
+  empty: string;
+}
