@@ -11,7 +11,7 @@ import { runMain, say, Stop } from './lib/say.mjs';
 import { spawnWithUs, Supervised } from './lib/supervisor.mjs';
 
 const USAGE =
-  'usage: npm run bench:load -- [--orders N] [--keep]: makes a workroom of N orders (20000) and measures every screen on it';
+  'usage: npm run bench:load -- [--orders N] [--stock N] [--movements N] [--keep]: makes a workroom of N orders (20000) and measures every screen on it';
 const AT_ONCE = 20;
 const REQUESTS = 200;
 const sizes = new Map();
@@ -20,7 +20,12 @@ await runMain(async () => {
   checkNode();
   const { values } = readOptions(
     USAGE,
-    { orders: { type: 'string', default: '20000' }, keep: { type: 'boolean', default: false } },
+    {
+      orders: { type: 'string', default: '20000' },
+      stock: { type: 'string', default: '20000' },
+      movements: { type: 'string', default: '1000000' },
+      keep: { type: 'boolean', default: false },
+    },
     0,
   );
   await ensurePackages();
@@ -41,7 +46,11 @@ await runMain(async () => {
       }),
   });
   try {
-    const made = await run(process.execPath, ['dist/make-workroom.mjs', values.orders], { env });
+    const made = await run(
+      process.execPath,
+      ['dist/make-workroom.mjs', values.orders, values.stock, values.movements],
+      { env },
+    );
     if (made !== 0) throw new Stop('The workroom could not be made.');
     app.run();
     await ready(port);
@@ -92,6 +101,16 @@ async function measure(base, orders) {
     'lines of a cloth': '/api/batches/waiting?cloth=5',
     'customers as typed': '/api/customers?q=berth+1',
     'lay a file': '/batches/file',
+    shelf: '/stock',
+    'shelf, a late page': '/stock?page=after~9000',
+    'shelf, a search': '/stock?q=rack+7+drill',
+    'one item': '/stock/77',
+    'items, each another': (i) => `/stock/${100 + i}`,
+    receive: '/stock/receive',
+    'count a place': '/stock/count?place=rack+7',
+    'shopping list': '/stock/buy',
+    'costs of an order': '/orders/78/cost',
+    figures: '/figures',
     workroom: '/workroom',
     'a kind of one’s own': '/workroom/kinds/1',
     'new kind': '/workroom/kinds/new',

@@ -189,7 +189,18 @@ export async function ensureBundles() {
     // Some packages have a good module and a main file that Node can't read.
     mainFields: ['module', 'main'],
     alias: { '@': './src' },
-    external: ['pg', 'pg-boss', 'drizzle-orm', 'piscina', 'exceljs', 'yauzl', 'yazl', 'papaparse', 'joi', 'puppeteer-core'],
+    external: [
+      'pg',
+      'pg-boss',
+      'drizzle-orm',
+      'piscina',
+      'exceljs',
+      'yauzl',
+      'yazl',
+      'papaparse',
+      'joi',
+      'puppeteer-core',
+    ],
     logLevel: 'error',
   });
   const { themeCss } = await import(join(ROOT, 'dist', 'theme-css.mjs'));

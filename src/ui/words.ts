@@ -1,4 +1,6 @@
-import { printLength, printYards, type Nm, type Units } from '@/core/length';
+import type { Nm } from '@/core/length';
+
+export { longLength } from '@/core/length';
 
 export const percent = (part: number): string => `${(100 * part).toFixed(1)} %`;
 
@@ -8,10 +10,6 @@ export function overBound(used: Nm, bound: Nm): string {
   const over = (100 * (used - bound)) / bound;
   return over < 0.05 ? 'less than 0.1 % too long' : `at most ${over.toFixed(1)} % too long`;
 }
-
-/** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
-export const longLength = (length: Nm, units: Units): string =>
-  units === 'in' ? printYards(length, 8) : printLength(Math.ceil(length / 10_000_000) * 10_000_000, { unit: 'm' });
 
 /** What a change means for batches whose lays it has dropped; nothing where there are none. */
 export const laysAgain = (batches: readonly string[]): string | undefined =>

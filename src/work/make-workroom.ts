@@ -1,10 +1,10 @@
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
-import { connect } from '@/db';
+import { connect, type Transaction } from '@/db';
 import { insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
 
-// A workroom of made-up data as large as one likes, for measuring: node dist/make-workroom.mjs ORDERS.
+// A workroom of made-up data as large as one likes, for measuring: node dist/make-workroom.mjs ORDERS [ITEMS MOVEMENTS].
 
 const CLOTHS = 200;
 /** Of so many lines each one is in a batch; the others wait. */
@@ -15,7 +15,7 @@ const LINES_A_BATCH = 30;
 const whole = (number: number) => sql.raw(String(Math.trunc(number)));
 
 async function main() {
-  const orders = Number(process.argv[2]);
+  const [orders, items = 0, movements = 0] = process.argv.slice(2).map(Number) as [number, number?, number?];
   const { db, close } = connect();
   try {
     await migrate(db, { migrationsFolder: 'src/db/migrations' });
@@ -24,7 +24,7 @@ async function main() {
       await tx.execute(sql`INSERT INTO settings (key, value) VALUES ('workroom', '{"demo": false}')`);
       // The demo's cloths are the patterns that the others vary.
       await insertDemo(tx, new Date());
-      await tx.execute(sql`TRUNCATE orders, batches RESTART IDENTITY CASCADE`);
+      await tx.execute(sql`TRUNCATE orders, batches, stock_items RESTART IDENTITY CASCADE`);
       await tx.execute(sql`
         INSERT INTO cloths (name, units, width_nm, selvage_left_nm, selvage_right_nm, repeat_across_nm, repeat_along_nm, drop_part, turns,
           pattern, ground_colour, figure_colour, price_minor, currency, price_per, selling_step_nm)
@@ -59,11 +59,34 @@ async function main() {
         INSERT INTO line_cloths (line_id, role, cloth_id) SELECT id, 'face', 1 + (id * 31) % ${whole(CLOTHS)} FROM order_lines`);
       await tx.execute(sql`ALTER TABLE order_lines ENABLE TRIGGER USER`);
       await tx.execute(sql`UPDATE orders SET status = order_status_of(id), kinds = order_kinds_of(id)`);
+      if (items > 0) await fillShelf(tx, items, movements);
     });
     await db.execute(sql`VACUUM ANALYZE`);
   } finally {
     await close();
   }
+}
+
+/** Bolts of 40 m, every fourth a remnant of 2 m, and as many movements as asked for: each item comes, then is cut piece by piece. */
+async function fillShelf(tx: Transaction, items: number, movements: number) {
+  const each = Math.max(0, Math.floor(movements / items) - 1);
+  await tx.execute(sql`
+    INSERT INTO stock_items (sort, cloth_id, lot, width_nm, length_nm, place, supplier, price_minor, currency, price_per, received_at)
+    SELECT CASE WHEN n % 4 = 0 THEN 'remnant' ELSE 'bolt' END, 1 + n % ${whole(CLOTHS)}, 'L' || n % 900, 1400000000,
+      CASE WHEN n % 4 = 0 THEN 2000000000 ELSE 40000000000 END, 'rack ' || n % 60, 'Mill no. ' || n % 25, 1200 + n % 3000, 'GBP', 'm',
+      now() - make_interval(days => n % 700)
+    FROM generate_series(1, ${whole(items)}) n`);
+  await tx.execute(sql`ALTER TABLE movements DISABLE TRIGGER USER`);
+  await tx.execute(sql`
+    INSERT INTO movements (item_id, sort, quantity, at, person_id, cause, batch_id)
+    SELECT i.id, CASE WHEN k = 0 THEN 'received' WHEN k % 3 = 0 THEN 'wasted' ELSE 'cut' END,
+      CASE WHEN k = 0 THEN i.length_nm ELSE i.length_nm / ${whole(2 * each + 2)} END, i.received_at + make_interval(hours => 7 * k), 1 + i.id % 3,
+      CASE WHEN k > 0 AND k % 3 = 0 THEN 'offcut' END, CASE WHEN k > 0 AND k % 2 = 0 THEN 1 + (i.id + k) % greatest(1, (SELECT count(*)::int FROM batches)) END
+    FROM stock_items i, generate_series(0, ${whole(each)}) k`);
+  await tx.execute(sql`ALTER TABLE movements ENABLE TRIGGER USER`);
+  await tx.execute(sql`
+    UPDATE stock_items i SET is_opened = ${sql.raw(each > 0 ? 'true' : 'false')},
+      on_hand = (SELECT sum(CASE WHEN m.sort = 'received' THEN m.quantity ELSE -m.quantity END) FROM movements m WHERE m.item_id = i.id)`);
 }
 
 await main();

@@ -1,11 +1,10 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { clothTasks, type ClothTask } from '@/core/batch';
 import { boughtLength, costOf, printMoney, type OrderTakes } from '@/core/cost';
-import type { Nm, Units } from '@/core/length';
+import { longLength, type Nm, type Units } from '@/core/length';
 import { beforeWash, bindNotion } from '@/core/stock';
 import { schema, type Database } from '@/db';
 import { worthOf } from '@/features/stock/amount';
-import { longLength } from '@/ui/words';
 import { lengthsOnceEver } from './lengths-alone';
 import { loadCutLists, type CutLists, type OrderToCut } from './load-cut-lists';
 import { Cancel } from './pool';

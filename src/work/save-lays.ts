@@ -3,6 +3,7 @@ import { LAY_RUN_TRANSITIONS, type ClothTask, type LayFigures } from '@/core/bat
 import type { LayPlan } from '@/core/lay';
 import type { Nm } from '@/core/length';
 import { writeMarker } from '@/core/marker';
+import type { NotionNeed } from '@/core/stock';
 import { schema, type Database } from '@/db';
 import { keepVersions, nextVersion } from '@/db/lay-versions';
 import { isHeld, type Lease } from './lease';
@@ -15,6 +16,18 @@ export interface LaidCloth {
   figures: LayFigures;
   /** How long the same pieces lie where nothing has to match (nm); null where the cloth has no pattern. */
   plainNm: Nm | null;
+}
+
+/** The notions of all covers, those of one name and length together. */
+function gathered({ orders }: Loaded): NotionNeed[] {
+  const all = new Map<string, NotionNeed>();
+  for (const { name, qty, length, estimate } of orders.flatMap(({ cutList }) => cutList.notions)) {
+    const key = `${name} ${length ?? ''} ${estimate ?? ''}`;
+    const one = all.get(key) ?? { name, qty: 0, ...(length && { length }), ...(estimate && { estimate }) };
+    one.qty += qty;
+    all.set(key, one);
+  }
+  return [...all.values()];
 }
 
 /** Keeps all lays of a run in one transaction; nothing where the lease has passed on or the batch has changed. */
@@ -43,7 +56,12 @@ export async function saveLays(db: Database, lease: Lease, loaded: Loaded, resul
     if (done.length === 0) return;
     const laid = await tx
       .update(schema.batches)
-      .set({ status: 'laid', version: sql`${schema.batches.version} + 1`, updatedAt: new Date() })
+      .set({
+        status: 'laid',
+        notions: gathered(loaded),
+        version: sql`${schema.batches.version} + 1`,
+        updatedAt: new Date(),
+      })
       .where(and(eq(schema.batches.id, batchId), eq(schema.batches.runId, lease.runId)))
       .returning({ id: schema.batches.id });
     if (laid.length === 0) return;

@@ -20,7 +20,6 @@ describe('what is bought', () => {
   });
 
   test('waste is what the pieces leave of the used area', () => {
-    const cloth = { width: inches(54), selvage: [inches(0.5), inches(0.5)] as [number, number] };
     expect(wasteShare(inches(10) * inches(53), inches(53) * inches(8))).toBeCloseTo(0.2, 12);
     expect(wasteShare(0, 0)).toBe(0);
   });

@@ -90,3 +90,7 @@ export function printBoth(length: Nm, units: Units): string {
   const [own, other] = units === 'in' ? [STYLES.in, STYLES.mm] : [STYLES.mm, STYLES.in];
   return `${printLength(length, own)} (${printLength(length, other)})`;
 }
+
+/** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
+export const longLength = (length: Nm, units: Units): string =>
+  units === 'in' ? printYards(length, 8) : printLength(Math.ceil(length / 10_000_000) * 10_000_000, { unit: 'm' });

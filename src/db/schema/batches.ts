@@ -3,6 +3,7 @@ import { boolean, check, index, integer, jsonb, pgTable, real, text, timestamp }
 import type { BestSoFar } from '../../core/batch/best-so-far';
 import { BATCH_STATES } from '../../core/batch/batch-states';
 import { LAY_RUN_STATES } from '../../core/batch/lay-run-states';
+import type { NotionNeed } from '../../core/stock/notion-needs';
 import { createdAt, id, updatedAt, version, words } from './columns';
 import { people } from './workroom';
 
@@ -18,6 +19,8 @@ export const batches = pgTable(
     note: text('note').notNull().default(''),
     /** The lay run that it waits for, or whose result it has; null when what it cuts has changed since. */
     runId: integer('run_id'),
+    /** The notions that its covers take, gathered when its lays are made. */
+    notions: jsonb('notions').$type<NotionNeed[]>().notNull().default([]),
     version: version(),
     createdAt: createdAt(),
     updatedAt: updatedAt(),

@@ -1,14 +1,13 @@
 import 'server-only';
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { boughtLength, costOf } from '@/core/cost';
-import { bindNotion, roundedUp } from '@/core/stock';
+import { bindNotion, roundedUp, type NotionNeed } from '@/core/stock';
 import { database, schema } from '@/db';
 import { toCloth } from '@/db/rows';
 import { notionStock } from '@/features/materials/queries';
 import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ClothLook } from '@/ui/cloth-pattern';
-import { LayFailure, loadCutLists } from '@/work/load-cut-lists';
 import { worthOf, type Counted } from './amount';
 
 /** One thing that has to be bought. */
@@ -41,7 +40,7 @@ export async function shoppingList(): Promise<ShoppingList> {
   const db = database();
   const { batches, lays } = schema;
   const open = await db
-    .select({ id: batches.id, name: batches.name, status: batches.status })
+    .select({ id: batches.id, name: batches.name, status: batches.status, notions: batches.notions })
     .from(batches)
     .where(sql`${batches.status} <> 'cut'`)
     .orderBy(batches.id);
@@ -61,7 +60,7 @@ export async function shoppingList(): Promise<ShoppingList> {
   };
 }
 
-type Batch = { id: number; name: string; status: string };
+type Batch = { id: number; name: string; status: string; notions: NotionNeed[] };
 type LayOfCloth = { lay: { batchId: number; stock: { uses: { used: number; short: number }[] }; cutAt: Date | null }; cloth: typeof schema.cloths.$inferSelect }; // prettier-ignore
 
 async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]): Promise<ToBuy[]> {
@@ -106,9 +105,6 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
   });
 }
 
-/** So many lines are looked through for their notions. */
-const MOST_BATCHES = 60;
-
 async function notionsToBuy(laid: readonly Batch[]): Promise<ToBuy[]> {
   const db = database();
   const stock = await notionStock(db);
@@ -121,20 +117,14 @@ async function notionsToBuy(laid: readonly Batch[]): Promise<ToBuy[]> {
     .where(eq(stockItems.sort, 'notion'))
     .groupBy(stockItems.materialId); // prettier-ignore
   const needs = new Map<number, { quantity: number; batches: Map<number, string> }>();
-  for (const batch of laid.slice(-MOST_BATCHES)) {
-    const lists = await loadCutLists(db, eq(schema.orderLines.batchId, batch.id)).catch((error: unknown) => {
-      if (error instanceof LayFailure) return null;
-      throw error;
-    });
-    for (const { cutList } of lists?.orders ?? []) {
-      for (const notion of cutList.notions) {
-        const { material, quantity } = bindNotion(notion, stock);
-        if (!material) continue;
-        const need = needs.get(material.id) ?? { quantity: 0, batches: new Map() };
-        need.quantity += quantity;
-        need.batches.set(batch.id, batch.name);
-        needs.set(material.id, need);
-      }
+  for (const batch of laid) {
+    for (const notion of batch.notions) {
+      const { material, quantity } = bindNotion(notion, stock);
+      if (!material) continue;
+      const need = needs.get(material.id) ?? { quantity: 0, batches: new Map<number, string>() };
+      need.quantity += quantity;
+      need.batches.set(batch.id, batch.name);
+      needs.set(material.id, need);
     }
   }
   return [...needs].map(([id, { quantity, batches }]): ToBuy => {

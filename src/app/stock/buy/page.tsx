@@ -68,6 +68,9 @@ export default async function ShoppingPage() {
   );
 }
 
+/** So many of the batches that need it are named. */
+const SHOWN_BATCHES = 5;
+
 function Row({ row }: { row: ToBuy }) {
   return (
     <tr>
@@ -94,7 +97,7 @@ function Row({ row }: { row: ToBuy }) {
       </td>
       <td className="nowrap">{printMoney(row.costMinor, row.currency)}</td>
       <td className="small">
-        {row.batches.map(({ id, name }, i) => (
+        {row.batches.slice(0, SHOWN_BATCHES).map(({ id, name }, i) => (
           <span key={id}>
             {i > 0 && ', '}
             <Link href={`/batches/${id}`} className="entry">
@@ -102,6 +105,7 @@ function Row({ row }: { row: ToBuy }) {
             </Link>
           </span>
         ))}
+        {row.batches.length > SHOWN_BATCHES && ` and ${row.batches.length - SHOWN_BATCHES} more`}
       </td>
       <td className="no-print">
         <Link href={`/stock/receive?what=${row.key.replace(' ', '+')}`} className="text-button">

@@ -1,0 +1,1 @@
+ALTER TABLE "batches" ADD COLUMN "notions" jsonb DEFAULT '[]'::jsonb NOT NULL;
