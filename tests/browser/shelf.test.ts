@@ -35,6 +35,7 @@ describe('the shelf', () => {
     await me.go('/workroom');
     await me.type('Name of somebody who works here', 'Dot Sluice');
     await me.press('Add to the list');
+    await me.page.waitForSelector('header a[aria-label^="Dot Sluice is here"]');
     await me.go('/cloth/new');
     await me.type('Name', 'Bargeboard canvas');
     await me.type('Width', '55');
@@ -159,7 +160,7 @@ describe('the shelf', () => {
     await me.press('Plan again');
     await me.sees('Laid, to approve');
     expect(Number((await item('R2')).reserved)).toBe(0);
-    await me.press('Shelf');
+    await me.press('Cut from');
     await me.sees('What Bargeboard canvas is cut from');
     await me.page.evaluate(() =>
       document.querySelectorAll<HTMLElement>('[aria-label="R2 for this lay"] input')[2]!.click(),

@@ -347,7 +347,7 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
               : `Takes ${codesOf(items)}.`}
         </Text>
         <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
-          Shelf
+          Cut from
         </Link>
         {(status === 'approved' || lay.cutAt) && (
           <Link href={`/batches/${batchId}/cut/${lay.clothId}`} className="text-button bold">

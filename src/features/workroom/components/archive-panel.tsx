@@ -2,11 +2,13 @@
 
 import { Button, HStack, Input, Text } from '@chakra-ui/react';
 import { Archive } from 'lucide-react';
+import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { Notice, Panel } from '@/ui/page';
 
 /** The whole workroom as one open file, and back. */
 export function ArchivePanel() {
+  const router = useRouter();
   const [file, setFile] = useState<File | null>(null);
   const [isMeant, setMeant] = useState(false);
   const [problem, setProblem] = useState('');
@@ -18,7 +20,10 @@ export function ArchivePanel() {
         await fetch('/api/archive', { method: 'POST', headers: { 'content-type': 'application/zip' }, body: file! }) // prettier-ignore
           .then((response) => response.json() as Promise<{ ok: boolean; faults?: { message: string }[] }>)
           .catch(() => null);
-      if (answer?.ok) return window.location.assign('/orders');
+      if (answer?.ok) {
+        router.push('/orders');
+        return router.refresh();
+      }
       setProblem(answer?.faults?.[0]?.message ?? 'The application did not answer; the workroom is as it was.');
     });
   return (
