@@ -14,6 +14,8 @@ import { recordId } from '@/features/commands/record-id';
 import { lockBatches } from '@/features/batches/lock';
 import { releaseReserved } from '@/features/batches/approval';
 import { book, lockItems, type Booking } from '@/features/stock/ledger';
+import { reckoningForm } from '@/features/workroom/queries';
+import { readReckoning } from '@/features/workroom/reckoning';
 import { readCutForm, type CutForm, type ReadCut } from './form';
 import { loadCut, type LayToCut } from './load-cut';
 import { cutShape } from './rules';
@@ -122,6 +124,7 @@ async function closeOne(
     return [{ ...movement, itemId, batchId: row.batchId, ...(keeps !== undefined && { toItemId: kept[keeps]! }) }];
   });
   await book(context, bookings);
+  await letGoOfScraps(context, lay, [...itemOf.values()]);
   for (const { sort, code, lengthNm, part, why } of events) {
     const owner = marker.parts.find(({ id }) => id === part);
     await tx.insert(schema.layEvents).values({
@@ -139,6 +142,18 @@ async function closeOne(
   }
   await tx.update(schema.lays).set({ cutAt: now, outcome }).where(eq(schema.lays.id, row.id));
   return null;
+}
+
+/** What a lay leaves of a remnant and is smaller than the workroom keeps is let go. */
+async function letGoOfScraps(context: CommandContext, { row }: LayToCut, itemIds: readonly (number | null)[]) {
+  const { leastRemnant } = readReckoning(await reckoningForm(context.tx)).value;
+  const [small, large] = [Math.min(...leastRemnant), Math.max(...leastRemnant)];
+  const items = await lockItems(context.tx, itemIds.flatMap((id) => (id === null ? [] : [id]))); // prettier-ignore
+  for (const item of items.values()) {
+    const [a, b] = [Math.min(item.widthNm!, item.onHand), Math.max(item.widthNm!, item.onHand)];
+    if (item.sort !== 'remnant' || item.onHand === 0 || item.reserved > 0 || (a >= small && b >= large)) continue;
+    await book(context, [{ itemId: item.id, sort: 'wasted', cause: 'let go', quantity: item.onHand, batchId: row.batchId, reason: 'what was left is too small to keep' }]); // prettier-ignore
+  }
 }
 
 function eventFaults({ marker }: LayToCut, events: ReadCut['events']): Fault[] {

@@ -9,6 +9,10 @@ export async function receive(form: ReceiveForm, requestId?: string): Promise<An
   return runCommand(commands.receive, form, requestId);
 }
 
+export async function receiveDelivery(rows: ReceiveForm[], requestId?: string): Promise<Answer<{ items: number }>> {
+  return runCommand(commands.receiveDelivery, { rows }, requestId);
+}
+
 export async function moveItem(id: number, place: string, requestId?: string): Promise<Answer<null>> {
   return runCommand(commands.moveItem, { id, place }, requestId);
 }

@@ -11,6 +11,7 @@ import { recordId } from '@/features/commands/record-id';
 import { workroomRules } from '@/features/workroom/queries';
 import { readAmount, type Counted } from './amount';
 import { catalogueEntry } from './catalogue';
+import { MOST_DELIVERY_ROWS } from './delivery';
 import { readReceipt, type ReceiveForm } from './form';
 import { book, lockItems } from './ledger';
 import { quantityText, reason, receiptShape } from './rules';
@@ -25,6 +26,31 @@ export const receive: Command<ReceiveForm, { id: number; code: string }> = {
     const { values, quantity, faults } = readReceipt(form, entry);
     if (faults.length > 0) return { ok: false, faults };
     return done(await receiveItem(context, form.what, values, quantity));
+  },
+};
+
+/** Books a whole delivery: all of its items, or none. */
+export const receiveDelivery: Command<{ rows: ReceiveForm[] }, { items: number }> = {
+  name: 'receive delivery',
+  read: byRules(
+    Joi.object({
+      rows: Joi.array()
+        .items(receiptShape)
+        .min(1)
+        .max(MOST_DELIVERY_ROWS)
+        .required()
+        .messages({ 'array.max': `A delivery note has at most ${MOST_DELIVERY_ROWS} rows; split it.` }),
+    }),
+  ),
+  run: async (context, { rows }) => {
+    for (const [i, form] of rows.entries()) {
+      const entry = await catalogueEntry(context.tx, form.what);
+      if (!entry) return failed(`rows.${i}`, `Row ${i + 1}: that is no longer in the catalogue.`, 'gone');
+      const { values, quantity, faults } = readReceipt(form, entry);
+      if (faults.length > 0) return failed(`rows.${i}`, `Row ${i + 1}: ${faults[0]!.message}`);
+      await receiveItem(context, form.what, values, quantity, 'from a delivery note');
+    }
+    return done({ items: rows.length });
   },
 };
 

@@ -67,14 +67,8 @@ const like = (word: string) => `%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')
 /** The text by which an item itself is found; its index is `stock_items_search`. */
 const ownText = sql`lower(${stockItems.code} || ' ' || ${stockItems.lot} || ' ' || ${stockItems.place} || ' ' || ${stockItems.supplier})`; // prettier-ignore
 
-/** A page of what is on the shelf, the newest first; a search looks at code, lot, place, supplier and name. */
-export async function listShelf({
-  search = '',
-  only,
-  clothId,
-  isAll = false,
-  page = '',
-}: ShelfQuery): Promise<ShelfPage> {
+/** The condition and the order of a page of the shelf. */
+export function shelfPage({ search = '', only, clothId, isAll = false, page = '' }: ShelfQuery) {
   const db = database();
   const found: (SQL | undefined)[] = [
     isAll ? undefined : gt(stockItems.onHand, 0),
@@ -91,27 +85,29 @@ export async function listShelf({
     ); // prettier-ignore
   const cursor = readCursor(page, NEWEST_FIRST);
   const { where, orderBy } = pageOf(NEWEST_FIRST, true, cursor);
-  const rows = await itemsWhere(and(...found, where), orderBy, PAGE + 1);
-  return turned(rows, PAGE, cursor, ({ id }) => [id]);
+  return { where: and(...found, where), orderBy, cursor };
 }
 
-/** Items as lists show them, with the names of what they are. */
-export async function itemsWhere(
-  where: SQL | undefined,
-  orderBy: SQL[] = [asc(stockItems.id)],
-  limit = 2000,
-): Promise<ShelfRow[]> {
-  const [rows, { units }] = await Promise.all([
-    database()
-      .select({ item: stockItems, cloth: cloths, material: { name: materials.name, packSize: materials.packSize } })
-      .from(stockItems)
-      .leftJoin(cloths, eq(cloths.id, stockItems.clothId))
-      .leftJoin(materials, eq(materials.id, stockItems.materialId))
-      .where(where)
-      .orderBy(...orderBy)
-      .limit(limit),
-    workroomRules(),
-  ]);
+/** A page of what is on the shelf, the newest first; a search looks at code, lot, place, supplier and name. */
+export async function listShelf(query: ShelfQuery): Promise<ShelfPage> {
+  const { where, orderBy, cursor } = shelfPage(query);
+  return turned(await itemsWhere(where, orderBy, PAGE + 1), PAGE, cursor, ({ id }) => [id]);
+}
+
+/** Items with the names of what they are. */
+export const itemsQuery = (where: SQL | undefined, orderBy: SQL[] = [asc(stockItems.id)], limit = 2000) =>
+  database()
+    .select({ item: stockItems, cloth: cloths, material: { name: materials.name, packSize: materials.packSize } })
+    .from(stockItems)
+    .leftJoin(cloths, eq(cloths.id, stockItems.clothId))
+    .leftJoin(materials, eq(materials.id, stockItems.materialId))
+    .where(where)
+    .orderBy(...orderBy)
+    .limit(limit);
+
+/** Items as lists show them. */
+export async function itemsWhere(where: SQL | undefined, orderBy?: SQL[], limit?: number): Promise<ShelfRow[]> {
+  const [rows, { units }] = await Promise.all([itemsQuery(where, orderBy, limit), workroomRules()]);
   return rows.map(({ item, cloth, material }) => rowOf(item, cloth, material, units));
 }
 
@@ -203,33 +199,38 @@ export interface ItemView extends ShelfRow {
 
 const SHOWN_MOVEMENTS = 200;
 
+const kept = aliasedTable(stockItems, 'kept');
+
+/** What happened to an item, the newest first. */
+export const movementsQuery = (itemId: number) =>
+  database()
+    .select({
+      movement: movements,
+      person: schema.people.name,
+      order: { id: schema.orders.id, no: schema.orders.no, mark: schema.orders.mark },
+      batch: { id: schema.batches.id, name: schema.batches.name },
+      to: { id: kept.id, code: kept.code },
+      isCountered: sql<boolean>`EXISTS (SELECT FROM movements c WHERE c.counters_id = ${movements.id})`,
+    })
+    .from(movements)
+    .leftJoin(schema.people, eq(schema.people.id, movements.personId))
+    .leftJoin(schema.orders, eq(schema.orders.id, movements.orderId))
+    .leftJoin(schema.batches, eq(schema.batches.id, movements.batchId))
+    .leftJoin(kept, eq(kept.id, movements.toItemId))
+    .where(eq(movements.itemId, itemId))
+    .orderBy(desc(movements.id))
+    .limit(SHOWN_MOVEMENTS + 1);
+
 /** An item with all that happened to it, the newest first; null where there is none. */
 export async function getItem(id: number): Promise<ItemView | null> {
   const db = database();
   const [row] = await itemsWhere(eq(stockItems.id, id));
   if (!row) return null;
   const [item] = await db.select().from(stockItems).where(eq(stockItems.id, id));
-  const kept = aliasedTable(stockItems, 'kept');
   const [parents, remnants, found, sums] = await Promise.all([
     item!.fromItemId === null ? [] : db.select({ id: stockItems.id, code: stockItems.code }).from(stockItems).where(eq(stockItems.id, item!.fromItemId)),
     db.select({ id: stockItems.id, code: stockItems.code, onHand: stockItems.onHand, widthNm: sql<number>`${stockItems.widthNm}`.mapWith(Number) }).from(stockItems).where(eq(stockItems.fromItemId, id)).orderBy(stockItems.id),
-    db
-      .select({
-        movement: movements,
-        person: schema.people.name,
-        order: { id: schema.orders.id, no: schema.orders.no, mark: schema.orders.mark },
-        batch: { id: schema.batches.id, name: schema.batches.name },
-        to: { id: kept.id, code: kept.code },
-        isCountered: sql<boolean>`EXISTS (SELECT FROM movements c WHERE c.counters_id = ${movements.id})`,
-      })
-      .from(movements)
-      .leftJoin(schema.people, eq(schema.people.id, movements.personId))
-      .leftJoin(schema.orders, eq(schema.orders.id, movements.orderId))
-      .leftJoin(schema.batches, eq(schema.batches.id, movements.batchId))
-      .leftJoin(kept, eq(kept.id, movements.toItemId))
-      .where(eq(movements.itemId, id))
-      .orderBy(desc(movements.id))
-      .limit(SHOWN_MOVEMENTS + 1),
+    movementsQuery(id),
     db.select({ sort: movements.sort, quantity: sql<number>`sum(${movements.quantity})`.mapWith(Number) }).from(movements).where(eq(movements.itemId, id)).groupBy(movements.sort),
   ]); // prettier-ignore
   let balance = item!.onHand;

@@ -61,6 +61,9 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
         <Button asChild variant="ghost">
           <Link href="/stock">Back to the shelf</Link>
         </Button>
+        <Button asChild variant="ghost">
+          <Link href="/stock/delivery">From a delivery note</Link>
+        </Button>
         <Button variant="outline" onClick={() => save(true)} loading={isBusy}>
           Book, and one more
         </Button>
