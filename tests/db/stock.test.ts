@@ -270,6 +270,7 @@ describe('a lay on the shelf', () => {
     value(await approveBatch(batch, await versionOf(batch)));
     const approvals = await db.select().from(schema.approvals).orderBy(schema.approvals.no);
     expect(approvals.map(({ no, withdrawnAt }) => [no, withdrawnAt === null])).toEqual([[1, false], [2, true]]); // prettier-ignore
+    expect((await getBatch(batch))!.approvals).toMatchObject([{ no: 1, withdrawnAt: expect.any(String) as string }, { no: 2, withdrawnAt: null }]); // prettier-ignore
     expect(faultsOf(await withdrawApproval(batch + 50))[0]!.code).toBe('gone');
     await conserves();
   });
@@ -285,6 +286,9 @@ describe('a lay on the shelf', () => {
     value(await chooseStock({ ...choice, pinned: [a], leftOut: [] }));
     await layAtOnce(db, batch, 1);
     expect(await codes()).toEqual([a]);
+    // Planned again: what it was before stands beside it.
+    const [lay] = (await getBatch(batch))!.lays;
+    expect(lay!.before).toEqual({ usedNm: lay!.usedNm, costMinor: lay!.costMinor });
   });
 
   test('a lay that is closed with differences: a crooked end and a recut take more, and show on the order', async () => {

@@ -272,6 +272,16 @@ export interface LaySummary {
   stock: LayStock;
   shortNm: Nm;
   cutAt: string | null;
+  /** How it was planned before it was made again; null the first time. */
+  before: { usedNm: Nm; costMinor: number } | null;
+}
+
+/** An approval of a batch: who gave it and when, and when it was taken back. */
+export interface ApprovalRow {
+  no: number;
+  by: string | null;
+  at: string;
+  withdrawnAt: string | null;
 }
 
 /** A batch with its lines, cloths and lays, or null. */
@@ -284,8 +294,19 @@ export async function getBatch(id: number) {
     .where(eq(batches.id, id));
   if (!row) return null;
   const batch = { ...row.batch, error: row.error ?? '' };
-  const [{ lines, cloths: onCloths, total }, laid] = await Promise.all([
+  const [{ lines, cloths: onCloths, total }, approved, laid] = await Promise.all([
     batchLines(id),
+    db
+      .select({
+        no: schema.approvals.no,
+        at: schema.approvals.at,
+        withdrawnAt: schema.approvals.withdrawnAt,
+        by: schema.people.name,
+      })
+      .from(schema.approvals)
+      .leftJoin(schema.people, eq(schema.people.id, schema.approvals.personId))
+      .where(eq(schema.approvals.batchId, id))
+      .orderBy(schema.approvals.no),
     db
       .select({
         id: lays.id,
@@ -303,6 +324,8 @@ export async function getBatch(id: number) {
         stock: lays.stock,
         shortNm: lays.shortNm,
         cutAt: lays.cutAt,
+        beforeNm: sql<string | null>`(SELECT v.used_nm FROM lay_versions v WHERE v.batch_id = "lays"."batch_id" AND v.cloth_id = "lays"."cloth_id" AND v.version = "lays"."version" - 1)`, // prettier-ignore
+        beforeMinor: sql<string | null>`(SELECT v.cost_minor FROM lay_versions v WHERE v.batch_id = "lays"."batch_id" AND v.cloth_id = "lays"."cloth_id" AND v.version = "lays"."version" - 1 AND v.currency = "lays"."currency")`, // prettier-ignore
         unplaced: sql<number>`jsonb_array_length(${lays.plan}->'unplaced')`,
         first: sql<{ piece?: string; strip?: string; why: string } | null>`${lays.plan}->'unplaced'->0`,
       })
@@ -315,8 +338,16 @@ export async function getBatch(id: number) {
     lines,
     cloths: onCloths,
     total,
-    lays: laid.map(({ cloth, first, cutAt, ...lay }): LaySummary => ({
+    approvals: approved.map((one): ApprovalRow => ({
+      no: one.no,
+      by: one.by,
+      at: one.at.toISOString(),
+      withdrawnAt: one.withdrawnAt?.toISOString() ?? null,
+    })),
+    lays: laid.map(({ cloth, first, cutAt, beforeNm, beforeMinor, ...lay }): LaySummary => ({
       ...lay,
+      before:
+        beforeNm === null || beforeMinor === null ? null : { usedNm: Number(beforeNm), costMinor: Number(beforeMinor) },
       cutAt: cutAt?.toISOString() ?? null,
       clothName: (cloth as ClothRow).name,
       look: lookOf(cloth as ClothRow),

@@ -17,7 +17,7 @@ import { longLength, overBound, percent } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { markCut } from '@/features/cutting/actions';
 import { approveBatch, deleteBatch, makeLays, removeLine, stopLays, withdrawApproval } from '../actions';
-import type { BatchView, LaySummary } from '../queries';
+import type { ApprovalRow, BatchView, LaySummary } from '../queries';
 import { BatchStatus } from './batch-status';
 import { LineList } from './line-list';
 import { useLines } from './use-lines';
@@ -145,6 +145,7 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
             ))}
           </Grid>
         )}
+        <Approvals approvals={view.approvals} />
         <Heading as="h2" fontSize="xl" mt="2">
           What it cuts
         </Heading>
@@ -345,6 +346,7 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
             : shortNm > 0
               ? `Takes ${codesOf(items)}, and needs ${longLength(shortNm, units)} more than the shelf has: receive some, let lots mix, or lay fewer lines.`
               : `Takes ${codesOf(items)}.`}
+          {lay.before && <Again before={lay.before} lay={lay} />}
         </Text>
         <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
           Cut from
@@ -356,6 +358,40 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
         )}
       </Flex>
     </Box>
+  );
+}
+
+/** What planning again has changed, in length and money. */
+function Again({ before, lay }: { before: { usedNm: number; costMinor: number }; lay: LaySummary }) {
+  const length = lay.usedNm - before.usedNm;
+  const cost = lay.costMinor - before.costMinor;
+  const signed = (isMore: boolean, text: string) => `${isMore ? '+' : '−'} ${text.replace('≈ ', '')}`;
+  return (
+    <Text as="span" display="block" color="fg.muted">
+      <Fractions>
+        {length === 0 && cost === 0
+          ? 'As it was planned before.'
+          : `Planned before: ${longLength(before.usedNm, lay.units).replace('≈ ', '')}, ${printMoney(before.costMinor, lay.currency)}; now ${signed(length > 0, longLength(Math.abs(length), lay.units))}, ${signed(cost > 0, printMoney(Math.abs(cost), lay.currency))}.`}
+      </Fractions>
+    </Text>
+  );
+}
+
+const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }); // prettier-ignore
+
+/** Who approved the lays, and what was taken back to plan again. */
+function Approvals({ approvals }: { approvals: ApprovalRow[] }) {
+  if (approvals.length === 0) return null;
+  return (
+    <Text color="fg.muted" fontSize="sm">
+      {approvals
+        .map(
+          ({ by, at, withdrawnAt }) =>
+            `Approved ${by ? `by ${by} ` : ''}on ${WHEN.format(new Date(at))}${withdrawnAt ? `, taken back on ${WHEN.format(new Date(withdrawnAt))}` : ''}`,
+        )
+        .join('; ')}
+      .
+    </Text>
   );
 }
 
