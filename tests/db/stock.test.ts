@@ -353,6 +353,25 @@ describe('a lay on the shelf', () => {
     expect((await layOf(batch)).outcome!.items).toHaveLength(1);
   });
 
+  test('foam is laid on sheets with straight cuts, bought whole, and taken off the shelf sheet by sheet', async () => {
+    const board = { ...EMPTY_CLOTH, name: 'Ply 1/4 in', sort: 'board' as const, isUsual: true, width: '48', selvageLeft: '', selvageRight: '', sheetLength: '96', price: '30', pricePer: 'sheet' as const, turns: 'any' as const }; // prettier-ignore
+    const ply = value(await saveCloth(board, null)).id;
+    expect(faultsOf(await saveCloth({ ...board, name: 'x', pricePer: 'yd' }, null))[0]!.field).toBe('pricePer');
+    const sheets = value(await receive({ ...receipt(ply), length: '96', width: '48', selvageLeft: '', selvageRight: '', count: '5', price: '28' })).id; // prettier-ignore
+    const kind = kindById('platform-notched')!;
+    const line = lineForm(cloth, { ...emptyLine(kind), qty: '5', typed: { length: '40', width: '40', thickness: '3' }, cloth: { face: String(cloth) } }); // prettier-ignore
+    const { id: batch, version } = await laidBatch({ ...line, typed: Object.fromEntries(kind.measures.map(({ id }, i) => [id, i < 2 ? '40' : '3'])) }); // prettier-ignore
+    const lay = (await db.select().from(schema.lays).where(eq(schema.lays.clothId, ply)))[0]!;
+    // Boards of about 40 x 40 on sheets of 48 x 96: two a sheet, three sheets at £30.
+    expect(lay.stock.uses).toHaveLength(3);
+    expect(lay.costMinor).toBe(9_000);
+    expect((lay.job as { cut?: string }).cut).toBe('straight');
+    value(await approveBatch(batch, version));
+    value(await markCut(batch));
+    expect(await item(sheets)).toMatchObject({ onHand: 2, isLength: false });
+    await conserves();
+  });
+
   test('a washed cloth is taken longer than it lies: the lay’s length / (1 - shrinkage)', async () => {
     await db.update(schema.cloths).set({ isWashed: true, shrinkAlongPart: 0.04, shrinkAcrossPart: 0.02 });
     const id = await bolt();

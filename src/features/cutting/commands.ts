@@ -1,5 +1,5 @@
 import 'server-only';
-import { eq, sql } from 'drizzle-orm';
+import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { refusalOf } from '@/core/batch';
 import { printNumber, STYLES, type Nm } from '@/core/length';
@@ -124,6 +124,7 @@ async function closeOne(
     return [{ ...movement, itemId, batchId: row.batchId, ...(keeps !== undefined && { toItemId: kept[keeps]! }) }];
   });
   await book(context, bookings);
+  if (cloth.sheetLengthNm) await takeSheets(context, lay);
   await letGoOfScraps(context, lay, [...itemOf.values()]);
   for (const { sort, code, lengthNm, part, why } of events) {
     const owner = marker.parts.find(({ id }) => id === part);
@@ -142,6 +143,23 @@ async function closeOne(
   }
   await tx.update(schema.lays).set({ cutAt: now, outcome }).where(eq(schema.lays.id, row.id));
   return null;
+}
+
+/** Takes the sheets that were cut off the shelf, the oldest first; of those that are on no shelf nothing is booked. */
+async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
+  const { stockItems } = schema;
+  const items = await context.tx
+    .select()
+    .from(stockItems)
+    .where(and(eq(stockItems.clothId, row.clothId), eq(stockItems.sort, 'sheets'), gt(stockItems.onHand, stockItems.reserved)))
+    .orderBy(asc(stockItems.id))
+    .for('update'); // prettier-ignore
+  let left = marker.plan.lays.filter(({ used }) => used > 0).length;
+  for (const item of items) {
+    const quantity = Math.min(left, availableOf(item));
+    await book(context, [{ itemId: item.id, sort: 'cut', quantity, batchId: row.batchId }]);
+    left -= quantity;
+  }
 }
 
 /** What a lay leaves of a remnant and is smaller than the workroom keeps is let go. */

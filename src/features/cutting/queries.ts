@@ -20,6 +20,8 @@ export interface CuttingView {
   clothName: string;
   units: Units;
   usedNm: Nm;
+  /** Foam and board: whole sheets, taken from the oldest on the shelf. */
+  areSheets: boolean;
   lengths: LengthToCut[];
   remnants: (RemnantForm & { hasShape: boolean })[];
   parts: { id: string; label: string }[];
@@ -58,6 +60,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
     clothName: (row.cloth as { name: string }).name,
     units: row.units,
     usedNm: row.usedNm,
+    areSheets: Boolean((row.cloth as { sheetLengthNm?: number | null }).sheetLengthNm),
     lengths: marker.plan.lays
       .filter(({ used }) => used > 0)
       .map(({ stock, used }) => ({

@@ -72,7 +72,7 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
       : await database()
           .select({ clothId: stockItems.clothId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number) })
           .from(stockItems)
-          .where(and(inArray(stockItems.clothId, clothIds), inArray(stockItems.sort, ['bolt', 'remnant'])))
+          .where(and(inArray(stockItems.clothId, clothIds), inArray(stockItems.sort, ['bolt', 'remnant', 'sheets'])))
           .groupBy(stockItems.clothId); // prettier-ignore
   return clothIds.map((id): ToBuy => {
     const own = rows.filter(({ cloth, lay }) => cloth.id === id && lay.cutAt === null);
@@ -86,7 +86,9 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     const wanted = sum((use, isApprovedLay) => (isApprovedLay ? 0 : use.used));
     const needed = short + wanted;
     const there = free.find(({ clothId }) => clothId === id)?.free ?? 0;
-    const buy = boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep);
+    // Sheets are counted one by one.
+    const sheet = row.sheetLengthNm;
+    const buy = sheet ? sheet * Math.max(0, Math.ceil(needed / sheet) - there) : boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep); // prettier-ignore
     return {
       key: `cloth ${id}`,
       name: row.name,
@@ -95,7 +97,7 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
       isLength: !row.sheetLengthNm,
       units: row.units,
       needed: row.sheetLengthNm ? Math.ceil(needed / row.sheetLengthNm) : needed,
-      free: row.sheetLengthNm ? 0 : there,
+      free: there,
       buy: row.sheetLengthNm ? Math.round(buy / row.sheetLengthNm) : buy,
       sold: row.sheetLengthNm ? 'sheets' : '',
       costMinor: costOf(buy, cloth),

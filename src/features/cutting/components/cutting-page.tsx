@@ -113,7 +113,12 @@ function Close({ view }: { view: CuttingView }) {
           </Notice>
         ))}
       <Panel title="Cut from">
-        <Grid templateColumns="repeat(auto-fit, minmax(260px, 1fr))" gap="4">
+        {view.areSheets && (
+          <Text>
+            {lengths.length} {lengths.length === 1 ? 'sheet' : 'sheets'}, taken from the oldest on the shelf.
+          </Text>
+        )}
+        <Grid templateColumns="repeat(auto-fit, minmax(260px, 1fr))" gap="4" hidden={view.areSheets}>
           {lengths.map(({ code, usedNm, choices }, i) => (
             <Choice
               key={code}
