@@ -42,7 +42,6 @@ export interface WallChart {
   clothId: number | null;
   qty: number;
   units: Units;
-  unit: string;
   rows: WallSize[];
   /** The columns: usual widths, or the one cloth that was chosen. */
   columns: string[];
@@ -66,7 +65,6 @@ export async function wallChart(kindId: string, clothId: number | null, qty: num
     clothId: cloth?.id ?? null,
     qty,
     units,
-    unit: STYLES[units].unit,
     rows: sizesFor(kind, units).map((measures) => sizeOf(kind, measures, units)),
     columns: cloth ? [cloth.name] : WIDTHS[units].map((width) => (units === 'in' ? `${width} in` : `${width / 10} cm`)),
   };

@@ -16,7 +16,7 @@ const QTYS = [1, 2, 4, 6, 8];
 /** The chart for the wall: usual sizes of a kind with what is cut, and the length to buy, by real lays. */
 export function WallPage({ chart }: { chart: WallChart }) {
   const router = useRouter();
-  const { kind, kinds, cloths, clothId, qty, rows, columns, unit } = chart;
+  const { kind, kinds, cloths, clothId, qty, rows, columns, units } = chart;
   const [cells, setCells] = useState<ReadonlyMap<string, string>>(new Map());
   const [isDone, setDone] = useState(false);
   const [stopper, setStopper] = useState<AbortController | null>(null);
@@ -31,6 +31,7 @@ export function WallPage({ chart }: { chart: WallChart }) {
     return () => stop.abort();
   }, [query]);
   const go = (part: Record<string, string>) => router.push(`/wall?${new URLSearchParams({ kind, ...(clothId !== null && { cloth: String(clothId) }), qty: String(qty), ...part })}`); // prettier-ignore
+  const hasZip = rows.some(({ zip }) => zip !== '');
   const name = kinds.find(({ id }) => id === kind)?.name ?? '';
   return (
     <>
@@ -100,7 +101,7 @@ export function WallPage({ chart }: { chart: WallChart }) {
             {name}
           </Text>
           <Text alignSelf="flex-end">
-            {qty === 1 ? 'for one' : `for ${qty}`}, sizes in {unit}
+            {qty === 1 ? 'for one' : `for ${qty}`}, sizes in {units === 'in' ? 'inches' : 'centimetres'}
           </Text>
         </Flex>
         <table className="rows wall" aria-label={`Chart of ${name}`}>
@@ -108,7 +109,7 @@ export function WallPage({ chart }: { chart: WallChart }) {
             <tr>
               <th scope="col">Size</th>
               <th scope="col">Cut</th>
-              <th scope="col">Zip</th>
+              {hasZip && <th scope="col">Zip</th>}
               <th scope="col">Filling</th>
               {columns.map((column) => (
                 <th key={column} scope="col" className="number">
@@ -126,9 +127,11 @@ export function WallPage({ chart }: { chart: WallChart }) {
                 <td className="small">
                   <Fractions>{row.cut}</Fractions>
                 </td>
-                <td className="nowrap">
-                  <Fractions>{row.zip}</Fractions>
-                </td>
+                {hasZip && (
+                  <td className="nowrap">
+                    <Fractions>{row.zip}</Fractions>
+                  </td>
+                )}
                 <td className="nowrap">
                   <Fractions>{row.filling}</Fractions>
                 </td>
