@@ -1,8 +1,8 @@
 import { Button, Grid } from '@chakra-ui/react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
-import { FigurePanel } from '@/features/figures/components/figure-panel';
 import { figures } from '@/features/figures/queries';
+import { FigurePanel } from '@/ui/chart/figure-panel';
 import { PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';
@@ -19,7 +19,7 @@ export default async function FiguresPage() {
       </PageHead>
       <Grid templateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="5" alignItems="start">
         {all.map((figure, i) => (
-          <FigurePanel key={figure.id} figure={figure} isOpen={i < 2} />
+          <FigurePanel key={figure.id} figure={figure} isOpen={i < 2} csv={`/api/figures/${figure.id}`} />
         ))}
       </Grid>
     </>

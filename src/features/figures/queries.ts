@@ -4,7 +4,7 @@ import { WASTE_CAUSES } from '@/core/stock';
 import { database } from '@/db';
 import { CAUSE_LABELS } from '@/features/stock/words';
 import { workroomRules } from '@/features/workroom/queries';
-import type { ChartFigure } from './figure';
+import type { ChartFigure } from '@/ui/chart/figure';
 
 const SHOWN = 12;
 

@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
+import { orderText } from '@/features/orders/order-text';
 import { clothChoices, getOrder } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
@@ -24,11 +25,7 @@ export default async function OrderPage({ params }: { params: Promise<{ id: stri
   return (
     <OrderFormView
       key={`${id} ${order.version}`}
-      edited={order}
-      initial={order.form}
-      cloths={cloths}
-      workroom={workroom}
-      {...kinds}
+      text={orderText({ edited: order, initial: order.form, cloths, workroom, ...kinds })}
     />
   );
 }

@@ -4,6 +4,7 @@ import { usualDue } from '@/features/workroom/form';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
 import { emptyLine } from '@/features/orders/form';
+import { orderText } from '@/features/orders/order-text';
 import { clothChoices } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
@@ -14,11 +15,13 @@ export default async function NewOrderPage() {
   const due = usualDue(workroom);
   return (
     <OrderFormView
-      edited={null}
-      initial={{ customer: '', due, units: workroom.units, notes: '', lines: [emptyLine(KINDS[0]!, workroom)] }}
-      cloths={cloths}
-      workroom={workroom}
-      {...kinds}
+      text={orderText({
+        edited: null,
+        initial: { customer: '', due, units: workroom.units, notes: '', lines: [emptyLine(KINDS[0]!, workroom)] },
+        cloths,
+        workroom,
+        ...kinds,
+      })}
     />
   );
 }

@@ -1,16 +1,7 @@
 import { printMoney, type CostSheet } from '@/core/cost';
+import { PART_NAMES } from '../part-names';
 import { Fractions } from '@/ui/fraction';
 import { Notice } from '@/ui/page';
-
-const PART_NAMES: Record<CostSheet['lines'][number]['part'], string> = {
-  cloth: 'Cloth and other laid materials',
-  notions: 'Notions',
-  recuts: 'Cut again',
-  labour: 'Work',
-  overhead: 'Overhead',
-  markup: 'Markup',
-  tax: 'Tax',
-};
 
 /** A cost sheet, each line with the sum behind its amount. */
 export function CostTable({ sheet, label }: { sheet: CostSheet; label: string }) {

@@ -8,7 +8,9 @@ import { printMoney } from '@/core/cost';
 import { send } from '@/features/commands/send';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
+import { FigurePanel } from '@/ui/chart/figure-panel';
 import { makeQuote } from '../actions';
+import { makeUpOf } from '../make-up';
 import type { OrderCost } from '../queries';
 import { CostTable } from './cost-table';
 
@@ -79,6 +81,7 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
                 </table>
               )}
             </Panel>
+            <FigurePanel figure={makeUpOf(now)} isOpen={false} csv={`/api/orders/${order.id}/cost`} />
             {quoted && (
               <Panel title="Quoted, and what it came to">
                 <table className="rows" aria-label="Differences">

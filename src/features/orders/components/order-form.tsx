@@ -5,7 +5,7 @@ import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState, useTransition } from 'react';
+import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -31,7 +31,16 @@ interface Props {
   initial: OrderForm;
 }
 
-export function OrderFormView({ edited, initial, ...room }: Props & OrderProviderProps) {
+/** The form of what `orderText` has written. */
+export function OrderFormOfText({ text }: { text: string }) {
+  const read = useMemo(() => JSON.parse(text) as Props & OrderProviderProps, [text]);
+  return <OrderFormView {...read} />;
+}
+
+/** What the form needs, as one text. */
+export type OrderFormData = Props & OrderProviderProps;
+
+function OrderFormView({ edited, initial, ...room }: Props & OrderProviderProps) {
   return (
     <OrderProvider {...room}>
       <OrderPage edited={edited} initial={initial} />

@@ -2,15 +2,15 @@
 
 import { Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { Folded } from '@/ui/folded';
-import { Panel } from '@/ui/page';
-import type { ChartFigure } from '../figure';
+import { Folded } from '../folded';
+import { Panel } from '../page';
+import type { ChartFigure } from './figure';
 
 const Chart = dynamic(() => import('./chart'), { ssr: false, loading: () => <div style={{ height: 280 }} /> });
 
 /** A figure with its table and its CSV; it is drawn only when somebody opens it. */
-export function FigurePanel({ figure, isOpen }: { figure: ChartFigure; isOpen: boolean }) {
-  const { id, title, about, unit, columns, rows, empty } = figure;
+export function FigurePanel({ figure, isOpen, csv }: { figure: ChartFigure; isOpen: boolean; csv: string }) {
+  const { title, about, unit, columns, rows, empty } = figure;
   return (
     <Panel title={title} aside={<span className="muted small">{unit}</span>}>
       <Text color="fg.muted" mb="3">
@@ -50,7 +50,7 @@ export function FigurePanel({ figure, isOpen }: { figure: ChartFigure; isOpen: b
               </table>
             </div>
             <p className="small muted take-list">
-              <a href={`/api/figures/${id}`} download className="entry">
+              <a href={csv} download className="entry">
                 CSV
               </a>
             </p>

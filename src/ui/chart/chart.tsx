@@ -7,7 +7,7 @@ import { init, use as withParts, type ECharts } from 'echarts/core';
 import { SVGRenderer } from 'echarts/renderers';
 import { useTheme } from 'next-themes';
 import { useEffect, useRef } from 'react';
-import type { ChartFigure } from '../figure';
+import type { ChartFigure } from './figure';
 
 withParts([BarChart, GridComponent, LegendComponent, TooltipComponent, AriaComponent, SVGRenderer]);
 
