@@ -96,6 +96,23 @@ test('one who goes away in the middle takes nobody else’s page along', async (
   expect(made()).toBeLessThanOrEqual(2);
 });
 
+test('one who goes away, and whose page is then never finished, holds nobody up', async () => {
+  let isFirst = true;
+  const { url } = await serve(() => {
+    if (!isFirst) return;
+    isFirst = false;
+    // As when what makes pages notices that nobody listens any more.
+    return new Promise<void>(() => undefined);
+  });
+  const leaving = get(`${url}/batches`);
+  leaving.on('error', () => undefined);
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  const waiting = text(`${url}/batches`);
+  await new Promise((resolve) => setTimeout(resolve, 50));
+  leaving.destroy();
+  expect((await waiting).body).toContain('page 2 of /batches');
+});
+
 test('files, the workroom’s page, faults and writes are never kept', async () => {
   const { url, made } = await serve();
   for (const path of ['/api/health', '/_next/static/a.js', '/workroom', '/icon.svg'])

@@ -1,8 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import type { IncomingMessage, OutgoingHttpHeader, ServerResponse } from 'node:http';
+import { setTimeout as sleep } from 'node:timers/promises';
 
 /** What a page says beside its data (how long ago, whether a worker is there) may be so old. */
 const LONGEST_MS = 2_000;
+/** So long a page that is under way is waited for; then whoever waited makes its own. */
+const LONGEST_WAIT_MS = 5_000;
 const MOST_BYTES = 32_000_000;
 const MOST_PAGE_BYTES = 1_000_000;
 
@@ -64,7 +67,10 @@ export class PageCache {
     if (kept) return send(response, kept);
     const underWay = this.making.get(key + before);
     if (underWay) {
-      const page = await underWay.catch(() => undefined);
+      const page = await Promise.race([
+        underWay.catch(() => undefined),
+        sleep(LONGEST_WAIT_MS, undefined, { ref: false }),
+      ]);
       // It may have come to nothing: whoever waited for it makes its own.
       return page ? send(response, page) : this.handle(request, response);
     }
@@ -102,8 +108,9 @@ export class PageCache {
   private async make(key: string, before: string, request: IncomingMessage, response: ServerResponse) {
     const at = this.now();
     const written = bodyOf(response);
-    await this.handle(request, response);
-    const text = await written;
+    const handled = this.handle(request, response);
+    // Whoever asked may go away in the middle: then the page's own promise need never be kept, but its answer is over.
+    const text = await Promise.race([written, handled.then(() => written)]);
     if (text === undefined || response.statusCode !== 200 || response.hasHeader('set-cookie')) return undefined;
     if ((await this.snapshot().catch(() => null)) !== before) return undefined;
     const page = pageOf(text, response, before, at);
