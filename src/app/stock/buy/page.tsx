@@ -44,22 +44,24 @@ export default async function ShoppingPage() {
                 </span>
               }
             >
-              <table className="rows" aria-label={supplier || 'No supplier named'}>
-                <thead>
-                  <tr>
-                    {['What', 'Needed', 'Free on the shelf', 'To buy', 'Price', 'For', ''].map((head) => (
-                      <th key={head} scope="col">
-                        {head}
-                      </th>
+              <div className="sheet">
+                <table className="rows" aria-label={supplier || 'No supplier named'}>
+                  <thead>
+                    <tr>
+                      {['What', 'Needed', 'Free on the shelf', 'To buy', 'Price', 'For', ''].map((head) => (
+                        <th key={head} scope="col">
+                          {head}
+                        </th>
+                      ))}
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {rows.map((row) => (
+                      <Row key={row.key} row={row} />
                     ))}
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map((row) => (
-                    <Row key={row.key} row={row} />
-                  ))}
-                </tbody>
-              </table>
+                  </tbody>
+                </table>
+              </div>
             </Panel>
           ))
         )}

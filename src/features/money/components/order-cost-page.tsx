@@ -51,7 +51,7 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
       </PageHead>
       <Stack gap="5">
         {error && <Notice level="stop">{error}</Notice>}
-        <Grid templateColumns={{ base: '1fr', lg: '1fr 380px' }} gap="5" alignItems="start">
+        <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 380px' }} gap="5" alignItems="start">
           <Panel title="As it is known now">
             <CostTable sheet={now} label="Cost" />
           </Panel>

@@ -94,7 +94,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
           </Box>
         )}
       </div>
-      <Grid templateColumns={{ base: '1fr', xl: '1fr 420px' }} gap="5" alignItems="start">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', xl: 'minmax(0, 1fr) 420px' }} gap="5" alignItems="start">
         {children}
         <Stack gap="5" className="no-print">
           {isDraft && (

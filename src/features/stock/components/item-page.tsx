@@ -116,7 +116,7 @@ export function ItemPage({ item, today }: { item: ItemView; today: string }) {
             <Figure label="There since">{age === 'today' ? 'today' : age}</Figure>
           </Grid>
         </Panel>
-        <Grid templateColumns={{ base: '1fr', lg: '1fr 320px' }} gap="5" alignItems="start">
+        <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 320px' }} gap="5" alignItems="start">
           <Panel title="What happened to it">
             <Movements
               item={item}
