@@ -94,3 +94,9 @@ export function printBoth(length: Nm, units: Units): string {
 /** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
 export const longLength = (length: Nm, units: Units): string =>
   units === 'in' ? printYards(length, 8) : printLength(Math.ceil(length / 10_000_000) * 10_000_000, { unit: 'm' });
+
+/** A length so that reading it gives it back: in its own fractions (to 1/64 in) or centimetres, else exactly in millimetres. */
+export function writeLength(length: Nm, units: Units): string {
+  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  return own.exact ? own.text : `${length / NM.mm} mm`;
+}

@@ -1,7 +1,7 @@
 import 'server-only';
 import { eq, sql } from 'drizzle-orm';
 import { writeAmount } from '@/core/cost';
-import { printLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { printLength, printNumber, STYLES, writeLength, type Nm, type Units } from '@/core/length';
 import { database, schema } from '@/db';
 import type { ClothRow } from '@/db/rows';
 import { dropText } from './drop-text';
@@ -20,7 +20,7 @@ export async function getCloth(id: number): Promise<{ id: number; version: numbe
 }
 
 function toForm(row: ClothRow): ClothForm {
-  const text = (length: Nm) => (length === 0 ? '' : written(length, row.units));
+  const text = (length: Nm) => (length === 0 ? '' : writeLength(length, row.units));
   return {
     name: row.name,
     units: row.units,
@@ -62,11 +62,5 @@ const percent = (part: number): string => (part === 0 ? '' : String(Number((100 
 const stepText = (length: Nm, units: Units): string => {
   const yards = printNumber(length, { unit: 'yd', denominator: 8 });
   if (units === 'in' && yards.exact) return `${yards.text} yd`;
-  return units === 'mm' ? printLength(length, STYLES.mm) : written(length, units);
+  return units === 'mm' ? printLength(length, STYLES.mm) : writeLength(length, units);
 };
-
-/** A length so that reading it gives it back: in the cloth's own fractions, or exactly in millimetres. */
-function written(length: Nm, units: Units): string {
-  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
-  return own.exact ? own.text : `${length / 1_000_000} mm`;
-}

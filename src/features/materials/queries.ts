@@ -1,7 +1,7 @@
 import 'server-only';
 import { desc, eq, sql } from 'drizzle-orm';
 import { printMoney, writeAmount } from '@/core/cost';
-import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { printNumber, STYLES, writeLength, type Units } from '@/core/length';
 import type { NotionStock } from '@/core/stock';
 import { database, schema, type Database, type Transaction } from '@/db';
 import { workroomRules } from '@/features/workroom/queries';
@@ -54,11 +54,6 @@ export async function listMaterials(): Promise<MaterialRow[]> {
 export const notionStock = (db: Database | Transaction): Promise<(NotionStock & typeof materials.$inferSelect)[]> =>
   db.select().from(materials).orderBy(materials.id);
 
-const written = (length: Nm, units: Units): string => {
-  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
-  return own.exact ? own.text : `${length / NM.mm} mm`;
-};
-
 export interface PriceRow {
   since: string;
   price: string;
@@ -89,8 +84,8 @@ export async function getMaterial(
       sort: row.sort,
       countedBy: row.countedBy,
       packSize: String(row.packSize),
-      sellingStep: row.sellingStepNm > 0 ? written(row.sellingStepNm, units) : '',
-      length: row.lengthNm === null ? '' : written(row.lengthNm, units),
+      sellingStep: row.sellingStepNm > 0 ? writeLength(row.sellingStepNm, units) : '',
+      length: row.lengthNm === null ? '' : writeLength(row.lengthNm, units),
       teeth: row.teeth ?? '',
       supplier: row.supplier,
       price: writeAmount(row.priceMinor, row.currency),

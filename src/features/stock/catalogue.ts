@@ -1,7 +1,7 @@
 import 'server-only';
 import { asc, eq } from 'drizzle-orm';
 import { writeAmount } from '@/core/cost';
-import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { writeLength, type Nm, type Units } from '@/core/length';
 import { database, schema, type Database, type Transaction } from '@/db';
 import { workroomRules } from '@/features/workroom/queries';
 import type { CatalogueEntry } from './form';
@@ -9,11 +9,7 @@ import type { CatalogueEntry } from './form';
 type ClothRow = typeof schema.cloths.$inferSelect;
 type MaterialRow = typeof schema.materials.$inferSelect;
 
-const written = (length: Nm, units: Units): string => {
-  if (length === 0) return '';
-  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
-  return own.exact ? own.text : `${length / NM.mm} mm`;
-};
+const written = (length: Nm, units: Units): string => (length === 0 ? '' : writeLength(length, units));
 
 const ofCloth = (row: ClothRow): CatalogueEntry => ({
   key: `cloth ${row.id}`,

@@ -118,23 +118,25 @@ function Close({ view }: { view: CuttingView }) {
             {lengths.length} {lengths.length === 1 ? 'sheet' : 'sheets'}, taken from the oldest on the shelf.
           </Text>
         )}
-        <Grid templateColumns="repeat(auto-fit, minmax(260px, 1fr))" gap="4" hidden={view.areSheets}>
-          {lengths.map(({ code, usedNm, choices }, i) => (
-            <Choice
-              key={code}
-              label={`${longLength(usedNm, units)}, planned on ${code === 'roll' ? 'new cloth' : code}`}
-              value={String(from[i]!.itemId ?? NOT_ON_SHELF)}
-              choices={[
-                { id: NOT_ON_SHELF, label: 'cloth that is not kept on the shelf' },
-                ...choices.map(({ id, code: of, lot, leftNm }) => ({
-                  id: String(id),
-                  label: `${of}${lot && `, lot ${lot}`}, ${longLength(leftNm, units)} left`,
-                })),
-              ]}
-              onChange={(id) => change(from, setFrom, i, { itemId: id === NOT_ON_SHELF ? null : Number(id) })}
-            />
-          ))}
-        </Grid>
+        {!view.areSheets && (
+          <Grid templateColumns="repeat(auto-fit, minmax(260px, 1fr))" gap="4">
+            {lengths.map(({ code, usedNm, choices }, i) => (
+              <Choice
+                key={code}
+                label={`${longLength(usedNm, units)}, planned on ${code === 'roll' ? 'new cloth' : code}`}
+                value={String(from[i]!.itemId ?? NOT_ON_SHELF)}
+                choices={[
+                  { id: NOT_ON_SHELF, label: 'cloth that is not kept on the shelf' },
+                  ...choices.map(({ id, code: of, lot, leftNm }) => ({
+                    id: String(id),
+                    label: `${of}${lot && `, lot ${lot}`}, ${longLength(leftNm, units)} left`,
+                  })),
+                ]}
+                onChange={(id) => change(from, setFrom, i, { itemId: id === NOT_ON_SHELF ? null : Number(id) })}
+              />
+            ))}
+          </Grid>
+        )}
       </Panel>
       <Panel
         title="What went otherwise"
