@@ -80,6 +80,7 @@ export function layJobFor(
       pieces,
       strips,
       locked: [],
+      lockedCuts: [],
       search: USUAL_SEARCH,
     },
   };

@@ -37,6 +37,32 @@ test.each([
   expect(on.used).toBeLessThanOrEqual(long.used);
 });
 
+test('with strips and locks the search goes on from the plan too: one pass never forgets what many found', () => {
+  const strips = [
+    { id: 'cord', width: 1.5, length: 300, grain: 'bias', loss: 1.5, least: 12, qty: 2 },
+    { id: 'band', width: 4, length: 120, grain: 'across', loss: 1, qty: 2 },
+  ];
+  const pieces = [{ id: 'a', size: [17, 13], qty: 9 }, { id: 'b', size: [23, 19], qty: 6 }, { id: 'c', size: [31, 4], qty: 7 }]; // prettier-ignore
+  const job = jobOf({ pieces, strips });
+  const long = planOf(job, 900);
+  expect(planOf(job, 40).used).toBeGreaterThan(long.used);
+  const heard: number[] = [];
+  const clock = () => performance.now();
+  const from = (one: LayJob) => nest(one, { steps: 40, seed: 3, start: long, clock, seconds: 20, onBetter: ({ used }) => heard.push(used) }); // prettier-ignore
+  const on = from(job);
+  expect(on.ok && on.value.used).toBeLessThanOrEqual(long.used);
+  const [lay] = long.lays;
+  const locked = lay!.placed.filter(({ piece }) => piece === 'b').map((one) => ({ ...one, stock: 'roll' }));
+  const lockedCuts = lay!.cuts.filter(({ strip }) => strip === 'cord').map((one) => ({ ...one, stock: 'roll' }));
+  const some = { ...job, locked, lockedCuts };
+  const round = from(some);
+  if (!round.ok) throw new Error(round.faults[0]!.message);
+  expect(findFaults(some, round.value)).toEqual([]);
+  expect(round.value.used).toBeLessThanOrEqual(long.used);
+  // What is told on the way is never longer than what it set out from.
+  for (const used of heard) expect(used).toBeLessThanOrEqual(long.used);
+});
+
 test('a plan that can’t be cut is refused with what is wrong', () => {
   const job = jobOf({ pieces: [{ id: 'a', size: [20, 10], qty: 2 }] });
   const good = planOf(job, 5);

@@ -3,14 +3,14 @@ import { toUnits, type Nm } from '../length';
 import { ok, refuse, type Result } from '../result';
 import { barBound, lowerBound, type Placed } from './bounds/bounds';
 import { findFaults, type PlanFault } from './check/check';
-import { endlessOf, type LayJob, type LayPiece } from './model/job';
+import { endlessOf, hasLocks, type LayJob, type LayPiece } from './model/job';
 import { bestOf } from './search/compare-plans';
-import { withLocked, withoutLocked } from './search/locked';
+import { restOf, withLocked, withoutLocked } from './search/locked';
+import { asShared } from './search/as-shared';
 import { turnOutline, type Point } from './model/outline';
 import { pieceParts, stripSets, type Part } from './model/parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './model/plan';
 import type { Found, Exchange } from './search/context';
-import type { Placing } from './search/placer';
 import { search } from './search/search';
 import type { StripWant } from './strips/strips';
 
@@ -25,7 +25,7 @@ export interface NestOptions {
   seed?: number;
   /** Which of several searches over the same job this is (0, 1, …): each starts with another strategy. */
   worker?: number;
-  /** A valid plan of the job to go on from: the result is never longer. A search of a job with strips or locks only keeps it in hand. */
+  /** A valid plan of the job to go on from: the result is never longer. */
   start?: LayPlan;
   /** Asked between passes, with their number so far: true ends the search with the best lay so far. */
   isCancelled?: (passes: number) => boolean;
@@ -66,8 +66,8 @@ export function nest(job: LayJob, options: NestOptions = {}): Result<LayPlan> {
   const { start } = options;
   const [fault] = start ? findFaults(job, start) : [];
   if (fault) return refuse('start', 'start', `The plan to go on from can’t be cut: ${fault.what}.`);
-  const plan = job.locked.length === 0 ? laid(job, options) : laidRound(job, options);
-  if (job.locked.length > 0) refuseFaulty(findFaults(job, plan));
+  const plan = hasLocks(job) ? laidRound(job, options) : laid(job, options);
+  if (hasLocks(job)) refuseFaulty(findFaults(job, plan));
   return ok(start ? bestOf([plan, start]) : plan);
 }
 
@@ -80,9 +80,11 @@ const KEPT = 8;
 
 /** A plan of a job with locked pieces: of the rest, and what is locked with it. */
 function laidRound(job: LayJob, options: NestOptions): LayPlan {
-  const { onBetter } = options;
-  const whole = (rest: LayPlan) => withLocked(job, rest);
-  const plan = whole(laid(withoutLocked(job), { ...options, ...(onBetter && { onBetter: (rest) => onBetter(whole(rest)) }) })); // prettier-ignore
+  const { onBetter, start, ...others } = options;
+  const whole = (plan: LayPlan) => withLocked(job, plan);
+  const rest = withoutLocked(job);
+  const from = start ? restOf(job, rest, start) : null;
+  const plan = whole(laid(rest, { ...others, ...(from && { start: from }), ...(onBetter && { onBetter: (better) => onBetter(whole(better)) }) })); // prettier-ignore
   return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedOn(plan.lays)))) };
 }
 
@@ -113,7 +115,7 @@ function laid(job: LayJob, options: NestOptions): LayPlan {
     const limits = limitsOf(job, options, start, () => ({ best: better.at(-1) ?? null, bound }), planOf);
     passes = search(job, pieces, sets, {
       ...limits,
-      ...(options.start && { start: placingOf(job, pieces, options.start) }),
+      ...(options.start && { start: asShared(job, pieces, sets, options.start) }),
       target: bound,
       sharpen: () =>
         (bound = Math.max(
@@ -293,26 +295,6 @@ const whyLeft = ({ stock }: LayJob, { match }: Part): string =>
   match?.group && endlessOf(stock) >= 0
     ? `on no place of the pattern can it lie together with the others of its set ${JSON.stringify(match.group)}`
     : 'no stock length has room left for it';
-
-/** Where the parts of a job without strips lie in a plan of it; null where it has any, since they may be cut in other ways. */
-function placingOf(job: LayJob, pieces: readonly Part[], { lays }: LayPlan): Omit<Placing, 'cost' | 'used'> | null {
-  if (job.strips.length > 0 || job.locked.length > 0) return null;
-  const key = (id: string, copy: number) => JSON.stringify([id, copy]);
-  const places = new Map(
-    lays.flatMap(({ stock, placed }) => {
-      const at = job.stock.findIndex(({ id }) => id === stock);
-      return placed.map((one) => [key(one.piece, one.copy), { ...one, at }] as const);
-    }),
-  );
-  const found = pieces.map(({ piece }) => places.get(key(piece!.id, piece!.copy)));
-  return {
-    stock: Int32Array.from(found, (one) => one?.at ?? -1),
-    x: Float64Array.from(found, (one) => one?.x ?? 0),
-    y: Float64Array.from(found, (one) => one?.y ?? 0),
-    // A half turn of a rectangle is the same place.
-    turned: Uint8Array.from(found, (one, i) => ((one?.turn ?? 0) / 90) % (pieces[i]!.outlines ? 4 : 2)),
-  };
-}
 
 /** How many copies of each piece and strip lie on the lays. */
 function placedOn(lays: readonly Lay[]): Placed {

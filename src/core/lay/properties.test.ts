@@ -108,10 +108,16 @@ describe('locked pieces', () => {
           .flatMap(({ stock, placed: some }) => some.map((one) => ({ ...one, stock })))
           .filter((_, i) => i % every === 0)
           .map((one) => ({ ...one, x: one.x / NM.in, y: one.y / NM.in }));
-        const job = jobOf({ ...json, cut: 'free', placed });
-        expect(job.locked).toHaveLength(placed.length);
+        const cuts = whole.lays
+          .flatMap(({ stock, cuts: some }) => some.map((one) => ({ ...one, stock })))
+          .filter(({ copy }) => copy % every === 0)
+          .map(({ length, outline, ...one }) => ({ ...one, length: length / NM.in, outline: outline.map((at) => at.map((nm) => nm / NM.in)) })); // prettier-ignore
+        const job = jobOf({ ...json, cut: 'free', placed: [...placed, ...cuts] });
+        expect([job.locked.length, job.lockedCuts.length]).toEqual([placed.length, cuts.length]);
         const plan = lay(job, 25);
         expect(findFaults(job, plan)).toEqual([]);
+        for (const { strip, copy, outline } of job.lockedCuts)
+          expect(plan.lays.flatMap((one) => one.cuts)).toContainEqual(expect.objectContaining({ strip, copy, outline }));
         if (plan.unplaced.length === 0) expect(provenBound(job)).toBeLessThanOrEqual(plan.used);
       }),
       { numRuns: 60 },
@@ -140,6 +146,19 @@ describe('locked pieces', () => {
     expect(lay(job, 60).used / NM.in).toBe(40);
   });
 
+  test('a strip on the bias that is locked is laid round, not its box', () => {
+    // The corner beside a long cut on the bias holds a square that its box would keep out.
+    const job = jobOf({
+      cloth: { name: 't', width: 40, turns: 'none' },
+      pieces: [{ id: 'a', size: [18, 18], qty: 1 }],
+      strips: [{ id: 's', width: 1, length: 50, grain: 'bias' }],
+      placed: [{ strip: 's', length: 50, outline: [[0, 0], [35.355339, 35.355339], [35.355339, 36.769553], [0, 1.414214]] }],
+    }); // prettier-ignore
+    const plan = lay(job, 60);
+    expect(plan.unplaced).toEqual([]);
+    expect(plan.used / NM.in).toBeCloseTo(36.7696, 3);
+  });
+
   test.each([
     ['placed[0].piece', [{ piece: 'z', x: 1, y: 0 }]],
     ['placed[0].stock', [{ piece: 'a', x: 1, y: 0, stock: 'attic' }]],
@@ -162,6 +181,13 @@ describe('locked pieces', () => {
     ],
     ['placed', [{ piece: 'a', x: 0.25, y: 0 }]],
     ['placed', [{ piece: 'a', x: 1, y: -1 }]],
+    ['placed[0]', [{ piece: 'a', strip: 's', x: 1, y: 0 }]],
+    ['placed[0].strip', [{ strip: 'z', length: 20, outline: [[1, 0], [21, 0], [21, 2], [1, 2]] }]],
+    ['placed[0].outline', [{ strip: 's', length: 20, outline: [[1, 0], [21, 0], [21, 2]] }]],
+    ['placed[0].copy', [{ strip: 's', copy: 2, length: 20, outline: [[1, 0], [21, 0], [21, 2], [1, 2]] }]],
+    // Half of what the strip is joined from, and cuts that aren't as the strip is.
+    ['placed', [{ strip: 's', length: 10, outline: [[1, 0], [11, 0], [11, 2], [1, 2]] }]],
+    ['placed', [{ strip: 's', length: 20, outline: [[1, 0], [21, 0], [21, 3], [1, 3]] }]],
   ])('a lock that can’t be is refused at %s', (field, placed) => {
     const json = readJob({
       format: 'jolly-bolt/lay-job',
@@ -169,6 +195,7 @@ describe('locked pieces', () => {
       units: 'in',
       cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'half' },
       pieces: [{ id: 'a', size: [10, 12], qty: 3 }],
+      strips: [{ id: 's', width: 2, length: 20, grain: 'across' }],
       placed,
     });
     expect(json.ok).toBe(false);

@@ -96,6 +96,13 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     );
     if (!there) fault('locked', `${piece} ${copy} is not where it is locked`);
   }
+  for (const { stock, strip, copy, outline } of job.lockedCuts) {
+    const cuts = plan.lays.find((lay) => lay.stock === stock)?.cuts ?? [];
+    const there = cuts.some(
+      (one) => one.strip === strip && one.copy === copy && one.outline.every(([x, y], i) => x === outline[i]![0] && y === outline[i]![1]),
+    ); // prettier-ignore
+    if (!there) fault('locked', `a cut of ${strip} ${copy} is not where it is locked`);
+  }
   for (const [key, { total, length }] of stripTotals) {
     if (total < length - tolerance) fault('strip', `${key} joins to ${told(total)}, not ${told(length)}`);
     seen.set(key, (seen.get(key) ?? 0) + 1);

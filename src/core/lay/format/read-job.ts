@@ -7,16 +7,19 @@ import { FORMAT_VERSION, JOB_FORMAT } from './names';
 import {
   copiesOf,
   endlessOf,
+  hasLocks,
   MOST_COPIES,
   type Grain,
   type LayJob,
   type LayPiece,
   type LayStrip,
+  type LockedCut,
   type LockedPiece,
   type PieceMatch,
   type StockLength,
 } from '../model/job';
 import type { Point } from '../model/outline';
+import { readCut } from './read-cut';
 import { list, name, no, number, object, oneOf, quantity, Reader, reading, Refusal } from './reader';
 
 const GRAINS: readonly Grain[] = ['bias', 'across', 'along'];
@@ -54,6 +57,7 @@ function readWhole(json: unknown): LayJob {
   uniqueIds(strips, 'strips');
   const copies = copiesOf({ pieces, strips });
   if (copies > MOST_COPIES) throw new Refusal('qty', `${copies} copies in all are more than ${MOST_COPIES}`);
+  const placed = list(job.placed ?? [], 'placed').map((one, i) => ({ one: object(one, `placed[${i}]`), field: `placed[${i}]` })); // prettier-ignore
   const whole: LayJob = {
     units,
     clothName: typeof cloth.name === 'string' ? cloth.name : '',
@@ -63,23 +67,45 @@ function readWhole(json: unknown): LayJob {
     straight: oneOf(job.cut ?? 'free', ['free', 'straight'] as const, 'cut') === 'straight',
     pieces,
     strips,
-    locked: list(job.placed ?? [], 'placed').map((one, i) => readLocked(read, one, `placed[${i}]`, stock, pieces)),
+    locked: placed.flatMap(({ one, field }) => (one.strip === undefined ? readLocked(read, one, field, stock, pieces) : [])),
+    lockedCuts: placed.flatMap(({ one, field }) => (one.strip === undefined ? [] : readLockedCut(read, one, field, stock, strips))), // prettier-ignore
     search: readSearch(job.search),
   };
   checkLocked(whole);
   return whole;
 }
 
+/** The length that something is locked on: the last one where none is named. */
+function lengthOf(one: Record<string, unknown>, field: string, stock: readonly StockLength[]): StockLength {
+  const length = one.stock === undefined ? stock.at(-1)! : stock.find(({ id }) => id === one.stock);
+  if (!length) no(`${field}.stock`, one.stock, 'the id of a stock length');
+  return length;
+}
+
+function readLockedCut(
+  read: Reader,
+  one: Record<string, unknown>,
+  field: string,
+  stock: readonly StockLength[],
+  strips: readonly LayStrip[],
+): LockedCut {
+  if (one.piece !== undefined) throw new Refusal(field, 'exactly one of piece and strip is needed');
+  const { id } = lengthOf(one, field, stock);
+  const strip = strips.find((each) => each.id === one.strip);
+  if (!strip) no(`${field}.strip`, one.strip, 'the id of a strip');
+  const cut = readCut(read, one, field);
+  if (cut.copy > strip.qty) no(`${field}.copy`, cut.copy, `one of the ${strip.qty} copies of ${JSON.stringify(strip.id)}`);
+  return { stock: id, ...cut };
+}
+
 function readLocked(
   read: Reader,
-  value: unknown,
+  one: Record<string, unknown>,
   field: string,
   stock: readonly StockLength[],
   pieces: readonly LayPiece[],
 ): LockedPiece {
-  const one = object(value, field);
-  const length = one.stock === undefined ? stock.at(-1)! : stock.find(({ id }) => id === one.stock);
-  if (!length) no(`${field}.stock`, one.stock, 'the id of a stock length');
+  const length = lengthOf(one, field, stock);
   const piece = pieces.find(({ id }) => id === one.piece);
   if (!piece) no(`${field}.piece`, one.piece, 'the id of a piece');
   const copy = quantity(one.copy ?? 1, `${field}.copy`);
@@ -96,9 +122,9 @@ function readLocked(
   };
 }
 
-/** Refuses locked pieces that can't lie as they are given: twice, over each other, off the cloth or off the pattern. */
+/** Refuses locked pieces and cuts that can't lie as they are given: twice, over each other, off the cloth or off the pattern, or not a whole strip. */
 function checkLocked(job: LayJob) {
-  if (job.locked.length === 0) return;
+  if (!hasLocks(job)) return;
   const seen = new Set<string>();
   job.locked.forEach(({ piece, copy }, i) => {
     const key = `${copy} ${piece}`;
@@ -108,7 +134,8 @@ function checkLocked(job: LayJob) {
   });
   const lays = job.stock.flatMap(({ id }) => {
     const placed = job.locked.filter(({ stock }) => stock === id);
-    return placed.length > 0 ? [{ stock: id, used: 0, placed, cuts: [] }] : [];
+    const cuts = job.lockedCuts.filter(({ stock }) => stock === id);
+    return placed.length + cuts.length > 0 ? [{ stock: id, used: 0, placed, cuts }] : [];
   });
   const plan = { lays, unplaced: [], used: 0, endless: 0, bound: 0, passes: 0, refused: 0 };
   const fault = findFaults(job, plan).find(({ kind }) => !['copies', 'used', 'bound'].includes(kind));

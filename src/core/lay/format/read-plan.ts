@@ -1,8 +1,8 @@
 import type { Result } from '../../result';
 import { FORMAT_VERSION, PLAN_FORMAT } from './names';
 import type { LayJob } from '../model/job';
-import type { Point } from '../model/outline';
-import { type Lay, type LayPlan, type PlacedPiece, type StripCut, type Unplaced } from '../model/plan';
+import { type Lay, type LayPlan, type PlacedPiece, type Unplaced } from '../model/plan';
+import { readCut } from './read-cut';
 import { list, name, no, number, object, oneOf, quantity, Reader, reading, Refusal } from './reader';
 
 /** Pieces and cuts of a plan at most: a job has no more than 10,000 copies, and its strips may be cut in many lengths. */
@@ -57,19 +57,6 @@ function readPlaced(read: Reader, value: unknown, field: string): PlacedPiece {
     x: read.any(one.x, `${field}.x`),
     y: read.any(one.y, `${field}.y`),
     turn,
-  };
-}
-
-function readCut(read: Reader, value: unknown, field: string): StripCut {
-  const one = object(value, field);
-  const corners = list(one.outline, `${field}.outline`);
-  if (corners.length !== 4) no(`${field}.outline`, one.outline, 'four corners');
-  const outline = corners.map((corner, i): Point => read.point(corner, `${field}.outline[${i}]`));
-  return {
-    strip: name(one.strip, `${field}.strip`),
-    copy: quantity(one.copy ?? 1, `${field}.copy`),
-    length: read.positive(one.length, `${field}.length`),
-    outline: outline as StripCut['outline'],
   };
 }
 

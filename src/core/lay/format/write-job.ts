@@ -1,6 +1,6 @@
 import { TURN_ANGLES, type Cloth, type Turns } from '../../cloth';
 import { toUnits, type Nm } from '../../length';
-import type { LayJob, LayPiece, StockLength } from '../model/job';
+import { hasLocks, type LayJob, type LayPiece, type StockLength } from '../model/job';
 import type { Point } from '../model/outline';
 import { FORMAT_VERSION, JOB_FORMAT } from './names';
 
@@ -64,8 +64,11 @@ export function jobToJson(job: LayJob, cloth: JobCloth) {
       loss: out(loss),
       least: out(least),
     })),
-    ...(job.locked.length > 0 && {
-      placed: job.locked.map(({ x, y, ...one }) => ({ ...one, x: out(x), y: out(y) })),
+    ...(hasLocks(job) && {
+      placed: [
+        ...job.locked.map(({ x, y, ...one }) => ({ ...one, x: out(x), y: out(y) })),
+        ...job.lockedCuts.map(({ length, outline, ...one }) => ({ ...one, length: out(length), outline: outline.map(point) })), // prettier-ignore
+      ],
     }),
     search: job.search,
   };

@@ -16,6 +16,8 @@ export interface LayJob {
   strips: LayStrip[];
   /** Pieces that stay where they are; the rest is laid round them. */
   locked: LockedPiece[];
+  /** Cuts of strips that stay where they are: all that a copy is joined from. */
+  lockedCuts: LockedCut[];
   search: { seconds: number; seed: number };
 }
 
@@ -63,6 +65,15 @@ export interface LockedPiece {
   turn: number;
 }
 
+/** A cut of a strip that is fixed: its corners in nm. */
+export interface LockedCut {
+  stock: string;
+  strip: string;
+  copy: number;
+  length: Nm;
+  outline: [Point, Point, Point, Point];
+}
+
 export type Grain = 'bias' | 'across' | 'along';
 
 export interface LayStrip {
@@ -78,6 +89,10 @@ export interface LayStrip {
 /** Whether the cloth is one endless length without flaws and of plain shape. */
 export const isPlainRoll = (stock: readonly StockLength[]): boolean =>
   stock.length === 1 && stock[0]!.length === Infinity && stock[0]!.flaws.length === 0 && !stock[0]!.outline;
+
+/** Whether a piece or a cut of the job is locked. */
+export const hasLocks = ({ locked, lockedCuts }: Pick<LayJob, 'locked' | 'lockedCuts'>): boolean =>
+  locked.length + lockedCuts.length > 0;
 
 /** What the finite lengths of the stock have together (nm). */
 export const finiteLength = (stock: readonly StockLength[]): Nm =>

@@ -23,8 +23,8 @@ export interface SearchLimits {
   onBetter: (found: Found) => void;
   /** The other searches over the same job. */
   exchange?: Exchange;
-  /** Where the pieces lie in a plan that the search goes on from; only for a job without strips. */
-  start?: Omit<Placing, 'cost' | 'used'> | null;
+  /** A lay that the search goes on from. */
+  start?: SharedLay | null;
 }
 
 /** A lay as search workers exchange it: the parts follow from how the strips are cut. */
@@ -150,11 +150,14 @@ export class SearchContext {
 
   /** Takes over the best lay that other workers have published, where it is better. */
   receive() {
-    for (const { setChoice, ways, ...where } of this.limits.exchange?.receive() ?? []) {
-      const isCutAlike = this.best?.setChoice === setChoice && ways.every((way, i) => way === this.best!.ways[i]);
-      const parts = isCutAlike ? this.best!.parts : this.partsOf(setChoice, ways);
-      this.keepIfBetter({ setChoice, ways, parts, placing: measured(this.job, parts, where) });
-    }
+    for (const lay of this.limits.exchange?.receive() ?? []) this.takeOver(lay);
+  }
+
+  /** Takes over a lay that was made elsewhere, where it is better. */
+  takeOver({ setChoice, ways, ...where }: SharedLay) {
+    const isCutAlike = this.best?.setChoice === setChoice && ways.every((way, i) => way === this.best!.ways[i]);
+    const parts = isCutAlike ? this.best!.parts : this.partsOf(setChoice, ways);
+    this.keepIfBetter({ setChoice, ways, parts, placing: measured(this.job, parts, where) });
   }
 }
 

@@ -2,7 +2,6 @@ import type { LayJob } from '../model/job';
 import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
 import { sortedSequences } from '../strategies/order-search/strategy';
 import type { Part, StripSet } from '../model/parts';
-import { measured } from './placer';
 import { SearchContext, type SearchLimits } from './context';
 import { portfolioFor } from './portfolio';
 
@@ -24,10 +23,7 @@ export function search(
   limits: SearchLimits,
 ): number {
   const context = new SearchContext(job, pieces, sets, limits);
-  if (limits.start) {
-    const { parts } = context.assemble(0, []);
-    context.consider({ parts, placing: measured(job, parts, limits.start), setChoice: 0, ways: [] });
-  }
+  if (limits.start) context.takeOver(limits.start);
   if (!trySequences(context)) return context.passes;
   if (!tryWays(context)) return context.passes;
   // What fills the cloth exactly at the bound needs no better one; one worker works it out for all.
