@@ -36,7 +36,19 @@ export default defineConfig({
           ...shared,
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
-          fileParallelism: false,
+          // Each file has a workroom of its own, and mostly waits for it. What kills processes and watches the clock runs alone (`keeps`).
+          exclude: ['tests/browser/keeps.test.ts'],
+          maxWorkers: 2,
+          testTimeout: 400_000,
+          hookTimeout: 400_000,
+        },
+      },
+      {
+        resolve: { alias },
+        test: {
+          ...shared,
+          name: 'keeps',
+          include: ['tests/browser/keeps.test.ts'],
           testTimeout: 400_000,
           hookTimeout: 400_000,
         },

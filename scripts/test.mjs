@@ -63,6 +63,7 @@ await runMain(async () => {
   });
   await step('command tests', () => project('commands'));
   await step('browser journeys', () => project('browser', {}, '--bail=1'));
+  await step('what is kept', () => project('keeps', {}, '--bail=1'));
 
   say('');
   for (const { name, passed, seconds } of results)

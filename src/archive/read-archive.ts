@@ -2,7 +2,7 @@ import { createInterface } from 'node:readline';
 import type { Readable } from 'node:stream';
 import { Pool, type PoolClient } from 'pg';
 import { open, type Entry, type ZipFile } from 'yauzl';
-import { columnsOf, quoted } from './columns';
+import { columnsOf, quoted, type Column } from './columns';
 import { ARCHIVED, ARCHIVE_FORMAT, ARCHIVE_VERSION, type ArchivedTable } from './tables';
 
 /** An archive that can't be read, in a sentence for the person who gave it. */
@@ -29,7 +29,11 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
     // What triggers keep is in the archive as it was kept.
     for (const table of ARCHIVED) await client.query(`ALTER TABLE ${quoted(table)} DISABLE TRIGGER USER`);
     let rows = 0;
-    for (const table of ARCHIVED) rows += await fill(client, table, await streamOf(zip, entries.get(`tables/${table}.jsonl`)!)); // prettier-ignore
+    for (const table of ARCHIVED) {
+      const entry = entries.get(`tables/${table}.jsonl`);
+      // An archive that is older than a table has none of it.
+      if (entry) rows += await fill(client, table, await streamOf(zip, entry));
+    }
     for (const table of ARCHIVED) {
       await client.query(`ALTER TABLE ${quoted(table)} ENABLE TRIGGER USER`);
       await goOnCounting(client, table);
@@ -82,7 +86,7 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>) {
   if (!about || about.uncompressedSize > 100_000) throw new ArchiveFault('This is not an archive of a workroom.');
   const chunks: Buffer[] = [];
   for await (const chunk of await streamOf(zip, about)) chunks.push(chunk as Buffer);
-  let read: { format?: unknown; version?: unknown };
+  let read: { format?: unknown; version?: unknown; tables?: unknown };
   try {
     read = JSON.parse(Buffer.concat(chunks).toString('utf8')) as typeof read;
   } catch {
@@ -91,20 +95,19 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>) {
   if (read.format !== ARCHIVE_FORMAT) throw new ArchiveFault('This is not an archive of a workroom.');
   if (read.version !== ARCHIVE_VERSION)
     throw new ArchiveFault(`This archive has version ${String(read.version)}; ${ARCHIVE_VERSION} is known.`);
-  const missing = ARCHIVED.filter((table) => !entries.has(`tables/${table}.jsonl`));
+  const named = new Set(Array.isArray(read.tables) ? (read.tables as unknown[]) : ARCHIVED);
+  const missing = ARCHIVED.filter((table) => named.has(table) && !entries.has(`tables/${table}.jsonl`));
   if (missing.length > 0) throw new ArchiveFault(`The archive is not whole: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing.`); // prettier-ignore
 }
 
 /** Writes the rows of a table as they come; an array of JSON texts at a time. */
 async function fill(client: PoolClient, table: ArchivedTable, stream: Readable): Promise<number> {
   const columns = (await columnsOf(client, table)).filter(({ isGenerated }) => !isGenerated);
-  const list = columns.map(({ name }) => quoted(name)).join(', ');
-  const insert = `INSERT INTO ${quoted(table)} (${list}) OVERRIDING SYSTEM VALUE
-    SELECT ${list} FROM json_populate_recordset(NULL::${quoted(table)}, $1::json)`;
+  let insert: string | null = null;
   let rows = 0;
   let some: string[] = [];
   const write = async () => {
-    if (some.length > 0) await client.query(insert, [`[${some.join(',')}]`]);
+    if (some.length > 0) await client.query((insert ??= insertOf(table, columns, some[0]!)), [`[${some.join(',')}]`]);
     rows += some.length;
     some = [];
   };
@@ -120,6 +123,19 @@ async function fill(client: PoolClient, table: ArchivedTable, stream: Readable):
   }
   await write();
   return rows;
+}
+
+/** Rows of an archive that is older than a column have none of it, and get what the database says of them. */
+function insertOf(table: ArchivedTable, columns: readonly Column[], row: string): string {
+  let members: Set<string> | null = null;
+  try {
+    members = new Set(Object.keys(JSON.parse(row) as object));
+  } catch {
+    // The database says what is wrong with it.
+  }
+  const list = columns.filter(({ name }) => members?.has(name) ?? true).map(({ name }) => quoted(name)).join(', '); // prettier-ignore
+  return `INSERT INTO ${quoted(table)} (${list}) OVERRIDING SYSTEM VALUE
+    SELECT ${list} FROM json_populate_recordset(NULL::${quoted(table)}, $1::json)`;
 }
 
 /** New records get numbers after those of the archive. */

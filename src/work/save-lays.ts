@@ -2,12 +2,12 @@ import { and, eq, notInArray, sql } from 'drizzle-orm';
 import { LAY_RUN_TRANSITIONS, type ClothTask, type LayFigures } from '@/core/batch';
 import type { LayPlan } from '@/core/lay';
 import type { Nm } from '@/core/length';
-import { writeMarker } from '@/core/marker';
 import type { NotionNeed } from '@/core/stock';
 import { schema, type Database } from '@/db';
-import { keepVersions, nextVersion } from '@/db/lay-versions';
+import { keepVersions } from '@/db/lay-versions';
 import { isHeld, type Lease } from './lease';
 import type { Loaded } from './load-batch';
+import { putLay } from './put-lay';
 
 /** The lay of one cloth with its figures. */
 export interface LaidCloth {
@@ -73,50 +73,18 @@ export async function saveLays(db: Database, lease: Lease, loaded: Loaded, resul
       .delete(schema.lays)
       .where(and(eq(schema.lays.batchId, batchId), notInArray(schema.lays.clothId, clothIds)));
     for (const { task, plan, figures, plainNm } of results) {
-      const clothId = Number(task.key);
-      const row = {
+      await putLay(tx, {
         batchId,
-        clothId,
+        clothId: Number(task.key),
         units: task.units,
         cloth: loaded.cloths.find(({ key }) => key === task.key)!.row,
-        ...writeMarker({ version: await nextVersion(tx, batchId, clothId), cloth: task.cloth, plan, ...task.whole }),
-        usedNm: figures.used,
-        boundNm: figures.bound,
-        boughtNm: figures.bought,
-        handNm: figures.hand,
-        handCostMinor: figures.handCost,
-        costMinor: figures.cost,
-        currency: task.cloth.price.currency,
-        wastePart: figures.waste,
-        stock: { uses: figures.uses, why: task.stock?.why ?? '' },
-        shortNm: figures.short,
+        marker: { cloth: task.cloth, plan, ...task.whole },
+        figures,
+        why: task.stock?.why ?? '',
         plainNm,
-        cutAt: null,
-        outcome: null,
-      };
-      const [lay] = await tx
-        .insert(schema.lays)
-        .values(row)
-        .onConflictDoUpdate({
-          target: [schema.lays.batchId, schema.lays.clothId],
-          set: { ...row, createdAt: new Date() },
-        })
-        .returning({ id: schema.lays.id });
-      await tx.delete(schema.layShares).where(eq(schema.layShares.layId, lay!.id));
-      await tx.insert(schema.layShares).values(
-        figures.shares.map((share) => ({
-          layId: lay!.id,
-          orderId: loaded.orders.find(({ orderNo }) => orderNo === share.orderNo)!.orderId,
-          aloneNm: share.alone,
-          aloneCostMinor: share.aloneCost,
-          handNm: share.hand,
-          handCostMinor: share.handCost,
-          areaMm2: share.areaMm2,
-          usedNm: share.used,
-          shareByLengthMinor: share.byLength,
-          shareByAreaMinor: share.byArea,
-        })),
-      );
+        how: '',
+        orderIds: new Map(loaded.orders.map(({ orderNo, orderId }) => [orderNo, orderId])),
+      });
     }
   });
 }

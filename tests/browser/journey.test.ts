@@ -141,32 +141,35 @@ describe('from nothing to a costed lay', () => {
   });
 
   test('a piece on the table tells its order and sum, by pointer and by keyboard', async () => {
-    const focus = (selector: string) => me.page.$eval(selector, (element) => (element as SVGElement).focus());
-    const piece = (await me.page.waitForSelector('[data-piece="201/1 front 1"]'))!;
-    await piece.hover();
+    const point = (key: string) =>
+      me.page.$eval(
+        '[data-table-picture]',
+        (element, name) => {
+          const { scene } = element as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }; // prettier-ignore
+          const { left, top } = element.getBoundingClientRect();
+          const box = scene.screenBox(name);
+          return [left + box.x + box.width / 2, top + box.y + box.height / 2, box.width];
+        },
+        key,
+      );
+    await me.page.waitForSelector('[data-piece="201/1 front 1"]');
+    await me.page.waitForFunction(() => document.querySelector('[data-table-picture] canvas') !== null);
+    const [x, y, before] = await point('201/1 front 1');
+    await me.page.mouse.click(x!, y!);
     await me.sees('front, no. 1');
     await me.sees('across: 17 1⁄2 + 2 × 1⁄2 = 18 1⁄2');
-    await focus('[data-piece="202/2 top 1"]');
+    await me.page.focus('[data-piece="202/2 top 1"]');
+    await me.page.keyboard.press('Enter');
     await me.sees('across: 27 + 2 × 1⁄2 = 28');
-    const scale = () =>
-      me.page.$eval(
-        'svg[aria-label="Lay drawing"] > g',
-        (g) => /scale\(([\d.]+)\)/.exec(g.getAttribute('transform')!)![1],
-      );
-    const before = await scale();
-    await focus('svg[aria-label="Lay drawing"]');
+    const isWide = async (than: number, isWider: boolean) => {
+      for (let i = 0; i < 50 && (await point('201/1 front 1'))[2]! > than !== isWider; i++) await new Promise((done) => setTimeout(done, 50)); // prettier-ignore
+      expect((await point('201/1 front 1'))[2]! > than).toBe(isWider);
+    };
+    await me.page.focus('[role=application]');
     await me.page.keyboard.press('+');
-    await me.page.waitForFunction(
-      (old) => !document.querySelector('svg[aria-label="Lay drawing"] > g')!.getAttribute('transform')!.includes(old!),
-      {},
-      before,
-    );
+    await isWide(before! * 1.2, true);
     await me.page.keyboard.press('0');
-    await me.page.waitForFunction(
-      (old) => document.querySelector('svg[aria-label="Lay drawing"] > g')!.getAttribute('transform')!.includes(old!),
-      {},
-      before,
-    );
+    await isWide(before! * 1.01, false);
   });
 
   test('the sheet for the printer has the lay, the cut list and the caution', async () => {

@@ -190,7 +190,7 @@ describe('the whole workroom', () => {
     expect(script('restore', file, '--data', app.data).stderr).toContain('The application runs on this data');
     const restored = script('restore', file, '--data', other);
     expect([restored.status, restored.stderr]).toEqual([0, '']);
-    const second = new App(other, 3190);
+    const second = new App(other, 3194);
     await second.start();
     expect(await contents(other)).toEqual(before);
     await second.stop();

@@ -46,7 +46,9 @@ const hashes = async (path: string) => {
 
 test('every table of the schema is in the archive', async () => {
   const { rows } = await db.execute<{ name: string }>(sql`SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE'`); // prettier-ignore
-  expect(rows.map(({ name }) => name).sort()).toEqual([...ARCHIVED].sort());
+  // Who has a table open is of no use a minute later.
+  const kept = rows.map(({ name }) => name).filter((name) => name !== 'table_visits');
+  expect(kept.sort()).toEqual([...ARCHIVED].sort());
 });
 
 test('out, and in again, is the same to the last byte; new records count on from there', async () => {
@@ -95,9 +97,24 @@ test.each([
   expect(await db.select({ count: sql<number>`count(*)::int` }).from(schema.movements)).toEqual(before);
 }); // prettier-ignore
 
+test('an archive from before a table and a column is read: the table is empty, the column as usual', async () => {
+  const old = await changed(join(folder, 'old.zip'), async (zip) => {
+    const about = JSON.parse(await zip.file('archive.json')!.async('string')) as { tables: string[] };
+    zip.file('archive.json', JSON.stringify({ ...about, tables: about.tables.filter((name) => name !== 'lay_ways') }));
+    zip.remove('tables/lay_ways.jsonl');
+    const lays = (await zip.file('tables/lays.jsonl')!.async('string')).trim().split('\n');
+    zip.file('tables/lays.jsonl', lays.map((row) => JSON.stringify({ ...JSON.parse(row), how: undefined })).join('\n'));
+  });
+  await readArchive(databaseUrl(), old);
+  const lays = await db.select({ how: schema.lays.how }).from(schema.lays);
+  expect(lays.length).toBeGreaterThan(0);
+  expect(lays.every(({ how }) => how === '')).toBe(true);
+  expect(await db.select().from(schema.layWays)).toEqual([]);
+});
+
 async function changed(path: string, change: (zip: JSZip) => unknown) {
   const zip = await JSZip.loadAsync(readFileSync(file));
-  change(zip);
+  await change(zip);
   writeFileSync(path, await zip.generateAsync({ type: 'nodebuffer' }));
   return path;
 }

@@ -10,6 +10,7 @@ export const BATCH_EVENTS = [
   'finish',
   'fail',
   'reopen',
+  'rearrange',
   'approve',
   'withdraw',
   'cut',
@@ -43,6 +44,13 @@ export const BATCH_TRANSITIONS: Record<BatchEvent, Transition> = {
   fail: { by: 'worker', from: ['queued', 'laying'], to: 'failed', refusal: 'These lays are not being made any more.' },
   // What a batch cuts has changed, or a line was taken out: its lays no longer hold.
   reopen: { by: 'person', from: BEFORE_APPROVAL, to: 'draft', refusal: 'An approved batch is kept as it is.' },
+  // The cutter has moved something on the table, or taken another way of laying it.
+  rearrange: {
+    by: 'person',
+    from: ['laid'],
+    to: 'laid',
+    refusal: 'Only lays that are made and not approved yet are changed on the table.',
+  },
   approve: { by: 'person', from: ['laid'], to: 'approved', refusal: 'Make the lays first, then approve them.' },
   // Planned again before it is cut: what was reserved for it is free again.
   withdraw: {

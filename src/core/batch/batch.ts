@@ -96,7 +96,7 @@ export interface OrderShare {
  * order of the task's orders. Shares by length sum to the cost, and nobody pays more than alone (see `sharesByLength`).
  */
 export function settle(
-  task: ClothTask,
+  task: Omit<ClothTask, 'stock'> & { stock: { items: readonly PricedItem[] } | null },
   plan: Pick<LayPlan, 'used' | 'bound' | 'lays'>,
   alone: readonly Nm[],
 ): LayFigures {
@@ -108,8 +108,7 @@ export function settle(
     const hand = handLength(job.job);
     return { aloneLength: alone[i]!, aloneCost: priced(alone[i]!), area: areaOf(job), hand, handCost: priced(hand) };
   });
-  const uses = cloth.sheetLength ? sheetUses(plan, cloth) : pricedUses(task, plan);
-  const cost = uses.reduce((sum, { costMinor }) => sum + costMinor, 0);
+  const { uses, cost, bought: taken } = takenBy(cloth, task.stock?.items ?? [], plan);
   const byLength = sharesByLength(cost, needs);
   const byArea = sharesByArea(cost, needs);
   const together = needs.reduce((sum, { aloneLength }) => sum + aloneLength, 0);
@@ -122,7 +121,7 @@ export function settle(
   return {
     used: plan.used,
     bound: plan.bound,
-    bought: uses.reduce((sum, use) => sum + use.used + boughtLength(use.short, cloth.sellingStep), 0),
+    bought: taken,
     cost,
     waste: wasteShare(laidOn, area),
     uses,
@@ -143,9 +142,33 @@ export function settle(
   };
 }
 
+/** What a plan takes: of each item, what it costs in all, and how much is taken off the shelf or bought (nm, before any wash). */
+export function takenBy(
+  cloth: Cloth,
+  items: readonly PricedItem[],
+  plan: Pick<LayPlan, 'lays'>,
+): { uses: PricedUse[]; cost: number; bought: Nm } {
+  const uses = cloth.sheetLength ? sheetUses(plan, cloth) : pricedUses(cloth, items, plan);
+  return {
+    uses,
+    cost: uses.reduce((sum, { costMinor }) => sum + costMinor, 0),
+    bought: uses.reduce((sum, use) => sum + use.used + boughtLength(use.short, cloth.sellingStep), 0),
+  };
+}
+
+/** The part of the cloth that a plan uses which none of its pieces and strips take, 0 to 1. */
+export function wasteOf(job: LayJob, plan: Pick<LayPlan, 'lays' | 'unplaced'>): number {
+  const left = new Map<string, number>();
+  for (const one of plan.unplaced) {
+    const key = 'piece' in one ? `piece ${one.piece}` : `strip ${one.strip}`;
+    left.set(key, (left.get(key) ?? 0) + 1);
+  }
+  const laid = <T extends { id: string; qty: number }>(sort: string, all: readonly T[]) => all.map((one) => ({ ...one, qty: one.qty - (left.get(`${sort} ${one.id}`) ?? 0) })); // prettier-ignore
+  return wasteShare(areaUsed(job, plan), areaOf({ job: { ...job, pieces: laid('piece', job.pieces), strips: laid('strip', job.strips) } })); // prettier-ignore
+}
+
 /** What a plan takes of each length with its cost: an item at what was paid for it, what is to buy at the shop's price in its steps. */
-function pricedUses({ cloth, stock }: ClothTask, plan: Pick<LayPlan, 'lays'>): PricedUse[] {
-  const items = stock?.items ?? [];
+function pricedUses(cloth: Cloth, items: readonly PricedItem[], plan: Pick<LayPlan, 'lays'>): PricedUse[] {
   return usesOf(plan, items, cloth).map((use) => {
     const item = items.find(({ id }) => id === use.itemId);
     const price = item && item.price.currency === cloth.price.currency ? item.price : cloth.price;
@@ -169,7 +192,7 @@ const areaUsed = ({ stock }: LayJob, { lays }: Pick<LayPlan, 'lays'>): number =>
   }, 0);
 
 /** The area (nm²) of all pieces and strips of a job. */
-function areaOf({ job }: ClothJob): number {
+function areaOf({ job }: Pick<ClothJob, 'job'>): number {
   return (
     job.pieces.reduce((sum, piece) => sum + areaOfPiece(piece) * piece.qty, 0) +
     job.strips.reduce((sum, { width, length, qty }) => sum + width * length * qty, 0)

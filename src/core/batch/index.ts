@@ -4,3 +4,4 @@ export * from './batch-states';
 export * from './lay-run-states';
 export * from './line-states';
 export * from './suggest';
+export * from './ways';

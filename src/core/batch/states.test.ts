@@ -9,7 +9,7 @@ describe('the states of a batch', () => {
     draft: 'ask reopen delete',
     queued: 'take fail reopen delete',
     laying: 'take lose finish fail reopen delete',
-    laid: 'ask reopen approve delete',
+    laid: 'ask reopen rearrange approve delete',
     failed: 'ask reopen delete',
     approved: 'withdraw cut',
     cut: '',

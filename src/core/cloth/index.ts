@@ -1,2 +1,3 @@
 export * from './cloth';
 export * from './lattice';
+export * from './photo';

@@ -50,7 +50,9 @@ function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_I
   const clothOf = (role: Role) => cloths?.get(clothFor(line, role).cloth);
   const id = { line: line.id };
   for (const part of partsOf(list, line, cover, clothOf, units)) {
-    list.pieces.push(Object.assign(part, id, clothFor(line, part.role), { qty: part.qty * line.qty }));
+    list.pieces.push(
+      Object.assign(part, id, clothFor(line, part.role), { qty: part.qty * line.qty, seam: cover.seam }),
+    );
   }
   const copies = list.pieces.slice(before).reduce((sum, { qty }) => sum + qty, 0) + cover.strips.reduce((sum, { qty }) => sum + qty * line.qty, 0); // prettier-ignore
   if (copies > MOST_COVERS)

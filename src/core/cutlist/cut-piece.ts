@@ -21,6 +21,8 @@ export interface CutPiece {
   centre?: [Nm, Nm];
   /** Pieces of one group of a line share the pattern; without one they share the line's. */
   group?: string;
+  /** The cover's usual seam allowance (nm). */
+  seam?: Nm;
   /** It keeps its direction although the cloth would let it turn. */
   isFixed?: boolean;
 }

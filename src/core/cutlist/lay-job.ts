@@ -19,6 +19,8 @@ export interface JobPart {
   /** As cut, nm: across by along; a strip's width by its length. */
   size: [Nm, Nm];
   isStrip: boolean;
+  /** The usual seam allowance round it (nm), where it is known: lays that were stored earlier know none. */
+  seam?: Nm;
 }
 
 /** A lay job, and whose the parts are. */
@@ -49,7 +51,7 @@ export function layJobFor(
       const { line, name, sum, across, along } = piece;
       const id = `${orderNo}/${line} ${name}`;
       pieces.push(layPiece(id, piece, `${orderNo}/${line}`, cloth.turns, lattice !== null));
-      parts.push({ id, orderNo, line, name, sum, size: [across, along], isStrip: false });
+      parts.push({ id, orderNo, line, name, sum, size: [across, along], isStrip: false, ...(piece.seam && { seam: piece.seam }) }); // prettier-ignore
     }
     for (const strip of cutList.strips.filter((one) => one.cloth === clothKey)) {
       const { line, name, sum, qty, width, length, grain, loss, least } = strip;

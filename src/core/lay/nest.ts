@@ -85,7 +85,7 @@ function laidRound(job: LayJob, options: NestOptions): LayPlan {
   const rest = withoutLocked(job);
   const from = start ? restOf(job, rest, start) : null;
   const plan = whole(laid(rest, { ...others, ...(from && { start: from }), ...(onBetter && { onBetter: (better) => onBetter(whole(better)) }) })); // prettier-ignore
-  return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedOn(plan.lays)))) };
+  return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedCopies(plan.lays)))) };
 }
 
 /** A plan of a job without locked pieces: the best lay that the independent check finds valid. */
@@ -278,7 +278,7 @@ function toPlan(
     const [strip, copy] = JSON.parse(key) as [string, number];
     failed.push({ strip, copy, why: 'no stock length has room left for all of its cuts' });
   }
-  const placed = placedOn(lays);
+  const placed = placedCopies(lays);
   const used = lays.reduce((sum, lay) => sum + lay.used, 0);
   return {
     lays: lays.filter(({ placed: p, cuts }) => p.length + cuts.length > 0),
@@ -297,7 +297,7 @@ const whyLeft = ({ stock }: LayJob, { match }: Part): string =>
     : 'no stock length has room left for it';
 
 /** How many copies of each piece and strip lie on the lays. */
-function placedOn(lays: readonly Lay[]): Placed {
+export function placedCopies(lays: readonly Lay[]): Placed {
   const placed: Placed = { pieces: new Map(), strips: new Map() };
   for (const { piece } of lays.flatMap((lay) => lay.placed))
     placed.pieces.set(piece, (placed.pieces.get(piece) ?? 0) + 1);

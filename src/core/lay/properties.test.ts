@@ -117,7 +117,9 @@ describe('locked pieces', () => {
         const plan = lay(job, 25);
         expect(findFaults(job, plan)).toEqual([]);
         for (const { strip, copy, outline } of job.lockedCuts)
-          expect(plan.lays.flatMap((one) => one.cuts)).toContainEqual(expect.objectContaining({ strip, copy, outline }));
+          expect(plan.lays.flatMap((one) => one.cuts)).toContainEqual(
+            expect.objectContaining({ strip, copy, outline }),
+          );
         if (plan.unplaced.length === 0) expect(provenBound(job)).toBeLessThanOrEqual(plan.used);
       }),
       { numRuns: 60 },
@@ -182,12 +184,82 @@ describe('locked pieces', () => {
     ['placed', [{ piece: 'a', x: 0.25, y: 0 }]],
     ['placed', [{ piece: 'a', x: 1, y: -1 }]],
     ['placed[0]', [{ piece: 'a', strip: 's', x: 1, y: 0 }]],
-    ['placed[0].strip', [{ strip: 'z', length: 20, outline: [[1, 0], [21, 0], [21, 2], [1, 2]] }]],
-    ['placed[0].outline', [{ strip: 's', length: 20, outline: [[1, 0], [21, 0], [21, 2]] }]],
-    ['placed[0].copy', [{ strip: 's', copy: 2, length: 20, outline: [[1, 0], [21, 0], [21, 2], [1, 2]] }]],
+    [
+      'placed[0].strip',
+      [
+        {
+          strip: 'z',
+          length: 20,
+          outline: [
+            [1, 0],
+            [21, 0],
+            [21, 2],
+            [1, 2],
+          ],
+        },
+      ],
+    ],
+    [
+      'placed[0].outline',
+      [
+        {
+          strip: 's',
+          length: 20,
+          outline: [
+            [1, 0],
+            [21, 0],
+            [21, 2],
+          ],
+        },
+      ],
+    ],
+    [
+      'placed[0].copy',
+      [
+        {
+          strip: 's',
+          copy: 2,
+          length: 20,
+          outline: [
+            [1, 0],
+            [21, 0],
+            [21, 2],
+            [1, 2],
+          ],
+        },
+      ],
+    ],
     // Half of what the strip is joined from, and cuts that aren't as the strip is.
-    ['placed', [{ strip: 's', length: 10, outline: [[1, 0], [11, 0], [11, 2], [1, 2]] }]],
-    ['placed', [{ strip: 's', length: 20, outline: [[1, 0], [21, 0], [21, 3], [1, 3]] }]],
+    [
+      'placed',
+      [
+        {
+          strip: 's',
+          length: 10,
+          outline: [
+            [1, 0],
+            [11, 0],
+            [11, 2],
+            [1, 2],
+          ],
+        },
+      ],
+    ],
+    [
+      'placed',
+      [
+        {
+          strip: 's',
+          length: 20,
+          outline: [
+            [1, 0],
+            [21, 0],
+            [21, 3],
+            [1, 3],
+          ],
+        },
+      ],
+    ],
   ])('a lock that can’t be is refused at %s', (field, placed) => {
     const json = readJob({
       format: 'jolly-bolt/lay-job',

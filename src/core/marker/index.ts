@@ -1,3 +1,5 @@
 export * from './draw-plan';
+export * from './faces';
+export * from './hands';
 export * from './marker';
 export * from './stored';

@@ -1,5 +1,15 @@
 import { sql } from 'drizzle-orm';
-import { bigint, boolean, check, doublePrecision, pgTable, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  boolean,
+  check,
+  doublePrecision,
+  integer,
+  jsonb,
+  pgTable,
+  text,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
 import { FIBRES, GIVES, WEIGHTS } from '../../core/cloth/cloth';
 import { CLOTH_SORTS } from '../../core/stock/material';
 import { createdAt, id, nm, updatedAt, version, words } from './columns';
@@ -51,6 +61,8 @@ export const cloths = pgTable(
       .array()
       .notNull()
       .default(sql`'{}'`),
+    /** Counts the pictures that it has had (`cloth_photos`); 0 for none. */
+    photoVersion: integer('photo_version').notNull().default(0),
     version: version(),
     createdAt: createdAt(),
     updatedAt: updatedAt(),
@@ -82,3 +94,16 @@ export const cloths = pgTable(
     ),
   ],
 );
+
+/** A photograph of a cloth as it is kept, re-encoded, and one repeat of it squared up; both JPEG in base64. */
+export const clothPhotos = pgTable('cloth_photos', {
+  clothId: integer('cloth_id')
+    .primaryKey()
+    .references(() => cloths.id, { onDelete: 'cascade' }),
+  photo: text('photo').notNull(),
+  /** One repeat across by one along, the marked point in its middle. */
+  tile: text('tile').notNull(),
+  /** What was marked on it (src/core/cloth/photo.ts). */
+  marks: jsonb('marks').notNull(),
+  createdAt: createdAt(),
+});

@@ -11,12 +11,14 @@ import {
   text,
   timestamp,
   unique,
+  uuid,
 } from 'drizzle-orm/pg-core';
 import type { LayOutcome, LayStock } from '../../core/stock/lay-outcome';
 import { createdAt, id, nm, version } from './columns';
 import { cloths } from './cloths';
 import { orders } from './orders';
 import { batches } from './batches';
+import { people } from './workroom';
 
 /** A lay document (src/core/marker) with its cloth as it was then, and the length that it uses. */
 const layDocument = () => ({
@@ -55,6 +57,8 @@ export const lays = pgTable(
     shortNm: nm('short_nm').notNull().default(0),
     /** How long the same pieces lie where nothing has to match; null where the cloth has no pattern. */
     plainNm: nm('plain_nm'),
+    /** How it came to lie so, where that is not the batch's own search: `by hand`, or the name of the way that was taken. */
+    how: text('how').notNull().default(''),
     /** When it was cut, and what happened. */
     cutAt: timestamp('cut_at', { withTimezone: true }),
     outcome: jsonb('outcome').$type<LayOutcome>(),
@@ -88,6 +92,54 @@ export const layVersions = pgTable(
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
   },
   (t) => [primaryKey({ columns: [t.batchId, t.clothId, t.version] })],
+);
+
+/** Ways of laying one cloth of a batch that were compared, and which of them was taken: so that the choice can be explained later. */
+export const layWays = pgTable(
+  'lay_ways',
+  {
+    id: id(),
+    batchId: integer('batch_id')
+      .notNull()
+      .references(() => batches.id, { onDelete: 'cascade' }),
+    clothId: integer('cloth_id')
+      .notNull()
+      .references(() => cloths.id),
+    /** The version of the lay that they were compared with. */
+    layVersion: integer('lay_version').notNull(),
+    name: text('name').notNull(),
+    /** What is done another way (src/core/marker/ways.ts). */
+    change: jsonb('change').notNull(),
+    ...layDocument(),
+    boundNm: nm('bound_nm').notNull(),
+    costMinor: bigint('cost_minor', { mode: 'number' }).notNull(),
+    currency: text('currency').notNull(),
+    wastePart: doublePrecision('waste_part').notNull(),
+    cuts: integer('cuts').notNull(),
+    seams: integer('seams').notNull(),
+    personId: integer('person_id').references(() => people.id),
+    takenAt: timestamp('taken_at', { withTimezone: true }),
+    createdAt: createdAt(),
+  },
+  (t) => [
+    index('lay_ways_batch').on(t.batchId, t.clothId, t.id),
+    check('lay_ways_numbers', sql`${t.usedNm} >= 0 AND ${t.costMinor} >= 0 AND ${t.cuts} >= 0 AND ${t.seams} >= 0`),
+  ],
+);
+
+/** Who has the table of a lay open, by the page that says so every few seconds; of no use a minute later. */
+export const tableVisits = pgTable(
+  'table_visits',
+  {
+    page: uuid('page').primaryKey(),
+    batchId: integer('batch_id')
+      .notNull()
+      .references(() => batches.id, { onDelete: 'cascade' }),
+    clothId: integer('cloth_id').notNull(),
+    personId: integer('person_id').references(() => people.id),
+    seenAt: timestamp('seen_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index('table_visits_lay').on(t.batchId, t.clothId)],
 );
 
 /** The length that an order takes laid by itself, by the content of its lay job: computed once. */

@@ -11,4 +11,5 @@ export const lookOf = (row: ClothRow): ClothLook => ({
   drop: row.dropPart,
   // Lays that were stored before cloths had one know of none.
   motif: [row.motifAcrossNm ?? 0, row.motifAlongNm ?? 0],
+  ...(row.photoVersion > 0 && { photo: `/api/cloths/${row.id}/photo/${row.photoVersion}` }),
 });

@@ -16,10 +16,10 @@ export async function listCloths(): Promise<(ClothRow & { uses: number })[]> {
 
 export async function getCloth(id: number): Promise<{ id: number; version: number; form: ClothForm } | null> {
   const [row] = await database().select().from(schema.cloths).where(eq(schema.cloths.id, id));
-  return row ? { id, version: row.version, form: toForm(row) } : null;
+  return row ? { id, version: row.version, form: clothForm(row) } : null;
 }
 
-function toForm(row: ClothRow): ClothForm {
+export function clothForm(row: ClothRow): ClothForm {
   const text = (length: Nm) => (length === 0 ? '' : writeLength(length, row.units));
   return {
     name: row.name,

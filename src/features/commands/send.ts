@@ -2,7 +2,7 @@
 const open = new Map<unknown, { asked: string; id: string }>();
 
 /** A UUID (RFC 9562, version 4), also where the page is not in a secure context. */
-function newId(): string {
+export function newId(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
   bytes[6] = (bytes[6]! & 0x0f) | 0x40;
   bytes[8] = (bytes[8]! & 0x3f) | 0x80;

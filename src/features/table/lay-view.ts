@@ -52,6 +52,9 @@ export interface LayViewLength {
 /** A lay with everything that the table shows of it. */
 export interface LayView {
   id: number;
+  version: number;
+  /** How it came to lie so, where that is not the batch's own search. */
+  how: string;
   batchId: number;
   clothId: number;
   clothName: string;

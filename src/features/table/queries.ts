@@ -1,13 +1,14 @@
 import 'server-only';
 import { lookOf } from '@/features/cloth/look';
 import { and, eq, inArray } from 'drizzle-orm';
-import type { JobPart } from '@/core/cutlist';
-import { NM, type Nm } from '@/core/length';
-import { drawPlan, readMarker, type Marker } from '@/core/marker';
-import { TO_BUY } from '@/core/stock';
+import { NM } from '@/core/length';
+import { readMarker, type Marker } from '@/core/marker';
 import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
-import type { LayView, LayViewItem, LayViewLength } from './lay-view';
+import { toShelfItem } from '@/db/shelf';
+import type { LayView } from './lay-view';
+import { lengthsOf } from './lengths-of';
+import type { TableDocument } from './table-document';
 
 /** The lay of a cloth as the table draws it, or null when the batch has none: its address stays when it is made again. */
 export async function getLay(batchId: number, clothId: number): Promise<LayView | null> {
@@ -46,6 +47,8 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
     const marker = markerOf(row);
     return {
       id: row.id,
+      version: row.version,
+      how: row.how,
       batchId,
       clothId: row.clothId,
       clothName: cloth.name,
@@ -98,53 +101,6 @@ function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): n
   return area > 0 ? (area - share.areaMm2) / area : 0;
 }
 
-/** What is drawn of a lay: each length of cloth, with every piece and strip cut where it lies. */
-function lengthsOf({ job, plan, parts, cloth }: Marker, boughtNm: Nm): LayViewLength[] {
-  const partOf = new Map(parts.map((part) => [part.id, part]));
-  const drawings = drawPlan(job, plan).filter(({ items }) => items.length > 0);
-  const mm = (length: Nm) => length / NM.mm;
-  return drawings.map(({ stock, used, items }): LayViewLength => {
-    const isOnly = drawings.length === 1;
-    const isCloth = stock.id === 'roll' || stock.id === TO_BUY;
-    const width = isCloth ? cloth.width : stock.right + stock.left;
-    const shown = isOnly && stock.id === 'roll' ? boughtNm : stock.length === Infinity ? used : Math.min(stock.length, used + ROOM_BEHIND); // prettier-ignore
-    return {
-      code: stock.id,
-      widthMm: mm(width),
-      selvageMm: [mm(stock.left), mm(width - stock.right)],
-      shownMm: mm(Math.max(shown, used)),
-      usedNm: used,
-      boundNm: isOnly ? plan.bound : null,
-      motifMm: [mm(stock.motif[0]), mm(stock.motif[1])],
-      flaws: stock.flaws.map((box) => box.map(mm) as LayViewLength['flaws'][number]),
-      outline: stock.outline?.map(([x, y]): [number, number] => [mm(x), mm(y)]) ?? null,
-      items: items.map(({ id, copy, turn, isStrip, cutLength, ring }, i): LayViewItem => {
-        const part = partOf.get(id)!;
-        return {
-          ...labelOf(part),
-          key: isStrip ? `${id} ${copy} ${stock.id} ${i}` : `${id} ${copy}`,
-          copy,
-          turn,
-          ring: ring.map(([x, y]) => [mm(x), mm(y)]),
-          sizeNm: cutLength === null ? part.size : [part.size[0], cutLength],
-        };
-      }),
-    };
-  });
-}
-
-/** So much of a bolt (nm) is drawn behind the last piece. */
-const ROOM_BEHIND: Nm = 100_000_000;
-
-const labelOf = ({ orderNo, line, name, sum, size, isStrip }: JobPart) => ({
-  orderNo: Number(orderNo),
-  line,
-  name,
-  sum,
-  sizeNm: size,
-  isStrip,
-});
-
 /** The stored job or plan of a lay, as it was made. */
 export async function layDocument(
   batchId: number,
@@ -156,4 +112,30 @@ export async function layDocument(
     .from(schema.lays)
     .where(and(eq(schema.lays.clothId, clothId), eq(schema.lays.batchId, batchId)));
   return row ?? null;
+}
+
+/** What hands work with on the table of a lay, as one text: read by `openTable`. Null when there is no such lay. */
+export async function getTableText(batchId: number, clothId: number): Promise<string | null> {
+  const db = database();
+  const { lays, batches, stockItems } = schema;
+  const [found] = await db
+    .select({ lay: lays, status: batches.status })
+    .from(lays)
+    .innerJoin(batches, eq(batches.id, lays.batchId))
+    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId)));
+  if (!found) return null;
+  const { lay, status } = found;
+  const codes = ((lay.job as { stock?: { id: string }[] }).stock ?? []).map(({ id }) => id);
+  const items = codes.length > 0 ? await db.select().from(stockItems).where(and(inArray(stockItems.code, codes), eq(stockItems.clothId, clothId))).orderBy(stockItems.id) : []; // prettier-ignore
+  const { version, job, plan, parts, boughtNm, costMinor, currency } = lay;
+  const document: TableDocument = {
+    marker: { version, job, plan, parts },
+    cloth: toCloth(lay.cloth as ClothRow),
+    items: items.map(toShelfItem),
+    isOpen: status === 'laid',
+    boughtNm,
+    costMinor,
+    currency,
+  };
+  return JSON.stringify(document);
 }

@@ -4,6 +4,7 @@ import { Box } from '@chakra-ui/react';
 import type { CoverKind, TakeOff } from '@/core/covers';
 import type { Direction } from '@/core/cutlist';
 import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { inverse, type Matrix } from '@/core/marker/faces';
 import { ClothPattern, type ClothLook } from '../cloth-pattern';
 import { withFraction } from '../fraction';
 import { BoxCover } from './box-cover';
@@ -20,6 +21,17 @@ interface Props {
   id: string;
   /** Without figures: what the cover is, not how large. */
   isPlain?: boolean;
+  /** The pieces that it is sewn from, by their names, where on their cloth each was cut: the pattern is then drawn as it lies there. */
+  laid?: ReadonlyMap<string, LaidFace[]>;
+}
+
+/** A piece that is seen on a finished cover, and the cloth that it was cut from. */
+export interface LaidFace {
+  look: ClothLook;
+  /** The piece as it is cut, and its way to the cloth (nm). */
+  width: Nm;
+  height: Nm;
+  toCloth: Matrix;
 }
 
 const WIDTH = 340;
@@ -38,7 +50,7 @@ interface View {
 }
 
 /** The finished cover to proportion, in its cloth, the pattern running on each part as it was decided, with its measures on it. */
-export function CoverDrawing({ kind, cover, units, look, directions = {}, id, isPlain = false }: Props) {
+export function CoverDrawing({ kind, cover, units, look, directions = {}, id, isPlain = false, laid }: Props) {
   const { width, height, thickness = 0, skirt = 0, flange = 0, overlap = 0 } = cover.finished;
   const { drawing } = kind;
   const isBox = drawing === 'box' || drawing === 'stool';
@@ -60,8 +72,29 @@ export function CoverDrawing({ kind, cover, units, look, directions = {}, id, is
         along: isRound ? [0, 0.5] : [0, 1],
       });
   const faces = facesOf(cover);
+  const middles = middlesOf({ isBox, isRound, x, y, w, h, t, lean, back, skirt: skirt * scale });
+  const used = new Map<string, number>();
+  const pieces = laid
+    ? FACES.flatMap((face) => {
+        const own = laid.get(faces[face]) ?? [];
+        // The second side of a cover shows its second piece of that name, where it has one.
+        const nth = used.get(faces[face]) ?? 0;
+        used.set(faces[face], nth + 1);
+        const one = own[Math.min(nth, own.length - 1)];
+        return one ? [{ face, one }] : [];
+      })
+    : [];
   const paint = Object.fromEntries(
-    FACES.map((face) => [face, look ? `url(#${id}-${face})` : 'var(--cover-plain)']),
+    FACES.map((face) => [
+      face,
+      laid
+        ? pieces.some((one) => one.face === face)
+          ? `url(#${id}-${face})`
+          : 'var(--cover-plain)'
+        : look
+          ? `url(#${id}-${face})`
+          : 'var(--cover-plain)',
+    ]),
   ) as Record<Face, string>;
   return (
     <Box
@@ -80,7 +113,20 @@ export function CoverDrawing({ kind, cover, units, look, directions = {}, id, is
             : `${kind.name}, finished ${text(width)}${isRound ? '' : ` by ${text(height)}`}${thickness ? ` by ${text(thickness)}` : ''}`
         }
       >
-        {look && (
+        {laid && (
+          <defs>
+            {pieces.map(({ face, one }) => (
+              <LaidPattern
+                key={face}
+                id={`${id}-${face}`}
+                one={one}
+                view={{ ...views[face], at: middles[face] }}
+                pxPerNm={scale}
+              />
+            ))}
+          </defs>
+        )}
+        {look && !laid && (
           <defs>
             <ClothPattern id={`${id}-tile`} look={look} />
             {FACES.map((face) => (
@@ -147,6 +193,32 @@ function boxViews({
   };
 }
 
+/** The middles of the faces on the picture. */
+function middlesOf({
+  isBox,
+  isRound,
+  x,
+  y,
+  w,
+  h,
+  t,
+  lean,
+  back,
+  skirt,
+}: { isBox: boolean; isRound: boolean } & Record<
+  'x' | 'y' | 'w' | 'h' | 't' | 'lean' | 'back' | 'skirt',
+  number
+>): Record<Face, [number, number]> {
+  if (!isBox) return Object.fromEntries(FACES.map((face) => [face, [x + w / 2, y + (isRound ? back / 2 : h / 2)]])) as Record<Face, [number, number]>; // prettier-ignore
+  return {
+    top: [x + lean / 2 + w / 2, y + back / 2],
+    front: [x + w / 2, y + back + t / 2],
+    side: [x + w + lean / 2, y + back / 2 + t / 2],
+    skirt: [x + w / 2, y + back + t + skirt / 2],
+    skirtSide: [x + w + lean / 2, y + back / 2 + t + skirt / 2],
+  };
+}
+
 /** Which part each face shows, by its name. */
 function facesOf({ pieces, strips }: TakeOff): Record<Face, string> {
   const named = (role: string, nth = 0) => pieces.filter((piece) => piece.role === role)[nth]?.name;
@@ -182,5 +254,37 @@ function FacePattern({
         <rect x={-4000} y={-4000} width={8000} height={8000} fill={`url(#${tile})`} />
       </g>
     </pattern>
+  );
+}
+
+/** A face as the cloth that its piece was cut from: the piece's middle in the face's, its own along upward. */
+function LaidPattern({
+  id,
+  one: { look, width, height, toCloth },
+  view: { at, across, along },
+  pxPerNm,
+}: {
+  id: string;
+  one: LaidFace;
+  view: View;
+  pxPerNm: number;
+}) {
+  const s = pxPerNm * NM.mm;
+  const [w, h] = [width / NM.mm, height / NM.mm];
+  const [a, b, c, d] = [across[0] * s, across[1] * s, -along[0] * s, -along[1] * s];
+  const onFace = [a, b, c, d, at[0] - (a * w + c * h) / 2, at[1] - (b * w + d * h) / 2];
+  const [ia, ib, ic, id_, ie, if_] = inverse(toCloth);
+  // The middle of the piece on the cloth, in millimetres: the cloth is drawn round it.
+  const [cx, cy] = [(toCloth[0] * width) / 2 + (toCloth[2] * height) / 2 + toCloth[4], (toCloth[1] * width) / 2 + (toCloth[3] * height) / 2 + toCloth[5]].map((nm) => nm / NM.mm) as [number, number]; // prettier-ignore
+  const reach = w + h;
+  return (
+    <>
+      <ClothPattern id={`${id}-cloth`} look={look} />
+      <pattern id={id} width={WIDTH} height={2 * HEIGHT} patternUnits="userSpaceOnUse">
+        <g transform={`matrix(${onFace.join(' ')}) matrix(${[ia, ib, ic, id_, ie / NM.mm, if_ / NM.mm].join(' ')})`}>
+          <rect x={cx - reach} y={cy - reach} width={2 * reach} height={2 * reach} fill={`url(#${id}-cloth)`} />
+        </g>
+      </pattern>
+    </>
   );
 }

@@ -67,7 +67,9 @@ function readWhole(json: unknown): LayJob {
     straight: oneOf(job.cut ?? 'free', ['free', 'straight'] as const, 'cut') === 'straight',
     pieces,
     strips,
-    locked: placed.flatMap(({ one, field }) => (one.strip === undefined ? readLocked(read, one, field, stock, pieces) : [])),
+    locked: placed.flatMap(({ one, field }) =>
+      one.strip === undefined ? readLocked(read, one, field, stock, pieces) : [],
+    ),
     lockedCuts: placed.flatMap(({ one, field }) => (one.strip === undefined ? [] : readLockedCut(read, one, field, stock, strips))), // prettier-ignore
     search: readSearch(job.search),
   };
@@ -94,7 +96,8 @@ function readLockedCut(
   const strip = strips.find((each) => each.id === one.strip);
   if (!strip) no(`${field}.strip`, one.strip, 'the id of a strip');
   const cut = readCut(read, one, field);
-  if (cut.copy > strip.qty) no(`${field}.copy`, cut.copy, `one of the ${strip.qty} copies of ${JSON.stringify(strip.id)}`);
+  if (cut.copy > strip.qty)
+    no(`${field}.copy`, cut.copy, `one of the ${strip.qty} copies of ${JSON.stringify(strip.id)}`);
   return { stock: id, ...cut };
 }
 

@@ -63,7 +63,7 @@ function blocksOfSet(job: LayJob, { wants }: StripSet, plan: LayPlan): LaidBlock
       found.add(key);
       const block = { stock, box: boxOfCut(cut), cuts: [cut] };
       // A larger box may meet others again.
-      for (let met = -1; (met = blocks.findIndex((one) => one.stock === stock && doMeet(one.box, block.box))) >= 0; ) {
+      for (let met = -1; (met = blocks.findIndex((one) => one.stock === stock && doMeet(one.box, block.box))) >= 0;) {
         const [other] = blocks.splice(met, 1);
         block.box = around(block.box, other!.box);
         block.cuts = [...other!.cuts, ...block.cuts];

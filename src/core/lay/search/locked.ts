@@ -114,7 +114,12 @@ export function withLocked(job: LayJob, rest: LayPlan): LayPlan {
     const lockedCuts = job.lockedCuts.filter(({ stock }) => stock === id);
     if (!lay && locked.length + lockedCuts.length === 0) return [];
     const placed = locked.map((one) => ({ piece: one.piece, copy: one.copy, x: one.x, y: one.y, turn: one.turn }));
-    const cuts = lockedCuts.map((one) => ({ strip: one.strip, copy: one.copy, length: one.length, outline: one.outline }));
+    const cuts = lockedCuts.map((one) => ({
+      strip: one.strip,
+      copy: one.copy,
+      length: one.length,
+      outline: one.outline,
+    }));
     const tops = [...locked.map((one) => boxOf(job, one)[3]), ...cuts.map(({ outline }) => topOf(outline))];
     return [
       {

@@ -1,70 +1,73 @@
+import { proxy } from 'comlink';
 import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
-import type { LayPicture, LayFileAnswer, LayFileQuestion } from './lay-file.worker';
+import { refuse, type Result } from '@/core/result';
+import { pageWorker, type PageWorker } from '@/ui/page-worker';
+import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-file.worker';
 
 /** No more workers than that, however many cores there are: each takes memory of its own. */
 const MOST_WORKERS = 8;
 
-/** What the page hears of a job while it is laid; last of all `onLaid` or `onRefused`, once. */
+/** What the page hears of a job while it is laid. */
 export interface LayEars {
   /** 0 to 1. */
   onProgress: (done: number) => void;
   /** Told of the best lay so far, whenever it or what is proven of it has become better. */
   onBetter: (plan: LayPlan, drawing: LayPicture[]) => void;
-  onLaid: (plan: LayPlan) => void;
-  onRefused: (message: string) => void;
 }
 
 /** The workers behind the page: those of one question are ended before the next one is asked, and what they would still answer is not heard. */
 export class LayFileWorkers {
-  private workers: Worker[] = [];
+  private workers: PageWorker<LayFileWork>[] = [];
 
   end() {
-    for (const worker of this.workers) worker.terminate();
+    for (const worker of this.workers) worker.end();
     this.workers = [];
   }
 
-  /** Reads a job or checks a plan of it. */
-  ask(question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) {
-    this.end();
-    this.open(question, hear);
-  }
+  read = (job: string): Promise<Result<JobFigures>> => this.alone((work) => work.read(job));
+
+  check = (job: string, plan: string | LayPlan): Promise<Result<CheckedPlan>> => this.alone((work) => work.check(job, plan)); // prettier-ignore
 
   /** Lays a job in a worker a core, each searching in its own way, and keeps the best plan of all. */
-  lay(job: string, seconds: number, { onProgress, onBetter, onLaid, onRefused }: LayEars) {
+  async lay(job: string, seconds: number, { onProgress, onBetter }: LayEars): Promise<Result<LayPlan>> {
     this.end();
-    const workers = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency));
+    const count = Math.min(MOST_WORKERS, Math.max(1, navigator.hardwareConcurrency));
     const laid: LayPlan[] = [];
     let best: LayPlan | null = null;
-    let drawing: LayPicture[] = [];
-    for (let number = 0; number < workers; number++) {
-      this.open({ ask: 'lay', job, seconds, number }, (answer) => {
-        if (answer.is === 'progress' && number === 0) onProgress(answer.done);
-        if (answer.is === 'better') {
-          if (!best || isBetter(answer.plan, best)) drawing = answer.drawing;
-          // The first worker proves most: its bound holds for the plans of all.
-          best = best ? bestOf([best, answer.plan]) : answer.plan;
-          onBetter(best, drawing);
-        }
-        if (answer.is === 'refused') {
+    let shown: LayPicture[] = [];
+    const hear = (plan: LayPlan, drawing: LayPicture[]) => {
+      if (!best || isBetter(plan, best)) shown = drawing;
+      // The first worker proves most: its bound holds for the plans of all.
+      best = best ? bestOf([best, plan]) : plan;
+      onBetter(best, shown);
+    };
+    return new Promise((resolve) => {
+      for (let number = 0; number < count; number++) {
+        void this.open(async (work) => {
+          const tell = proxy((done: number) => number === 0 && onProgress(done));
+          const answer = await work.lay(job, seconds, number, tell, proxy(hear));
+          if (answer.ok) laid.push(answer.value);
+          if (answer.ok && laid.length < count && !isAtBound(answer.value)) return answer;
           this.end();
-          onRefused(answer.message);
-        }
-        if (answer.is !== 'laid') return;
-        laid.push(answer.plan);
-        if (laid.length < workers && !isAtBound(answer.plan)) return;
-        this.end();
-        onLaid(bestOf(laid));
-      });
-    }
+          resolve(answer.ok ? { ok: true, value: bestOf(laid) } : answer);
+          return answer;
+        }).then((answer) => answer.ok || resolve(answer));
+      }
+    });
   }
 
-  private open(question: LayFileQuestion, hear: (answer: LayFileAnswer) => void) {
-    const worker = new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' });
-    this.workers.push(worker);
-    const isCurrent = () => this.workers.includes(worker);
-    worker.onmessage = ({ data }: MessageEvent<LayFileAnswer>) => isCurrent() && hear(data);
-    worker.onerror = ({ message }) =>
-      isCurrent() && hear({ is: 'refused', message: `the search broke off (${message})` });
-    worker.postMessage(question);
+  private alone<T>(ask: (work: PageWorker<LayFileWork>['work']) => Promise<Result<T>>): Promise<Result<T>> {
+    this.end();
+    return this.open(ask);
+  }
+
+  /** Asks a worker of its own; one that breaks off is refused with what it said. */
+  private open<T>(ask: (work: PageWorker<LayFileWork>['work']) => Promise<Result<T>>): Promise<Result<T>> {
+    return new Promise((resolve) => {
+      const broken = (why: string) => resolve(refuse('broken', '', `the search broke off (${why})`));
+      const made = pageWorker<LayFileWork>(new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' }), broken); // prettier-ignore
+      this.workers.push(made);
+      ask(made.work).then(resolve, (error: unknown) => broken(error instanceof Error ? error.message : String(error)));
+    });
   }
 }

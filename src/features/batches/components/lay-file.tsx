@@ -7,11 +7,12 @@ import { useEffect, useRef, useState } from 'react';
 import { MOST_BYTES } from '@/core/files/limits';
 import type { LayPlan } from '@/core/lay';
 import { printLength, STYLES, type Units } from '@/core/length';
+import type { Result } from '@/core/result';
 import { FileDrop } from '@/ui/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';
 import { longLength, overBound } from '@/ui/words';
-import type { JobFigures, LayPicture, LayFileAnswer, PlanFigures } from './lay-file.worker';
+import type { CheckedPlan, JobFigures, LayPicture, PlanFigures } from './lay-file.worker';
 import { EXAMPLE_JOB } from './lay-file-example';
 import { LayFilePicture } from './lay-file-picture';
 import { LayFileWorkers } from './lay-file-workers';
@@ -47,14 +48,13 @@ export function LayFile() {
   const [drawing, setDrawing] = useState<LayPicture[]>([]);
   const workers = useWorkers();
 
-  const hear = (answer: LayFileAnswer, isOurs: boolean) => {
+  const hear = (answer: Result<CheckedPlan>, isOurs: boolean) => {
     setRun(null);
-    if (answer.is === 'refused') setProblem(answer.message);
-    if (answer.is !== 'checked') return;
-    setDrawing(answer.drawing);
-    setOutcome({ isOurs, plan: answer.plan });
+    if (!answer.ok) return setProblem(answer.faults[0]!.message);
+    setDrawing(answer.value.drawing);
+    setOutcome({ isOurs, plan: answer.value.plan });
   };
-  const check = (plan: LayPlan) => workers.ask({ ask: 'check', job: job!.text, plan }, (answer) => hear(answer, true));
+  const check = async (plan: LayPlan) => hear(await workers.check(job!.text, plan), true);
   const clear = () => {
     setProblem('');
     setOutcome(null);
@@ -64,38 +64,36 @@ export function LayFile() {
   const takeJob = async (file: File) => {
     if (file.size > MOST_BYTES) return setProblem(tooLarge(file));
     const text = await file.text();
-    workers.ask({ ask: 'read', job: text }, (answer) => {
-      if (answer.is === 'refused') return setProblem(notTaken(file, answer.message));
-      if (answer.is !== 'read') return;
-      clear();
-      setJob({ name: file.name, text, figures: answer.job });
-    });
+    const figures = await workers.read(text);
+    if (!figures.ok) return setProblem(notTaken(file, figures.faults[0]!.message));
+    clear();
+    setJob({ name: file.name, text, figures: figures.value });
   };
   const takePlan = async (file: File) => {
     if (file.size > MOST_BYTES) return setProblem(tooLarge(file));
     const plan = await file.text();
     clear();
-    workers.ask({ ask: 'check', job: job!.text, plan }, (answer) =>
-      answer.is === 'refused' ? setProblem(notTaken(file, answer.message)) : hear(answer, false),
-    );
+    const checked = await workers.check(job!.text, plan);
+    if (!checked.ok) setProblem(notTaken(file, checked.faults[0]!.message));
+    else hear(checked, false);
   };
-  const lay = () => {
+  const lay = async () => {
     clear();
     setRun({ done: 0, plan: null });
-    workers.lay(job!.text, seconds, {
+    const laid = await workers.lay(job!.text, seconds, {
       onProgress: (done) => setRun((old) => old && { ...old, done }),
       onBetter: (plan, better) => {
         setDrawing(better);
         setRun((old) => old && { ...old, plan });
       },
-      onLaid: check,
-      onRefused: (message) => hear({ is: 'refused', message }, true),
     });
+    if (laid.ok) await check(laid.value);
+    else hear(laid, true);
   };
   const stop = () => {
     const best = run?.plan;
     setRun(null);
-    if (best) check(best);
+    if (best) void check(best);
     else workers.end();
   };
   const another = () => {

@@ -1,22 +1,11 @@
+import { expose } from 'comlink';
 import { parseLayJob, parseLayPlan } from '@/core/files';
 import { findFaults, handLength, nest, planToJson, type LayJob, type LayPlan, type Point } from '@/core/lay';
 import { drawPlan } from '@/core/marker';
 import { NM, type Nm, type Units } from '@/core/length';
+import { ok, type Result } from '@/core/result';
 
 // Reads a lay job's file, lays it and checks plans of it, away from the page. Nothing of it is kept anywhere.
-
-export type LayFileQuestion =
-  | { ask: 'read'; job: string }
-  | { ask: 'lay'; job: string; seconds: number; number: number }
-  | { ask: 'check'; job: string; plan: string | LayPlan };
-
-export type LayFileAnswer =
-  | { is: 'refused'; message: string }
-  | { is: 'read'; job: JobFigures }
-  | { is: 'progress'; done: number }
-  | { is: 'better'; plan: LayPlan; drawing: LayPicture[] }
-  | { is: 'laid'; plan: LayPlan }
-  | { is: 'checked'; plan: PlanFigures; drawing: LayPicture[] };
 
 /** What a job asks for, in short. */
 export interface JobFigures {
@@ -57,28 +46,49 @@ export interface LayPicture {
   items: { name: string; isStrip: boolean; ring: [number, number][] }[];
 }
 
-const tell = (answer: LayFileAnswer) => self.postMessage(answer);
+/** A plan of a job with its figures and what is drawn of it. */
+export interface CheckedPlan {
+  plan: PlanFigures;
+  drawing: LayPicture[];
+}
 
-self.onmessage = ({ data }: MessageEvent<LayFileQuestion>) => {
-  const read = parseLayJob(data.job);
-  if (!read.ok) return tell({ is: 'refused', message: read.faults[0]!.message });
-  const job = read.value;
-  if (data.ask === 'read') return tell({ is: 'read', job: figuresOf(job) });
-  if (data.ask === 'check') {
-    const plan = typeof data.plan === 'string' ? parseLayPlan(data.plan, job) : { ok: true as const, value: data.plan };
-    if (!plan.ok) return tell({ is: 'refused', message: plan.faults[0]!.message });
-    return tell({ is: 'checked', ...whole(job, plan.value) });
-  }
-  const plan = nest(job, {
-    clock: () => performance.now(),
-    seconds: data.seconds,
-    worker: data.number,
-    onProgress: ({ done }) => tell({ is: 'progress', done }),
-    onBetter: (better) => tell({ is: 'better', plan: better, drawing: drawn(job, better) }),
-  });
-  if (!plan.ok) return tell({ is: 'refused', message: plan.faults[0]!.message });
-  tell({ is: 'laid', plan: plan.value });
+const work = {
+  read: (text: string): Result<JobFigures> => {
+    const job = parseLayJob(text);
+    return job.ok ? ok(figuresOf(job.value)) : job;
+  },
+
+  /** Checks a plan of a job: one from a file, or one that was made here. */
+  check: (text: string, given: string | LayPlan): Result<CheckedPlan> => {
+    const job = parseLayJob(text);
+    if (!job.ok) return job;
+    const plan = typeof given === 'string' ? parseLayPlan(given, job.value) : ok(given);
+    return plan.ok ? ok(whole(job.value, plan.value)) : plan;
+  },
+
+  /** One search of several over a job, and which of them it is; told of progress (0 to 1) and of better lays on its way. */
+  lay: (
+    text: string,
+    seconds: number,
+    number: number,
+    onProgress: (done: number) => void,
+    onBetter: (plan: LayPlan, drawing: LayPicture[]) => void,
+  ): Result<LayPlan> => {
+    const job = parseLayJob(text);
+    if (!job.ok) return job;
+    return nest(job.value, {
+      clock: () => performance.now(),
+      seconds,
+      worker: number,
+      onProgress: ({ done }) => onProgress(done),
+      onBetter: (better) => onBetter(better, drawn(job.value, better)),
+    });
+  },
 };
+
+export type LayFileWork = typeof work;
+
+expose(work);
 
 const figuresOf = ({ clothName, units, stock, pieces, strips, lattice, search }: LayJob): JobFigures => ({
   cloth: clothName,
@@ -91,7 +101,7 @@ const figuresOf = ({ clothName, units, stock, pieces, strips, lattice, search }:
   seconds: search.seconds,
 });
 
-const whole = (job: LayJob, plan: LayPlan): { plan: PlanFigures; drawing: LayPicture[] } => ({
+const whole = (job: LayJob, plan: LayPlan): CheckedPlan => ({
   drawing: drawn(job, plan),
   plan: {
     usedNm: plan.used,

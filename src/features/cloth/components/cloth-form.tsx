@@ -98,9 +98,14 @@ export function ClothFormView({
           <Link href="/cloth">Back to cloth</Link>
         </Button>
         {edited && (
-          <Button variant="ghost" onClick={remove} disabled={isBusy}>
-            Delete
-          </Button>
+          <>
+            <Button asChild variant="ghost">
+              <Link href={`/cloth/${edited.id}/photo`}>From a photograph</Link>
+            </Button>
+            <Button variant="ghost" onClick={remove} disabled={isBusy}>
+              Delete
+            </Button>
+          </>
         )}
         <Button type="submit" loading={isBusy} loadingText="Saving" disabled={edited !== null && !formState.isDirty}>
           {edited && !formState.isDirty ? 'Saved' : 'Save cloth'}

@@ -1,6 +1,7 @@
 'use client';
 
 import { Box, Heading, Text } from '@chakra-ui/react';
+import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { useWatch, type Control } from 'react-hook-form';
 import { printMoney } from '@/core/cost';
@@ -8,9 +9,10 @@ import type { Units } from '@/core/length';
 import { Flash } from '@/ui/flash';
 import { Fractions } from '@/ui/fraction';
 import { Panel } from '@/ui/page';
+import { pageWorker } from '@/ui/page-worker';
 import { longLength } from '@/ui/words';
 import type { OrderForm } from '../form';
-import type { NeedsAnswer, NeedsQuestion } from './cloth-needs.worker';
+import type { NeedsAnswer, NeedsQuestion, NeedsWork } from './cloth-needs.worker';
 import { useOrder } from './order-context';
 
 /** Typing rests for so many milliseconds before the order is laid again. */
@@ -72,55 +74,52 @@ export function ClothNeeds({ control, units }: { control: Control<OrderForm>; un
 
 /** A worker that is busy with an older question hears nothing: it is given up for one that stands ready. */
 class Layers {
-  private busy = false;
-  private worker = this.made();
-  private spare = this.made();
+  private asked = 0;
+  private isBusy = false;
+  private worker = made();
+  private spare = made();
 
   constructor(private readonly hear: (answer: NeedsAnswer) => void) {}
 
-  private made(): Worker {
-    const made = new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' });
-    made.onmessage = ({ data }: MessageEvent<NeedsAnswer>) => {
-      if (!data.isFirst) this.busy = false;
-      this.hear(data);
-    };
-    return made;
-  }
-
-  ask(question: NeedsQuestion) {
-    if (this.busy) {
-      this.worker.terminate();
+  async ask(question: NeedsQuestion) {
+    const run = ++this.asked;
+    if (this.isBusy) {
+      this.worker.end();
       this.worker = this.spare;
-      this.spare = this.made();
+      this.spare = made();
     }
-    this.busy = true;
-    this.worker.postMessage(question);
+    this.isBusy = true;
+    const tell = (answer: NeedsAnswer) => {
+      if (run === this.asked) this.hear(answer);
+    };
+    const last = await this.worker.work.needs(question, proxy(tell));
+    if (run !== this.asked) return;
+    this.isBusy = false;
+    tell(last);
   }
 
   end() {
-    this.worker.terminate();
-    this.spare.terminate();
+    this.worker.end();
+    this.spare.end();
   }
 }
+
+const made = () => pageWorker<NeedsWork>(new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
 
 /** The last answer stays to be seen while the next is worked out. */
 function useNeeds(control: Control<OrderForm>, units: Units): NeedsAnswer | null {
   const lines = useWatch({ control, name: 'lines' });
   const { cloths, own, withdrawn } = useOrder();
   const layers = useRef<Layers>(null);
-  const run = useRef(0);
   const [answer, setAnswer] = useState<NeedsAnswer | null>(null);
   useEffect(() => {
-    const made = new Layers((answer) => {
-      if (answer.run === run.current) setAnswer(answer);
-    });
-    layers.current = made;
-    return () => made.end();
+    const all = new Layers(setAnswer);
+    layers.current = all;
+    return () => all.end();
   }, []);
   useEffect(() => {
     const timer = setTimeout(() => {
-      run.current++;
-      layers.current?.ask({ run: run.current, lines, units, room: { cloths, own, withdrawn } });
+      void layers.current?.ask({ lines, units, room: { cloths, own, withdrawn } });
     }, REST);
     return () => clearTimeout(timer);
   }, [lines, units, cloths, own, withdrawn]);

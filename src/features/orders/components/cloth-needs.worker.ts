@@ -1,3 +1,4 @@
+import { expose } from 'comlink';
 import { kindBook } from '@/core/covers';
 import type { Units } from '@/core/length';
 import type { LineForm } from '../form';
@@ -7,14 +8,12 @@ import type { OrderProviderProps } from './order-context';
 // Lays an order by itself away from the page: a first lay of every cloth at once, then better ones.
 
 export interface NeedsQuestion {
-  run: number;
   lines: LineForm[];
   units: Units;
   room: Pick<OrderProviderProps, 'cloths' | 'own' | 'withdrawn'>;
 }
 
 export interface NeedsAnswer {
-  run: number;
   needs: ClothNeed[];
   leftOut: number;
   isFirst: boolean;
@@ -23,19 +22,24 @@ export interface NeedsAnswer {
 /** Seconds that each cloth is bettered for. */
 const SECONDS = 0.6;
 
-self.onmessage = ({ data }: MessageEvent<NeedsQuestion>) => {
-  const { run, lines, units, room } = data;
-  const tell = (answer: Omit<NeedsAnswer, 'run'>) => self.postMessage({ run, ...answer } satisfies NeedsAnswer);
-  const { jobs, leftOut } = needJobs(lines, units, {
-    kinds: kindBook(room.own, room.withdrawn),
-    cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
-  });
-  const needs = jobs.map((job) => needOf(job, { steps: 1 }));
-  tell({ needs, leftOut, isFirst: true });
-  const clock = () => performance.now();
-  const better = jobs.map((job, k) => {
-    const found = needOf(job, { clock, seconds: SECONDS });
-    return found.used < needs[k]!.used ? found : needs[k]!;
-  });
-  tell({ needs: better, leftOut, isFirst: false });
+const work = {
+  /** Tells of a first lay at once, and answers with the better one. */
+  needs: ({ lines, units, room }: NeedsQuestion, onFirst: (answer: NeedsAnswer) => void): NeedsAnswer => {
+    const { jobs, leftOut } = needJobs(lines, units, {
+      kinds: kindBook(room.own, room.withdrawn),
+      cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
+    });
+    const needs = jobs.map((job) => needOf(job, { steps: 1 }));
+    onFirst({ needs, leftOut, isFirst: true });
+    const clock = () => performance.now();
+    const better = jobs.map((job, k) => {
+      const found = needOf(job, { clock, seconds: SECONDS });
+      return found.used < needs[k]!.used ? found : needs[k]!;
+    });
+    return { needs: better, leftOut, isFirst: false };
+  },
 };
+
+export type NeedsWork = typeof work;
+
+expose(work);

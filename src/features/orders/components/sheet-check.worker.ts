@@ -1,3 +1,4 @@
+import { expose } from 'comlink';
 import { kindBook } from '@/core/covers';
 import type { Sheet } from '@/core/files';
 import { checkSheet, type CellFault } from '../sheet';
@@ -6,7 +7,6 @@ import type { OrderProviderProps } from './order-context';
 // Checks a sheet away from the page, so that typing goes on while ten thousand rows are read.
 
 export interface SheetQuestion {
-  run: number;
   sheet: Sheet;
   fields: string[];
   room: OrderProviderProps;
@@ -15,7 +15,6 @@ export interface SheetQuestion {
 }
 
 export interface SheetAnswer {
-  run: number;
   orders: number;
   goodRows: number;
   badRows: number[];
@@ -23,15 +22,20 @@ export interface SheetAnswer {
   faults: CellFault[];
 }
 
-self.onmessage = ({ data }: MessageEvent<SheetQuestion>) => {
-  const { run, sheet, fields, room, usualDue, isPartial } = data;
-  const whole = {
-    kinds: kindBook(room.own, room.withdrawn),
-    cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
-    clothIds: new Map(room.cloths.map(({ id, name }) => [name.toLowerCase(), id])),
-    workroom: room.workroom,
-    usualDue,
-  };
-  const { orders, ...checked } = checkSheet(sheet, fields, whole, isPartial);
-  self.postMessage({ run, orders: orders.length, ...checked } satisfies SheetAnswer);
+const work = {
+  check: ({ sheet, fields, room, usualDue, isPartial }: SheetQuestion): SheetAnswer => {
+    const whole = {
+      kinds: kindBook(room.own, room.withdrawn),
+      cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
+      clothIds: new Map(room.cloths.map(({ id, name }) => [name.toLowerCase(), id])),
+      workroom: room.workroom,
+      usualDue,
+    };
+    const { orders, ...checked } = checkSheet(sheet, fields, whole, isPartial);
+    return { orders: orders.length, ...checked };
+  },
 };
+
+export type SheetWork = typeof work;
+
+expose(work);

@@ -19,11 +19,12 @@ import type { Answer } from '@/features/commands/answer';
 import { answered, requestFor } from '@/features/commands/send';
 import { FileDrop } from '@/ui/file-drop';
 import { Notice, PageHead, Panel } from '@/ui/page';
+import { pageWorker, type PageWorker } from '@/ui/page-worker';
 import { toaster } from '@/ui/toaster';
 import { counted } from '@/ui/words';
 import type { OrderProviderProps } from './order-context';
 import { SheetOutcome } from './sheet-outcome';
-import type { SheetAnswer, SheetQuestion } from './sheet-check.worker';
+import type { SheetAnswer, SheetQuestion, SheetWork } from './sheet-check.worker';
 
 const IMPORT = '/api/orders/import';
 
@@ -274,30 +275,22 @@ function useCheck(
   usualDue: string,
   isPartial: boolean,
 ): SheetAnswer | null {
-  const worker = useRef<Worker>(null);
-  const run = useRef(0);
+  const worker = useRef<PageWorker<SheetWork>>(null);
   const [answer, setAnswer] = useState<SheetAnswer | null>(null);
   const { cloths, own, withdrawn, workroom } = room;
   useEffect(() => {
-    const made = new Worker(new URL('./sheet-check.worker.ts', import.meta.url), { type: 'module' });
-    made.onmessage = ({ data }: MessageEvent<SheetAnswer>) => {
-      if (data.run === run.current) setAnswer(data);
-    };
+    const made = pageWorker<SheetWork>(new Worker(new URL('./sheet-check.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
     worker.current = made;
-    return () => made.terminate();
+    return () => made.end();
   }, []);
   useEffect(() => {
     if (!sheet) return;
-    run.current++;
-    const question: SheetQuestion = {
-      run: run.current,
-      sheet,
-      fields,
-      room: { cloths, own, withdrawn, workroom },
-      usualDue,
-      isPartial,
+    let isCurrent = true;
+    const question: SheetQuestion = { sheet, fields, room: { cloths, own, withdrawn, workroom }, usualDue, isPartial };
+    void worker.current?.work.check(question).then((found) => isCurrent && setAnswer(found));
+    return () => {
+      isCurrent = false;
     };
-    worker.current?.postMessage(question);
   }, [sheet, fields, cloths, own, withdrawn, workroom, usualDue, isPartial]);
   return sheet ? answer : null;
 }

@@ -1,40 +1,57 @@
 'use client';
 
-import { Box, Button, Flex, Grid, HStack, IconButton, SegmentGroup, Stack, Text } from '@chakra-ui/react';
-import { select } from 'd3-selection';
-import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
-import { Maximize, Printer, ZoomIn, ZoomOut } from 'lucide-react';
+import { Box, Button, Flex, Grid, HStack, SegmentGroup, Stack, Text } from '@chakra-ui/react';
+import { Printer } from 'lucide-react';
 import Link from 'next/link';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import { printMoney } from '@/core/cost';
 import { printLength, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead } from '@/ui/page';
 import { longLength, percent, overBound } from '@/ui/words';
-import type { LayView, LayViewItem } from '../lay-view';
-import { LayPicture } from './lay-picture';
+import { itemsOf, type LayView, type LayViewItem } from '../lay-view';
+import { OpenTable } from './open-table';
 
 /** The cutting table: the lay to scale, and beside it what it costs and whose it is. */
 export function TablePage({
   lay,
+  text,
   batchName,
   others,
 }: {
   lay: LayView;
+  /** What hands work with (`getTableText`). */
+  text: string;
   batchName: string;
   others: { id: number; clothName: string }[];
 }) {
-  const [picked, setPicked] = useState<LayViewItem | null>(null);
+  const [pickedKey, setPickedKey] = useState<string | null>(null);
   const [litOrder, setLitOrder] = useState<number | null>(null);
+  const [isDirty, setIsDirty] = useState(false);
+  const picked = itemsOf(lay).find(({ key }) => key === pickedKey) ?? null;
   return (
     <>
-      <PageHead title={lay.clothName} about={<Link href={`/batches/${lay.batchId}`}>in {batchName}</Link>}>
+      <PageHead
+        title={lay.clothName}
+        about={
+          <>
+            <Link href={`/batches/${lay.batchId}`}>in {batchName}</Link>
+            {lay.how && <>, {lay.how}</>}
+          </>
+        }
+      >
         {others.map(({ id, clothName }) => (
           <Button key={id} asChild variant="ghost" size="sm">
             <Link href={`/batches/${lay.batchId}/table/${id}`}>{clothName}</Link>
           </Button>
         ))}
+        <Button asChild variant="ghost" size="sm">
+          <Link href={`/batches/${lay.batchId}/finished`}>See it finished</Link>
+        </Button>
+        <Button asChild variant="ghost" size="sm">
+          <Link href={`/batches/${lay.batchId}/ways/${lay.clothId}`}>Other ways</Link>
+        </Button>
         {(['job', 'plan'] as const).map((what) => (
           <Button key={what} asChild variant="ghost" size="sm">
             <a href={`/api/batches/${lay.batchId}/lays/${lay.clothId}/${what}`} download>
@@ -59,7 +76,19 @@ export function TablePage({
         </Box>
       )}
       <Stack gap="4">
-        <Canvas lay={lay} picked={picked} litOrder={litOrder} onPick={setPicked} />
+        <OpenTable
+          key={`${lay.clothId} ${lay.version}`}
+          text={text}
+          batchId={lay.batchId}
+          clothId={lay.clothId}
+          look={lay.look}
+          units={lay.units}
+          orders={lay.orders}
+          litOrder={litOrder}
+          onPick={setPickedKey}
+          onDirty={setIsDirty}
+        />
+        {isDirty && <Text color="fg.muted">What stands below is of the lay as it is saved.</Text>}
         <Grid
           templateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)', xl: '300px minmax(0, 1fr)' }}
           gap="4"
@@ -70,159 +99,6 @@ export function TablePage({
         </Grid>
       </Stack>
     </>
-  );
-}
-
-const PAD = { left: 14, right: 14, top: 46, bottom: 30 };
-const STEP = 1.4;
-const NUDGE_PX = 80;
-
-function Canvas({
-  lay,
-  picked,
-  litOrder,
-  onPick,
-}: {
-  lay: LayView;
-  picked: LayViewItem | null;
-  litOrder: number | null;
-  onPick: (item: LayViewItem | null) => void;
-}) {
-  const svg = useRef<SVGSVGElement>(null);
-  const behavior = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
-  const [size, setSize] = useState({ width: 0, height: 0 });
-  const [view, setView] = useState<ZoomTransform>(zoomIdentity);
-  const longest = Math.max(...lay.lengths.map(({ shownMm }) => shownMm));
-  const across = lay.lengths.reduce((sum, { widthMm }) => sum + widthMm, 0);
-  // The tape and the words of each length keep their height on the screen.
-  const around = lay.lengths.length * (PAD.top + PAD.bottom);
-
-  // The scale at which the whole lay is seen; the zoom multiplies it.
-  const fitScale =
-    size.width > 0 ? Math.min((size.width - PAD.left - PAD.right) / longest, (size.height - around) / across) : 0;
-
-  useEffect(() => {
-    const element = svg.current!;
-    const watch = new ResizeObserver(() => setSize({ width: element.clientWidth, height: element.clientHeight }));
-    watch.observe(element);
-    behavior.current = zoom<SVGSVGElement, unknown>().scaleExtent([1, 40]).on('zoom', (event) => setView(event.transform)); // prettier-ignore
-    select(element).call(behavior.current);
-    return () => watch.disconnect();
-  }, []);
-
-  useEffect(() => {
-    if (!behavior.current || size.width === 0) return;
-    behavior.current.extent([[0, 0], [size.width, size.height]]).translateExtent([[-PAD.left, -PAD.top], [size.width, size.height]]); // prettier-ignore
-  }, [size]);
-
-  const drive = useCallback(
-    (
-      change: (z: ZoomBehavior<SVGSVGElement, unknown>, s: ReturnType<typeof select<SVGSVGElement, unknown>>) => void,
-    ) => {
-      if (behavior.current && svg.current) change(behavior.current, select<SVGSVGElement, unknown>(svg.current));
-    },
-    [],
-  );
-  const zoomBy = (factor: number) => drive((z, s) => s.call(z.scaleBy, factor));
-  const fit = () => drive((z, s) => s.call(z.transform, zoomIdentity));
-  const fill = () =>
-    drive((z, s) =>
-      s.call(
-        z.transform,
-        zoomIdentity.scale(Math.max(1, (size.height - PAD.top - PAD.bottom) / (fitScale * lay.lengths[0]!.widthMm))),
-      ),
-    );
-  const pan = (dx: number, dy: number) => drive((z, s) => s.call(z.translateBy, dx / view.k, dy / view.k));
-  const onKey = (event: React.KeyboardEvent) => {
-    const keys: Record<string, () => void> = {
-      '+': () => zoomBy(STEP),
-      '=': () => zoomBy(STEP),
-      '-': () => zoomBy(1 / STEP),
-      '0': fit,
-      ArrowLeft: () => pan(NUDGE_PX, 0),
-      ArrowRight: () => pan(-NUDGE_PX, 0),
-      ArrowUp: () => pan(0, NUDGE_PX),
-      ArrowDown: () => pan(0, -NUDGE_PX),
-      Escape: () => onPick(null),
-    };
-    const act = keys[event.key];
-    if (!act) return;
-    event.preventDefault();
-    act();
-  };
-
-  const scale = fitScale * view.k;
-  // A narrow lay stands in the middle of its height while the whole is seen.
-  const spare = Math.max(0, size.height - around - fitScale * across) / 2;
-  const gapMm = fitScale > 0 ? (PAD.top + PAD.bottom) / fitScale : 0;
-  return (
-    <Box
-      position="relative"
-      bg="bg.muted"
-      borderWidth="1px"
-      borderColor="border"
-      borderRadius="sm"
-      onKeyDown={onKey}
-      role="group"
-      aria-label="The lay. Arrow keys move it, + and - zoom, 0 shows all of it."
-    >
-      <svg
-        ref={svg}
-        width="100%"
-        style={{
-          display: 'block',
-          height: `min(${lay.lengths.length > 1 ? '62vh, 560px' : '46vh, 420px'})`,
-          touchAction: 'none',
-        }}
-        tabIndex={0}
-        aria-label="Lay drawing"
-      >
-        {fitScale > 0 && (
-          <g
-            transform={`translate(${view.x + PAD.left * view.k} ${view.y + (PAD.top + spare) * view.k}) scale(${scale})`}
-          >
-            <LayPicture
-              lay={lay}
-              pxPerMm={scale}
-              gapMm={gapMm}
-              chosen={picked?.key ?? null}
-              litOrder={litOrder}
-              onPick={onPick}
-            />
-          </g>
-        )}
-      </svg>
-      <HStack
-        position="absolute"
-        right="2"
-        bottom="2"
-        gap="1"
-        bg="bg.panel"
-        borderRadius="sm"
-        borderWidth="1px"
-        borderColor="border"
-        p="1"
-      >
-        <IconButton
-          size="sm"
-          variant="ghost"
-          aria-label="Zoom out"
-          title="Zoom out (-)"
-          onClick={() => zoomBy(1 / STEP)}
-        >
-          <ZoomOut size={20} />
-        </IconButton>
-        <IconButton size="sm" variant="ghost" aria-label="Zoom in" title="Zoom in (+)" onClick={() => zoomBy(STEP)}>
-          <ZoomIn size={20} />
-        </IconButton>
-        <IconButton size="sm" variant="ghost" aria-label="Show all of it" title="Show all of it (0)" onClick={fit}>
-          <Maximize size={20} />
-        </IconButton>
-        <Button size="sm" variant="ghost" onClick={fill}>
-          Full width
-        </Button>
-      </HStack>
-    </Box>
   );
 }
 

@@ -3,18 +3,19 @@ import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { getBatch } from '@/features/batches/queries';
 import { TablePage } from '@/features/table/components/table-page';
-import { getLay } from '@/features/table/queries';
+import { getLay, getTableText } from '@/features/table/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Table' };
 
 export default async function LayTablePage({ params }: { params: Promise<{ id: string; cloth: string }> }) {
   const { id, cloth } = await params;
-  const [lay, view] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id))]);
-  if (!lay || !view) notFound();
+  const [lay, view, text] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id)), getTableText(readId(id), readId(cloth))]); // prettier-ignore
+  if (!lay || !view || !text) notFound();
   return (
     <TablePage
       lay={lay}
+      text={text}
       batchName={view.batch.name}
       others={view.lays
         .filter((other) => other.id !== lay.id)

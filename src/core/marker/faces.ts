@@ -1,0 +1,89 @@
+import type { LayJob, LayPlan, Point } from '../lay';
+import type { JobPart } from '../cutlist';
+import type { Nm } from '../length';
+
+/** An affine map of the plane as SVG and canvas write it: x' = a x + c y + e, y' = b x + d y + f. */
+export type Matrix = [a: number, b: number, c: number, d: number, e: number, f: number];
+
+/** A piece as one side of a finished cover, and where on the cloth it was cut. */
+export interface Face {
+  orderNo: string;
+  line: string;
+  name: string;
+  /** Which cover of its line, from 1, and which of that cover's pieces of the name, from 1. */
+  cover: number;
+  nth: number;
+  stock: string;
+  /** The piece as it is cut (nm), its own across to the right and its own along upward from its lower left corner. */
+  width: Nm;
+  height: Nm;
+  outline: Point[] | null;
+  /** The usual seam allowance round it; 0 where none is known. */
+  seam: Nm;
+  /** From the piece's own frame to the cloth: nm from its left edge and its squared end. */
+  toCloth: Matrix;
+  /** Where the pattern's motif lies on that length. */
+  motif: Point;
+}
+
+/** Where the points of a piece lie on the cloth that lies there at a turn (degrees): its box's lower left corner is at x, y. */
+export function toCloth(x: Nm, y: Nm, turn: number, width: Nm, height: Nm): Matrix {
+  if (turn === 90) return [0, 1, -1, 0, x + height, y];
+  if (turn === 180) return [-1, 0, 0, -1, x + width, y + height];
+  if (turn === 270) return [0, -1, 1, 0, x, y + width];
+  return [1, 0, 0, 1, x, y];
+}
+
+/** The map back. */
+export function inverse([a, b, c, d, e, f]: Matrix): Matrix {
+  const det = a * d - b * c;
+  return [d / det, -b / det, -c / det, a / det, (c * f - d * e) / det, (b * e - a * f) / det];
+}
+
+export const apply = ([a, b, c, d, e, f]: Matrix, [x, y]: readonly [number, number]): Point => [
+  a * x + c * y + e,
+  b * x + d * y + f,
+];
+
+/**
+ * The faces of all covers that a plan cuts. `covers` says how many covers a line makes, by `order/line`; equal pieces are
+ * handed out to them in their order, as a workroom sorts them into sets.
+ */
+export function facesOf(
+  job: LayJob,
+  plan: LayPlan,
+  parts: readonly JobPart[],
+  covers: ReadonlyMap<string, number>,
+): Face[] {
+  const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
+  const partOf = new Map(parts.map((part) => [part.id, part]));
+  const motifs = new Map(job.stock.map(({ id, motif }) => [id, motif]));
+  return plan.lays
+    .flatMap(({ stock, placed }) =>
+      placed.flatMap(({ piece: id, copy, x, y, turn }): Face[] => {
+        const [piece, part] = [pieces.get(id), partOf.get(id)];
+        const count = part && covers.get(`${part.orderNo}/${part.line}`);
+        if (!piece || !part || !count) return [];
+        const each = Math.max(1, Math.round(piece.qty / count));
+        const { orderNo, line, name } = part;
+        const { width, height, outline } = piece;
+        return [
+          {
+            orderNo,
+            line,
+            name,
+            cover: Math.min(count, Math.ceil(copy / each)),
+            nth: ((copy - 1) % each) + 1,
+            stock,
+            width,
+            height,
+            outline,
+            seam: part.seam ?? 0,
+            toCloth: toCloth(x, y, turn, width, height),
+            motif: motifs.get(stock)!,
+          },
+        ];
+      }),
+    )
+    .sort((a, b) => a.cover - b.cover || a.nth - b.nth);
+}

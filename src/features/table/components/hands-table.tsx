@@ -1,0 +1,524 @@
+'use client';
+
+import {
+  Box,
+  Button,
+  Flex,
+  Grid,
+  HStack,
+  IconButton,
+  NativeSelect,
+  Progress,
+  SegmentGroup,
+  Text,
+} from '@chakra-ui/react';
+import { Lock, LockOpen, Redo2, RotateCw, Undo2 } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState, useTransition } from 'react';
+import { takenBy, wasteOf } from '@/core/batch';
+import { printMoney } from '@/core/cost';
+import { findFaults, jobToJson, planToJson, type Unplaced } from '@/core/lay';
+import { inches, NM, printLength, STYLES, type Nm, type Units } from '@/core/length';
+import { HandLay, sameCopy, type Spot } from '@/core/marker';
+import { newId, send } from '@/features/commands/send';
+import { Fractions } from '@/ui/fraction';
+import { Notice } from '@/ui/page';
+import { toaster } from '@/ui/toaster';
+import { longLength, overBound, percent } from '@/ui/words';
+import { saveLayByHand } from '../actions';
+import { historyReducer, startOf } from '../hands/history';
+import { ANYWHERE, nudged, turned, type Outcome } from '../hands/moves';
+import { useLayAgain } from '../hands/use-lay-again';
+import { obstacleWords } from '../obstacle-words';
+import { nameOf, sceneOf, type TableFacts } from '../scene-lay';
+import type { SceneShow, ShowBy } from '../scene/scene-types';
+import { openTable } from '../table-document';
+import { PieceList } from './piece-list';
+import { TableCanvas } from './table-canvas';
+
+export interface HandsTableProps {
+  /** What hands work with, as `getTableText` writes it. */
+  text: string;
+  batchId: number;
+  clothId: number;
+  look: TableFacts['look'];
+  units: Units;
+  orders: readonly { no: number; mark: number }[];
+  litOrder: number | null;
+  onPick: (key: string | null) => void;
+  /** Told whether something is not saved yet. */
+  onDirty: (isDirty: boolean) => void;
+}
+
+const STEPS: Record<Units, { label: string; step: Nm }[]> = {
+  in: [
+    { label: '1/16 in', step: inches(1 / 16) },
+    { label: '1/4 in', step: inches(1 / 4) },
+    { label: '1 in', step: inches(1) },
+    { label: '6 in', step: inches(6) },
+  ],
+  mm: [
+    { label: '1 mm', step: NM.mm },
+    { label: '5 mm', step: 5 * NM.mm },
+    { label: '2 cm', step: 20 * NM.mm },
+    { label: '15 cm', step: 150 * NM.mm },
+  ],
+};
+
+const BY: { value: ShowBy; label: string }[] = [
+  { value: 'order', label: 'By order' },
+  { value: 'cover', label: 'By cover' },
+  { value: 'piece', label: 'By piece' },
+];
+const LAYERS: { id: Exclude<keyof SceneShow, 'by'>; label: string }[] = [
+  { id: 'pattern', label: 'Pattern' },
+  { id: 'labels', label: 'Names' },
+  { id: 'seams', label: 'Seam lines' },
+  { id: 'grain', label: 'Which way up' },
+  { id: 'overBound', label: 'Over the shortest' },
+];
+
+/** The lay under the cutter's hands: pieces are moved, turned, locked and laid again, and what that costs is seen at once. */
+export default function HandsTable({
+  text,
+  batchId,
+  clothId,
+  look,
+  units,
+  orders,
+  litOrder,
+  onPick,
+  onDirty,
+}: HandsTableProps) {
+  const router = useRouter();
+  const table = useMemo(() => openTable(text), [text]);
+  const { marker, cloth, items: shelf, isOpen } = table;
+  const [history, act] = useReducer(historyReducer, null, () => startOf(HandLay.locked(marker.job, marker.plan)));
+  const { lay } = history.now;
+  const [picked, setPicked] = useState<string | null>(null);
+  const [show, setShow] = useState<SceneShow>({ by: 'order', pattern: true, labels: true, seams: false, grain: false, overBound: false }); // prettier-ignore
+  const [step, setStep] = useState(1);
+  const [said, setSaid] = useState('');
+  const [warning, setWarning] = useState('');
+  const [problem, setProblem] = useState('');
+  const [isSaving, startSaving] = useTransition();
+  const { laying, start: layAgain, end: endLaying } = useLayAgain();
+  const visit = useVisits(batchId, clothId);
+
+  const facts = useMemo<TableFacts>(
+    () => ({
+      cloth,
+      parts: marker.parts,
+      look,
+      units,
+      boughtNm: table.boughtNm,
+      marks: new Map(orders.map(({ no, mark }) => [no, mark])),
+    }),
+    [cloth, marker, look, units, table, orders],
+  );
+  // What is being laid again is seen before it is taken.
+  const best = laying?.best ?? null;
+  const shown = useMemo(() => (best ? lay.withPlan(best) : lay), [best, lay]);
+  const scene = useMemo(() => sceneOf(shown, facts, show.by), [shown, facts, show.by]);
+  const faults = useMemo(() => findFaults(lay.job, lay.plan), [lay]);
+  const figures = (one: HandLay) => {
+    const { cost, bought } = takenBy(cloth, shelf, one.plan);
+    return { cost, bought, used: one.plan.used, waste: wasteOf(one.job, one.plan) };
+  };
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- of the lay that is shown alone
+  const now = useMemo(() => figures(shown), [shown]);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- the saved lay never changes here
+  const saved = useMemo(() => figures(new HandLay(lay.job, marker.plan)), []);
+  const isDirty = history.past.length > 0;
+  useEffect(() => onDirty(isDirty), [isDirty, onDirty]);
+  useEffect(() => {
+    if (!isDirty) return;
+    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [isDirty]);
+
+  const named = useCallback((key: string) => {
+    const item = lay.item(key);
+    return item ? nameOf(item, marker.parts) : key;
+  }, [lay, marker]); // prettier-ignore
+  const labelName = (label: string) => named(lay.keyOf(label) ?? label);
+  const length = (nm: Nm) => printLength(nm, STYLES[units]);
+  const pick = (key: string | null) => {
+    setPicked(key);
+    onPick(key);
+    if (key) {
+      const item = lay.item(key);
+      if (item) setSaid(`${named(key)}${lay.locked.has(key) ? ', locked' : ''}, ${length(item.y)} along, ${length(item.x)} across.`); // prettier-ignore
+    }
+  };
+  const change = (next: HandLay, key: string | null, words: string) => {
+    const grown = next.plan.used - lay.plan.used;
+    const by = grown === 0 ? '' : ` The lay is ${length(Math.abs(grown))} ${grown > 0 ? 'longer' : 'shorter'}.`;
+    act({ is: 'change', lay: next, said: words });
+    setSaid(`${words}.${by}`);
+    setPicked(key);
+    onPick(key);
+  };
+  const place = (key: string, spot: Spot, words: string) => {
+    const moved = lay.moved(key, spot);
+    change(moved.lay, moved.key, `${named(key)} ${words}: ${length(spot.y)} along, ${length(spot.x)} across`);
+  };
+  const outcome = (key: string, result: Outcome, words: string) => {
+    if ('spot' in result) place(key, result.spot, words);
+    else setSaid(obstacleWords(result.obstacles, units, labelName));
+  };
+  const canMove = isOpen && laying === null;
+  const isLocked = picked !== null && lay.locked.has(picked);
+  const held = picked !== null && lay.item(picked) ? picked : null;
+  const withPicked = (work: (key: string) => void) => {
+    if (!held) setSaid('Pick a piece first.');
+    else if (lay.locked.has(held)) setSaid(`${named(held)} is locked; free it first.`);
+    else work(held);
+  };
+  const turn = () => withPicked((key) => outcome(key, turned(lay, key), 'turned'));
+  const takeOff = () => withPicked((key) => change(lay.takenOff(key), null, `${named(key)} taken off the cloth`));
+  const toggleLock = () => {
+    if (!held) return setSaid('Pick a piece first.');
+    const all = sameCopy(lay.items, lay.item(held)!).length;
+    change(lay.withLock(held, !isLocked), held, `${named(held)} ${isLocked ? 'is free again' : 'is locked where it is'}${all > 1 ? `, with all ${all} cuts of it` : ''}`); // prettier-ignore
+  };
+  const putOn = (one: Unplaced) => {
+    if (!('piece' in one)) return;
+    const room = lay.roomFor(one.piece, one.copy, ANYWHERE);
+    if (!room) return setSaid('There is no room for it as things lie; lay the rest again.');
+    const put = lay.putOn(one.piece, one.copy, room);
+    change(put.lay, put.key, `${nameOf({ id: one.piece, copy: one.copy, cut: null }, marker.parts)} put on the cloth`);
+  };
+  const undo = () => {
+    const { said: what } = history.now;
+    act({ is: 'undo' });
+    if (what) setSaid(`Undone: ${what}.`);
+  };
+  const redo = () => {
+    const next = history.future[0];
+    act({ is: 'redo' });
+    if (next) setSaid(`Done again: ${next.said}.`);
+  };
+  const takeLaid = () => {
+    endLaying();
+    if (best) change(lay.withPlan(best), held, 'The rest laid again');
+  };
+  const lastHeld = useRef('');
+  const onHeld = (key: string | null, spot: Spot | null) => {
+    const words = key && spot ? obstacleWords(lay.obstacles(key, spot), units, labelName) : '';
+    if (words === lastHeld.current) return;
+    lastHeld.current = words;
+    setWarning(words);
+  };
+  const onDrop = (key: string, wish: Spot, free: Spot | null) => {
+    setWarning('');
+    if (free) return place(key, free, 'moved');
+    setSaid(`${obstacleWords(lay.obstacles(key, wish), units, labelName)} It lies where it was.`);
+  };
+
+  const onKey = (event: React.KeyboardEvent): boolean => {
+    const isCommand = event.ctrlKey || event.metaKey;
+    const letter = event.key.toLowerCase();
+    if (event.key === 'PageDown' || event.key === 'PageUp') {
+      const keys = shown.items.map(({ key }) => key);
+      const at = picked ? keys.indexOf(picked) : event.key === 'PageDown' ? -1 : 0;
+      const next = keys[(at + (event.key === 'PageDown' ? 1 : -1) + keys.length) % keys.length];
+      if (next) pick(next);
+      return true;
+    }
+    if (event.key === 'Escape') {
+      pick(null);
+      return true;
+    }
+    if (!canMove) return false;
+    if (isCommand && letter === 'z') {
+      if (event.shiftKey) redo();
+      else undo();
+      return true;
+    }
+    if (isCommand && letter === 'y') {
+      redo();
+      return true;
+    }
+    if (isCommand) return false;
+    const ways: Record<string, [Nm, Nm]> = { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] }; // prettier-ignore
+    const way = ways[event.key];
+    if (way && held) {
+      const by = STEPS[units][step]!.step * (event.shiftKey ? 4 : 1);
+      withPicked((key) => outcome(key, nudged(lay, key, way[0] * by, way[1] * by), 'moved'));
+      return true;
+    }
+    const acts: Record<string, () => void> = { r: turn, l: toggleLock, delete: takeOff, g: () => void layAgain(lay) };
+    const own = acts[letter];
+    if (own) own();
+    return own !== undefined;
+  };
+
+  const save = () =>
+    startSaving(async () => {
+      setProblem('');
+      const answer = await send(saveLayByHand, {
+        batchId,
+        clothId,
+        version: marker.version,
+        plan: planToJson(lay.plan, lay.job.units),
+        placed: (jobToJson(lay.lockedJob(), cloth) as { placed?: unknown[] }).placed ?? [],
+      });
+      if (!answer.ok) return setProblem(answer.faults[0]!.message);
+      toaster.create({ title: 'The lay is saved as it lies.' });
+      onDirty(false);
+      router.refresh();
+    });
+
+  const money = (minor: number) => printMoney(minor, table.currency);
+  const delta = (by: number, print: (amount: number) => string) => by === 0 ? 'as saved' : `${print(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`; // prettier-ignore
+  return (
+    <Box>
+      <Flex gap="5" align="flex-end" justify="space-between" wrap="wrap" mb="2" rowGap="2">
+        <HStack gap="6" align="flex-start" aria-label="What the lay takes" role="group">
+          <Amount label="Used" note={delta(now.used - saved.used, length)} tone={now.used - saved.used}>
+            {longLength(now.used, units)}
+          </Amount>
+          <Amount label="Cost" note={delta(now.cost - saved.cost, money)} tone={now.cost - saved.cost}>
+            {money(now.cost)}
+          </Amount>
+          <Amount label="Waste" note="of the used cloth">
+            {percent(now.waste)}
+          </Amount>
+          <Amount label="Cannot be under" note={overBound(shown.plan.used, shown.plan.bound)}>
+            {longLength(shown.plan.bound, units)}
+          </Amount>
+        </HStack>
+        {isOpen && (
+          <HStack gap="1.5" wrap="wrap">
+            <IconButton
+              size="sm"
+              variant="ghost"
+              aria-label="Undo"
+              title="Undo (Ctrl+Z)"
+              onClick={undo}
+              disabled={!canMove || history.past.length === 0}
+            >
+              <Undo2 size={19} />
+            </IconButton>
+            <IconButton
+              size="sm"
+              variant="ghost"
+              aria-label="Redo"
+              title="Redo (Ctrl+Y)"
+              onClick={redo}
+              disabled={!canMove || history.future.length === 0}
+            >
+              <Redo2 size={19} />
+            </IconButton>
+            <NativeSelect.Root size="sm" w="104px">
+              <NativeSelect.Field
+                aria-label="Step of the arrow keys"
+                value={step}
+                onChange={(event) => setStep(Number(event.target.value))}
+              >
+                {STEPS[units].map(({ label }, i) => (
+                  <option key={label} value={i}>
+                    {label}
+                  </option>
+                ))}
+              </NativeSelect.Field>
+              <NativeSelect.Indicator />
+            </NativeSelect.Root>
+            <Button size="sm" variant="outline" onClick={turn} disabled={!canMove || !held} title="Turn it (R)">
+              <RotateCw size={17} /> Turn
+            </Button>
+            <Button
+              size="sm"
+              variant="outline"
+              onClick={toggleLock}
+              disabled={!canMove || !held}
+              title="Lock or free it (L)"
+            >
+              {isLocked ? <LockOpen size={17} /> : <Lock size={17} />} {isLocked ? 'Free' : 'Lock'}
+            </Button>
+            <Button
+              size="sm"
+              variant="outline"
+              onClick={takeOff}
+              disabled={!canMove || !held}
+              title="Take it off the cloth (Delete)"
+            >
+              Take off
+            </Button>
+            <Button
+              size="sm"
+              variant="outline"
+              onClick={() => void layAgain(lay)}
+              disabled={!canMove}
+              title="Lay all that is not locked again (G)"
+            >
+              Lay the rest again
+            </Button>
+            <Button size="sm" onClick={save} disabled={!canMove || !isDirty || faults.length > 0} loading={isSaving}>
+              Save this lay
+            </Button>
+          </HStack>
+        )}
+      </Flex>
+      {laying && (
+        <Flex gap="3" align="center" mb="2" px="3" py="2" bg="bottle.muted" borderRadius="sm" wrap="wrap">
+          <Text flex="1" minW="240px" aria-live="polite">
+            <Fractions>
+              {laying.problem ||
+                (!laying.best
+                  ? 'Laying the rest again …'
+                  : laying.best.used < lay.plan.used
+                    ? `Found ${longLength(laying.best.used, units)}, ${length(lay.plan.used - laying.best.used)} shorter.`
+                    : 'Nothing shorter found yet.')}
+            </Fractions>
+          </Text>
+          {laying.isRunning && (
+            <Progress.Root value={100 * laying.done} w="120px" size="sm" aria-label="Search">
+              <Progress.Track>
+                <Progress.Range />
+              </Progress.Track>
+            </Progress.Root>
+          )}
+          <Button size="sm" onClick={takeLaid} disabled={!laying.best || laying.best.used >= lay.plan.used}>
+            Take it
+          </Button>
+          <Button size="sm" variant="ghost" onClick={endLaying}>
+            Leave it as it was
+          </Button>
+        </Flex>
+      )}
+      {problem && (
+        <Box mb="2">
+          <Notice level="stop">{problem}</Notice>
+        </Box>
+      )}
+      {visit.version !== null && visit.version !== marker.version && (
+        <Box mb="2">
+          <Notice level="warn">
+            Somebody else has saved this lay meanwhile. What you moved is still here; to go on from theirs, open the
+            page again.
+          </Notice>
+        </Box>
+      )}
+      {isOpen && faults.length > 0 && (
+        <Box mb="2">
+          <Notice level="warn">{`As it lies it can’t be cut: ${faults[0]!.what}${faults.length > 1 ? `, and ${faults.length - 1} more` : ''}.`}</Notice>
+        </Box>
+      )}
+      <Grid
+        templateColumns={{ base: 'minmax(0, 1fr) 210px', xl: 'minmax(0, 1fr) 250px' }}
+        gap="3"
+        h="max(340px, calc(100vh - 372px))"
+      >
+        <TableCanvas
+          lay={lay}
+          scene={scene}
+          show={show}
+          picked={picked}
+          litOrder={litOrder}
+          canMove={canMove}
+          onPick={pick}
+          onHeld={onHeld}
+          onDrop={onDrop}
+          onKey={onKey}
+        />
+        <PieceList
+          items={scene.items}
+          waiting={shown.plan.unplaced}
+          picked={picked}
+          litOrder={litOrder}
+          canMove={canMove}
+          nameOf={(one) =>
+            nameOf({ id: 'piece' in one ? one.piece : one.strip, copy: one.copy, cut: null }, marker.parts)
+          }
+          onPick={pick}
+          onPutOn={putOn}
+        />
+      </Grid>
+      <Flex gap="4" align="center" mt="2" wrap="wrap" minH="9" rowGap="1">
+        <SegmentGroup.Root
+          size="sm"
+          value={show.by}
+          onValueChange={({ value }) => setShow({ ...show, by: value as ShowBy })}
+          aria-label="What colours and signs tell apart"
+        >
+          <SegmentGroup.Indicator bg="bottle.muted" />
+          <SegmentGroup.Items items={BY} />
+        </SegmentGroup.Root>
+        {LAYERS.map(({ id, label }) => (
+          <Button
+            key={id}
+            size="xs"
+            variant="outline"
+            aria-pressed={show[id]}
+            bg={show[id] ? 'bottle.muted' : undefined}
+            onClick={() => setShow({ ...show, [id]: !show[id] })}
+          >
+            {label}
+          </Button>
+        ))}
+        {visit.others.length > 0 && <Text color="fg.muted">{`Also at this table: ${visit.others.join(', ')}.`}</Text>}
+      </Flex>
+      <Text
+        aria-live="assertive"
+        minH="6"
+        color={warning ? 'fg.error' : 'fg.muted'}
+        fontWeight={warning ? '600' : undefined}
+        data-said
+      >
+        <Fractions>{warning || said}</Fractions>
+      </Text>
+    </Box>
+  );
+}
+
+/** A figure that changes under the hands, with how it stands to the saved lay. */
+function Amount({ label, note, tone = 0, children }: { label: string; note: string; tone?: number; children: string }) {
+  return (
+    <Box>
+      <Text fontSize="sm" color="fg.muted" lineHeight="1.2">
+        {label}
+      </Text>
+      <Text fontSize="xl" fontWeight="800" lineHeight="1.25" whiteSpace="nowrap">
+        <Fractions>{children}</Fractions>
+      </Text>
+      <Text
+        fontSize="sm"
+        lineHeight="1.2"
+        whiteSpace="nowrap"
+        color={tone > 0 ? 'fg.error' : 'fg.muted'}
+        fontWeight={tone === 0 ? undefined : '600'}
+      >
+        <Fractions>{note}</Fractions>
+      </Text>
+    </Box>
+  );
+}
+
+const SAY_EVERY_MS = 6_000;
+
+/** Says every few seconds that this page is open, and hears who else has it open and which version is saved. */
+function useVisits(batchId: number, clothId: number): { others: string[]; version: number | null } {
+  const [heard, setHeard] = useState<{ others: string[]; version: number | null }>({ others: [], version: null });
+  useEffect(() => {
+    const page = newId();
+    let isOpen = true;
+    const say = async () => {
+      try {
+        const response = await fetch(`/api/batches/${batchId}/lays/${clothId}/visit`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ page }) }); // prettier-ignore
+        if (isOpen && response.ok) setHeard((await response.json()) as { others: string[]; version: number });
+      } catch {
+        // The next time, perhaps.
+      }
+    };
+    void say();
+    const timer = setInterval(() => void say(), SAY_EVERY_MS);
+    return () => {
+      isOpen = false;
+      clearInterval(timer);
+    };
+  }, [batchId, clothId]);
+  return heard;
+}

@@ -1,0 +1,59 @@
+'use client';
+
+import { proxy } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { LayPlan } from '@/core/lay';
+import type { HandLay } from '@/core/marker';
+import { pageWorker, type PageWorker } from '@/ui/page-worker';
+import type { LayAgainWork } from '../components/lay-again.worker';
+
+/** So long the rest is laid again before the search ends by itself. */
+const SECONDS = 10;
+
+/** What the search has found so far; nothing of it is taken before somebody says so. */
+export interface LayingAgain {
+  from: HandLay;
+  best: LayPlan | null;
+  /** 0 to 1. */
+  done: number;
+  isRunning: boolean;
+  problem: string;
+}
+
+/** Lays what is not locked again beside the page: started, watched, ended. A worker stands ready, so that the first answer comes at once. */
+export function useLayAgain() {
+  const worker = useRef<PageWorker<LayAgainWork> | null>(null);
+  const run = useRef(0);
+  const [laying, setLaying] = useState<LayingAgain | null>(null);
+  const open = useCallback(() => {
+    worker.current = pageWorker<LayAgainWork>(new Worker(new URL('../components/lay-again.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+  }, []);
+  useEffect(() => {
+    open();
+    return () => worker.current?.end();
+  }, [open]);
+
+  const end = useCallback(() => {
+    run.current++;
+    setLaying(null);
+    worker.current?.end();
+    open();
+  }, [open]);
+
+  const start = useCallback(async (from: HandLay) => {
+    const own = ++run.current;
+    const isCurrent = () => own === run.current;
+    setLaying({ from, best: null, done: 0, isRunning: true, problem: '' });
+    const onBetter = (best: LayPlan) => isCurrent() && setLaying((now) => now && { ...now, best });
+    const onProgress = (done: number) => isCurrent() && setLaying((now) => now && { ...now, done });
+    try {
+      const answer = await worker.current!.work.again(from.lockedJob(), from.plan, SECONDS, proxy(onBetter), proxy(onProgress));
+      if (!isCurrent()) return;
+      setLaying((now) => now && { ...now, isRunning: false, done: 1, ...(answer.ok ? { best: answer.value } : { problem: answer.faults[0]!.message }) }); // prettier-ignore
+    } catch (error) {
+      if (isCurrent()) setLaying((now) => now && { ...now, isRunning: false, problem: `The search broke off (${error instanceof Error ? error.message : String(error)}).` }); // prettier-ignore
+    }
+  }, []); // prettier-ignore
+
+  return { laying, start, end };
+}

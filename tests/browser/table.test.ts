@@ -1,0 +1,191 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser } from 'puppeteer-core';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { App, openBrowser, Person } from '../support/app';
+
+// The table under the cutter's hands, in the demo workroom: by keyboard alone, by pointer, by two people, and what is seen before the shears.
+
+const app = new App(join(process.cwd(), '.local', 'table-app'), 3193);
+const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
+let browser: Browser;
+let me: Person;
+let at: { batch: number; plain: number; patterned: number };
+
+beforeAll(async () => {
+  app.wipe();
+  await app.start();
+  browser = await openBrowser();
+  me = await Person.at(browser, app.url);
+  const rows = await app.rows<{ batch: number; cloth: number; repeat: string }>(
+    `SELECT l.batch_id AS batch, l.cloth_id AS cloth, c.repeat_along_nm AS repeat FROM lays l JOIN batches b ON b.id = l.batch_id JOIN cloths c ON c.id = l.cloth_id WHERE b.status = 'laid' ORDER BY l.id`,
+  );
+  at = {
+    batch: rows[0]!.batch,
+    plain: rows.find(({ repeat }) => repeat === '0')!.cloth,
+    patterned: rows.find(({ repeat }) => repeat !== '0')!.cloth,
+  };
+});
+afterAll(async () => {
+  await browser?.close();
+  await app.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const said = (who: Person) => who.page.$eval('[data-said]', (element) => (element as HTMLElement).innerText);
+const hears = (who: Person, words: RegExp) => who.page.waitForFunction((source) => new RegExp(source).test(document.querySelector<HTMLElement>('[data-said]')?.innerText ?? ''), { polling: 50 }, words.source); // prettier-ignore
+async function atTable(who: Person, cloth: number) {
+  await who.go(`/batches/${at.batch}/table/${cloth}`);
+  await who.page.waitForSelector('[data-table-picture] canvas');
+  await who.page.focus('[role=application]');
+}
+const press = async (who: Person, ...keys: string[]) => {
+  for (const key of keys) await who.page.keyboard.press(key as 'r');
+};
+const control = async (who: Person, key: 'z' | 'y') => {
+  await who.page.keyboard.down('Control');
+  await who.page.keyboard.press(key);
+  await who.page.keyboard.up('Control');
+};
+
+describe('by keyboard alone', () => {
+  test('a piece is picked, moved, locked, and undone; each step is said', async () => {
+    await atTable(me, at.plain);
+    await press(me, 'PageDown');
+    await hears(me, /no\. \d+, .*along, .*across\.$/);
+    const first = await said(me);
+    await press(me, 'PageDown');
+    await me.page.waitForFunction((before) => document.querySelector<HTMLElement>('[data-said]')!.innerText !== before, {}, first); // prettier-ignore
+    expect(await me.page.$$('[data-piece][aria-pressed=true]')).toHaveLength(1);
+    await press(me, 'l');
+    await hears(me, /is locked where it is/);
+    await me.page.waitForSelector('[data-piece] [aria-label=locked]');
+    await press(me, 'ArrowRight');
+    await hears(me, /is locked; free it first/);
+    await press(me, 'l');
+    await hears(me, /is free again/);
+    await press(me, 'Delete');
+    await hears(me, /taken off the cloth/);
+    await me.sees('Beside the cloth');
+    await control(me, 'z');
+    await hears(me, /^Undone: .* taken off the cloth\.$/);
+    await me.page.waitForFunction(() => !document.body.innerText.includes('Beside the cloth'));
+    await control(me, 'y');
+    await hears(me, /^Done again/);
+    await me.press('Put on');
+    await hears(me, /put on the cloth/);
+    await press(me, 'Escape');
+  });
+
+  test('the rest is laid again round what is locked: never longer, and nothing is taken before somebody says so', async () => {
+    await atTable(me, at.plain);
+    await press(me, 'PageDown', 'l', 'g');
+    await me.page.waitForFunction(() => /Found|Nothing shorter/.test(document.body.innerText), { polling: 50 });
+    await me.press('Leave it as it was');
+    await press(me, 'Escape');
+  });
+});
+
+describe('by pointer', () => {
+  const boxOf = (key: string) => me.page.$eval('[data-table-picture]', (element, name) => (element as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }).scene.screenBox(name), key); // prettier-ignore
+  test('a piece that is dropped where it may not lie says why, and goes to the nearest place', async () => {
+    await atTable(me, at.plain);
+    const frame = (await (await me.page.$('[role=application]'))!.boundingBox())!;
+    const keys = await me.page.$$eval('[data-piece]', (all) => all.map((one) => (one as HTMLElement).dataset.piece!));
+    const [one, other] = [keys.find((key) => / top 1$/.test(key))!, keys.find((key) => / bottom 2$/.test(key))!];
+    const [a, b] = [await boxOf(one), await boxOf(other)];
+    const before = await me.page.$eval(
+      '[aria-label="What the lay takes"]',
+      (element) => (element as HTMLElement).innerText,
+    );
+    await me.page.mouse.move(frame.x + a.x + a.width / 2, frame.y + a.y + a.height / 2);
+    await me.page.mouse.down();
+    await me.page.mouse.move(frame.x + b.x + b.width / 2, frame.y + b.y + b.height / 2, { steps: 6 });
+    await hears(me, /^It would lie .* over /);
+    await me.page.mouse.up();
+    await hears(me, /moved: |It lies where it was/);
+    await control(me, 'z');
+    await me.page.waitForFunction((old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old, {}, before); // prettier-ignore
+  });
+
+  test('what is moved to the far end makes the lay longer and dearer, is saved, and stands when it is opened again', async () => {
+    await atTable(me, at.plain);
+    const key = (await me.page.$$eval('[data-piece]', (all) => all.map((one) => (one as HTMLElement).dataset.piece!))).find((one) => / top 1$/.test(one))!; // prettier-ignore
+    await (await me.page.$(`[data-piece="${key}"]`))!.click();
+    await me.press('Take off');
+    await me.press('Put on');
+    await hears(me, /put on the cloth/);
+    await me.press('Turn');
+    await me.press('Save this lay');
+    await me.sees('The lay is saved as it lies.');
+    await me.sees('by hand');
+    await me.page.waitForFunction(() => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved')); // prettier-ignore
+  });
+});
+
+test('two people on one lay are told: who else is there, and that somebody saved', async () => {
+  const other = await Person.at(browser, app.url);
+  await atTable(me, at.plain);
+  await atTable(other, at.plain);
+  await other.sees('Also at this table: somebody.');
+  await press(me, 'PageDown', 'l');
+  await hears(me, /is locked|is free/);
+  await press(other, 'PageDown', 'l');
+  await hears(other, /is locked|is free/);
+  await me.press('Save this lay');
+  await me.sees('The lay is saved as it lies.');
+  await other.press('Save this lay');
+  await other.sees('Somebody else saved this lay while you were editing it.');
+  await other.sees('Somebody else has saved this lay meanwhile.');
+  await other.page.close();
+});
+
+describe('before the shears', () => {
+  test('the finished covers are drawn in their cloth, with their faces laid open', async () => {
+    await me.go(`/batches/${at.batch}/finished`);
+    await me.sees('The pattern lies on each face as this lay cuts it');
+    await me.page.waitForSelector('svg[aria-label^="Its faces laid open"]');
+    expect((await me.page.$$('svg[aria-label*="finished"]')).length).toBeGreaterThan(3);
+  });
+
+  test('other ways are laid beside the lay, kept, and one of them taken', async () => {
+    await me.go(`/batches/${at.batch}/ways/${at.patterned}`);
+    await me.tick('Without matching the pattern');
+    await me.tick('On cloth 60 in wide');
+    await me.press('Lay these 2 ways');
+    await me.sees('Compared before', 60_000).catch(() => undefined);
+    await me.press('Take this way');
+    await me.sees('is laid another way: Without matching the pattern.');
+    await me.page.waitForSelector('[data-table-picture] canvas');
+    await me.sees('Without matching the pattern');
+    await me.go(`/batches/${at.batch}/ways/${at.patterned}`);
+    await me.sees('Compared before');
+    await me.sees('taken');
+  });
+
+  test('a cloth takes its repeat and its look from a photograph', async () => {
+    const file = join(folder, 'cloth.png');
+    const dots = Array.from({ length: 4 }, (_, i) => Array.from({ length: 3 }, (_, j) => `<circle cx="${100 + 200 * i}" cy="${100 + 150 * j}" r="30" fill="#b33"/>`)).flat().join(''); // prettier-ignore
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="500"><rect width="800" height="500" fill="#dde"/>${dots}</svg>`;
+    writeFileSync(file, await sharp(Buffer.from(svg)).png().toBuffer());
+    await me.go(`/cloth/${at.plain}/photo`);
+    await me.give('Photograph', file);
+    const picture = (await (await me.page.waitForSelector('img[alt="The cloth"]'))!.boundingBox())!;
+    const scale = picture.width / 800;
+    for (const [x, y] of [[100, 400], [500, 400], [100, 400], [100, 250]]) await me.page.mouse.click(picture.x + x! * scale, picture.y + y! * scale); // prettier-ignore
+    await me.type('Repeats across', '2');
+    await me.type('The two points across are apart', '16');
+    await me.sees('Repeat 8 in across, 6 in along');
+    await me.press('Use these sizes and this picture');
+    await me.sees('is drawn from its photograph');
+    await me.page.waitForFunction(() => [...document.querySelectorAll('image')].some((one) => one.getAttribute('href')?.includes('/photo/1'))); // prettier-ignore
+    writeFileSync(join(folder, 'bad.png'), 'not a picture');
+    await me.go(`/cloth/${at.plain}/photo`);
+    await me.give('Photograph', join(folder, 'bad.png'));
+    await me.sees('This is no picture that can be shown');
+  });
+
+  test('none of it made a script error', () => expect(me.errors).toEqual([]));
+});
