@@ -177,6 +177,7 @@ export async function ensureBundles() {
       'set-up': 'src/work/set-up.ts',
       'make-workroom': 'src/work/make-workroom.ts',
       'browser-worker': 'src/bench/browser-worker.ts',
+      'table-page': 'src/features/table/scene/bench-page.ts',
       'theme-css': 'src/ui/theme-css.ts',
       'page-cache': 'src/web/page-cache.ts',
     },

@@ -15,6 +15,24 @@ export interface BrowserFigures {
   usualFrame: number;
 }
 
+/** Milliseconds: the middle one of all frames, the one that 95 of 100 stay under, and the longest. */
+export interface Frames {
+  usual: number;
+  p95: number;
+  longest: number;
+}
+
+export interface TableFigures {
+  pieces: number;
+  pan: Frames;
+  zoom: Frames;
+  drag: Frames;
+  /** What the page itself works at one frame: the middle one. */
+  work: { pan: number; zoom: number; drag: number };
+  /** The first answer of laying the rest again, ms. */
+  again: number;
+}
+
 /** Lays a job in a worker of a page in Chromium; null where that is not installed. `folder` holds the bundled worker. */
 export async function layInBrowser(folder: string, question: BrowserQuestion): Promise<BrowserFigures | null> {
   if (!existsSync(CHROMIUM)) return null;
@@ -23,6 +41,27 @@ export async function layInBrowser(folder: string, question: BrowserQuestion): P
   try {
     const page = await browser.newPage();
     return await page.evaluate(measure, source, question);
+  } finally {
+    await browser.close();
+  }
+}
+
+/** Draws tables of so many pieces in a page in Chromium and drags them about; null where that is not installed. */
+export async function drawTables(folder: string, pieces: readonly number[]): Promise<TableFigures[] | null> {
+  if (!existsSync(CHROMIUM)) return null;
+  const source = readFileSync(join(folder, 'table-page.mjs'), 'utf8');
+  const browser = await puppeteer.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] });
+  try {
+    const page = await browser.newPage();
+    await page.setViewport({ width: 1280, height: 800 });
+    // The picture is bundled for Node, where packages ask which build they are in.
+    await page.evaluate(() => Object.assign(window, { process: { env: { NODE_ENV: 'production' } } }));
+    await page.addScriptTag({ content: source, type: 'module' });
+    await page.waitForFunction(() => 'measureTable' in window);
+    const figures: TableFigures[] = [];
+    for (const count of pieces)
+      figures.push(await page.evaluate((n) => (window as unknown as { measureTable: (n: number) => Promise<TableFigures> }).measureTable(n), count)); // prettier-ignore
+    return figures;
   } finally {
     await browser.close();
   }

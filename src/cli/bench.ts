@@ -4,7 +4,7 @@ import { performance } from 'node:perf_hooks';
 import { cutList, type OrderLine } from '@/core/cutlist';
 import { handLength, LayTable, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
-import { layInBrowser, type BrowserFigures } from '@/bench/browser';
+import { drawTables, layInBrowser, type BrowserFigures } from '@/bench/browser';
 import { HOSTILE } from '@/bench/hostile';
 import { dissectedJob, fusedJob, PUBLISHED, publishedJob, shakenJob, shavedJob, workroomJob } from '@/bench/jobs';
 import { lengthByLibraries } from '@/bench/libraries';
@@ -151,6 +151,17 @@ async function benchBrowser() {
   }
 }
 
+/** The table in a page: frames while it is panned, zoomed and dragged on, and the first answer of laying the rest again. */
+async function benchHands() {
+  console.log('\nthe table in a page: frames, the usual one, 95 of 100 and the longest (ms); what the page works at one; the rest laid again'); // prettier-ignore
+  const all = await drawTables(join(process.env.JOLLY_BOLT_HOME!, 'dist'), [200, 1000]);
+  if (!all) return console.log('  no Chromium on this machine');
+  for (const { pieces, work, again, ...moves } of all) {
+    const told = (['pan', 'zoom', 'drag'] as const).map((name) => `${name} ${moves[name].usual.toFixed(1)} ${moves[name].p95.toFixed(1)} ${moves[name].longest.toFixed(1)} (${work[name].toFixed(1)})`); // prettier-ignore
+    console.log(`  ${`${pieces} pieces`.padEnd(14)} ${told.join('; ')}; again ${again.toFixed(0)} ms`);
+  }
+}
+
 /** How long it takes to refuse what can't be or shouldn't. */
 function benchRefusals() {
   console.log('\nhostile jobs: the time to refuse them');
@@ -201,15 +212,21 @@ async function benchDevelopment(folder: string, seconds: number) {
 const [what, time] = process.argv.slice(2);
 if (what === '--help' || what === '-h') {
   console.log(
-    'usage: bench [all|lay] [SECONDS]: prints speeds and lengths; lay: of the lay engine alone; SECONDS (5) a job',
+    'usage: bench [all|lay|table] [SECONDS]: prints speeds and lengths; lay: of the lay engine alone; table: of the table alone; SECONDS (5) a job',
   );
   process.exit(0);
 }
 const seconds = Number(time ?? 5);
+if (what === 'table') {
+  benchTable();
+  await benchHands();
+  process.exit(0);
+}
 if (what !== 'lay') benchCutList();
 benchTable();
 benchFirstPlans();
 await benchBrowser();
+await benchHands();
 benchRefusals();
 benchFamilies(seconds);
 const development = '../shared/bench/dev';

@@ -49,6 +49,7 @@ export async function loadCutLists(db: Database | Transaction, which: SQL): Prom
   const namedRows = await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));
   const named = byLine(namedRows);
   const parts = byLine(await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids)));
+  const notions = byLine(await db.select().from(schema.lineMaterials).where(inArray(schema.lineMaterials.lineId, ids)));
   const usual = await usualMaterials(db);
   const wanted = [...new Set([...namedRows.map(({ clothId }) => clothId), ...Object.values(usual).map(Number)])];
   const clothRows = await db.select().from(schema.cloths).where(inArray(schema.cloths.id, wanted)).orderBy(schema.cloths.name); // prettier-ignore
@@ -68,6 +69,11 @@ export async function loadCutLists(db: Database | Transaction, which: SQL): Prom
       throw new LayFailure(
         `Order ${no}, line ${stop.line} (${kinds.find(own.find(({ line }) => String(line.position) === stop.line)!.line.kind)!.name}): ${stop.message}`,
       );
+    for (const notion of list.value.notions) {
+      const { id } = own.find(({ line }) => String(line.position) === notion.line)!.line;
+      const named = notions.get(id)?.find((one) => one.notion === notion.name);
+      if (named) notion.material = named.materialId;
+    }
     orders.push({
       orderId,
       orderNo: String(no),

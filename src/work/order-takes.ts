@@ -118,17 +118,13 @@ async function recutTakes(db: Database, orderId: number): Promise<OrderTakes['ma
 
 async function notionTakes(db: Database, order: OrderToCut): Promise<Pick<OrderTakes, 'materials' | 'unpriced'>> {
   const stock = await db.select().from(schema.materials).orderBy(schema.materials.id);
-  const { lineMaterials } = schema;
-  const named = await db.select().from(lineMaterials).where(inArray(lineMaterials.lineId, order.lines.map(({ id }) => id))); // prettier-ignore
   const sums = new Map<
     string,
     { name: string; quantity: number; amount: number; currency: string; isLength: boolean }
   >();
   const unpriced: string[] = [];
   for (const notion of order.cutList.notions) {
-    const line = order.lines.find(({ position }) => String(position) === notion.line)!;
-    const own = named.find(({ lineId, notion: name }) => lineId === line.id && name === notion.name)?.materialId;
-    const { material, quantity } = bindNotion(notion, stock, own);
+    const { material, quantity } = bindNotion(notion, stock);
     const row = stock.find(({ id }) => id === material?.id);
     if (!row) {
       unpriced.push(notion.name);

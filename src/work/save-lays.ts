@@ -21,9 +21,9 @@ export interface LaidCloth {
 /** The notions of all covers, those of one name and length together. */
 function gathered({ orders }: Loaded): NotionNeed[] {
   const all = new Map<string, NotionNeed>();
-  for (const { name, qty, length, estimate } of orders.flatMap(({ cutList }) => cutList.notions)) {
-    const key = `${name} ${length ?? ''} ${estimate ?? ''}`;
-    const one = all.get(key) ?? { name, qty: 0, ...(length && { length }), ...(estimate && { estimate }) };
+  for (const { name, qty, length, estimate, material } of orders.flatMap(({ cutList }) => cutList.notions)) {
+    const key = `${name} ${length ?? ''} ${estimate ?? ''} ${material ?? ''}`;
+    const one = all.get(key) ?? { name, qty: 0, ...(length && { length }), ...(estimate && { estimate }), ...(material && { material }) }; // prettier-ignore
     one.qty += qty;
     all.set(key, one);
   }

@@ -57,6 +57,21 @@ async function approved(orderId: number) {
   return id;
 }
 
+test('a line may take another notion than the usual one: its cost, the batch and the shopping list follow', async () => {
+  const usual = await order();
+  const { id: brass } = value(await saveMaterial({ ...EMPTY_MATERIAL, name: 'Brass zip 14 in', length: '14', price: '2.10', supplier: 'Notch', usualFor: [] }, null)); // prettier-ignore
+  const own = await order({ ...zipped(), notions: { zip: String(brass) } });
+  expect((await getOrder(own))!.form.lines[0]!.notions).toEqual({ zip: String(brass) });
+  const notions = async (id: number) => amounts(await cost(id).then(({ now }) => now)).find(([part]) => part === 'notions'); // prettier-ignore
+  expect(await notions(usual)).toEqual(['notions', 240]);
+  expect(await notions(own)).toEqual(['notions', 840]);
+  await approved(own);
+  const wanted = (await shoppingList()).suppliers.flatMap(({ rows }) => rows).map(({ name }) => name);
+  expect(wanted).toContain('Brass zip 14 in');
+  expect(wanted).not.toContain('Coil zip 14 in');
+  expect(faultsOf(await saveOrder(orderForm([{ ...zipped(), notions: { zip: '99' } }]), null))[0]!).toMatchObject({ field: 'lines.0.notions.zip', code: 'notion-unknown' }); // prettier-ignore
+});
+
 describe('a quote', () => {
   test('is reckoned as if cut alone, at today’s prices: worked by hand', async () => {
     // Eight squares of 16 three abreast: 48 in, bought as 54 (1 1/2 yd) at £12; four zips of 14 (12 in of opening) at 60p;

@@ -3,6 +3,7 @@ import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
 import { connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
+import { emptyTables } from '@/db/empty';
 import type { Answer } from '@/features/commands/answer';
 import { approveBatch, createBatch, deleteBatch, makeLays, removeLine, stopLays } from '@/features/batches/actions';
 import { markCut } from '@/features/cutting/actions';
@@ -605,7 +606,7 @@ describe('batches', () => {
 
 describe('the demo workroom', () => {
   test('loads whole into an empty database', async () => {
-    await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches, kinds RESTART IDENTITY CASCADE`);
+    await emptyTables(db);
     const ids = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
     expect(ids).toHaveLength(DEMO_BATCHES.length);
     expect(await listCloths()).toHaveLength(12);

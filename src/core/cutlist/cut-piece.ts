@@ -64,7 +64,11 @@ export interface CutStrip {
 export interface CutList {
   pieces: CutPiece[];
   strips: CutStrip[];
-  notions: (CoverNotion & { line: string })[];
+  notions: (CoverNotion & {
+    line: string;
+    /** The notion of the catalogue that the line names for it; left out where it is the workroom's usual one. */
+    material?: number;
+  })[];
   steps: (CoverStep & { line: string })[];
   inspections: (Inspection & { line: string })[];
   warnings: (Warning & { line: string })[];

@@ -23,7 +23,7 @@ describe('what a cover asks for', () => {
   });
 
   test('a line may take another than the usual one', () => {
-    expect(bindNotion({ name: 'zip', qty: 1, length: inches(12) }, stock, 6).material!.id).toBe(6);
+    expect(bindNotion({ name: 'zip', qty: 1, length: inches(12), material: 6 }, stock).material!.id).toBe(6);
   });
 });
 

@@ -21,6 +21,8 @@ export interface NotionNeed {
   length?: Nm | undefined;
   /** About how much of it, where that is no measure (nm). */
   estimate?: Nm | undefined;
+  /** The notion that its line names, in place of the workroom's usual one. */
+  material?: number | undefined;
 }
 
 /** What an order takes of a notion: nanometres of what is counted by its length, else pieces. Null: nothing of the catalogue is bound to it. */
@@ -34,8 +36,8 @@ export interface BoundNotion {
  * Binds what a cover asks for to the workroom's usual notion, or to the one that a line names. Of zips it is the shortest that is long
  * enough, since coil is shortened and metal fits exactly (handbook, "Cloth": common practice, no source).
  */
-export function bindNotion(need: NotionNeed, stock: readonly NotionStock[], ofLine?: number): BoundNotion {
-  const own = ofLine === undefined ? undefined : stock.find(({ id }) => id === ofLine);
+export function bindNotion(need: NotionNeed, stock: readonly NotionStock[]): BoundNotion {
+  const own = need.material === undefined ? undefined : stock.find(({ id }) => id === need.material);
   const usual = stock.filter(({ usualFor }) => usualFor.includes(need.name));
   const zips = usual
     .filter(({ lengthNm }) => lengthNm !== null && lengthNm >= (need.length ?? 0))

@@ -61,7 +61,7 @@ export const cloths = pgTable(
       .array()
       .notNull()
       .default(sql`'{}'`),
-    /** Counts the pictures that it has had (`cloth_photos`); 0 for none. */
+    /** Counts the pictures that it has had (`cloth_photos`); 0 for none, less once the last one was dropped. */
     photoVersion: integer('photo_version').notNull().default(0),
     version: version(),
     createdAt: createdAt(),

@@ -6,8 +6,9 @@ import { readPhoto, tileFrom, type PhotoMarks, type PhotoReading } from '@/core/
 import { writeLength, type Nm } from '@/core/length';
 import { refuse, type Result } from '@/core/result';
 import { database, schema } from '@/db';
-import { failed, type Answer, type Saved } from '@/features/commands/answer';
-import { runCommand, type Command } from '@/features/commands/command';
+import { done, failed, gone, type Answer, type Saved } from '@/features/commands/answer';
+import { byRules, runCommand, type Command } from '@/features/commands/command';
+import { recordId } from '@/features/commands/record-id';
 import { saveCloth } from './commands';
 import { dropText } from './drop-text';
 import { readClothForm } from './form';
@@ -129,7 +130,7 @@ const keepPhoto: Command<PhotoOfCloth, Saved> = {
     await tx.insert(schema.clothPhotos).values({ clothId: id, ...photo }).onConflictDoUpdate({ target: schema.clothPhotos.clothId, set: photo }); // prettier-ignore
     await tx
       .update(schema.cloths)
-      .set({ photoVersion: row.photoVersion + 1 })
+      .set({ photoVersion: Math.abs(row.photoVersion) + 1 })
       .where(eq(schema.cloths.id, id));
     return saved;
   },
@@ -142,6 +143,24 @@ const rounded = (length: Nm, units: 'in' | 'mm'): Nm => {
 };
 
 export const keepClothPhoto = (photo: PhotoOfCloth): Promise<Answer<Saved>> => runCommand(keepPhoto, photo);
+
+/** Drops a cloth's picture; it is drawn by its pattern and colours again. The address of a picture is never used twice. */
+export const dropPhoto: Command<{ id: number }, { id: number }> = {
+  name: 'drop cloth photo',
+  read: byRules(Joi.object({ id: recordId('cloth') })),
+  run: async ({ tx, changes }, { id }) => {
+    const { cloths, clothPhotos } = schema;
+    const [row] = await tx.select({ version: cloths.photoVersion }).from(cloths).where(eq(cloths.id, id)).for('update');
+    if (!row) return gone('cloth');
+    await changes('cloth', id);
+    await tx.delete(clothPhotos).where(eq(clothPhotos.clothId, id));
+    await tx
+      .update(cloths)
+      .set({ photoVersion: -Math.abs(row.version) })
+      .where(eq(cloths.id, id));
+    return done({ id });
+  },
+};
 
 /** One repeat of a cloth's photograph as JPEG, in the version that is asked for, or null. */
 export async function clothTile(id: number, version: number): Promise<Uint8Array<ArrayBuffer> | null> {

@@ -5,6 +5,7 @@ import { printLength, printNumber, STYLES, writeLength, type Nm, type Units } fr
 import { database, schema } from '@/db';
 import type { ClothRow } from '@/db/rows';
 import { dropText } from './drop-text';
+import { lookOf } from './look';
 import type { ClothForm } from './form';
 
 /** All cloths with the number of order lines that are cut from them. */
@@ -14,9 +15,11 @@ export async function listCloths(): Promise<(ClothRow & { uses: number })[]> {
   return rows.map(({ cloth, uses: count }) => ({ ...cloth, uses: count }));
 }
 
-export async function getCloth(id: number): Promise<{ id: number; version: number; form: ClothForm } | null> {
+export async function getCloth(
+  id: number,
+): Promise<{ id: number; version: number; photo: string | null; form: ClothForm } | null> {
   const [row] = await database().select().from(schema.cloths).where(eq(schema.cloths.id, id));
-  return row ? { id, version: row.version, form: clothForm(row) } : null;
+  return row ? { id, version: row.version, photo: lookOf(row).photo ?? null, form: clothForm(row) } : null;
 }
 
 export function clothForm(row: ClothRow): ClothForm {

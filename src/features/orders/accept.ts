@@ -9,6 +9,8 @@ import { readLineForm, toFormField, type LineForm, type TypedLength } from './fo
 export interface LineRoom {
   kinds: KindBook;
   cloths: ReadonlyMap<string, Cloth>;
+  /** The notions of the catalogue that lines may name, by their ids; none where lines come from a sheet. */
+  notions?: ReadonlySet<string>;
 }
 
 /** A line that can be cut, with everything that is kept of it. */
@@ -31,7 +33,12 @@ export function acceptLine(form: LineForm, units: Units, room: LineRoom): { line
       ? [{ code: 'cloth-unknown', field: `cloth.${role}`, message: 'This cloth is no longer kept; choose another.' }]
       : [],
   );
-  const faults = [...read.faults, ...unknown];
+  const noNotions = Object.entries(form.notions).flatMap(([name, id]): Fault[] =>
+    id && !room.notions?.has(id)
+      ? [{ code: 'notion-unknown', field: `notions.${name}`, message: 'This is no longer kept; choose another.' }]
+      : [],
+  );
+  const faults = [...read.faults, ...unknown, ...noNotions];
   if (faults.length > 0 || !kind) return { faults };
   const list = cutList([read.line], units, room);
   if (!list.ok) return { faults: list.faults.map((fault) => toFormField(fault, kind)) };

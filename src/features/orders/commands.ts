@@ -56,7 +56,15 @@ async function checkLines(
   const open = form.lines.flatMap((line, index) => (isKept(line) ? [] : [{ line, index }]));
   const ids = [...new Set(open.flatMap(({ line: { cloth } }) => Object.values(cloth).filter(Boolean).map(Number)))];
   const rows = ids.length ? await tx.select().from(schema.cloths).where(inArray(schema.cloths.id, ids.filter(isId))) : []; // prettier-ignore
-  const room = { kinds: await loadKindBook(tx), cloths: new Map(rows.map((row) => [String(row.id), toCloth(row)])) };
+  const named = [
+    ...new Set(open.flatMap(({ line: { notions } }) => Object.values(notions).filter(Boolean).map(Number))),
+  ];
+  const materials = named.length ? await tx.select({ id: schema.materials.id }).from(schema.materials).where(inArray(schema.materials.id, named.filter(isId))) : []; // prettier-ignore
+  const room = {
+    kinds: await loadKindBook(tx),
+    cloths: new Map(rows.map((row) => [String(row.id), toCloth(row)])),
+    notions: new Set(materials.map(({ id }) => String(id))),
+  };
   const faults: Fault[] = [];
   const lines = open.flatMap(({ line, index }): Checked[] => {
     const accepted = acceptLine(line, form.units, room);
@@ -182,6 +190,7 @@ async function changedLines(
   const values = await tx.select().from(schema.lineValues).where(inArray(schema.lineValues.lineId, ids));
   const parts = await tx.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids));
   const cloths = await tx.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));
+  const notions = await tx.select().from(schema.lineMaterials).where(inArray(schema.lineMaterials.lineId, ids));
   const of = <Row extends { lineId: number }>(rows: readonly Row[], id: number) =>
     rows.filter(({ lineId }) => lineId === id).map(({ lineId: _, ...rest }) => rest);
   const inOrder = (rows: readonly object[]) => rows.map((row) => JSON.stringify(Object.entries(row).sort())).sort();
@@ -191,7 +200,8 @@ async function changedLines(
       isDeepStrictEqual(columnsOf(line), columns) &&
       isDeepStrictEqual(inOrder(now.values), inOrder(of(values, id))) &&
       isDeepStrictEqual(inOrder(now.parts), inOrder(of(parts, id))) &&
-      isDeepStrictEqual(inOrder(now.cloths), inOrder(of(cloths, id)))
+      isDeepStrictEqual(inOrder(now.cloths), inOrder(of(cloths, id))) &&
+      isDeepStrictEqual(inOrder(now.notions), inOrder(of(notions, id)))
     );
   };
   return new Set(

@@ -30,7 +30,9 @@ export interface LineForm {
   /** Which side of a part lies along the bolt, and how a part wider than its cloth is cut, by the part's name. */
   directions: Record<string, Direction>;
   panels: Record<string, WideWay>;
-  /** Ids of cloths by role; empty falls back to face. */
+  /** Notions of the catalogue by the names that the kind gives them; what is not here is the workroom's usual one. */
+  notions: Record<string, string>;
+  /** Ids of cloths by role; empty falls back to face, of a material to the workroom's usual one. */
   cloth: Partial<Record<Role, string>>;
   /** The batch that has already been approved with this line: it can't be changed any more. */
   frozenBy?: string;
@@ -104,6 +106,7 @@ export function emptyLine(kind: CoverKind, workroom?: WorkroomRules, units: Unit
     outline: '',
     directions: {},
     panels: {},
+    notions: {},
     cloth: {},
   };
 }
@@ -137,6 +140,11 @@ export function rolesOf(kind: CoverKind, choices: Record<string, string>): Role[
   if (hasWelt) roles.add('welt');
   return [...roles];
 }
+
+/** The materials that nobody sees which a kind asks for: each may be another than the workroom's usual one. */
+export const materialRolesOf = (kind: CoverKind): Role[] => [
+  ...new Set(kind.pieces.map(({ role }) => role).filter(isMaterial)),
+];
 
 /**
  * Reads a typed line. Faults name the form's fields (`typed.width`, `qty`, `cloth.face`); the line is complete enough
@@ -197,7 +205,8 @@ export function readLineForm(
     if (value !== null) line.measures[name] = value;
   }
   for (const option of openOptions(kind, form.choices)) readOption(option, form, line, faults, read);
-  for (const role of rolesOf(kind, form.choices)) if (form.cloth[role]) line.cloth[role] = form.cloth[role];
+  for (const role of [...rolesOf(kind, form.choices), ...materialRolesOf(kind)])
+    if (form.cloth[role]) line.cloth[role] = form.cloth[role];
   if (!line.cloth.face) faults.push({ code: 'cloth-missing', field: 'cloth.face', message: 'Choose the cloth.' });
   return { line, lengths, faults };
 }

@@ -2,6 +2,7 @@ import 'server-only';
 import { and, arrayOverlaps, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { Cloth } from '@/core/cloth';
+import type { ClothSort } from '@/core/stock';
 import { parseLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { database, schema } from '@/db';
 import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
@@ -210,11 +211,12 @@ export async function getOrders(ids: readonly number[]): Promise<StoredOrder[]> 
   const ofOrder = byKey(lines, ({ line }) => line.orderId);
   const lineIds = lines.map(({ line }) => line.id);
   const ofLine = async <T extends { lineId: number }>(rows: Promise<T[]>) => byKey(lineIds.length > 0 ? await rows : [], ({ lineId }) => lineId); // prettier-ignore
-  const { lineValues, lineCloths, lineParts } = schema;
-  const [values, cloths, parts] = await Promise.all([
+  const { lineValues, lineCloths, lineParts, lineMaterials } = schema;
+  const [values, cloths, parts, notions] = await Promise.all([
     ofLine(db.select().from(lineValues).where(inArray(lineValues.lineId, lineIds)).orderBy(lineValues.part)),
     ofLine(db.select().from(lineCloths).where(inArray(lineCloths.lineId, lineIds)).execute()),
     ofLine(db.select().from(lineParts).where(inArray(lineParts.lineId, lineIds)).execute()),
+    ofLine(db.select().from(lineMaterials).where(inArray(lineMaterials.lineId, lineIds)).execute()),
   ]);
   return found.map(({ order, customer }): StoredOrder => {
     const own = ofOrder.get(order.id) ?? [];
@@ -247,6 +249,7 @@ export async function getOrders(ids: readonly number[]): Promise<StoredOrder[]> 
             outline: line.outline ? outlineText(line.outline, order.units) : '',
             directions: Object.fromEntries(ofThis.flatMap(({ part, direction }) => (direction ? [[part, direction]] : []))), // prettier-ignore
             panels: Object.fromEntries(ofThis.flatMap(({ part, wide }) => (wide ? [[part, wide]] : []))),
+            notions: Object.fromEntries((notions.get(line.id) ?? []).map(({ notion, materialId }) => [notion, String(materialId)])), // prettier-ignore
             cloth: Object.fromEntries((cloths.get(line.id) ?? []).map(({ role, clothId }) => [role, String(clothId)])),
             ...(isFrozen && { frozenBy: batch.name }),
           };
@@ -312,13 +315,35 @@ export interface ClothChoice {
   id: string;
   name: string;
   look: ClothLook;
+  /** Cloth that is seen, or one of the materials that nobody sees. */
+  sort: ClothSort;
   /** For the core: what is cut from it depends on its width, its pattern and what it is like. */
   cloth: Cloth;
 }
 
+/** A notion of the catalogue that a line may take in place of the usual one. */
+export interface NotionChoice {
+  id: string;
+  name: string;
+  /** The notions, as cover kinds name them, for which it is the usual one. */
+  usualFor: string[];
+}
+
+export async function notionChoices(): Promise<NotionChoice[]> {
+  const { id, name, usualFor } = schema.materials;
+  const rows = await database().select({ id, name, usualFor }).from(schema.materials).orderBy(name);
+  return rows.map((row) => ({ ...row, id: String(row.id) }));
+}
+
 export async function clothChoices(): Promise<ClothChoice[]> {
   const rows = await database().select().from(schema.cloths).orderBy(schema.cloths.name);
-  return rows.map((row) => ({ id: String(row.id), name: row.name, cloth: toCloth(row), look: lookOf(row) }));
+  return rows.map((row) => ({
+    id: String(row.id),
+    name: row.name,
+    sort: row.sort,
+    cloth: toCloth(row),
+    look: lookOf(row),
+  }));
 }
 
 /** Of these cloths only those that orders are cut from: a sheet needs no others. */

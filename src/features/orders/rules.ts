@@ -35,6 +35,10 @@ const line = Joi.object({
     .pattern(keepableText().max(80), Joi.string().valid(...WIDE_WAYS))
     .max(60)
     .required(),
+  notions: Joi.object()
+    .pattern(keepableText().max(80), Joi.string().pattern(/^\d*$/).max(12).allow(''))
+    .max(40)
+    .default({}),
   cloth: Joi.object()
     .pattern(Joi.string().valid(...ROLES), Joi.string().pattern(/^\d*$/).max(12).allow(''))
     .required(),

@@ -42,6 +42,9 @@ export function valuesOf({ form, kind, lengths }: AcceptedLine) {
     cloths: Object.entries(form.cloth)
       .filter(([, id]) => id)
       .map(([role, id]) => ({ role: role as 'face', clothId: Number(id) })),
+    notions: Object.entries(form.notions)
+      .filter(([, id]) => id)
+      .map(([notion, id]) => ({ notion, materialId: Number(id) })),
   };
 }
 
@@ -61,6 +64,7 @@ export async function replaceLine(tx: Transaction, lineId: number, line: Accepte
   await tx.delete(schema.lineValues).where(eq(schema.lineValues.lineId, lineId));
   await tx.delete(schema.lineCloths).where(eq(schema.lineCloths.lineId, lineId));
   await tx.delete(schema.lineParts).where(eq(schema.lineParts.lineId, lineId));
+  await tx.delete(schema.lineMaterials).where(eq(schema.lineMaterials.lineId, lineId));
   await saveValues(tx, [{ lineId, line }]);
 }
 
@@ -69,4 +73,5 @@ async function saveValues(tx: Transaction, lines: readonly { lineId: number; lin
   await insertRows(tx, schema.lineValues, all.flatMap(({ lineId, values }) => values.map((one) => ({ lineId, ...one })))); // prettier-ignore
   await insertRows(tx, schema.lineParts, all.flatMap(({ lineId, parts }) => parts.map((one) => ({ lineId, ...one })))); // prettier-ignore
   await insertRows(tx, schema.lineCloths, all.flatMap(({ lineId, cloths }) => cloths.map((one) => ({ lineId, ...one })))); // prettier-ignore
+  await insertRows(tx, schema.lineMaterials, all.flatMap(({ lineId, notions }) => notions.map((one) => ({ lineId, ...one })))); // prettier-ignore
 }

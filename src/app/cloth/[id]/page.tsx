@@ -10,5 +10,12 @@ export const metadata: Metadata = { title: 'Cloth' };
 export default async function EditClothPage({ params }: { params: Promise<{ id: string }> }) {
   const cloth = await getCloth(readId((await params).id));
   if (!cloth) notFound();
-  return <ClothFormView key={cloth.version} edited={{ id: cloth.id, version: cloth.version }} initial={cloth.form} />;
+  return (
+    <ClothFormView
+      key={cloth.version}
+      edited={{ id: cloth.id, version: cloth.version }}
+      initial={cloth.form}
+      photo={cloth.photo}
+    />
+  );
 }

@@ -4,7 +4,7 @@ import { readId } from '@/app/params';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
 import { orderText } from '@/features/orders/order-text';
-import { clothChoices, getOrder } from '@/features/orders/queries';
+import { clothChoices, getOrder, notionChoices } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
 
@@ -15,9 +15,10 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 
 export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [order, cloths, workroom, kinds] = await Promise.all([
+  const [order, cloths, notions, workroom, kinds] = await Promise.all([
     getOrder(id),
     clothChoices(),
+    notionChoices(),
     workroomRules(),
     kindsForForms(),
   ]);
@@ -25,7 +26,7 @@ export default async function OrderPage({ params }: { params: Promise<{ id: stri
   return (
     <OrderFormView
       key={`${id} ${order.version}`}
-      text={orderText({ edited: order, initial: order.form, cloths, workroom, ...kinds })}
+      text={orderText({ edited: order, initial: order.form, cloths, notions, workroom, ...kinds })}
     />
   );
 }

@@ -5,13 +5,13 @@ import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
 import { emptyLine } from '@/features/orders/form';
 import { orderText } from '@/features/orders/order-text';
-import { clothChoices } from '@/features/orders/queries';
+import { clothChoices, notionChoices } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New order' };
 
 export default async function NewOrderPage() {
-  const [cloths, workroom, kinds] = await Promise.all([clothChoices(), workroomRules(), kindsForForms()]);
+  const [cloths, notions, workroom, kinds] = await Promise.all([clothChoices(), notionChoices(), workroomRules(), kindsForForms()]); // prettier-ignore
   const due = usualDue(workroom);
   return (
     <OrderFormView
@@ -19,6 +19,7 @@ export default async function NewOrderPage() {
         edited: null,
         initial: { customer: '', due, units: workroom.units, notes: '', lines: [emptyLine(KINDS[0]!, workroom)] },
         cloths,
+        notions,
         workroom,
         ...kinds,
       })}

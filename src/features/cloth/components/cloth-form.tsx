@@ -14,7 +14,7 @@ import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { laysAgain } from '@/ui/words';
 import { send } from '@/features/commands/send';
-import { deleteCloth, saveCloth } from '../actions';
+import { deleteCloth, dropClothPhoto, saveCloth } from '../actions';
 import {
   FIBRE_LABELS,
   GIVE_LABELS,
@@ -30,9 +30,12 @@ import {
 export function ClothFormView({
   edited,
   initial,
+  photo = null,
 }: {
   edited: { id: number; version: number } | null;
   initial: ClothForm;
+  /** The address of a picture of one repeat, where there is one. */
+  photo?: string | null;
 }) {
   const router = useRouter();
   const { control, register, handleSubmit, getValues, reset, formState } = useForm<ClothForm>({
@@ -83,6 +86,12 @@ export function ClothFormView({
       toaster.create({ title: `${values.name.trim()} is saved.`, description, type: 'success' });
       if (!edited) router.push('/cloth');
     });
+  const dropPhoto = () =>
+    start(async () => {
+      const answer = await send(dropClothPhoto, edited!.id);
+      if (!answer.ok) return setFaults(answer.faults);
+      router.refresh();
+    });
   const remove = () =>
     start(async () => {
       const answer = await send(deleteCloth, edited!.id);
@@ -102,6 +111,11 @@ export function ClothFormView({
             <Button asChild variant="ghost">
               <Link href={`/cloth/${edited.id}/photo`}>From a photograph</Link>
             </Button>
+            {photo && (
+              <Button variant="ghost" onClick={dropPhoto} disabled={isBusy}>
+                Drop the picture
+              </Button>
+            )}
             <Button variant="ghost" onClick={remove} disabled={isBusy}>
               Delete
             </Button>
@@ -272,7 +286,7 @@ export function ClothFormView({
             </Panel>
           </Stack>
           <Panel title="How it lies">
-            <ClothPicture form={form} values={live.values} />
+            <ClothPicture form={form} values={live.values} photo={photo} />
           </Panel>
         </Grid>
       </Stack>
@@ -314,7 +328,15 @@ const TURN_HINTS: Record<ClothForm['turns'], string> = {
   none: 'a nap, or a print that reads upright',
 };
 
-function ClothPicture({ form, values }: { form: ClothForm; values: ReturnType<typeof readClothForm>['values'] }) {
+function ClothPicture({
+  form,
+  values,
+  photo,
+}: {
+  form: ClothForm;
+  values: ReturnType<typeof readClothForm>['values'];
+  photo: string | null;
+}) {
   const look: ClothLook = {
     pattern: form.pattern,
     ground: values.groundColour,
@@ -323,6 +345,7 @@ function ClothPicture({ form, values }: { form: ClothForm; values: ReturnType<ty
     repeatAlong: values.repeatAlongNm,
     drop: values.dropPart,
     motif: [values.motifAcrossNm, values.motifAlongNm],
+    photo,
   };
   const style = STYLES[form.units];
   const usable = values.widthNm - values.selvageLeftNm - values.selvageRightNm;

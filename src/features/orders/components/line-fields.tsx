@@ -9,9 +9,18 @@ import { parseLength, printBoth, type Units } from '@/core/length';
 import { Choice, TextField } from '@/ui/choice';
 import { Folded } from '@/ui/folded';
 import { LengthField, typingUnit } from '@/ui/length-field';
-import { FIT_LABELS, MATCHING_LABELS, ROLE_LABELS, rolesOf, type Change, type LineForm } from '../form';
+import {
+  FIT_LABELS,
+  MATCHING_LABELS,
+  materialRolesOf,
+  ROLE_LABELS,
+  rolesOf,
+  type Change,
+  type LineForm,
+} from '../form';
 import type { ClothChoice } from '../queries';
 import { Directions } from './line-directions';
+import { hasOwnMaterials, LineMaterials } from './line-materials';
 import { useOrder } from './order-context';
 
 const TracedOutline = dynamic(() => import('./traced-outline').then((file) => file.TracedOutline));
@@ -141,6 +150,11 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
         {cover && (
           <Folded title="Which way the cloth runs" isOpen={Object.keys(line.directions).length > 0}>
             <Directions cover={cover} line={line} cloth={cloth} change={change} />
+          </Folded>
+        )}
+        {(materialRolesOf(kind).length > 0 || (cover?.notions.length ?? 0) > 0) && (
+          <Folded title="Materials and notions" isOpen={hasOwnMaterials(kind, line)}>
+            <LineMaterials kind={kind} cover={cover} line={line} change={change} errorAt={errorAt} />
           </Folded>
         )}
         {rare.length > 0 && (

@@ -4,11 +4,13 @@ import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
 import type { Workroom } from '@/core/cutlist';
 import type { WorkroomRules } from '@/features/workroom/form';
-import type { ClothChoice } from '../queries';
+import type { ClothChoice, NotionChoice } from '../queries';
 
 /** What an order's page needs of the workroom, from the server. */
 export interface OrderProviderProps {
   cloths: ClothChoice[];
+  /** The notions of the catalogue; none where lines come from a sheet. */
+  notions?: readonly NotionChoice[];
   own: CoverKind[];
   withdrawn: string[];
   workroom: WorkroomRules;
@@ -16,6 +18,7 @@ export interface OrderProviderProps {
 
 interface OrderContextValue {
   cloths: ClothChoice[];
+  notions: readonly NotionChoice[];
   kinds: KindBook;
   own: CoverKind[];
   withdrawn: string[];
@@ -24,10 +27,13 @@ interface OrderContextValue {
   room: Workroom;
 }
 
+const NO_NOTIONS: readonly NotionChoice[] = [];
+
 const Context = createContext<OrderContextValue | null>(null);
 
 export function OrderProvider({
   cloths,
+  notions = NO_NOTIONS,
   own,
   withdrawn,
   workroom,
@@ -37,13 +43,14 @@ export function OrderProvider({
     const kinds = kindBook(own, withdrawn);
     return {
       cloths,
+      notions,
       kinds,
       own,
       withdrawn,
       workroom,
       room: { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) },
     };
-  }, [cloths, own, withdrawn, workroom]);
+  }, [cloths, notions, own, withdrawn, workroom]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 

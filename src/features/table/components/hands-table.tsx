@@ -29,6 +29,7 @@ import { saveLayByHand } from '../actions';
 import { historyReducer, startOf } from '../hands/history';
 import { ANYWHERE, nudged, turned, type Outcome } from '../hands/moves';
 import { useLayAgain } from '../hands/use-lay-again';
+import { lengthName } from '../lay-view';
 import { obstacleWords } from '../obstacle-words';
 import { nameOf, sceneOf, type TableFacts } from '../scene-lay';
 import type { SceneShow, ShowBy } from '../scene/scene-types';
@@ -177,6 +178,16 @@ export default function HandsTable({
     else work(held);
   };
   const turn = () => withPicked((key) => outcome(key, turned(lay, key), 'turned'));
+  const toNext = () =>
+    withPicked((key) => {
+      const item = lay.item(key)!;
+      const stocks = scene.lengths.map(({ code }) => code);
+      const next = stocks[(stocks.indexOf(item.stock) + 1) % stocks.length]!;
+      if (next === item.stock) return setSaid('There is no other length.');
+      const spot = lay.nearest(key, { stock: next, x: item.x, y: 0, turn: item.turn }, ANYWHERE);
+      if (!spot) return setSaid(`There is no room for it on ${lengthName(next)} as things lie.`);
+      place(key, spot, `moved to ${lengthName(next)}`);
+    });
   const takeOff = () => withPicked((key) => change(lay.takenOff(key), null, `${named(key)} taken off the cloth`));
   const toggleLock = () => {
     if (!held) return setSaid('Pick a piece first.');
@@ -249,7 +260,7 @@ export default function HandsTable({
       withPicked((key) => outcome(key, nudged(lay, key, way[0] * by, way[1] * by), 'moved'));
       return true;
     }
-    const acts: Record<string, () => void> = { r: turn, l: toggleLock, delete: takeOff, g: () => void layAgain(lay) };
+    const acts: Record<string, () => void> = { r: turn, l: toggleLock, delete: takeOff, n: toNext, g: () => void layAgain(lay) }; // prettier-ignore
     const own = acts[letter];
     if (own) own();
     return own !== undefined;
@@ -347,6 +358,17 @@ export default function HandsTable({
             >
               Take off
             </Button>
+            {scene.lengths.length > 1 && (
+              <Button
+                size="sm"
+                variant="outline"
+                onClick={toNext}
+                disabled={!canMove || !held}
+                title="Move it to the next length of cloth (N)"
+              >
+                Next length
+              </Button>
+            )}
             <Button
               size="sm"
               variant="outline"
