@@ -4,6 +4,7 @@ import type { Box, Point } from '@/core/lay';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { MovementSort, NotionSort, WasteCause } from '@/core/stock';
 import { schema, type Transaction } from '.';
+import { DEMO_MATERIALS, stockOf } from './demo-materials';
 
 // The demo workroom's shelf: bolts, remnants with shapes, notions, eight weeks of movements, prices that changed. All made up.
 
@@ -155,7 +156,7 @@ export async function insertShelf(
   const daysAgo = (days: number) => addDays(today, -days);
   await tx.insert(schema.settings).values({ key: 'reckoning', value: DEMO_RECKONING });
   for (const cloth of cloths) {
-    await tx.update(schema.cloths).set({ supplier: SUPPLIERS[cloth.name] ?? '' }).where(eq(schema.cloths.id, cloth.id)); // prettier-ignore
+    if (SUPPLIERS[cloth.name]) await tx.update(schema.cloths).set({ supplier: SUPPLIERS[cloth.name]! }).where(eq(schema.cloths.id, cloth.id)); // prettier-ignore
     const { priceMinor, currency, pricePer } = cloth;
     const before = BOLTS.find((bolt) => bolt.cloth === cloth.name && bolt.paid !== undefined)?.paid;
     await tx.insert(schema.prices).values([
@@ -205,6 +206,20 @@ export async function insertShelf(
       fromItemId: ids.get(`${seed.cloth} ${seed.lot}`) ?? null,
     });
     await book(tx, id, people, daysAgo(seed.daysAgo), 'received', along, { reason: 'kept after a cut' });
+  }
+  for (const seed of DEMO_MATERIALS) {
+    const material = named(seed.name);
+    const amount = stockOf(seed);
+    const isSheet = material.sheetLengthNm !== null;
+    const id = await insertItem(tx, material, {
+      sort: isSheet ? 'sheets' : 'bolt',
+      widthNm: material.widthNm,
+      lengthNm: isSheet ? material.sheetLengthNm : amount,
+      place: seed.place,
+      priceMinor: seed.priceMinor,
+      receivedAt: daysAgo(23),
+    });
+    await book(tx, id, people, daysAgo(23), 'received', amount);
   }
   await history(tx, ids, people, daysAgo);
 }
@@ -302,7 +317,7 @@ async function insertItem(
 ): Promise<number> {
   const [row] = await tx
     .insert(schema.stockItems)
-    .values({ clothId: cloth.id, currency: cloth.currency, pricePer: cloth.pricePer, supplier: SUPPLIERS[cloth.name] ?? '', ...rest })
+    .values({ clothId: cloth.id, currency: cloth.currency, pricePer: cloth.pricePer, supplier: SUPPLIERS[cloth.name] ?? cloth.supplier, ...rest })
     .returning({ id: schema.stockItems.id }); // prettier-ignore
   return row!.id;
 }

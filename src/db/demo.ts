@@ -4,6 +4,7 @@ import { kindById, type CoverKind } from '@/core/covers';
 import { markOf } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import { schema, type Transaction } from '.';
+import { insertMaterials } from './demo-materials';
 import { insertShelf } from './demo-shelf';
 
 // The demo workroom: it fits out a canal-boat hire yard, a small puppet theatre, a tram museum and their neighbours.
@@ -330,6 +331,7 @@ const ORDERS: OrderSeed[] = [
   { customer: 2, due: 31, units: 'mm', notes: 'Saloon of car 22', lines: [{ kind: 'own-1', qty: 16, typed: { width: '33', height: '26', grip: '8' }, cloth: { face: 'Footlight velvet' } }, { kind: 'round-cushion', qty: 2, typed: { diameter: '41', thickness: '6' }, choices: { piping: 'both' }, cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' } }] },
   { customer: 6, due: 32, units: 'in', notes: 'Log books and the reading tablet', lines: [{ kind: 'padded-book-cover', qty: 3, typed: { wrap: '18 3/4', height: '11 1/4' }, cloth: { face: 'Winding wheel', lining: 'Depot lining' } }, { kind: 'device-sleeve', qty: 1, typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' }, cloth: { face: 'Bilge canvas' } }, { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } }] },
   { customer: 2, due: 33, units: 'mm', lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })] },
+  { customer: 2, due: 35, units: 'mm', notes: 'Waiting-room bench, six lids', lines: [{ kind: 'platform-notched', qty: 6, typed: { length: '86', width: '41', thickness: '7', wrap: '5' }, cloth: { face: 'Saloon moquette' } }] },
 ]; // prettier-ignore
 
 /** Who works in the demo workroom. */
@@ -412,7 +414,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
     .insert(schema.customers)
     .values(CUSTOMERS.map(([name, contact]) => ({ name, contact })))
     .returning({ id: schema.customers.id });
-  const cloths = await tx
+  const seen = await tx
     .insert(schema.cloths)
     .values(
       CLOTHS.map(([name, units, width, selvage, across, along, dropPart, turns, pattern, groundColour, figureColour, priceMinor, step, notes, fibre, weight, give]) => ({
@@ -422,6 +424,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
       })), // prettier-ignore
     )
     .returning();
+  const cloths = [...seen, ...(await insertMaterials(tx))];
   const clothId = (name: string) => cloths.find((cloth) => cloth.name === name)!.id;
   const people = await tx.insert(schema.people).values(DEMO_PEOPLE).returning({ id: schema.people.id });
   await insertShelf(tx, today, cloths, people.map(({ id }) => id)); // prettier-ignore

@@ -367,8 +367,13 @@ describe('a lay on the shelf', () => {
     expect(lay.costMinor).toBe(9_000);
     expect((lay.job as { cut?: string }).cut).toBe('straight');
     value(await approveBatch(batch, version));
+    // Approved, three of the five are spoken for; taken back, they are free again.
+    expect(await item(sheets)).toMatchObject({ onHand: 5, reserved: 3 });
+    value(await withdrawApproval(batch));
+    expect(await item(sheets)).toMatchObject({ onHand: 5, reserved: 0 });
+    value(await approveBatch(batch, await versionOf(batch)));
     value(await markCut(batch));
-    expect(await item(sheets)).toMatchObject({ onHand: 2, isLength: false });
+    expect(await item(sheets)).toMatchObject({ onHand: 2, reserved: 0, isLength: false });
     await conserves();
   });
 

@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { and, asc, eq, gte, isNotNull, sql } from 'drizzle-orm';
 import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
-import { schema, type Database } from '@/db';
+import { databaseUrl, schema, type Database } from '@/db';
 import { batchProgress } from '@/features/batches/queries';
 import { createBatch, makeLays } from '@/features/batches/actions';
 import { saveOrder } from '@/features/orders/actions';
@@ -9,6 +9,7 @@ import { getOrder } from '@/features/orders/queries';
 import { addPerson } from '@/features/people/actions';
 import { stopWorking } from '@/work/queue';
 import { lineForm, orderForm } from '../support/forms';
+import { Namespaces } from '../support/namespaces';
 import { openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // The lay queue with workers as processes of their own, which are killed in the middle of their work.
@@ -17,8 +18,20 @@ let db: Database;
 let close: () => Promise<void>;
 let cloth: number;
 const workers: ChildProcess[] = [];
+/** Three for workers and two for web servers, each on a network of its own. */
+const WORKERS = 3;
+const MACHINES = WORKERS + 2;
+let machines: Namespaces | null = null;
+let started = 0;
 
-beforeAll(async () => ({ db, close } = await openWorkroom()));
+beforeAll(async () => {
+  ({ db, close } = await openWorkroom());
+  machines = await Namespaces.make(MACHINES, databaseUrl());
+  if (!machines)
+    console.warn(
+      'Not root, or no ip: the workers run beside each other on this machine, not each on a network of its own.',
+    );
+});
 beforeEach(async () => {
   cloth = await resetWorkroom(db);
 });
@@ -26,16 +39,36 @@ afterEach(() => {
   for (const worker of workers.splice(0)) worker.kill('SIGKILL');
 });
 afterAll(async () => {
+  await machines?.close();
   await stopWorking();
   await close();
 });
 
+/** Starts a worker: on a machine of its own where that can be had, which is one of three. */
 function startWorker() {
-  const worker = spawn(process.execPath, ['dist/worker.mjs'], {
-    env: { ...process.env, JOLLY_BOLT_CORES: '1' },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  const options = { stdio: ['ignore', 'ignore', 'inherit'] as ('ignore' | 'inherit')[] };
+  const env = { ...process.env, JOLLY_BOLT_CORES: '1' };
+  const i = started++ % WORKERS;
+  const worker = machines
+    ? machines.spawn(i, process.execPath, ['dist/worker.mjs'], {
+        ...options,
+        env: { ...env, DATABASE_URL: machines.databaseUrl(i) },
+      })
+    : spawn(process.execPath, ['dist/worker.mjs'], { ...options, env });
   workers.push(worker);
+}
+
+/** A web server on a machine of its own; what it answers there. */
+async function startWeb(i: number): Promise<(path: string) => string> {
+  const env = { ...process.env, NODE_ENV: 'production', DATABASE_URL: machines!.databaseUrl(i) } as NodeJS.ProcessEnv;
+  workers.push(machines!.spawn(i, process.execPath, ['scripts/serve.mjs', '3999'], { env, stdio: 'ignore' }));
+  const ask = (path: string) =>
+    machines!.ask(i, process.execPath, ['-e', `fetch('http://127.0.0.1:3999${path}').then(async (r) => console.log(r.status, await r.text())).catch(() => console.log('none'))`]); // prettier-ignore
+  for (let tries = 0; tries < 60; tries++) {
+    if (ask('/api/health').startsWith('200')) return ask;
+    await pause(1000);
+  }
+  throw new Error('The web server did not come up on a network of its own.');
 }
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
@@ -67,7 +100,8 @@ test('60 batches by three workers that are killed at random: each laid once, and
   const [ada, ben] = [value(await addPerson('Ada Weir')).id, value(await addPerson('Ben Lock')).id];
   const many = await asks(ada, 50);
   const few = await asks(ben, 10);
-  for (let i = 0; i < 3; i++) startWorker();
+  const webs = machines ? await Promise.all([WORKERS, WORKERS + 1].map(startWeb)) : [];
+  for (let i = 0; i < WORKERS; i++) startWorker();
   let kills = 0;
   await untilAllEnded(60, async (second) => {
     if (second % 4 !== 3 || kills >= 5) return;
@@ -79,6 +113,9 @@ test('60 batches by three workers that are killed at random: each laid once, and
     startWorker();
   });
   expect(kills).toBeGreaterThanOrEqual(3);
+  // Both web servers, on networks of their own, see the last batch laid.
+  for (const ask of webs)
+    expect(JSON.parse(ask(`/api/batches/${few.at(-1)}/progress`).slice(4))).toMatchObject({ status: 'laid' });
   const batches = await db.select().from(schema.batches).orderBy(asc(schema.batches.id));
   expect(batches.map(({ status }) => status)).toEqual([...many, ...few].map(() => 'laid'));
   const runs = await db.select().from(schema.layRuns).orderBy(asc(schema.layRuns.endedAt));

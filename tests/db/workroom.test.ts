@@ -609,9 +609,9 @@ describe('the demo workroom', () => {
     await emptyTables(db);
     const ids = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
     expect(ids).toHaveLength(DEMO_BATCHES.length);
-    expect(await listCloths()).toHaveLength(12);
+    expect(await listCloths()).toHaveLength(17);
     const orders = await listOrders({});
-    expect(orders).toHaveLength(27);
+    expect(orders).toHaveLength(28);
     expect((await listOwnKinds()).map(({ name }) => name)).toEqual(['Headrest slip']);
     expect(new Set(orders.map(({ customer }) => customer)).size).toBe(8);
     for (const { id } of orders) {

@@ -59,6 +59,31 @@ test('the pattern on faces that match is the same at their anchors: the plan’s
   expect(new Set(phases).size).toBe(1);
 });
 
+test('boxing strips are faces too, cut by cut, along the cloth or across it; piping is none', () => {
+  const job = jobOf({
+    strips: [
+      { id: 'boxing', width: 4, length: 90, grain: 'across', loss: 1, qty: 2 },
+      { id: 'skirt', width: 6, length: 70, grain: 'along', qty: 1 },
+      { id: 'piping', width: 1.5, length: 90, grain: 'across', loss: 1, qty: 2 },
+    ],
+  }); // prettier-ignore
+  const parts = job.strips.map(({ id, width, length }): JobPart => ({ id, orderNo: '1', line: '1', name: id, sum: ['', ''], size: [width, length], isStrip: true })); // prettier-ignore
+  const plan = lay(job, 20);
+  const faces = facesOf(job, plan, parts, new Map([['1/1', 2]]));
+  expect(new Set(faces.map(({ name }) => name))).toEqual(new Set(['boxing', 'skirt']));
+  for (const cover of [1, 2]) {
+    const cuts = faces.filter((face) => face.name === 'boxing' && face.cover === cover);
+    expect(cuts.length).toBeGreaterThanOrEqual(2);
+    expect(cuts.map(({ nth }) => nth)).toEqual(cuts.map((_, i) => i + 1));
+  }
+  for (const { name, width, height, toCloth: map } of faces) {
+    expect(height / inches(1)).toBeCloseTo(name === 'boxing' ? 4 : 6, 6);
+    const corners = [apply(map, [0, 0]), apply(map, [width, height])];
+    const cut = plan.lays.flatMap(({ cuts }) => cuts).find(({ outline }) => corners.every((corner) => outline.some((point) => near(point, corner)))); // prettier-ignore
+    expect(cut?.strip).toBe(name);
+  }
+});
+
 test('equal pieces are handed out to the covers of their line in order', () => {
   const job = jobOf({ pieces: [{ id: 'side', size: [10, 4], qty: 6 }] });
   const faces = facesOf(job, lay(job, 20), partsOf(job), new Map([['1/1', 3]]));

@@ -45,9 +45,12 @@ export const apply = ([a, b, c, d, e, f]: Matrix, [x, y]: readonly [number, numb
   b * x + d * y + f,
 ];
 
+/** Strips that are no face of a cover but sewn into its seams and edges. */
+const SEWN_IN = /piping|welt|binding|facing|strap|cord/;
+
 /**
- * The faces of all covers that a plan cuts. `covers` says how many covers a line makes, by `order/line`; equal pieces are
- * handed out to them in their order, as a workroom sorts them into sets.
+ * The faces of all covers that a plan cuts, its boxing strips cut by cut among them. `covers` says how many covers a line makes, by
+ * `order/line`; equal pieces are handed out to them in their order, as a workroom sorts them into sets.
  */
 export function facesOf(
   job: LayJob,
@@ -56,34 +59,42 @@ export function facesOf(
   covers: ReadonlyMap<string, number>,
 ): Face[] {
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
+  const strips = new Map(job.strips.filter(({ id, grain }) => grain !== 'bias' && !SEWN_IN.test(id)).map((strip) => [strip.id, strip])); // prettier-ignore
   const partOf = new Map(parts.map((part) => [part.id, part]));
   const motifs = new Map(job.stock.map(({ id, motif }) => [id, motif]));
+  const cutsSoFar = new Map<string, number>();
+  /** Which cover a copy of so many belongs to, and which of that cover's it is. */
+  const placeOf = (id: string, copy: number, qty: number) => {
+    const part = partOf.get(id);
+    const count = part && covers.get(`${part.orderNo}/${part.line}`);
+    if (!part || !count) return null;
+    const each = Math.max(1, Math.round(qty / count));
+    const { orderNo, line, name } = part;
+    return { orderNo, line, name, cover: Math.min(count, Math.ceil(copy / each)), nth: ((copy - 1) % each) + 1, seam: part.seam ?? 0 }; // prettier-ignore
+  };
   return plan.lays
-    .flatMap(({ stock, placed }) =>
-      placed.flatMap(({ piece: id, copy, x, y, turn }): Face[] => {
-        const [piece, part] = [pieces.get(id), partOf.get(id)];
-        const count = part && covers.get(`${part.orderNo}/${part.line}`);
-        if (!piece || !part || !count) return [];
-        const each = Math.max(1, Math.round(piece.qty / count));
-        const { orderNo, line, name } = part;
+    .flatMap(({ stock, placed, cuts }) => [
+      ...placed.flatMap(({ piece: id, copy, x, y, turn }): Face[] => {
+        const piece = pieces.get(id);
+        const place = piece && placeOf(id, copy, piece.qty);
+        if (!piece || !place) return [];
         const { width, height, outline } = piece;
-        return [
-          {
-            orderNo,
-            line,
-            name,
-            cover: Math.min(count, Math.ceil(copy / each)),
-            nth: ((copy - 1) % each) + 1,
-            stock,
-            width,
-            height,
-            outline,
-            seam: part.seam ?? 0,
-            toCloth: toCloth(x, y, turn, width, height),
-            motif: motifs.get(stock)!,
-          },
-        ];
+        return [{ ...place, stock, width, height, outline, toCloth: toCloth(x, y, turn, width, height), motif: motifs.get(stock)! }]; // prettier-ignore
       }),
-    )
+      ...cuts.flatMap(({ strip: id, copy, outline }): Face[] => {
+        const strip = strips.get(id);
+        const place = strip && placeOf(id, copy, strip.qty);
+        if (!strip || !place) return [];
+        const key = `${id} ${copy}`;
+        const nth = (cutsSoFar.get(key) ?? 0) + 1;
+        cutsSoFar.set(key, nth);
+        const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
+        const [x, y] = [Math.min(...xs), Math.min(...ys)];
+        const [wide, high] = [Math.max(...xs) - x, Math.max(...ys) - y];
+        // A strip's own across is its length, whichever way it lies on the cloth.
+        const [width, height, turn] = strip.grain === 'across' ? [wide, high, 0] : [high, wide, 90];
+        return [{ ...place, nth, stock, width, height, outline: null, toCloth: toCloth(x, y, turn, width, height), motif: motifs.get(stock)! }]; // prettier-ignore
+      }),
+    ])
     .sort((a, b) => a.cover - b.cover || a.nth - b.nth);
 }

@@ -28,9 +28,10 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
     if (lays.some(({ plan }) => (plan as { unplaced: unknown[] }).unplaced.length > 0))
       return failed('', 'Some pieces fit on no cloth; change their orders first, then lay again.', 'unplaced');
     const wanted = lays.flatMap(({ units, stock }) => stock.uses.flatMap(({ itemId, code, used }) => (itemId === null ? [] : [{ itemId, code, used, units }]))); // prettier-ignore
+    const sheets = await sheetsFor(tx, lays);
     const items = await lockItems(
       tx,
-      wanted.map(({ itemId }) => itemId),
+      [...wanted, ...sheets].map(({ itemId }) => itemId),
     );
     for (const { itemId, code, used, units } of wanted) {
       const item = items.get(itemId);
@@ -41,7 +42,12 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
     await changes('batch', batchId);
     await book(
       context,
-      wanted.map(({ itemId, used }) => ({ itemId, sort: 'reserved', quantity: used, batchId })),
+      [...wanted, ...shared(sheets, items)].map(({ itemId, used }) => ({
+        itemId,
+        sort: 'reserved',
+        quantity: used,
+        batchId,
+      })),
     );
     await tx.insert(schema.approvals).values({
       batchId,
@@ -57,6 +63,37 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
     return done({ id: batchId });
   },
 };
+
+/** The sheets on the shelf that lays of foam and board may be cut from, the oldest first, and how many each cloth's lay takes. */
+async function sheetsFor(tx: Transaction, lays: readonly (typeof schema.lays.$inferSelect)[]) {
+  const wanted = lays.flatMap(({ clothId, cloth, plan }) =>
+    (cloth as { sheetLengthNm?: number | null }).sheetLengthNm
+      ? [{ clothId, count: (plan as { lays: { used: number }[] }).lays.filter(({ used }) => used > 0).length }]
+      : [],
+  );
+  if (wanted.length === 0) return [];
+  const { stockItems } = schema;
+  const rows = await tx
+    .select({ itemId: stockItems.id, clothId: stockItems.clothId })
+    .from(stockItems)
+    .where(and(inArray(stockItems.clothId, wanted.map(({ clothId }) => clothId)), eq(stockItems.sort, 'sheets')))
+    .orderBy(stockItems.id); // prettier-ignore
+  return rows.map((row) => ({ ...row, count: wanted.find(({ clothId }) => clothId === row.clothId)!.count }));
+}
+
+/** What is taken of each of those sheets, as far as they reach: the others are on the shopping list. */
+function shared(
+  sheets: Awaited<ReturnType<typeof sheetsFor>>,
+  items: ReadonlyMap<number, { onHand: number; reserved: number }>,
+) {
+  const left = new Map(sheets.map(({ clothId, count }) => [clothId, count]));
+  return sheets.map(({ itemId, clothId }) => {
+    const item = items.get(itemId);
+    const used = Math.min(left.get(clothId)!, item ? item.onHand - item.reserved : 0);
+    left.set(clothId, left.get(clothId)! - used);
+    return { itemId, used };
+  });
+}
 
 const lengthText = (length: Nm, units: Units) =>
   `${printNumber(length, STYLES[units]).text.replace('≈ ', '')} ${STYLES[units].unit}`;

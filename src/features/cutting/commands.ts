@@ -148,10 +148,13 @@ async function closeOne(
 /** Takes the sheets that were cut off the shelf, the oldest first; of those that are on no shelf nothing is booked. */
 async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
   const { stockItems } = schema;
+  const ofCloth = and(eq(stockItems.clothId, row.clothId), eq(stockItems.sort, 'sheets'));
+  const all = await context.tx.select({ id: stockItems.id }).from(stockItems).where(ofCloth);
+  if (all.length > 0) await releaseReserved(context, row.batchId, all.map(({ id }) => id)); // prettier-ignore
   const items = await context.tx
     .select()
     .from(stockItems)
-    .where(and(eq(stockItems.clothId, row.clothId), eq(stockItems.sort, 'sheets'), gt(stockItems.onHand, stockItems.reserved)))
+    .where(and(ofCloth, gt(stockItems.onHand, stockItems.reserved)))
     .orderBy(asc(stockItems.id))
     .for('update'); // prettier-ignore
   let left = marker.plan.lays.filter(({ used }) => used > 0).length;

@@ -70,7 +70,7 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     clothIds.length === 0
       ? []
       : await database()
-          .select({ clothId: stockItems.clothId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number) })
+          .select({ clothId: stockItems.clothId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number), reserved: sql<number>`sum(${stockItems.reserved})`.mapWith(Number) })
           .from(stockItems)
           .where(and(inArray(stockItems.clothId, clothIds), inArray(stockItems.sort, ['bolt', 'remnant', 'sheets'])))
           .groupBy(stockItems.clothId); // prettier-ignore
@@ -85,10 +85,10 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     // What approved lays take is reserved already; two that are only laid may both count on the same bolt.
     const wanted = sum((use, isApprovedLay) => (isApprovedLay ? 0 : use.used));
     const needed = short + wanted;
-    const there = free.find(({ clothId }) => clothId === id)?.free ?? 0;
-    // Sheets are counted one by one.
+    const { free: there = 0, reserved = 0 } = free.find(({ clothId }) => clothId === id) ?? {};
+    // Sheets are counted one by one; those of approved lays are reserved already.
     const sheet = row.sheetLengthNm;
-    const buy = sheet ? sheet * Math.max(0, Math.ceil(needed / sheet) - there) : boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep); // prettier-ignore
+    const buy = sheet ? sheet * Math.max(0, Math.ceil(needed / sheet) - there - reserved) : boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep); // prettier-ignore
     return {
       key: `cloth ${id}`,
       name: row.name,

@@ -1,0 +1,72 @@
+import { parseLength, type Nm, type Units } from '@/core/length';
+import type { ClothSort } from '@/core/stock';
+import { schema, type Transaction } from '.';
+
+// What nobody sees in the demo workroom's covers: off rolls and in sheets. All made up.
+
+interface MaterialSeed {
+  name: string;
+  sort: ClothSort;
+  units: Units;
+  width: string;
+  /** Of what comes in sheets. */
+  sheet?: string;
+  thickness?: string;
+  priceMinor: number;
+  usualFor: string[];
+  supplier: string;
+  ground: string;
+  notes: string;
+  firmness?: string;
+  life?: string;
+  /** How many sheets, or how much of a roll is on the shelf. */
+  stock: number | string;
+  place: string;
+}
+
+export const DEMO_MATERIALS: MaterialSeed[] = [
+  { name: 'Loft batting', sort: 'batting', units: 'in', width: '88', priceMinor: 610, usualFor: ['batting'], supplier: 'Loom Lane Mill', ground: '#f2efe4', notes: 'Needled; no scrim', stock: '11 yd', place: 'top shelf' },
+  { name: 'Ledger interfacing', sort: 'interfacing', units: 'in', width: '35', priceMinor: 290, usualFor: ['interfacing'], supplier: 'Needle & Notch', ground: '#ece9df', notes: 'Sewn in, stiff', stock: '16 yd', place: 'top shelf' },
+  { name: 'Bench cambric', sort: 'dust cover', units: 'mm', width: '148', priceMinor: 210, usualFor: ['dust cover', 'underlining'], supplier: 'Capstan Hardware', ground: '#33363a', notes: 'Black, for under seats', stock: '19 m', place: 'rack 5' },
+  { name: 'Deck ply', sort: 'board', units: 'mm', width: '122', sheet: '244', thickness: '0.6', priceMinor: 3380, usualFor: ['board'], supplier: 'Capstan Hardware', ground: '#d9c39a', notes: 'Ask the yard to cut sheets in half', stock: 7, place: 'board rack' },
+  { name: 'Seat foam, firm', sort: 'foam', units: 'mm', width: '200', sheet: '120', thickness: '7.5', priceMinor: 5650, usualFor: ['foam'], supplier: 'Capstan Hardware', ground: '#e6d8b5', notes: 'Keep out of the light', firmness: 'firm', life: 'some years of daily use', stock: 3, place: 'loft' },
+]; // prettier-ignore
+
+const read = (text: string, units: Units): Nm => {
+  const length = parseLength(text, units === 'in' ? 'in' : 'cm');
+  if (!length.ok) throw new Error(length.faults[0]!.message);
+  return length.value;
+};
+
+/** Writes the materials down, behind the cloths. */
+export const insertMaterials = (tx: Transaction) =>
+  tx
+    .insert(schema.cloths)
+    .values(
+      DEMO_MATERIALS.map((seed) => ({
+        name: seed.name,
+        sort: seed.sort,
+        units: seed.units,
+        widthNm: read(seed.width, seed.units),
+        turns: 'any' as const,
+        groundColour: seed.ground,
+        figureColour: seed.ground,
+        priceMinor: seed.priceMinor,
+        currency: 'GBP',
+        pricePer: seed.sheet ? ('sheet' as const) : seed.units === 'in' ? ('yd' as const) : ('m' as const),
+        sellingStepNm: seed.sheet
+          ? read(seed.sheet, seed.units)
+          : read(seed.units === 'in' ? '1/4 yd' : '10', seed.units),
+        sheetLengthNm: seed.sheet ? read(seed.sheet, seed.units) : null,
+        thicknessNm: seed.thickness ? read(seed.thickness, seed.units) : null,
+        firmness: seed.firmness ?? '',
+        life: seed.life ?? '',
+        usualFor: seed.usualFor,
+        supplier: seed.supplier,
+        notes: seed.notes,
+      })),
+    )
+    .returning();
+
+/** What of a material is on the shelf: sheets, or nanometres of a roll. */
+export const stockOf = ({ stock, units }: MaterialSeed): number => typeof stock === 'number' ? stock : read(stock, units); // prettier-ignore
