@@ -19,7 +19,8 @@ export function lengthView(
   cloth: Pick<Cloth, 'width'>,
 ): Omit<LayViewLength, 'items' | 'boundNm'> {
   const isCloth = stock.id === 'roll' || stock.id === TO_BUY;
-  const width = isCloth ? cloth.width : stock.right + stock.left;
+  // Another way of laying it may be on wider cloth.
+  const width = isCloth ? Math.max(cloth.width, stock.right + stock.left) : stock.right + stock.left;
   return {
     code: stock.id,
     widthMm: mm(width),

@@ -348,6 +348,12 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
               : `Takes ${codesOf(items)}.`}
           {lay.before && <Again before={lay.before} lay={lay} />}
         </Text>
+        <Link href={`/batches/${batchId}/finished`} className="text-button small">
+          See it finished
+        </Link>
+        <Link href={`/batches/${batchId}/ways/${lay.clothId}`} className="text-button small">
+          Other ways
+        </Link>
         <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
           Cut from
         </Link>

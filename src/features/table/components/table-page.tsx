@@ -52,13 +52,6 @@ export function TablePage({
         <Button asChild variant="ghost" size="sm">
           <Link href={`/batches/${lay.batchId}/ways/${lay.clothId}`}>Other ways</Link>
         </Button>
-        {(['job', 'plan'] as const).map((what) => (
-          <Button key={what} asChild variant="ghost" size="sm">
-            <a href={`/api/batches/${lay.batchId}/lays/${lay.clothId}/${what}`} download>
-              {what === 'job' ? 'Job file' : 'Plan file'}
-            </a>
-          </Button>
-        ))}
         <Button asChild variant="outline">
           <Link href={`/batches/${lay.batchId}/print`}>
             <Printer size={18} /> Print
@@ -97,8 +90,32 @@ export function TablePage({
           <PieceFacts item={picked} lay={lay} />
           <Figures lay={lay} litOrder={litOrder} onLight={setLitOrder} />
         </Grid>
+        <TakeAlong lay={lay} />
       </Stack>
     </>
+  );
+}
+
+/** The lay as files of open formats. */
+const FILES = [
+  { what: 'job', label: 'Job file' },
+  { what: 'plan', label: 'Plan file' },
+] as const;
+
+function TakeAlong({ lay }: { lay: LayView }) {
+  return (
+    <Flex gap="2" align="center" wrap="wrap">
+      <Text color="fg.muted" mr="1">
+        Take the lay along:
+      </Text>
+      {FILES.map(({ what, label }) => (
+        <Button key={what} asChild variant="outline" size="sm">
+          <a href={`/api/batches/${lay.batchId}/lays/${lay.clothId}/${what}`} download>
+            {label}
+          </a>
+        </Button>
+      ))}
+    </Flex>
   );
 }
 
