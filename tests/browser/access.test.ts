@@ -49,6 +49,8 @@ test.each([
   '/batches/BATCH/table/CLOTH',
   '/batches/BATCH/ways/CLOTH',
   '/batches/BATCH/finished',
+  '/batches/BATCH/labels',
+  '/piece/P1-1',
   '/cloth/CLOTH/photo',
   '/batches/BATCH/print',
   '/batches/BATCH/sewing',

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
+import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { afterAll, beforeAll, describe, expect, test } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
@@ -163,6 +164,59 @@ describe('before the shears', () => {
     await me.go(`/batches/${at.batch}/ways/${at.patterned}`);
     await me.sees('Compared before');
     await me.sees('taken');
+  });
+
+  test('every piece has a label; its code, scanned from its own picture, opens the piece on its lay', async () => {
+    await me.go(`/batches/${at.batch}`);
+    await me.press('Labels for its pieces');
+    const label = (await me.page.waitForSelector('[data-label] svg'))!;
+    await me.choose('Size of the labels', 'A4, two by five');
+    await me.page.waitForFunction(() => document.querySelectorAll('[data-label]').length > 10);
+    const large = (await me.page.waitForSelector('[data-label]'))!;
+    const { data, info } = await sharp(await large.screenshot())
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const scanned = jsQR(new Uint8ClampedArray(data), info.width, info.height)?.data;
+    expect(scanned).toMatch(/\/piece\/P\d+-\d+$/);
+    await label.dispose();
+    await me.page.goto(scanned!, { waitUntil: 'load' });
+    await me.page.waitForSelector('[data-piece][aria-pressed=true]');
+    // Typed, by a reader of labels or by hand.
+    await me.go(`/batches/${at.batch}`);
+    await me.type('Code of a piece', 'none');
+    await me.press('Find it');
+    await me.sees('A code is like P12-7');
+    await me.type('Code of a piece', scanned!.split('/').at(-1)!.toLowerCase());
+    await me.page.keyboard.press('Enter');
+    await me.page.waitForSelector('[data-piece][aria-pressed=true]');
+    await me.go('/piece/P9999-1');
+    await me.sees('There is no piece P9999-1.');
+  });
+
+  test('the lay and the cut list are taken along in every form', async () => {
+    const answers = await me.page.evaluate(async ({ batch, patterned }) => {
+      const lay = `/api/batches/${batch}/lays/${patterned}/`;
+      const paths = [...['job', 'plan', 'svg', 'dxf', 'pdf', 'tiles?paper=letter', 'plotter', 'csv', 'xlsx'].map((what) => lay + what), ...['csv', 'xlsx', 'pdf'].map((as) => `/api/batches/${batch}/cut-list?as=${as}`), `${lay}stl`]; // prettier-ignore
+      return Promise.all(paths.map(async (path) => {
+        const response = await fetch(path);
+        return `${response.status} ${response.headers.get('content-type')} ${(await response.arrayBuffer()).byteLength > 500}`;
+      }));
+    }, at); // prettier-ignore
+    const table = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+    expect(answers).toEqual([
+      '200 application/json true',
+      '200 application/json true',
+      '200 image/svg+xml true',
+      '200 image/vnd.dxf true',
+      ...Array<string>(3).fill('200 application/pdf true'),
+      '200 text/csv; charset=utf-8 true',
+      `200 ${table} true`,
+      '200 text/csv; charset=utf-8 true',
+      `200 ${table} true`,
+      '200 application/pdf true',
+      '404 application/json false',
+    ]);
   });
 
   test('a cloth takes its repeat and its look from a photograph', async () => {

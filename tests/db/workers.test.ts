@@ -18,6 +18,7 @@ let db: Database;
 let close: () => Promise<void>;
 let cloth: number;
 const workers: ChildProcess[] = [];
+const servers: ChildProcess[] = [];
 /** Three for workers and two for web servers, each on a network of its own. */
 const WORKERS = 3;
 const MACHINES = WORKERS + 2;
@@ -36,7 +37,7 @@ beforeEach(async () => {
   cloth = await resetWorkroom(db);
 });
 afterEach(() => {
-  for (const worker of workers.splice(0)) worker.kill('SIGKILL');
+  for (const one of [...workers.splice(0), ...servers.splice(0)]) one.kill('SIGKILL');
 });
 afterAll(async () => {
   await machines?.close();
@@ -59,13 +60,13 @@ function startWorker() {
 }
 
 /** A web server on a machine of its own; what it answers there. */
-async function startWeb(i: number): Promise<(path: string) => string> {
+async function startWeb(i: number): Promise<(path: string) => Promise<string>> {
   const env = { ...process.env, NODE_ENV: 'production', DATABASE_URL: machines!.databaseUrl(i) } as NodeJS.ProcessEnv;
-  workers.push(machines!.spawn(i, process.execPath, ['scripts/serve.mjs', '3999'], { env, stdio: 'ignore' }));
+  servers.push(machines!.spawn(i, process.execPath, ['scripts/serve.mjs', '3999'], { env, stdio: 'ignore' }));
   const ask = (path: string) =>
-    machines!.ask(i, process.execPath, ['-e', `fetch('http://127.0.0.1:3999${path}').then(async (r) => console.log(r.status, await r.text())).catch(() => console.log('none'))`]); // prettier-ignore
+    machines!.ask(i, process.execPath, ['-e', `fetch('http://127.0.0.1:3999${path}', { signal: AbortSignal.timeout(5000) }).then(async (r) => console.log(r.status, await r.text())).catch(() => console.log('none'))`]); // prettier-ignore
   for (let tries = 0; tries < 60; tries++) {
-    if (ask('/api/health').startsWith('200')) return ask;
+    if ((await ask('/api/health')).startsWith('200')) return ask;
     await pause(1000);
   }
   throw new Error('The web server did not come up on a network of its own.');
@@ -115,7 +116,7 @@ test('60 batches by three workers that are killed at random: each laid once, and
   expect(kills).toBeGreaterThanOrEqual(3);
   // Both web servers, on networks of their own, see the last batch laid.
   for (const ask of webs)
-    expect(JSON.parse(ask(`/api/batches/${few.at(-1)}/progress`).slice(4))).toMatchObject({ status: 'laid' });
+    expect(JSON.parse((await ask(`/api/batches/${few.at(-1)}/progress`)).slice(4))).toMatchObject({ status: 'laid' });
   const batches = await db.select().from(schema.batches).orderBy(asc(schema.batches.id));
   expect(batches.map(({ status }) => status)).toEqual([...many, ...few].map(() => 'laid'));
   const runs = await db.select().from(schema.layRuns).orderBy(asc(schema.layRuns.endedAt));

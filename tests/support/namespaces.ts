@@ -1,5 +1,6 @@
-import { execFileSync, spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
+import { execFile, execFileSync, spawn, type ChildProcess, type SpawnOptions } from 'node:child_process';
 import { createServer, connect, type Server, type Socket } from 'node:net';
+import { promisify } from 'node:util';
 
 /** Machines of a sort: network namespaces that reach nothing but the database, each over a cable of its own. */
 export class Namespaces {
@@ -62,9 +63,12 @@ export class Namespaces {
     return spawn('ip', ['netns', 'exec', this.names[i]!, program, ...args], options);
   }
 
-  /** What a program in one of them prints. */
-  ask(i: number, program: string, args: readonly string[]): string {
-    return execFileSync('ip', ['netns', 'exec', this.names[i]!, program, ...args], { encoding: 'utf8' });
+  /** What a program in one of them prints. Its database is handed on by this process, which must not wait for it standing still. */
+  async ask(i: number, program: string, args: readonly string[]): Promise<string> {
+    const { stdout } = await promisify(execFile)('ip', ['netns', 'exec', this.names[i]!, program, ...args], {
+      encoding: 'utf8',
+    });
+    return stdout;
   }
 
   async close() {

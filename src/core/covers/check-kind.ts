@@ -78,6 +78,12 @@ function placesOf(kind: CoverKind): Place[] {
     add(`checks.${i}.when`, check.when, 'yes-no');
     addTexts(`checks.${i}.message`, check.message);
   });
+  kind.marks?.forEach((mark, i) => {
+    add(`marks.${i}.when`, mark.when, 'yes-no');
+    add(`marks.${i}.count`, mark.count, 'number');
+    add(`marks.${i}.across`, mark.across, 'length');
+    add(`marks.${i}.along`, mark.along, 'length');
+  });
   kind.steps.forEach((step, i) => {
     add(`steps.${i}.when`, step.when, 'yes-no');
     addTexts(`steps.${i}.do`, step.do);
@@ -104,6 +110,17 @@ export function checkKind(
   kind.measures.forEach(({ tape, label }, i) => {
     if (tape && !(TAPES[kind.object] as readonly string[]).includes(tape))
       fault(`measures.${i}.tape`, 'tape', `A ${kind.object} has no place for the tape of ${label}.`);
+  });
+
+  kind.marks?.forEach(({ piece, sort, across, along, name }, i) => {
+    if (!kind.pieces.some((one) => one.name === piece))
+      fault(`marks.${i}.piece`, 'piece-unknown', `“${piece}” is not a piece of this kind.`);
+    if (sort === 'point' ? across === undefined || along === undefined : (across === undefined) === (along === undefined))
+      fault(`marks.${i}.across`, 'mark', sort === 'point' ? `A point needs both distances; “${name}” has not.` : `A line has one distance, across or along; “${name}” has not.`); // prettier-ignore
+  });
+  kind.steps.forEach(({ marks = [] }, i) => {
+    const strange = marks.find((name) => !kind.marks?.some((mark) => mark.name === name));
+    if (strange !== undefined) fault(`steps.${i}.marks`, 'mark-unknown', `“${strange}” is not a mark of this kind.`);
   });
 
   const basic = new Set([
@@ -155,7 +172,9 @@ export function checkKind(
     for (const name of circle) fault(`results.${results.get(name)!.i}.is`, 'circle', `This goes in a circle: ${way}.`);
   }
   const places = placesOf(kind).filter(
-    ({ field, formula }) => read(field, formula, (name) => basic.has(name) || results.has(name)) !== null,
+    ({ field, formula }) =>
+      read(field, formula, (name) => basic.has(name) || results.has(name) || (name === 'nth' && isOfMark(field))) !==
+      null,
   );
   const ready: CoverKind = { ...kind, results: order.map((name) => kind.results[results.get(name)!.i]!) };
   if (faults.length > 0) return { kind: ready, faults };
@@ -208,12 +227,15 @@ export function checkKind(
   return { kind: ready, faults };
 }
 
+/** Where a mark lies may hang on which of several it is. */
+const isOfMark = (field: string) => /^marks\.\d+\.(across|along)$/.test(field);
+
 /** The condition of the part that a formula belongs to. */
 function whenOf(kind: CoverKind, field: string): string | undefined {
   const [list, index] = field.split('.');
   const parts: Partial<Record<string, readonly { when?: string }[]>> = {
     pieces: kind.pieces, strips: kind.strips, notions: kind.notions, steps: kind.steps,
-    checks: kind.checks, options: kind.options,
+    checks: kind.checks, options: kind.options, marks: kind.marks ?? [],
   }; // prettier-ignore
   return parts[list!]?.[Number(index)]?.when;
 }

@@ -1,5 +1,5 @@
 import type { Nm, Units } from '../length';
-import type { Axis, Fit, Foot, Role, Stitch } from './kind';
+import type { Axis, Fit, Foot, MarkSort, Role, Stitch } from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
 export interface CoverInput {
@@ -54,6 +54,17 @@ export interface CoverNotion {
   note: string;
 }
 
+/** A mark on a piece of a cover, by its distances (nm) from the left and from the lower cut edge; a line has one of them. */
+export interface CoverMark {
+  /** Its number among the cover's marks, from 1: steps speak of it. */
+  n: number;
+  name: string;
+  piece: string;
+  sort: MarkSort;
+  across: Nm | null;
+  along: Nm | null;
+}
+
 export interface CoverStep {
   n: number;
   do: string;
@@ -82,6 +93,7 @@ export interface TakeOff {
   pieces: CoverPiece[];
   strips: CoverStrip[];
   notions: CoverNotion[];
+  marks: CoverMark[];
   steps: CoverStep[];
   /** What is checked when it is sewn: the size that the tape must show, and how far it may be off. */
   inspections: Inspection[];

@@ -147,8 +147,28 @@ export type Stitch = keyof typeof STITCHES;
 export const FEET = ['zip foot', 'piping foot', 'walking foot'] as const;
 export type Foot = (typeof FEET)[number];
 
+/** What is marked: a spot, a line to stitch or cut along, or a line to fold along. */
+export const MARK_SORTS = ['point', 'line', 'fold'] as const;
+export type MarkSort = (typeof MARK_SORTS)[number];
+
+/** What is marked on a piece once it is cut, by its distances from the left and from the lower cut edge (formulas). */
+export interface PartMark {
+  name: string;
+  /** The name of the piece. */
+  piece: string;
+  sort: MarkSort;
+  when?: string;
+  /** How many there are of it; its formulas then know `nth`, from 1. */
+  count?: string;
+  /** A point has both; a line with `across` alone runs the whole length of the piece, one with `along` alone its whole width. */
+  across?: string;
+  along?: string;
+}
+
 export interface Step {
   do: string;
+  /** The names of the marks that it needs: their numbers stand behind it. */
+  marks?: string[];
   stitch?: Stitch;
   foot?: Foot;
   when?: string;
@@ -226,6 +246,8 @@ export interface CoverKind {
   strips: PartStrip[];
   notions: Notion[];
   checks: Check[];
+  /** None where nothing is marked. */
+  marks?: PartMark[];
   steps: Step[];
   /** The point of the first matched piece that lies on the motif when the pattern is centred. */
   centre?: [string, string];

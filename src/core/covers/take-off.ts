@@ -26,7 +26,7 @@ import {
 } from './formula';
 import { arcPoints, boxSize, isSimple, offsetOutline, overhang, perimeterOf } from './outline';
 import { usualOf, type CoverKind, type KindOption, type PartPiece } from './kind';
-import type { CoverInput, CoverNotion, CoverPiece, CoverStrip, Inspection, TakeOff } from './cover';
+import type { CoverInput, CoverMark, CoverNotion, CoverPiece, CoverStrip, Inspection, TakeOff } from './cover';
 import { inputFaults } from './input-faults';
 
 /** Zip lengths in stock. Common practice, no source: the usual inch and centimetre ranges, from memory. */
@@ -151,6 +151,7 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     }));
   if (faults.length > 0) return { ok: false, faults };
 
+  const marks = marksOf(kind, pieces, scope, holds, size, count);
   const text = (template: string) => fill(template, scope, style);
   const { width, height, thickness, skirt, flange, overlap } = kind.finished;
   const finished: TakeOff['finished'] = {
@@ -178,20 +179,65 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
       : [...notions, threadFor(pieces, strips, input.units)],
     inspections: inspectionsOf(kind, finished),
     seam: scope.values.has('seam') ? size('seam') : inches(1 / 2),
+    marks: marks.filter((mark) => isOnPiece(mark, pieces)),
     steps: kind.steps
       .filter(({ when }) => holds(when))
-      .map(({ do: what, stitch, foot, caution }, i) => ({
+      .map(({ do: what, marks: needs, stitch, foot, caution }, i) => ({
         n: i + 1,
-        do: text(what),
+        do: withMarks(text(what), marks, needs),
         ...(stitch && { stitch }),
         ...(foot && { foot }),
         ...(caution && { caution }),
       })),
-    warnings: kind.checks
-      .filter(({ when }) => holds(when))
-      .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
+    warnings: [
+      ...kind.checks
+        .filter(({ when }) => holds(when))
+        .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
+      ...marks
+        .filter((mark) => !isOnPiece(mark, pieces))
+        .map(({ name, piece }) => ({ code: 'mark-outside', field: kind.measures[0]!.id, message: `The mark “${name}” would lie beside the ${piece}; it is left out.`, level: 'warn' as const })),
+    ], // prettier-ignore
     centre: kind.centre ? shifted(point(kind.centre), traced !== null) : null,
   });
+}
+
+/** Nobody marks more of one thing on a cover. */
+const MOST_MARKS = 200;
+
+/** What is marked on the pieces that are cut, numbered through the cover. */
+function marksOf(
+  { marks = [] }: CoverKind,
+  pieces: readonly CoverPiece[],
+  scope: Scope,
+  holds: (when?: string) => boolean,
+  size: (formula: string) => Nm,
+  count: (formula: string) => number,
+): CoverMark[] {
+  const cut = new Set(pieces.map(({ name }) => name));
+  const found = marks
+    .filter(({ piece, when }) => cut.has(piece) && holds(when))
+    .flatMap(({ name, piece, sort, count: many, across, along }) =>
+      Array.from(
+        { length: many === undefined ? 1 : Math.min(MOST_MARKS, count(many)) },
+        (_, i): Omit<CoverMark, 'n'> => {
+          scope.values.set('nth', number(i + 1));
+          return { name, piece, sort, across: across === undefined ? null : size(across), along: along === undefined ? null : size(along) }; // prettier-ignore
+        },
+      ),
+    );
+  return found.map((mark, i) => ({ n: i + 1, ...mark }));
+}
+
+const isOnPiece = ({ piece, across, along }: CoverMark, pieces: readonly CoverPiece[]): boolean =>
+  pieces.some((one) => one.name === piece && (across ?? 0) >= 0 && (across ?? 0) <= one.across && (along ?? 0) >= 0 && (along ?? 0) <= one.along); // prettier-ignore
+
+/** A step with the numbers of the marks that it needs behind it. */
+function withMarks(text: string, marks: readonly CoverMark[], needs: readonly string[] = []): string {
+  const numbers = marks.filter(({ name }) => needs.includes(name)).map(({ n }) => n);
+  if (numbers.length === 0) return text;
+  const isRow = numbers.length > 2 && numbers.every((n, i) => i === 0 || n === numbers[i - 1]! + 1);
+  const told = isRow ? `${numbers[0]} to ${numbers.at(-1)}` : numbers.join(', ');
+  return `${text.replace(/\.$/, '')} (${numbers.length === 1 ? 'mark' : 'marks'} ${told}).`;
 }
 
 /** Thread in a seam: a lockstitch takes about two and a half times its length, three with what is trimmed (from memory). */
@@ -248,6 +294,7 @@ function scopeOf(kind: CoverKind, input: CoverInput): Scope {
   scope.values.set('traced', { type: 'yes-no', value: input.outline !== undefined });
   scope.values.set('perimeter', length(input.outline ? perimeterOf(input.outline) : 0));
   scope.values.set('asCut', { type: 'yes-no', value: asCut });
+  scope.values.set('nth', number(1));
   for (const { id, default: usual } of kind.measures) {
     scope.values.set(id, length(input.measures[id] ?? quantity(usual!, scope, 'length')));
   }

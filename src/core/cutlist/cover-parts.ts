@@ -1,16 +1,25 @@
 import { usableWidth, type Cloth } from '../cloth';
-import type { Role, TakeOff } from '../covers';
+import type { CoverMark, Role, TakeOff } from '../covers';
 import { printLength, STYLES, type Nm, type Units } from '../length';
 import type { CutList, WidePart } from './cut-piece';
 import { alikeMissed, missOfMotif, motifMissed } from './motif-places';
 import type { OrderLine } from './order-line';
-import { joinedParts, joinOf, lengthInRows, narrowJoin, turned, type Part, type WideWay } from './panels';
+import {
+  joinedParts,
+  joinOf,
+  lengthInRows,
+  narrowJoin,
+  turned,
+  type Part,
+  type PieceMark,
+  type WideWay,
+} from './panels';
 
 /** The parts of a cover as they are cut: matched where the line is, turned to their direction, joined where they are wider than the cloth. */
 export function partsOf(
   list: CutList,
   line: OrderLine,
-  { pieces, centre, seam }: TakeOff,
+  { pieces, marks, centre, seam }: TakeOff,
   clothOf: (role: Role) => Cloth | undefined,
   units: Units,
 ): Part[] {
@@ -18,7 +27,8 @@ export function partsOf(
   const first = pieces.find(({ match }) => match);
   const isTurned = (name: string) => line.directions?.[name] === 'across';
   const parts = pieces.map(({ match, ...piece }): Part => {
-    const part: Part = piece;
+    const own = marks.filter((mark) => mark.piece === piece.name).map((mark) => markOn(mark, piece));
+    const part: Part = { ...piece, ...(own.length > 0 && { marks: own }) };
     if (isMatched && match) part.match = match;
     // A centred motif is centred on the first matched part; a part that runs another way has its own phase.
     if (part.match && line.matching === 'centred' && centre && isTurned(piece.name) === isTurned(first!.name))
@@ -41,6 +51,17 @@ export function partsOf(
     const others = onCloth(cloth).filter(({ match, group }) => match && !group);
     return moved(list, line, part, others, cloth, seam, units);
   });
+}
+
+/** A mark in the frame of its piece: a line runs from edge to edge. */
+function markOn({ n, name, sort, across, along }: CoverMark, piece: { across: Nm; along: Nm }): PieceMark {
+  const points: [Nm, Nm][] =
+    across !== null && along !== null
+      ? [[across, along]]
+      : along !== null
+        ? [[0, along], [piece.across, along]]
+        : [[across ?? 0, 0], [across ?? 0, piece.along]]; // prettier-ignore
+  return { n, name, sort, points };
 }
 
 /** A part whose motif has no place on its cloth: joined where that is wanted, else told and left as it is. */

@@ -15,7 +15,16 @@ export const MOST_COVERS = 10_000;
  * their direction, panels wider than the cloth are joined, and the cloth's own warnings are added.
  */
 export function cutList(lines: readonly OrderLine[], units: Units, room: Workroom = {}): Result<CutList> {
-  const list: CutList = { pieces: [], strips: [], notions: [], steps: [], inspections: [], warnings: [], wide: [] };
+  const list: CutList = {
+    pieces: [],
+    strips: [],
+    notions: [],
+    marks: [],
+    steps: [],
+    inspections: [],
+    warnings: [],
+    wide: [],
+  };
   const faults: Fault[] = [];
   for (const line of lines) {
     const found = addLine(list, line, units, room);
@@ -67,6 +76,7 @@ function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_I
     list.strips.push(Object.assign(strip, id, clothFor(line, strip.role), { qty: strip.qty * line.qty }));
   // The cover is fresh and nobody else's: its rows are marked with their line as they are, without copies.
   for (const notion of cover.notions) list.notions.push(Object.assign(notion, id, { qty: notion.qty * line.qty }));
+  for (const one of cover.marks) list.marks.push(Object.assign(one, id));
   for (const one of cover.inspections) list.inspections.push(Object.assign(one, id));
   const ofCloth = clothSteps(clothOf('face'));
   ofCloth.forEach((step, i) => list.steps.push({ ...step, ...id, n: i + 1 }));

@@ -1,7 +1,17 @@
 import type { Cloth } from '../cloth';
-import type { Axis, CoverNotion, CoverStep, Inspection, KindBook, MatchPoint, Role, Warning } from '../covers';
+import type {
+  Axis,
+  CoverMark,
+  CoverNotion,
+  CoverStep,
+  Inspection,
+  KindBook,
+  MatchPoint,
+  Role,
+  Warning,
+} from '../covers';
 import type { Nm } from '../length';
-import type { WideWay } from './panels';
+import type { PieceMark, WideWay } from './panels';
 
 /** A piece of the cut list: `qty` of it for the whole line. */
 export interface CutPiece {
@@ -21,6 +31,8 @@ export interface CutPiece {
   centre?: [Nm, Nm];
   /** Pieces of one group of a line share the pattern; without one they share the line's. */
   group?: string;
+  /** What is marked on it, in its own frame. */
+  marks?: PieceMark[];
   /** The cover's usual seam allowance (nm). */
   seam?: Nm;
   /** It keeps its direction although the cloth would let it turn. */
@@ -69,6 +81,7 @@ export interface CutList {
     /** The notion of the catalogue that the line names for it; left out where it is the workroom's usual one. */
     material?: number;
   })[];
+  marks: (CoverMark & { line: string })[];
   steps: (CoverStep & { line: string })[];
   inspections: (Inspection & { line: string })[];
   warnings: (Warning & { line: string })[];

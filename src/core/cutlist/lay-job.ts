@@ -2,6 +2,7 @@ import { latticeOf, TURN_ANGLES, type Cloth, type Turns } from '../cloth';
 import type { LayJob, LayPiece, LayStrip, StockLength } from '../lay';
 import type { Nm, Units } from '../length';
 import type { CutList, CutPiece } from './cut-piece';
+import type { PieceMark } from './panels';
 
 /** The cut list of one order, as it joins a batch. */
 export interface BatchOrder {
@@ -21,6 +22,8 @@ export interface JobPart {
   isStrip: boolean;
   /** The usual seam allowance round it (nm), where it is known: lays that were stored earlier know none. */
   seam?: Nm;
+  /** What is marked on it, in its own frame. */
+  marks?: PieceMark[];
 }
 
 /** A lay job, and whose the parts are. */
@@ -51,7 +54,7 @@ export function layJobFor(
       const { line, name, sum, across, along } = piece;
       const id = `${orderNo}/${line} ${name}`;
       pieces.push(layPiece(id, piece, `${orderNo}/${line}`, cloth.turns, lattice !== null));
-      parts.push({ id, orderNo, line, name, sum, size: [across, along], isStrip: false, ...(piece.seam && { seam: piece.seam }) }); // prettier-ignore
+      parts.push({ id, orderNo, line, name, sum, size: [across, along], isStrip: false, ...(piece.seam && { seam: piece.seam }), ...(piece.marks && { marks: piece.marks }) }); // prettier-ignore
     }
     for (const strip of cutList.strips.filter((one) => one.cloth === clothKey)) {
       const { line, name, sum, qty, width, length, grain, loss, least } = strip;

@@ -1,5 +1,5 @@
 import { usableWidth, type Cloth } from '../cloth';
-import { sliceOutline, type Axis, type MatchPoint, type Role } from '../covers';
+import { sliceOutline, type Axis, type MarkSort, type MatchPoint, type Role } from '../covers';
 import { printNumber, STYLES, type Nm, type Units } from '../length';
 
 /** Which side of a part lies along the bolt: its along (as drawn), its across (turned a quarter), or whichever saves cloth. */
@@ -9,6 +9,14 @@ export type Direction = (typeof DIRECTIONS)[number];
 /** How a panel that is wider than the cloth is cut: joined from several widths, or run along the bolt. */
 export const WIDE_WAYS = ['join', 'sideways'] as const;
 export type WideWay = (typeof WIDE_WAYS)[number];
+
+/** A mark in a piece's own frame (nm): a point, or a line from one point to another. */
+export interface PieceMark {
+  n: number;
+  name: string;
+  sort: MarkSort;
+  points: [Nm, Nm][];
+}
 
 /** A part before it is sorted by cloth and multiplied by the order's quantity. */
 export interface Part {
@@ -27,6 +35,8 @@ export interface Part {
   group?: string;
   /** It keeps its direction although the cloth would let it turn. */
   isFixed?: boolean;
+  /** What is marked on it. */
+  marks?: PieceMark[];
 }
 
 /** What the kind and the cloth propose: cloth without direction leaves the choice to the lay. */
@@ -35,7 +45,7 @@ export const proposedDirection = ({ turns, repeat }: Pick<Cloth, 'turns' | 'repe
 
 /** The part turned a quarter counter-clockwise: what ran across now runs along the bolt. */
 export function turned(part: Part): Part {
-  const { across, along, axes, sum, outline, match, centre } = part;
+  const { across, along, axes, sum, outline, match, centre, marks } = part;
   const point = ([x, y]: [Nm, Nm]): [Nm, Nm] => [along - y, x];
   const vector = ([x, y]: [Nm, Nm]): [Nm, Nm] => [0 - y, x];
   return {
@@ -45,6 +55,7 @@ export function turned(part: Part): Part {
     axes: [axes[1], axes[0]],
     sum: [sum[1], sum[0]],
     ...(outline && { outline: outline.map(point) }),
+    ...(marks && { marks: marks.map((mark) => ({ ...mark, points: mark.points.map(point) })) }),
     ...(match && { match: { anchor: point(match.anchor), delta: vector(match.delta) }, group: 'sideways' }),
     ...(centre && { centre: vector(centre) }),
   };
@@ -102,8 +113,10 @@ export function joinedParts(part: Part, join: Join, seam: Nm, hasRepeat: boolean
     const from = i === widths.length - 1 ? part.across - width : at;
     at += width - 2 * seam;
     const outline = part.outline && sliceOutline(part.outline, from, from + width);
+    // Its marks are made once it is joined.
+    const { marks: _, ...whole } = part;
     return {
-      ...part,
+      ...whole,
       name: `${part.name}, ${names[i]!}`,
       across: width,
       sum: [i === 0 || i === widths.length - 1 ? sideSum : `a whole width, ${n(width)}`, part.sum[1]],

@@ -5,6 +5,7 @@ import {
   DRAWINGS,
   FEET,
   FITS,
+  MARK_SORTS,
   ROLES,
   STITCHES,
   TAPES,
@@ -154,9 +155,25 @@ export const KIND_SHAPE = Joi.object<CoverKind>({
       level: Joi.string().valid('warn', 'stop').required(),
     }),
   ),
+  marks: Joi.array()
+    .items(
+      Joi.object({
+        name: named.required(),
+        piece: named.required(),
+        sort: Joi.string()
+          .valid(...MARK_SORTS)
+          .required(),
+        when: formula,
+        count: formula,
+        across: formula,
+        along: formula,
+      }),
+    )
+    .max(60),
   steps: list(
     Joi.object({
       do: text(500).required(),
+      marks: Joi.array().items(named).max(20),
       stitch: Joi.string().valid(...Object.keys(STITCHES)),
       foot: Joi.string().valid(...FEET),
       when: formula,

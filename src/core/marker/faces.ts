@@ -1,4 +1,5 @@
 import type { LayJob, LayPlan, Point } from '../lay';
+import type { MarkSort } from '../covers';
 import type { JobPart } from '../cutlist';
 import type { Nm } from '../length';
 
@@ -44,6 +45,23 @@ export const apply = ([a, b, c, d, e, f]: Matrix, [x, y]: readonly [number, numb
   a * x + c * y + e,
   b * x + d * y + f,
 ];
+
+/** A mark where it lies on the cloth (nm): a point, or a line between two. */
+export interface MarkOnCloth {
+  n: number;
+  name: string;
+  sort: MarkSort;
+  points: Point[];
+}
+
+/** A piece's marks where the piece lies, at a turn (degrees), its box's lower left corner at x, y. */
+export function marksOnCloth(
+  { marks = [], size: [width, height] }: Pick<JobPart, 'marks' | 'size'>,
+  { x, y, turn }: { x: Nm; y: Nm; turn: number },
+): MarkOnCloth[] {
+  const map = toCloth(x, y, turn, width, height);
+  return marks.map(({ points, ...mark }) => ({ ...mark, points: points.map((point) => apply(map, point)) }));
+}
 
 /** Strips that are no face of a cover but sewn into its seams and edges. */
 const SEWN_IN = /piping|welt|binding|facing|strap|cord/;

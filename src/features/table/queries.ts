@@ -101,19 +101,6 @@ function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): n
   return area > 0 ? (area - share.areaMm2) / area : 0;
 }
 
-/** The stored job or plan of a lay, as it was made. */
-export async function layDocument(
-  batchId: number,
-  clothId: number,
-  what: 'job' | 'plan',
-): Promise<{ document: unknown } | null> {
-  const [row] = await database()
-    .select({ document: schema.lays[what] })
-    .from(schema.lays)
-    .where(and(eq(schema.lays.clothId, clothId), eq(schema.lays.batchId, batchId)));
-  return row ?? null;
-}
-
 /** What hands work with on the table of a lay, as one text: read by `openTable`. Null when there is no such lay. */
 export async function getTableText(batchId: number, clothId: number): Promise<string | null> {
   const db = database();

@@ -1,4 +1,5 @@
 import type { CoverKind, KindOption, Measure } from '../kind';
+import { hemmedBookMarks, paddedBookMarks, vinylBookMarks } from './marks';
 import { CAUTION, cutStep, seamOf } from './shared';
 
 const wrapAndHeight: Measure[] = [
@@ -75,6 +76,7 @@ export const paddedBookCover: CoverKind = {
   strips: [],
   notions: [],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: paddedBookMarks,
   checks: [
     {
       code: 'flap-wide',
@@ -101,7 +103,12 @@ export const paddedBookCover: CoverKind = {
       do: 'Baste the batting to the outer; lay the flaps on it, raw edges out, then the lining face down.',
       stitch: 'basting',
     },
-    { do: 'Sew all round at the seam allowance, leaving a gap of 2 to 3 in.', stitch: 'seam', caution: CAUTION.needle },
+    {
+      do: 'Sew all round at the seam allowance, leaving a gap of 2 to 3 in.',
+      marks: ['end of the gap'],
+      stitch: 'seam',
+      caution: CAUTION.needle,
+    },
     { do: 'Clip the corners, turn through the gap with a blunt point, press and close the gap.' },
     { do: 'Check: it goes over the closed book without pulling the boards.' },
   ],
@@ -166,6 +173,7 @@ export const hemmedBookCover: CoverKind = {
   strips: [],
   notions: [],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: hemmedBookMarks,
   checks: [
     {
       code: 'wrap-short',
@@ -205,6 +213,7 @@ export const hemmedBookCover: CoverKind = {
     },
     {
       do: 'Lay the flaps on the outer, the lining face down over them, and sew all round at 3/8 in, leaving a gap.',
+      marks: ['end of the gap'],
       stitch: 'seam',
       caution: CAUTION.needle,
     },
@@ -246,6 +255,7 @@ export const vinylBookCover: CoverKind = {
       note: 'waxed, for stitching 3 to 4 mm in; or adhesive',
     },
   ],
+  marks: vinylBookMarks,
   checks: [
     {
       code: 'flap-wide',
@@ -257,7 +267,7 @@ export const vinylBookCover: CoverKind = {
   ],
   steps: [
     { do: 'Square the hide or offcut, then cut the cover.', caution: CAUTION.cutter },
-    { do: 'Fold the flaps in round the book’s boards and clip them.' },
+    { do: 'Fold the flaps in round the book’s boards and clip them.', marks: ['flap fold'] },
     { do: 'Stitch the edges by hand 3 to 4 mm in, or glue them.', caution: CAUTION.adhesive },
     { do: 'Check: the book opens flat.' },
   ],

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { boxedMarks } from './marks';
 import {
   blockMeasures,
   CAUTION,
@@ -141,6 +142,7 @@ export const boxedCushion: CoverKind = {
     },
   ],
   centre: ['cutLength / 2', 'cutWidth / 2'],
+  marks: boxedMarks,
   checks: [
     cordWide("piping != 'none'"),
     cordShort("piping != 'none'"),

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { envelopeMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
 /** Handbook kind A: one front, two hemmed backs that overlap. Common practice, no source. */
@@ -60,6 +61,7 @@ export const envelopeCushion: CoverKind = {
   strips: [],
   notions: [],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: envelopeMarks,
   checks: [
     ...overlapChecks('lies', 'back panels'),
     {

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { flangeMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
 /** Handbook kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */
@@ -53,6 +54,7 @@ export const flangedCushion: CoverKind = {
   strips: [],
   notions: [],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: flangeMarks,
   checks: [
     ...overlapChecks('overlap', 'back panels'),
     {
@@ -78,6 +80,7 @@ export const flangedCushion: CoverKind = {
     ...edgesSteps,
     { do: 'Clip the corners, turn with a blunt point, press, and mark the flange all round.' },
     {
+      marks: ['stitch line'],
       do: 'Stitch the flange in along the mark; on a bold pattern all four lines fall at the same place of the pattern.',
       stitch: 'seam',
     },

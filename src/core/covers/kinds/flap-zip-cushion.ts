@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { flapZipMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, ownZip, padMeasures, seamOf, zipShort } from './shared';
 
 /** Handbook kind D: a zip across the back under a flap. Common practice, no source; the binding's width is from memory. */
@@ -77,10 +78,11 @@ export const flapZipCushion: CoverKind = {
   ],
   notions: [{ name: 'zip', qty: '1', length: 'zip', note: 'coil, longer than the cover and trimmed' }],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: flapZipMarks,
   checks: [zipShort('cutWidth')],
   steps: [
     cutStep,
-    { do: 'Cut the back in two at half its height.' },
+    { do: 'Cut the back in two at half its height.', marks: ['cut here'] },
     { do: 'Fold the flap strip in half lengthwise and press.', when: "flap == 'strip'", caution: CAUTION.iron },
     { do: 'Fold 2 in of the upper back over for the flap and press.', when: "flap == 'fold'", caution: CAUTION.iron },
     {

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { floorMarks } from './marks';
 import {
   CAUTION,
   closureOption,
@@ -72,6 +73,7 @@ export const floorCushion: CoverKind = {
     { name: 'hook-and-loop', qty: '1', when: TAPED, length: 'cutWidth - inch(4)', note: 'on the facings' },
   ],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: floorMarks,
   checks: [
     zipLong('(cutWidth - 2 * seam)', ZIPPED),
     {

@@ -1,4 +1,5 @@
 import type { CoverKind, PartMatch, PartPiece } from '../kind';
+import { stoolMarks } from './marks';
 import {
   CAUTION,
   cordNotion,
@@ -144,6 +145,7 @@ export const pillowTopStool: CoverKind = {
     { name: 'staples', qty: 'whole(2 * (length + width) / inch(1))', note: 'about one an inch round the frame' },
   ],
   centre: ['cutLength / 2', 'cutWidth / 2'],
+  marks: stoolMarks,
   checks: [
     {
       code: 'inset-range',
@@ -186,11 +188,13 @@ export const pillowTopStool: CoverKind = {
     },
     { do: 'Seam the two boxing lengths at the corners and sew them between top and bottom.', stitch: 'upholstery' },
     {
+      marks: ['mitre starts', 'skirt line'],
       do: 'Sew the skirt’s corners straight up to the frame’s height and mitre them above; join it to the underside {inset} from the edge.',
       stitch: 'upholstery',
       when: "corners == 'mitred'",
     },
     {
+      marks: ['skirt line'],
       do: 'Sew the skirt’s corners straight; join it to the underside {inset} from the edge.',
       stitch: 'upholstery',
       when: "corners == 'straight'",

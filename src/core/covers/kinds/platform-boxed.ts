@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { platformBoxedMarks, tuftCheck, tuftOptions } from './marks';
 import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
 
 /** Handbook kind I: a stapled platform cushion with sewn boxing. Common practice, no source. */
@@ -15,6 +16,7 @@ export const platformBoxed: CoverKind = {
   options: [
     seamOf('inch(1/4)', 'mm(6)'),
     { id: 'grip', label: 'Grip', type: 'length', default: 'inch(3)', hint: 'allowance, wrap and what the hand pulls' },
+    ...tuftOptions,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
@@ -55,7 +57,9 @@ export const platformBoxed: CoverKind = {
     { name: 'staples', qty: 'whole(2 * (length + width) / inch(1))', note: 'about one an inch round the edge' },
   ],
   centre: ['plateLength / 2', 'plateWidth / 2'],
+  marks: platformBoxedMarks,
   checks: [
+    tuftCheck('(plateLength - 2 * seam)', '(plateWidth - 2 * seam)'),
     {
       code: 'grip-short',
       field: 'grip',
@@ -68,6 +72,7 @@ export const platformBoxed: CoverKind = {
     cutStep,
     {
       do: 'Sew the boxing to the plate, then the corners; cloth pulls for tufts come from scraps.',
+      marks: ['tuft'],
       stitch: 'upholstery',
       caution: CAUTION.needle,
     },

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { platformNotchedMarks, tuftCheck, tuftOptions } from './marks';
 import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
 
 /** Handbook kind J: a stapled platform cushion from one plate with notched corners. Common practice, no source. */
@@ -24,6 +25,7 @@ export const platformNotched: CoverKind = {
       default: 'inch(1/2)',
       hint: 'how much smaller the span between the notches is',
     },
+    ...tuftOptions,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
@@ -81,7 +83,9 @@ export const platformNotched: CoverKind = {
     { name: 'staples', qty: 'whole(2 * (foamLength + foamWidth) / inch(1))', note: 'about one an inch round the edge' },
   ],
   centre: ['plateLength / 2', 'plateWidth / 2'],
+  marks: platformNotchedMarks,
   checks: [
+    tuftCheck('(plateLength - 2 * notchAcross)', '(plateWidth - 2 * notchAlong)'),
     {
       code: 'notch-none',
       field: 'wrap',
@@ -101,6 +105,7 @@ export const platformNotched: CoverKind = {
     cutStep,
     {
       do: 'Cut the corner notches out and sew only the four corner seams.',
+      marks: ['notch'],
       stitch: 'upholstery',
       caution: CAUTION.needle,
     },

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { sleeveMarks, strapPadMarks } from './marks';
 import { CAUTION, cutStep, padMeasures, seamOf, YES_NO } from './shared';
 
 /** Handbook kind O: a neoprene sleeve for a tablet or the like. Common practice, no source. */
@@ -58,6 +59,7 @@ export const deviceSleeve: CoverKind = {
     { name: 'cord loop', qty: '1', when: "button == 'yes'", length: 'inch(5)', note: 'caught in the back’s edge' },
     { name: 'button', qty: '1', when: "button == 'yes'", note: '5/8 in below the thumb notch' },
   ],
+  marks: sleeveMarks,
   checks: [
     {
       code: 'ease-range',
@@ -83,6 +85,7 @@ export const deviceSleeve: CoverKind = {
     { do: 'Cut the parts and the half-round thumb notch.', caution: CAUTION.cutter },
     {
       do: 'Stitch the contrast panels on; catch the cord loop in the back’s edge.',
+      marks: ['panel’s side', 'loop'],
       stitch: 'upholstery',
       when: "button == 'yes'",
       caution: CAUTION.small,
@@ -90,6 +93,7 @@ export const deviceSleeve: CoverKind = {
     { do: 'Stitch the contrast panels on.', stitch: 'upholstery', when: "button == 'no'" },
     {
       do: 'Sew sides and bottom; sew the button on below the notch.',
+      marks: ['button'],
       stitch: 'upholstery',
       when: "button == 'yes'",
       caution: CAUTION.small,
@@ -155,6 +159,7 @@ export const strapPad: CoverKind = {
       note: '16 to 18 cm on an 18 cm pad',
     },
   ],
+  marks: strapPadMarks,
   checks: [
     {
       code: 'snaps-even',
@@ -179,7 +184,7 @@ export const strapPad: CoverKind = {
       stitch: 'seam',
       caution: CAUTION.needle,
     },
-    { do: 'Set the snaps, an odd number.', when: "closure == 'snaps'", caution: CAUTION.small },
+    { do: 'Set the snaps, an odd number.', marks: ['snap'], when: "closure == 'snaps'", caution: CAUTION.small },
     { do: 'Sew the hook-and-loop on.', stitch: 'seam', when: "closure == 'tape'" },
     { do: 'Check: it closes flat.', caution: CAUTION.belt },
   ],

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { strappedMarks } from './marks';
 import { CAUTION, cutStep, seamOf } from './shared';
 
 /** Handbook kind H: a boxed chair pad closed with hook-and-loop, with straps. Common practice, no source. */
@@ -80,6 +81,7 @@ export const strappedPad: CoverKind = {
     { name: 'foam', qty: '1', note: '{width} x {depth} x {thickness}' },
   ],
   centre: ['cutWidth / 2', 'cutDepth / 2'],
+  marks: strappedMarks,
   checks: [
     {
       code: 'boxing-low',

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { wrapMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
 /** Handbook kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */
@@ -56,6 +57,7 @@ export const wrapCushion: CoverKind = {
   strips: [],
   notions: [],
   centre: ['cutWidth / 2', 'cutLength / 2'],
+  marks: wrapMarks,
   checks: [
     ...overlapChecks('overlap', 'ends'),
     {
@@ -68,9 +70,15 @@ export const wrapCushion: CoverKind = {
   ],
   steps: [
     cutStep,
-    { do: 'Hem both short ends: press the turns, then stitch along the fold.', stitch: 'seam', caution: CAUTION.iron },
     {
-      do: 'Fold the strip right sides together so that the ends overlap at the back and the outer flap reads upright.',
+      do: 'Hem both short ends: press the turns, then stitch along the fold.',
+      marks: ['upper hem line', 'lower hem line'],
+      stitch: 'seam',
+      caution: CAUTION.iron,
+    },
+    {
+      do: 'Fold the strip right sides together, {overlap} from the hemmed edge of the outer flap and {(cutLength - overlap - 2 * hem) / 2} further, so that the ends overlap at the back and the outer flap reads upright.',
+      marks: ['first fold', 'second fold'],
     },
     {
       do: 'Sew the two sides at the seam allowance; backstitch over the overlap.',

@@ -1,4 +1,5 @@
 import type { CoverKind } from '../kind';
+import { zipMarks } from './marks';
 import {
   CAUTION,
   closureOption,
@@ -91,6 +92,7 @@ export const zipCushion: CoverKind = {
     },
   ],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
+  marks: zipMarks,
   checks: [
     {
       code: 'zip-uncut',
@@ -133,7 +135,7 @@ export const zipCushion: CoverKind = {
   steps: [
     cutStep,
     ...edgesSteps,
-    { do: 'Mark the ends of the opening on the bottom seam.' },
+    { do: 'Mark the ends of the opening on the bottom seam.', marks: ['end of the opening'] },
     {
       do: 'Sew a facing to each side of the opening and hook-and-loop to the facings; sew the seam shut beyond the marks.',
       stitch: 'seam',

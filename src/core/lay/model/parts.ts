@@ -6,7 +6,7 @@ import {
   biasBlock,
   cutLengths,
   fewestCuts,
-  leastStraightCut,
+  leastUsefulCut,
   longestBias,
   longestCut,
   straightBlock,
@@ -139,7 +139,7 @@ function whyNot(want: StripWant, grain: LayStrip['grain'], stock: readonly Stock
 /** Even parts and full rows, from the fewest joins up; along the cloth also parts near the length the lay will have. */
 function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean): StripWay[] {
   const fewest = fewestCuts(want, most) ?? 1;
-  const limit = Math.max(fewest, Math.floor(want.length / leastStraightCut(want)));
+  const limit = Math.max(fewest, Math.floor(want.length / leastUsefulCut(want)));
   const counts = across
     ? [fewest, fewest + 1, fewest + 2, fewest * 2]
     : [1, 2, 3, 4, 6, 8, 12]

@@ -3,7 +3,7 @@ import type { Nm } from '../../length';
 import { without } from '../geometry/free-boxes';
 import type { StripSet } from '../model/parts';
 import type { Random } from '../search/random';
-import { biasBlock, biasFrom, leastCut, type StripBlock, type StripWant } from './strips';
+import { biasBlock, biasFrom, leastUsefulCut, type StripBlock, type StripWant } from './strips';
 
 /** A free rectangle on one of the lengths. */
 export interface Gap {
@@ -23,7 +23,8 @@ export interface GapCut {
 const NOISE = 0.5;
 
 /** The least side (nm) of a rectangle that a cut on the bias of any of these strips fits in. */
-export const leastGap = (wants: readonly StripWant[]): Nm => Math.floor(Math.min(...wants.map(leastCut)) / Math.SQRT2);
+export const leastGap = (wants: readonly StripWant[]): Nm =>
+  Math.floor(Math.min(...wants.map(leastUsefulCut)) / Math.SQRT2);
 
 /**
  * Cuts strips on the bias from `most` gaps at most, large ones sooner than small ones; and what is wanting then. Each block

@@ -29,10 +29,10 @@ export interface StripBlock {
 }
 
 /** No cut is worth a join that is shorter than twice what the join takes. */
-export const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
+const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
 
-/** The same for straight cuts, where one that is shorter than it is wide can always be done without. */
-export const leastStraightCut = (want: StripWant) => Math.max(leastCut(want), want.width);
+/** Nor is one cut that is shorter than it is wide: what is lacking by rounding alone is no strip to be joined on. */
+export const leastUsefulCut = (want: StripWant) => Math.max(leastCut(want), want.width);
 
 /** What n cuts lack of a strip by rounding alone (nm): no further cut is joined on for that. */
 const ROUNDING = 100;
@@ -46,7 +46,7 @@ export function cutLengths(want: StripWant, n: number, most: Nm, even: boolean):
   const total = want.length + (n - 1) * want.loss;
   if (n * most < total) return null;
   if (n === 1) return [Math.max(total, want.least)].filter((one) => one <= most);
-  const least = Math.max(want.least, Math.min(most, leastStraightCut(want)));
+  const least = Math.max(want.least, Math.min(most, leastUsefulCut(want)));
   if (least > most) return null;
   const rest = even ? Math.max(Math.ceil(total / n), least) : Math.max(total - (n - 1) * most, least);
   const full = even ? rest : Math.max(Math.ceil((total - rest) / (n - 1)), least);
@@ -110,7 +110,7 @@ export const longestBias = (width: Nm): Nm => Math.floor(width * ROOT2);
  * Source: handbook, "Welt and piping" (a block of width b and length l); the geometry is elementary.
  */
 export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, isLying = false): StripBlock | null {
-  const narrowest = Math.max(...wants.map((want) => Math.ceil(leastCut(want) / ROOT2)));
+  const narrowest = Math.max(...wants.map((want) => Math.ceil(leastUsefulCut(want) / ROOT2)));
   // A lying block holds a cut's slanted end beside its least length.
   const end = isLying ? Math.max(...wants.map(({ width }) => width * ROOT2)) : 0;
   if (narrowest + end > blockWidth) return null;
@@ -182,13 +182,13 @@ const overCorner = (outline: BlockCut['outline']) => outline.map(([x, y]): Point
 
 /** Cuts the wanted strips from a block of b by l, band after band from the lower right corner, into `cuts`; returns what has no room there. */
 function fillBias(b: Nm, l: Nm, wants: readonly StripWant[], gap: Nm, cuts: BlockCut[] | null): StripWant[] {
-  let offset = Math.ceil(leastCut(wants[0]!) / ROOT2) - b; // the band's lower edge is y = x + offset
+  let offset = Math.ceil(leastUsefulCut(wants[0]!) / ROOT2) - b; // the band's lower edge is y = x + offset
   let bandWidth = 0; // of the band in hand; 0 before the first
   let from = 0; // where the band is still free
   let to = 0;
   for (const [k, want] of wants.entries()) {
     const rise = want.width * ROOT2;
-    const least = leastCut(want);
+    const least = leastUsefulCut(want);
     // Each cut gives its length less a join's loss, but for one: n cuts have n - 1 joins.
     let missing = want.length - want.loss;
     for (let isFirst = true; isFirst || missing > ROUNDING;) {

@@ -4,7 +4,7 @@ import { Box, Button, Flex, Grid, Heading, NativeSelect, Progress, Stack, Text }
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState, useTransition } from 'react';
+import { Fragment, useEffect, useState, useTransition } from 'react';
 import type { BestSoFar } from '@/core/batch';
 import { printMoney } from '@/core/cost';
 import { NM } from '@/core/length';
@@ -16,6 +16,7 @@ import { toaster } from '@/ui/toaster';
 import { longLength, overBound, percent } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { markCut } from '@/features/cutting/actions';
+import { FindPiece } from '@/ui/find-piece';
 import { approveBatch, deleteBatch, makeLays, removeLine, stopLays, withdrawApproval } from '../actions';
 import type { ApprovalRow, BatchView, LaySummary } from '../queries';
 import { BatchStatus } from './batch-status';
@@ -146,6 +147,12 @@ export function BatchPage({ view, today }: { view: BatchView; today: string }) {
           </Grid>
         )}
         <Approvals approvals={view.approvals} />
+        {lays.length > 0 && (
+          <Flex justify="space-between" gap="4" align="flex-start" wrap="wrap">
+            <TakeCutList batchId={batch.id} />
+            <FindPiece />
+          </Flex>
+        )}
         <Heading as="h2" fontSize="xl" mt="2">
           What it cuts
         </Heading>
@@ -364,6 +371,25 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
         )}
       </Flex>
     </Box>
+  );
+}
+
+/** The cut list as files, and a label for each piece. */
+function TakeCutList({ batchId }: { batchId: number }) {
+  return (
+    <p className="small muted take-list">
+      Take the cut list along:{' '}
+      {['csv', 'xlsx', 'pdf'].map((as) => (
+        <Fragment key={as}>
+          <a href={`/api/batches/${batchId}/cut-list?as=${as}`} download className="entry">
+            {as.toUpperCase()}
+          </a>{' '}
+        </Fragment>
+      ))}
+      <Link href={`/batches/${batchId}/labels`} className="entry">
+        Labels for its pieces
+      </Link>
+    </p>
   );
 }
 

@@ -1,9 +1,9 @@
 'use client';
 
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import { kindBook, takeOff, type CoverKind } from '@/core/covers';
+import { kindBook, takeOff, type CoverKind, type CoverMark } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
-import { printNumber, STYLES } from '@/core/length';
+import { printLength, printNumber, STYLES, type Units } from '@/core/length';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
@@ -154,11 +154,45 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
           </Text>
         </Stack>
         <Stack gap="3" fontSize="sm">
+          <Marks marks={cover.value.marks} units={units} />
           <Steps list={list.value} />
           <Text fontWeight="700">Checked, on each cover</Text>
           <Inspections list={list.value} units={units} isPrint />
         </Stack>
       </Grid>
+    </Box>
+  );
+}
+
+/** What is marked on the pieces of each cover once they are cut, by its distances from the cut edges; steps speak of the numbers. */
+function Marks({ marks, units }: { marks: readonly CoverMark[]; units: Units }) {
+  if (marks.length === 0) return null;
+  const size = (length: number) => printLength(length, STYLES[units]);
+  return (
+    <Box>
+      <Text fontWeight="700">Marked on the wrong side, from the cut edges</Text>
+      <Box
+        as="table"
+        css={{ '& td': { padding: '1px 8px 1px 0', borderBottom: '1px solid #bbb', verticalAlign: 'top' } }}
+      >
+        <tbody>
+          {marks.map(({ n, piece, name, sort, across, along }) => (
+            <tr key={n}>
+              <td>
+                <b>{n}</b>
+              </td>
+              <td>{`${piece}: ${name}${sort === 'fold' ? ' (folded)' : ''}`}</td>
+              <td>
+                <Fractions>
+                  {[across !== null && `${size(across)} from the left`, along !== null && `${size(along)} from below`]
+                    .filter(Boolean)
+                    .join(', ')}
+                </Fractions>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
     </Box>
   );
 }

@@ -5,7 +5,7 @@ import { NM, type Nm } from '@/core/length';
 import { inverse } from '@/core/marker/faces';
 import { ClothPattern } from '@/ui/cloth-pattern';
 import type { ClothFace, Finished } from '../finished';
-import { insetRing } from '../scene-lay';
+import { insetRing } from '@/core/marker/inset-ring';
 import type { Point } from '@/core/lay';
 
 /** A face where it lies in the opened cover: its middle (mm), and a quarter turn for each 90 degrees to the left. */

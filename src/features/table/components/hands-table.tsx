@@ -46,6 +46,8 @@ export interface HandsTableProps {
   units: Units;
   orders: readonly { no: number; mark: number }[];
   litOrder: number | null;
+  /** The piece that somebody has come for. */
+  initialPick?: string | null;
   onPick: (key: string | null) => void;
   /** Told whether something is not saved yet. */
   onDirty: (isDirty: boolean) => void;
@@ -75,6 +77,7 @@ const LAYERS: { id: Exclude<keyof SceneShow, 'by'>; label: string }[] = [
   { id: 'pattern', label: 'Pattern' },
   { id: 'labels', label: 'Names' },
   { id: 'seams', label: 'Seam lines' },
+  { id: 'marks', label: 'Marks' },
   { id: 'grain', label: 'Which way up' },
   { id: 'overBound', label: 'Over the shortest' },
 ];
@@ -88,6 +91,7 @@ export default function HandsTable({
   units,
   orders,
   litOrder,
+  initialPick = null,
   onPick,
   onDirty,
 }: HandsTableProps) {
@@ -96,8 +100,8 @@ export default function HandsTable({
   const { marker, cloth, items: shelf, isOpen } = table;
   const [history, act] = useReducer(historyReducer, null, () => startOf(HandLay.locked(marker.job, marker.plan)));
   const { lay } = history.now;
-  const [picked, setPicked] = useState<string | null>(null);
-  const [show, setShow] = useState<SceneShow>({ by: 'order', pattern: true, labels: true, seams: false, grain: false, overBound: false }); // prettier-ignore
+  const [picked, setPicked] = useState<string | null>(initialPick);
+  const [show, setShow] = useState<SceneShow>({ by: 'order', pattern: true, labels: true, seams: false, marks: false, grain: false, overBound: false }); // prettier-ignore
   const [step, setStep] = useState(1);
   const [said, setSaid] = useState('');
   const [warning, setWarning] = useState('');

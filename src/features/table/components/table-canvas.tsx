@@ -259,5 +259,11 @@ function movedItem(item: SceneItem, lay: HandLay, spot: Spot): SceneItem {
   const { x, y } = lay.item(item.key)!;
   const [dx, dy] = [(spot.x - x) / NM.mm, (spot.y - y) / NM.mm];
   const shift = (ring: [number, number][]) => ring.map(([cx, cy]): [number, number] => [cx + dx, cy + dy]);
-  return { ...item, stock: spot.stock, ring: shift(item.ring), seam: item.seam && shift(item.seam) };
+  return {
+    ...item,
+    stock: spot.stock,
+    ring: shift(item.ring),
+    seam: item.seam && shift(item.seam),
+    marks: item.marks.map((mark) => ({ ...mark, points: shift(mark.points) })),
+  };
 }

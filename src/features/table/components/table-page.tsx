@@ -19,14 +19,17 @@ export function TablePage({
   text,
   batchName,
   others,
+  piece = null,
 }: {
   lay: LayView;
   /** What hands work with (`getTableText`). */
   text: string;
   batchName: string;
   others: { id: number; clothName: string }[];
+  /** The piece that somebody has come for. */
+  piece?: string | null;
 }) {
-  const [pickedKey, setPickedKey] = useState<string | null>(null);
+  const [pickedKey, setPickedKey] = useState<string | null>(piece);
   const [litOrder, setLitOrder] = useState<number | null>(null);
   const [isDirty, setIsDirty] = useState(false);
   const picked = itemsOf(lay).find(({ key }) => key === pickedKey) ?? null;
@@ -78,6 +81,7 @@ export function TablePage({
           units={lay.units}
           orders={lay.orders}
           litOrder={litOrder}
+          initialPick={piece}
           onPick={setPickedKey}
           onDirty={setIsDirty}
         />
@@ -100,6 +104,14 @@ export function TablePage({
 const FILES = [
   { what: 'job', label: 'Job file' },
   { what: 'plan', label: 'Plan file' },
+  { what: 'svg', label: 'SVG' },
+  { what: 'dxf', label: 'DXF' },
+  { what: 'pdf', label: 'PDF overview' },
+  { what: 'tiles', label: 'PDF, true size on A4' },
+  { what: 'tiles?paper=letter', label: 'on Letter' },
+  { what: 'plotter', label: 'PDF for a plotter' },
+  { what: 'csv', label: 'CSV' },
+  { what: 'xlsx', label: 'XLSX' },
 ] as const;
 
 function TakeAlong({ lay }: { lay: LayView }) {

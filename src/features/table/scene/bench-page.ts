@@ -44,7 +44,7 @@ async function measure(pieces: number): Promise<TableFigures> {
   const host = document.createElement('div');
   Object.assign(host.style, { width: '980px', height: '430px', position: 'relative' });
   document.body.replaceChildren(host);
-  const picture = new TableScene(host, { by: 'order', pattern: true, labels: true, seams: true, grain: true, overBound: true }); // prettier-ignore
+  const picture = new TableScene(host, { by: 'order', pattern: true, labels: true, seams: true, marks: true, grain: true, overBound: true }); // prettier-ignore
   const long = plan.value.used / NM.mm;
   const fit = Math.min((980 - PAD.left - PAD.right) / long, (430 - PAD.top - PAD.bottom) / (54 * 25.4));
   picture.setLay(scene);

@@ -58,6 +58,7 @@ export function drawItem(context: CanvasRenderingContext2D, item: SceneItem, px:
     context.stroke();
     context.setLineDash([]);
   }
+  if (show.marks) drawMarks(context, item, px, look);
   const box = boxOf(item.ring);
   if (held === 'stopped') drawCross(context, box, px);
   if (show.labels) {
@@ -172,6 +173,38 @@ function alongStrip(ring: SceneItem['ring']) {
     length,
     thick: Math.max(...across) - Math.min(...across),
   };
+}
+
+const CROSS_PX = 7;
+
+/** What is marked on a piece, each with its number: a cross, or a line. */
+function drawMarks(context: CanvasRenderingContext2D, { marks }: SceneItem, px: number, { font }: ItemLook) {
+  context.strokeStyle = '#1d5fb8';
+  context.fillStyle = '#1d5fb8';
+  context.lineWidth = 1.5 * px;
+  for (const { n, points } of marks) {
+    const [[x, y], end] = points as [[number, number], [number, number] | undefined];
+    context.beginPath();
+    if (end) {
+      context.setLineDash([7 * px, 3 * px, 2 * px, 3 * px]);
+      context.moveTo(y, x);
+      context.lineTo(end[1], end[0]);
+    } else {
+      context.moveTo(y - CROSS_PX * px, x);
+      context.lineTo(y + CROSS_PX * px, x);
+      context.moveTo(y, x - CROSS_PX * px);
+      context.lineTo(y, x + CROSS_PX * px);
+    }
+    context.stroke();
+    context.setLineDash([]);
+    const [ty, tx] = end ? [(y + end[1]) / 2, (x + end[0]) / 2] : [y, x];
+    context.save();
+    context.translate(ty, tx);
+    context.scale(px, px);
+    context.font = `700 11px ${font}`;
+    context.fillText(String(n), 4, -3);
+    context.restore();
+  }
 }
 
 /** Which way the piece points: the way its cover's length runs, which nap and motifs follow. */

@@ -10,6 +10,7 @@ export interface SceneShow {
   pattern: boolean;
   labels: boolean;
   seams: boolean;
+  marks: boolean;
   grain: boolean;
   overBound: boolean;
 }
@@ -35,6 +36,8 @@ export interface SceneItem {
   ring: [number, number][];
   /** Where it is sewn, where that is known. */
   seam: [number, number][] | null;
+  /** What is marked on it: points, and lines between two. */
+  marks: { n: number; points: [number, number][] }[];
   isStrip: boolean;
   turn: number;
   /** The order's number and sign, and what it is called by. */

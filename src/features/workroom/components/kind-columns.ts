@@ -1,6 +1,7 @@
 import {
   AXES,
   FEET,
+  MARK_SORTS,
   ROLES,
   STITCHES,
   TAPES,
@@ -10,6 +11,7 @@ import {
   type KindOption,
   type Measure,
   type Notion,
+  type PartMark,
   type PartPiece,
   type PartStrip,
   type Result_,
@@ -241,6 +243,23 @@ export const checkColumns: Column<Check>[] = [
   text('message', 'Says', '4 1 260px', { isWide: true }),
 ];
 
+export const markColumns: Column<PartMark>[] = [
+  text('name', 'Mark', '1 1 120px'),
+  text('piece', 'On the piece', '1 1 110px'),
+  {
+    id: 'sort',
+    label: 'It is a',
+    width: '1 1 90px',
+    choices: same(MARK_SORTS),
+    read: ({ sort }) => sort,
+    write: (row, sort) => ({ ...row, sort: sort as PartMark['sort'] }),
+  },
+  text('across', 'From the left', '2 1 140px', { isOptional: true, placeholder: 'the whole way' }),
+  text('along', 'From below', '2 1 140px', { isOptional: true, placeholder: 'the whole way' }),
+  text('count', 'How many (nth)', '1 1 90px', { isOptional: true, placeholder: '1' }),
+  when(),
+];
+
 export const stepColumns: Column<Step>[] = [
   text('do', 'Do', '4 1 260px', { isWide: true }),
   text('stitch', 'Stitch', '1 1 170px', {
@@ -252,5 +271,17 @@ export const stepColumns: Column<Step>[] = [
   }),
   text('foot', 'Foot', '1 1 120px', { isOptional: true, choices: [{ id: '', label: 'the usual' }, ...same(FEET)] }),
   text('caution', 'Caution', '3 1 200px', { isWide: true, isOptional: true }),
+  {
+    id: 'marks',
+    label: 'Marks it needs',
+    width: '2 1 140px',
+    placeholder: 'names, with commas',
+    read: ({ marks = [] }) => marks.join(', '),
+    write: ({ marks: _old, ...step }, value) => {
+      void _old;
+      const marks = value.split(',').map((one) => one.trimStart());
+      return value.trim() === '' ? step : { ...step, marks };
+    },
+  },
   when(),
 ];

@@ -16,6 +16,7 @@ import { send } from '@/features/commands/send';
 import { saveKind, withdrawKind } from '../actions';
 import {
   checkColumns,
+  markColumns,
   measureColumns,
   notionColumns,
   optionColumns,
@@ -301,6 +302,23 @@ export function KindEditor({ edited, initial, units }: Props) {
             })}
             addLabel="Add a check"
             onChange={(checks) => set({ checks })}
+            faults={lists.faults}
+          />
+          <RowsEditor
+            title="Marks"
+            about="What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers."
+            field="marks"
+            rows={kind.marks ?? []}
+            columns={markColumns}
+            make={() => ({
+              name: '',
+              piece: kind.pieces[0]?.name ?? '',
+              sort: 'point' as const,
+              across: '',
+              along: '',
+            })}
+            addLabel="Add a mark"
+            onChange={(marks) => set({ marks })}
             faults={lists.faults}
           />
           <RowsEditor

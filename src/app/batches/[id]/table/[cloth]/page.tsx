@@ -8,7 +8,14 @@ import { getLay, getTableText } from '@/features/table/queries';
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Table' };
 
-export default async function LayTablePage({ params }: { params: Promise<{ id: string; cloth: string }> }) {
+export default async function LayTablePage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id: string; cloth: string }>;
+  searchParams: Promise<{ piece?: string | string[] }>;
+}) {
+  const { piece } = await searchParams;
   const { id, cloth } = await params;
   const [lay, view, text] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id)), getTableText(readId(id), readId(cloth))]); // prettier-ignore
   if (!lay || !view || !text) notFound();
@@ -16,6 +23,7 @@ export default async function LayTablePage({ params }: { params: Promise<{ id: s
     <TablePage
       lay={lay}
       text={text}
+      piece={typeof piece === 'string' ? piece : null}
       batchName={view.batch.name}
       others={view.lays
         .filter((other) => other.id !== lay.id)

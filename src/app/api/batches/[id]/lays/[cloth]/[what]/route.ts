@@ -1,17 +1,20 @@
 import { readId } from '@/app/params';
-import { layDocument } from '@/features/table/queries';
+import { fileAnswer } from '@/features/lists/files';
+import { exportLay, isLayFormat } from '@/features/table/export-lay';
 
 export const dynamic = 'force-dynamic';
 
-/** The lay job or the lay plan of a lay as a file in its open format (docs/formats/lay-job.md). */
-export async function GET(_: Request, { params }: { params: Promise<{ id: string; cloth: string; what: string }> }) {
+const none = () => Response.json({ error: 'There is no such lay, or no such form of it.' }, { status: 404 });
+
+/** A lay as a file: `job` and `plan` in their open format, drawings, pages, tables. `?paper=letter` for pages of that size. */
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ id: string; cloth: string; what: string }> },
+) {
   const { id, cloth, what } = await params;
-  const found = what === 'job' || what === 'plan' ? await layDocument(readId(id), readId(cloth), what) : null;
-  if (!found) return Response.json({ error: 'There is no such lay.' }, { status: 404 });
-  return new Response(JSON.stringify(found.document, null, 1), {
-    headers: {
-      'content-type': 'application/json',
-      'content-disposition': `attachment; filename="lay-${readId(id)}-${readId(cloth)}-${what}.json"`,
-    },
-  });
+  if (!isLayFormat(what)) return none();
+  const paper = new URL(request.url).searchParams.get('paper') === 'letter' ? 'letter' : 'a4';
+  const file = await exportLay(readId(id), readId(cloth), what, paper);
+  if (!file) return none();
+  return 'message' in file ? Response.json({ error: file.message }, { status: 422 }) : fileAnswer(file);
 }

@@ -1,0 +1,22 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { readPieceCode } from '@/core/files/lay/piece-codes';
+import { FindPiece } from '@/ui/find-piece';
+import { findPiece } from '@/features/table/labels';
+import { PageHead } from '@/ui/page';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'A piece' };
+
+export default async function PiecePage({ params }: { params: Promise<{ code: string }> }) {
+  const text = decodeURIComponent((await params).code);
+  const code = readPieceCode(text);
+  const place = code && (await findPiece(code.layId, code.number));
+  if (place) redirect(place);
+  return (
+    <>
+      <PageHead title="Find a piece" />
+      <FindPiece initial={text.slice(0, 40)} isUnknown />
+    </>
+  );
+}

@@ -1,0 +1,158 @@
+'use client';
+
+import { Box, Flex, HStack, NativeSelect, QrCode, Text } from '@chakra-ui/react';
+import { useState, useSyncExternalStore } from 'react';
+import { TextField } from '@/ui/choice';
+import { Fractions } from '@/ui/fraction';
+import { OrderMark } from '@/ui/order-mark';
+import { PrintBar } from '@/ui/print-bar';
+import { counted } from '@/ui/words';
+import { LABEL_SIZES, readOwnSize, type LabelSize } from '../label-sizes';
+import type { PieceLabel } from '../labels';
+
+const never = () => () => undefined;
+const here = () => window.location.origin;
+const nowhere = () => '';
+
+/** A label for each piece of a batch, on sheets or a roll; its code opens the piece on its lay. */
+export function LabelsPage({ batch, labels }: { batch: { id: number; name: string }; labels: PieceLabel[] }) {
+  const origin = useSyncExternalStore(never, here, nowhere);
+  const [id, setId] = useState(LABEL_SIZES[0]!.id);
+  const [own, setOwn] = useState({ width: '80', height: '50' });
+  const read = readOwnSize(own.width, own.height);
+  const chosen = LABEL_SIZES.find((size) => size.id === id)!;
+  const size: LabelSize = id === 'own' && typeof read !== 'string' ? { ...chosen, ...read } : chosen;
+  const { page } = size;
+  const each = page ? page.columns * page.rows : 1;
+  const pages = Array.from({ length: Math.ceil(labels.length / each) }, (_, i) =>
+    labels.slice(i * each, (i + 1) * each),
+  );
+  const paper = page ?? size;
+  return (
+    <Box>
+      {/* The page of the printer is as large as the sheet or the label. */}
+      <style>{`@page { size: ${paper.width}mm ${paper.height}mm; margin: 0 } @media print { main { padding: 0 !important; max-width: none !important } }`}</style>
+      <PrintBar
+        back="Back to the batch"
+        backTo={`/batches/${batch.id}`}
+        print="Print the labels"
+        about={`${counted(labels.length, 'label')} for “${batch.name}”${page ? `, ${counted(pages.length, 'page')}` : ''}. Print at true size.`}
+      />
+      <HStack className="no-print" gap="4" mb="5" align="flex-start">
+        <NativeSelect.Root w="260px">
+          <NativeSelect.Field
+            aria-label="Size of the labels"
+            value={id}
+            onChange={(event) => setId(event.target.value)}
+          >
+            {LABEL_SIZES.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+        {id === 'own' && (
+          <>
+            <Box w="120px">
+              <TextField
+                label="Wide, mm"
+                isCount
+                value={own.width}
+                onChange={(width) => setOwn({ ...own, width })}
+                error={typeof read === 'string' ? read : undefined}
+              />
+            </Box>
+            <Box w="120px">
+              <TextField
+                label="High, mm"
+                isCount
+                value={own.height}
+                onChange={(height) => setOwn({ ...own, height })}
+              />
+            </Box>
+          </>
+        )}
+      </HStack>
+      <Flex direction="column" gap={{ base: '6', _print: '0' }}>
+        {pages.map((some, i) => (
+          <Box
+            key={i}
+            className="light"
+            bg="#fff"
+            color="#000"
+            w={`${paper.width}mm`}
+            h={`${paper.height}mm`}
+            maxW="none"
+            position="relative"
+            overflow="hidden"
+            borderWidth={{ base: '1px', _print: '0' }}
+            borderColor="#999"
+            css={{ breakAfter: 'page' }}
+          >
+            {some.map((label, k) => (
+              <Box
+                key={label.code}
+                position="absolute"
+                left={`${page ? page.left + (k % page.columns) * size.width : 0}mm`}
+                top={`${page ? page.top + Math.floor(k / page.columns) * size.height : 0}mm`}
+                w={`${size.width}mm`}
+                h={`${size.height}mm`}
+              >
+                <Label label={label} size={size} origin={origin} />
+              </Box>
+            ))}
+          </Box>
+        ))}
+      </Flex>
+    </Box>
+  );
+}
+
+function Label({ label, size, origin }: { label: PieceLabel; size: LabelSize; origin: string }) {
+  const code = Math.min(size.height - 6, size.width * 0.36);
+  // Words grow with the label.
+  const pt = Math.min(10, Math.max(6, size.height / 5));
+  return (
+    <Flex h="full" p="2.5mm" gap="2.5mm" overflow="hidden" data-label={label.code}>
+      <Box flex="none" w={`${code}mm`}>
+        {origin && (
+          <QrCode.Root value={`${origin}/piece/${label.code}`} size="full">
+            <QrCode.Frame fill="#000">
+              <QrCode.Pattern />
+            </QrCode.Frame>
+          </QrCode.Root>
+        )}
+      </Box>
+      <Box minW="0" lineHeight="1.15" fontSize={`${pt}pt`}>
+        <Flex align="center" gap="1.5mm" fontWeight="800" fontSize={`${pt * 1.5}pt`} lineHeight="1.1">
+          <OrderMark mark={label.mark} size={pt * 1.7} />
+          {label.orderNo}
+          <Text as="span" fontSize={`${pt}pt`} fontWeight="600">
+            {label.code}
+          </Text>
+        </Flex>
+        <Text fontWeight="700" fontSize={`${pt * 1.15}pt`}>
+          {label.piece}
+          {label.isMatched && ' ◇'}
+        </Text>
+        <Text fontWeight="700">
+          <Fractions>{label.size}</Fractions>
+        </Text>
+        <Text truncate>{label.cover}</Text>
+        <Text truncate>{`${label.cloth}; ${label.customer}`}</Text>
+        <Text
+          css={{
+            display: '-webkit-box',
+            WebkitLineClamp: Math.max(1, Math.floor((size.height - 26) / 5)),
+            WebkitBoxOrient: 'vertical',
+            overflow: 'hidden',
+          }}
+        >
+          {label.next}
+        </Text>
+      </Box>
+    </Flex>
+  );
+}

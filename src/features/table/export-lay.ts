@@ -1,0 +1,56 @@
+import 'server-only';
+import { and, eq } from 'drizzle-orm';
+import { layDxf } from '@/core/files/lay/lay-dxf';
+import { layRows } from '@/core/files/lay/lay-rows';
+import { laySheets } from '@/core/files/lay/lay-sheets';
+import { laySvg } from '@/core/files/lay/lay-svg';
+import { readMarker } from '@/core/marker';
+import { database, schema } from '@/db';
+import { toCloth, type ClothRow } from '@/db/rows';
+import { asFile, type TableFile } from '@/features/lists/files';
+import { MOST_PAGES, overviewPdf, plotterPdf, tilesPdf, type Paper } from './lay-pdf';
+
+/** The forms in which a lay can be taken along. */
+export const LAY_FORMATS = ['job', 'plan', 'svg', 'dxf', 'pdf', 'tiles', 'plotter', 'csv', 'xlsx'] as const;
+export type LayFormat = (typeof LAY_FORMATS)[number];
+export const isLayFormat = (what: string): what is LayFormat => (LAY_FORMATS as readonly string[]).includes(what);
+
+/** A lay as a file; null when there is no such lay, a sentence where it can't be had so. */
+export async function exportLay(
+  batchId: number,
+  clothId: number,
+  format: LayFormat,
+  paper: Paper,
+): Promise<TableFile | { message: string } | null> {
+  const { lays, batches } = schema;
+  const [found] = await database()
+    .select({ row: lays, batch: batches.name })
+    .from(lays)
+    .innerJoin(batches, eq(batches.id, lays.batchId))
+    .where(and(eq(lays.clothId, clothId), eq(lays.batchId, batchId)));
+  if (!found) return null;
+  const { row, batch } = found;
+  const name = `lay-${batchId}-${clothId}-${format}`;
+  if (format === 'job' || format === 'plan') return { bytes: JSON.stringify(row[format], null, 1), type: 'application/json', name: `${name}.json` }; // prettier-ignore
+  const cloth = row.cloth as ClothRow;
+  const marker = readMarker(row, toCloth(cloth));
+  if (!marker.ok) throw new Error(`Lay ${row.id} can't be read: ${marker.faults[0]!.message}`);
+  const title = { cloth: cloth.name, batch };
+  if (format === 'csv' || format === 'xlsx') return asFile(layRows(marker.value), cloth.name, format, name);
+  const sheets = laySheets(marker.value, row.units);
+  switch (format) {
+    case 'svg':
+      return { bytes: laySvg(sheets, `${cloth.name}, ${batch}`), type: 'image/svg+xml', name: `${name}.svg` };
+    case 'dxf':
+      return { bytes: layDxf(sheets), type: 'image/vnd.dxf', name: `${name}.dxf` };
+    case 'pdf':
+      return { bytes: await overviewPdf(sheets, title, paper), type: 'application/pdf', name: `${name}.pdf` };
+    case 'plotter':
+      return { bytes: await plotterPdf(sheets, title), type: 'application/pdf', name: `${name}.pdf` };
+    case 'tiles': {
+      const tiles = tilesPdf(sheets, title, paper);
+      if (!tiles) return { message: `At true size this lay takes more than ${MOST_PAGES} pages to glue; take the wide page for a plotter.` }; // prettier-ignore
+      return { bytes: await tiles, type: 'application/pdf', name: `${name}.pdf` };
+    }
+  }
+}

@@ -1,0 +1,82 @@
+import 'server-only';
+import { eq } from 'drizzle-orm';
+import { codedParts, pieceCode } from '@/core/files/lay/piece-codes';
+import { printNumber, STYLES } from '@/core/length';
+import { readMarker } from '@/core/marker';
+import { database, schema } from '@/db';
+import { toCloth, type ClothRow } from '@/db/rows';
+import { loadCutLists } from '@/work/load-cut-lists';
+
+/** What stands on the label of one piece. */
+export interface PieceLabel {
+  code: string;
+  orderNo: number;
+  mark: number;
+  customer: string;
+  cover: string;
+  piece: string;
+  size: string;
+  cloth: string;
+  isMatched: boolean;
+  /** The first thing that is done with the cover's pieces. */
+  next: string;
+}
+
+/** The labels of all pieces of a batch, order by order; null when it has no lays. */
+export async function getLabels(batchId: number): Promise<{ name: string; labels: PieceLabel[] } | null> {
+  const db = database();
+  const { batches, lays, orders, customers, orderLines } = schema;
+  const rows = await db.select({ lay: lays, batch: batches.name }).from(lays).innerJoin(batches, eq(batches.id, lays.batchId)).where(eq(lays.batchId, batchId)).orderBy(lays.id); // prettier-ignore
+  if (rows.length === 0) return null;
+  const { orders: lists, kinds } = await loadCutLists(db, eq(orderLines.batchId, batchId));
+  const people = await db
+    .selectDistinct({ no: orders.no, mark: orders.mark, customer: customers.name })
+    .from(orderLines)
+    .innerJoin(orders, eq(orders.id, orderLines.orderId))
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(eq(orderLines.batchId, batchId));
+  const labels = rows.flatMap(({ lay }) => {
+    const cloth = lay.cloth as ClothRow;
+    const read = readMarker(lay, toCloth(cloth));
+    if (!read.ok) throw new Error(`Lay ${lay.id} can't be read: ${read.faults[0]!.message}`);
+    const { job, parts } = read.value;
+    const size = (length: number) => printNumber(length, STYLES[lay.units]).text.replace('≈ ', '');
+    return codedParts(job).flatMap(({ id, copy, number }): PieceLabel[] => {
+      const part = parts.find((one) => one.id === id)!;
+      const order = lists.find(({ orderNo }) => orderNo === part.orderNo);
+      const line = order?.lines.find(({ line: own }) => own.id === part.line);
+      const of = people.find(({ no }) => String(no) === part.orderNo);
+      if (!order || !line || !of) return [];
+      const steps = order.cutList.steps.filter((step) => step.line === part.line);
+      return [
+        {
+          code: pieceCode(lay.id, number),
+          orderNo: of.no,
+          mark: of.mark,
+          customer: of.customer,
+          cover: kinds.find(line.kind, line.kindVersion)?.name ?? line.kind,
+          piece: `${part.name} ${copy}`,
+          size: `${size(part.size[0])} × ${size(part.size[1])} ${STYLES[lay.units].unit}`,
+          cloth: cloth.name,
+          isMatched: job.pieces.some((piece) => piece.id === id && piece.match !== null),
+          // The first steps cut and label the pieces.
+          next: (steps.find(({ do: what }) => !/\bcut\b|label/i.test(what)) ?? steps[0])?.do ?? '',
+        },
+      ];
+    });
+  });
+  labels.sort((a, b) => a.orderNo - b.orderNo || a.piece.localeCompare(b.piece, 'en', { numeric: true }));
+  return { name: rows[0]!.batch, labels };
+}
+
+/** Where a piece with that code lies: its table and its key there; null when there is none. */
+export async function findPiece(layId: number, number: number): Promise<string | null> {
+  const { lays } = schema;
+  const [lay] = await database().select().from(lays).where(eq(lays.id, layId));
+  if (!lay) return null;
+  const read = readMarker(lay, toCloth(lay.cloth as ClothRow));
+  const part = read.ok ? codedParts(read.value.job)[number - 1] : undefined;
+  if (!part) return null;
+  const key = part.isStrip ? `${part.id} ${part.copy} cut 1` : `${part.id} ${part.copy}`;
+  return `/batches/${lay.batchId}/table/${lay.clothId}?piece=${encodeURIComponent(key)}`;
+}

@@ -1,0 +1,39 @@
+'use client';
+
+import { Box, Button, HStack } from '@chakra-ui/react';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { pieceCode, readPieceCode } from '@/core/files/lay/piece-codes';
+import { TextField } from './choice';
+
+/** A field for a label's code: typed, or sent by a reader that types. */
+export function FindPiece({ initial = '', isUnknown = false }: { initial?: string; isUnknown?: boolean }) {
+  const router = useRouter();
+  const [text, setText] = useState(initial);
+  const [error, setError] = useState(isUnknown ? `There is no piece ${initial}.` : '');
+  const find = (event: React.FormEvent) => {
+    event.preventDefault();
+    const code = readPieceCode(text);
+    if (!code) return setError('A code is like P12-7; it stands on the label.');
+    router.push(`/piece/${pieceCode(code.layId, code.number)}`);
+  };
+  return (
+    <form onSubmit={find} noValidate>
+      <HStack align="flex-start" gap="3">
+        <Box w="220px">
+          <TextField
+            label="Code of a piece"
+            value={text}
+            onChange={setText}
+            placeholder="P12-7"
+            error={error || undefined}
+            hint="scan its label, or type it"
+          />
+        </Box>
+        <Button type="submit" variant="outline" mt="7">
+          Find it
+        </Button>
+      </HStack>
+    </form>
+  );
+}
