@@ -186,6 +186,38 @@ describe('a line', () => {
     await me.sees('41 1⁄2 + 2 × 3⁄8');
     expect(await me.page.$$eval('fieldset[aria-label^="Line"]', (all) => all.length)).toBe(4);
   });
+
+  test('a curved seat goes from a tape’s offsets, or from a drawing, to its piece; both are kept', async () => {
+    await me.go('/orders/new');
+    await me.type('Customer', 'Lock Four Rescue');
+    await me.choose('Kind of cover', 'Boxed chair pad with straps');
+    await me.choose('Face cloth', 'Bargeboard canvas');
+    await me.type('Thickness', '2');
+    await (await me.page.waitForSelector('::-p-text(Traced, instead of width and depth)'))!.click();
+    await (await me.page.waitForSelector('::-p-text(Offsets from a centre line)'))!.click();
+    const stations = [['0', '9', '9'], ['8', '10', '10'], ['16', '8', '8 1/2']]; // prettier-ignore
+    for (const [i, texts] of stations.entries())
+      for (const [k, column] of ['along the line', 'to the left', 'to the right'].entries())
+        await me.type(`Station ${i + 1}, ${column}`, texts[k]!);
+    await me.choose('Between stations', 'straight');
+    await me.sees('Across 20 in (50.8 cm)');
+    await me.sees('Along 16 in (40.64 cm)');
+    await me.press('Save order');
+    await me.sees('is saved.');
+    const outline = `SELECT outline->>'typed' AS typed FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`; // prettier-ignore
+    expect(await app.rows(outline)).toEqual([{ typed: 'offsets, straight\n0: 9, 9\n8: 10, 10\n16: 8, 8 1/2' }]);
+
+    const drawing = join(folder, 'seat.svg');
+    writeFileSync(drawing, '<svg width="900" height="600"><path d="M0 0h400v-300h-350z"/></svg>');
+    await (await me.page.waitForSelector('::-p-text(Corner by corner)'))!.click();
+    await me.give('A drawing of the form', drawing);
+    await me.sees('The drawing does not say its unit; choose what one unit of it is.');
+    await me.choose('One unit of it is', 'a millimetre');
+    await me.sees('Taken from seat.svg.');
+    await me.sees('Across 15 3/4 in (40 cm)');
+    await me.press('Save order');
+    await expect.poll(() => app.rows(outline), { timeout: 20_000 }).toEqual([{ typed: expect.stringContaining('15.748, ') }]); // prettier-ignore
+  });
 });
 
 describe('orders from a sheet', () => {

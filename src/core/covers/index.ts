@@ -3,5 +3,6 @@ export * from './kinds';
 export * from './cover';
 export { fitsOf, MOST_MEASURE } from './input-faults';
 export * from './take-off';
-export { offsetOutline, sliceOutline } from './outline';
+export { isSimple, offsetOutline, perimeterOf, sliceOutline } from './outline';
+export { outlineFromOffsets, type OffsetShape, type Station } from './offsets';
 export { checkKind, sampleOf } from './check-kind';

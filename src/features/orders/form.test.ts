@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { BUILT_IN, KINDS, kindById } from '@/core/covers';
 import { inches, millimetres } from '@/core/length';
 import { USUAL_RULES } from '@/features/workroom/form';
-import { emptyLine, readLineForm, readOutline, rolesOf, toFormField, type LineForm } from './form';
+import { emptyLine, readLineForm, rolesOf, toFormField, type LineForm } from './form';
 import { readImport, readOrderForm } from './rules';
 
 const envelope = kindById('envelope-cushion')!;
@@ -129,13 +129,6 @@ describe('a line as it is typed', () => {
     expect(faults).toEqual([]);
     expect(read.outline).toEqual([[0, 0], [inches(12.5), 0], [inches(12), inches(10)], [0, inches(10)]]); // prettier-ignore
     expect(told({ ...form, outline: '0, 0\nhere\n3, 3' })).toEqual(['outline: “here” is not a corner; write it like 12 1/2, 3.']); // prettier-ignore
-  });
-
-  test('an outline has three corners at least, each of two lengths', () => {
-    for (const text of ['', '0,0', '0,0;1,1'])
-      expect(readOutline(text, 'in')).toMatchObject({ ok: false, faults: [{ field: 'outline', message: 'An outline has 3 to 500 corners, one a line.' }] }); // prettier-ignore
-    expect(readOutline('0,0;1,1,1;2,2', 'in')).toMatchObject({ ok: false });
-    expect(readOutline(Array.from({ length: 501 }, (_, i) => `${i},${i}`).join('\n'), 'in')).toMatchObject({ ok: false }); // prettier-ignore
   });
 });
 

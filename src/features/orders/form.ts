@@ -9,8 +9,9 @@ import {
 } from '@/core/covers';
 import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
-import { ok, refuse, type Fault, type Result } from '@/core/result';
+import type { Fault } from '@/core/result';
 import { inOrderUnits, type WorkroomRules } from '@/features/workroom/form';
+import { mapOutline, readOutline } from './outline-text';
 
 /** One line as it is typed: lengths stay the texts that people wrote. */
 export interface LineForm {
@@ -25,7 +26,7 @@ export interface LineForm {
   /** Measures and length options by name; a hem is written turn by turn with a plus: `1/4 + 1/4`. */
   typed: Record<string, string>;
   choices: Record<string, string>;
-  /** The corners of a traced outline, `x, y` a line; empty without one. */
+  /** The corners or the offsets of a traced form, as `outline-text.ts` reads them; empty without one. */
   outline: string;
   /** Which side of a part lies along the bolt, and how a part wider than its cloth is cut, by the part's name. */
   directions: Record<string, Direction>;
@@ -114,19 +115,10 @@ export function emptyLine(kind: CoverKind, workroom?: WorkroomRules, units: Unit
 /** A line of an order that is measured in other units from now on: its lengths stay as long as they are. */
 export function inOtherUnits(line: LineForm, from: Units, to: Units): LineForm {
   if (from === to) return line;
-  const corner = (text: string) => text.split(',').map((part) => inOrderUnits(part.trim(), from, to)).join(', '); // prettier-ignore
   return {
     ...line,
     typed: Object.fromEntries(Object.entries(line.typed).map(([name, text]) => [name, inOrderUnits(text, from, to)])),
-    outline: line.outline
-      .split('\n')
-      .map((row) =>
-        row
-          .split(';')
-          .map((text) => (text.trim() ? corner(text) : text))
-          .join('; '),
-      ) // prettier-ignore
-      .join('\n'),
+    outline: mapOutline(line.outline, (text) => inOrderUnits(text, from, to)),
   };
 }
 
@@ -209,23 +201,6 @@ export function readLineForm(
     if (form.cloth[role]) line.cloth[role] = form.cloth[role];
   if (!line.cloth.face) faults.push({ code: 'cloth-missing', field: 'cloth.face', message: 'Choose the cloth.' });
   return { line, lengths, faults };
-}
-
-/** The corners of an outline as they were typed: one `x, y` a line (or between semicolons), from the form's lower left. */
-export function readOutline(text: string, units: Units): Result<[Nm, Nm][]> {
-  const lines = text.split(/[\n;]/).filter((line) => line.trim());
-  const corners: [Nm, Nm][] = [];
-  for (const line of lines) {
-    const parts = line.split(',');
-    const read = parts.map((part) => parseLength(part.trim(), units === 'in' ? 'in' : 'cm'));
-    const [x, y] = read;
-    if (parts.length !== 2 || !x?.ok || !y?.ok)
-      return refuse('outline', 'outline', `“${line.trim()}” is not a corner; write it like 12 1/2, 3.`);
-    corners.push([x.value, y.value]);
-  }
-  if (corners.length < 3 || corners.length > 500)
-    return refuse('outline', 'outline', 'An outline has 3 to 500 corners, one a line.');
-  return ok(corners);
 }
 
 function readQty(text: string, faults: Fault[]): number {

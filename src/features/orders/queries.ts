@@ -10,7 +10,8 @@ import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
 import type { ClothLook } from '@/ui/cloth-pattern';
-import { readOutline, type LineForm, type OrderForm } from './form';
+import type { LineForm, OrderForm } from './form';
+import { readOutline } from './outline-text';
 import { MOST_COUNTED, ORDER_STATUSES, type OrderSort, type OrderStatus } from './status';
 
 export interface OrderListRow {

@@ -1,11 +1,24 @@
 'use client';
 
-import { Box, Field, Grid, Text, Textarea } from '@chakra-ui/react';
-import type { Units } from '@/core/length';
+import { Box, Field, Flex, Grid, SegmentGroup, Stack, Text, Textarea } from '@chakra-ui/react';
+import { useState } from 'react';
+import { isSimple, perimeterOf } from '@/core/covers';
+import { printBoth, type Nm, type Units } from '@/core/length';
 import { Folded } from '@/ui/folded';
-import { readOutline, type Change, type LineForm } from '../form';
+import { Fractions } from '@/ui/fraction';
+import type { Change, LineForm } from '../form';
+import { offsetsIn, readOffsets, readOutline, writeOffsets } from '../outline-text';
+import { DrawingFile } from './drawing-file';
+import { OffsetTable } from './offset-table';
 
-/** The corners of a traced form in place of its width and depth, drawn as they are written. */
+const EMPTY_ROW = { at: '', left: '', right: '', isCorner: false };
+const NO_OFFSETS = writeOffsets({ isSmooth: true, rows: [{ ...EMPTY_ROW, at: '0' }, EMPTY_ROW, EMPTY_ROW] });
+const WAYS = [
+  { value: 'corners', label: 'Corner by corner' },
+  { value: 'offsets', label: 'Offsets from a centre line' },
+];
+
+/** A traced form in place of its width and depth: its corners, or a tape's offsets; drawn as they are written. */
 export function TracedOutline({
   line,
   units,
@@ -17,29 +30,96 @@ export function TracedOutline({
   error: string | undefined;
   change: Change;
 }) {
-  const read = line.outline.trim() ? readOutline(line.outline, units) : null;
+  const offsets = offsetsIn(line.outline);
+  // The way that is not shown keeps what was written in it.
+  const [aside, setAside] = useState({ corners: '', offsets: NO_OFFSETS });
+  const way = offsets ? 'offsets' : 'corners';
+  const set = (outline: string) => change(() => ({ outline }));
+  const turnTo = (next: string | null) => {
+    if (next === null || next === way) return;
+    setAside((was) => ({ ...was, [way]: line.outline }));
+    set(next === 'offsets' ? aside.offsets : aside.corners);
+  };
+
   return (
     <Folded title="Traced, instead of width and depth" isOpen={line.outline !== ''}>
-      <Grid templateColumns="1fr 160px" gap="4">
-        <Field.Root invalid={error !== undefined}>
-          <Field.Label fontWeight="600">Corners of the form</Field.Label>
-          <Textarea
-            value={line.outline}
-            rows={5}
-            placeholder={'0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15'}
-            onChange={(event) => change(() => ({ outline: event.target.value }))}
-          />
-          {error ? (
-            <Field.ErrorText>{error}</Field.ErrorText>
+      <Stack gap="3">
+        <SegmentGroup.Root
+          size="sm"
+          value={way}
+          onValueChange={({ value }) => turnTo(value)}
+          aria-label="How the form was taken"
+          alignSelf="flex-start"
+        >
+          <SegmentGroup.Indicator />
+          <SegmentGroup.Items items={WAYS} />
+        </SegmentGroup.Root>
+        <Grid templateColumns="minmax(0, 1fr) 190px" gap="4">
+          {offsets ? (
+            <OffsetTable offsets={offsets} units={units} error={error} onChange={(next) => set(writeOffsets(next))} />
           ) : (
-            <Field.HelperText>
-              One corner a line: across, then up, from the lower left of the tracing. The seam allowance goes round it.
-            </Field.HelperText>
+            <Box>
+              <Field.Root invalid={error !== undefined}>
+                <Field.Label fontWeight="600">Corners of the form</Field.Label>
+                <Textarea
+                  value={line.outline}
+                  rows={5}
+                  placeholder={'0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15'}
+                  onChange={(event) => set(event.target.value)}
+                />
+                {error ? (
+                  <Field.ErrorText>{error}</Field.ErrorText>
+                ) : (
+                  <Field.HelperText>
+                    One corner a line: across, then up, from the lower left of the tracing. The seam allowance goes
+                    round it.
+                  </Field.HelperText>
+                )}
+              </Field.Root>
+              <DrawingFile units={units} onCorners={set} />
+            </Box>
           )}
-        </Field.Root>
-        {read?.ok ? <Shape corners={read.value} /> : <Text color="fg.muted">It is drawn here.</Text>}
-      </Grid>
+          <Drawn text={line.outline} units={units} />
+        </Grid>
+      </Stack>
     </Folded>
+  );
+}
+
+/** The form as it is written, with what the tape should find on it. */
+function Drawn({ text, units }: { text: string; units: Units }) {
+  const offsets = offsetsIn(text);
+  const shape = offsets ? readOffsets(offsets, units) : null;
+  const read = text.trim() ? readOutline(text, units) : null;
+  if (!read?.ok) return <Text color="fg.muted">It is drawn here.</Text>;
+  const corners = read.value;
+  const size = (axis: 0 | 1) => Math.max(...corners.map((at) => at[axis])) - Math.min(...corners.map((at) => at[axis]));
+  const sizes: [string, Nm][] = [
+    ['Across', size(0)],
+    ['Along', size(1)],
+    ...(shape?.ok ? ([['Left edge', shape.value.left], ['Right edge', shape.value.right]] satisfies [string, Nm][]) : []),
+    ['All round', perimeterOf(corners)],
+  ]; // prettier-ignore
+  return (
+    <Stack gap="2">
+      <Shape corners={corners} />
+      {!isSimple(corners) && <Text color="fg.error">It crosses or touches itself.</Text>}
+      <Box as="dl" fontSize="sm">
+        {sizes.map(([name, length]) => (
+          <Flex key={name} justify="space-between" gap="2">
+            <Text as="dt" color="fg.muted">
+              {name}
+            </Text>
+            <Text as="dd" textAlign="right">
+              <Fractions>{printBoth(length, units)}</Fractions>
+            </Text>
+          </Flex>
+        ))}
+      </Box>
+      <Text fontSize="sm" color="fg.muted">
+        Check these with the tape before it is cut.
+      </Text>
+    </Stack>
   );
 }
 

@@ -9,7 +9,7 @@ import { markPath } from '@/ui/order-mark';
 import { PrintBar } from '@/ui/print-bar';
 import { longLength, percent } from '@/ui/words';
 import { itemsOf, type LayView, type LayViewItem } from '../lay-view';
-import { heightOf, LayPicture } from './lay-picture';
+import { heightOf, PrintedLay } from './printed-lay';
 
 const CAUTION =
   'Rotary cutter: close it when you put it down, fingers behind the ruler’s edge. Hot knife and adhesives: ventilate; natural fibres burn. Foam, filling and cover cloth fall under local fire-safety rules: follow your local code and qualified practice. Nothing on this sheet certifies compliance.';
@@ -98,7 +98,7 @@ function Sheet({
         aria-label={`Lay of ${lay.clothName}`}
         style={{ maxHeight: '120mm' }}
       >
-        <LayPicture lay={lay} pxPerMm={pxPerMm} gapMm={top + bottom} isPrint />
+        <PrintedLay lay={lay} pxPerMm={pxPerMm} gapMm={top + bottom} />
       </svg>
       <CutListTable lay={lay} />
       <Text fontSize="xs" mt="4" borderTopWidth="1px" borderColor="#000" pt="2">

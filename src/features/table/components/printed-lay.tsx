@@ -1,24 +1,14 @@
-'use client';
-
-import { memo, useMemo } from 'react';
 import { NM, printNumber, STYLES, type Units } from '@/core/length';
-import { ClothPattern } from '@/ui/cloth-pattern';
 import { withFraction } from '@/ui/fraction';
-import { markColour, markPath } from '@/ui/order-mark';
+import { markPath } from '@/ui/order-mark';
 import { lengthName, type LayView, type LayViewItem, type LayViewLength } from '../lay-view';
 
 interface Props {
   lay: LayView;
-  /** Pixels a millimetre: labels keep their size on the screen and hide where they have no room. */
+  /** Pixels a millimetre: labels keep their size on the paper and are left out where they have no room. */
   pxPerMm: number;
   /** Millimetres between one length of cloth and the next, where the tape and the words of the next stand. */
   gapMm: number;
-  /** Black and white for paper: no cloth, only outlines, signs and words. */
-  isPrint?: boolean;
-  chosen?: string | null;
-  /** The order whose pieces are lit. */
-  litOrder?: number | null;
-  onPick?: (item: LayViewItem | null) => void;
 }
 
 /** How much room all lengths take, one below the other, in millimetres. */
@@ -26,11 +16,11 @@ export const heightOf = ({ lengths }: Pick<LayView, 'lengths'>, gapMm: number): 
   lengths.reduce((sum, { widthMm }) => sum + widthMm, 0) + Math.max(0, lengths.length - 1) * gapMm;
 
 /**
- * The lay to scale, lying along the screen as it lies along the table: x on the screen is along the bolt from its
- * squared end, y is across the cloth; several lengths lie one below the other. User units are millimetres.
+ * The lay to scale for paper, in black and white, lying as it lies along the table: x is along the bolt from its squared
+ * end, y is across the cloth; several lengths lie one below the other. User units are millimetres.
  */
-export const LayPicture = memo(function LayPicture({ lay, gapMm, ...rest }: Props) {
-  const marks = useMemo(() => new Map(lay.orders.map(({ no, mark }) => [no, mark])), [lay]);
+export function PrintedLay({ lay, gapMm, pxPerMm }: Props) {
+  const marks = new Map(lay.orders.map(({ no, mark }) => [no, mark]));
   return (
     <g>
       {lay.lengths.map((length, i) => (
@@ -43,13 +33,13 @@ export const LayPicture = memo(function LayPicture({ lay, gapMm, ...rest }: Prop
             length={length}
             marks={marks}
             isNamed={lay.lengths.length > 1 || length.code !== 'roll'}
-            {...rest}
+            pxPerMm={pxPerMm}
           />
         </g>
       ))}
     </g>
   );
-});
+}
 
 function OneLength({
   lay,
@@ -57,22 +47,15 @@ function OneLength({
   marks,
   isNamed,
   pxPerMm,
-  isPrint = false,
-  chosen = null,
-  litOrder = null,
-  onPick,
 }: Omit<Props, 'gapMm'> & { length: LayViewLength; marks: ReadonlyMap<number, number>; isNamed: boolean }) {
   const used = length.usedNm / NM.mm;
   const bound = length.boundNm === null ? used : length.boundNm / NM.mm;
   const { widthMm: width, selvageMm, shownMm: shown, outline } = length;
   const px = 1 / pxPerMm; // millimetres in one pixel
-  const id = `lay-${lay.id}-${length.code.replace(/\W/g, '_')}${isPrint ? '-print' : ''}`;
-  const look = { ...lay.look, motif: length.motifMm.map((mm) => mm * NM.mm) as [number, number] };
-  const fill = isPrint ? '#fff' : `url(#${id}-cloth)`;
+  const id = `lay-${lay.id}-${length.code.replace(/\W/g, '_')}`;
   return (
     <g>
       <defs>
-        <ClothPattern id={`${id}-cloth`} look={look} lying />
         <pattern
           id={`${id}-selvage`}
           width={12 * px}
@@ -87,22 +70,19 @@ function OneLength({
       {outline ? (
         <polygon
           points={outline.map(([x, y]) => `${y},${x}`).join(' ')}
-          fill={fill}
+          fill="#fff"
           stroke="#14241f"
           strokeWidth={1.5 * px}
         />
       ) : (
-        <rect x={0} y={0} width={shown} height={width} fill={fill} stroke="#14241f" strokeWidth={1.5 * px} />
-      )}
-      {!isPrint && !outline && (
-        <rect x={used} y={0} width={Math.max(0, shown - used)} height={width} fill="#fff" opacity="0.45" />
+        <rect x={0} y={0} width={shown} height={width} fill="#fff" stroke="#14241f" strokeWidth={1.5 * px} />
       )}
       <rect x={0} y={0} width={shown} height={selvageMm[0]} fill={`url(#${id}-selvage)`} />
       <rect x={0} y={width - selvageMm[1]} width={shown} height={selvageMm[1]} fill={`url(#${id}-selvage)`} />
       {length.flaws
         .filter(([, y0]) => y0 < shown)
         .map(([x0, y0, x1, y1], i) => (
-          <g key={i} stroke="#992d20" strokeWidth={2 * px} fill={isPrint ? 'none' : '#f6d9d2'}>
+          <g key={i} stroke="#992d20" strokeWidth={2 * px} fill="none">
             <rect x={y0} y={x0} width={Math.min(y1, shown) - y0} height={x1 - x0}>
               <title>flaw</title>
             </rect>
@@ -110,17 +90,7 @@ function OneLength({
           </g>
         ))}
       {length.items.map((item) => (
-        <Item
-          key={item.key}
-          item={item}
-          mark={marks.get(item.orderNo) ?? 0}
-          px={px}
-          units={lay.units}
-          isPrint={isPrint}
-          isChosen={chosen === item.key}
-          isDim={litOrder !== null && litOrder !== item.orderNo}
-          onPick={onPick}
-        />
+        <Item key={item.key} item={item} mark={marks.get(item.orderNo) ?? 0} px={px} units={lay.units} />
       ))}
       <CrossLine
         x={used}
@@ -146,54 +116,29 @@ interface ItemProps {
   mark: number;
   px: number;
   units: Units;
-  isPrint: boolean;
-  isChosen: boolean;
-  isDim: boolean;
-  onPick?: ((item: LayViewItem | null) => void) | undefined;
 }
 
 const NAME_PX = 13;
 
-const Item = memo(function Item({ item, mark, px, units, isPrint, isChosen, isDim, onPick }: ItemProps) {
+function Item({ item, mark, px, units }: ItemProps) {
   // Screen x is along (y of the lay), screen y is across (x of the lay).
   const points = item.ring.map(([x, y]) => `${y},${x}`).join(' ');
   const xs = item.ring.map(([, y]) => y);
   const ys = item.ring.map(([x]) => x);
   const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const [wide, high] = [(right - left) / px, (bottom - top) / px];
-  const colour = isPrint ? '#000' : markColour(mark);
   const size = `${text(item.sizeNm[0], units)} × ${text(item.sizeNm[1], units)}`;
-  // As it reads on the piece, where it has room for all.
-  const label = `${item.orderNo} ${item.name} ${size}`;
   return (
-    <g
-      role={onPick ? 'button' : undefined}
-      tabIndex={onPick ? 0 : undefined}
-      aria-label={onPick && label}
-      data-piece={item.key}
-      opacity={isDim ? 0.35 : 1}
-      style={{ cursor: onPick ? 'pointer' : undefined, outline: 'none' }}
-      onMouseEnter={onPick && (() => onPick(item))}
-      onFocus={onPick && (() => onPick(item))}
-      onClick={onPick && (() => onPick(item))}
-    >
-      <polygon
-        points={points}
-        fill="#fff"
-        fillOpacity={isPrint ? 1 : isChosen ? 0.95 : 0.72}
-        stroke={colour}
-        strokeWidth={(isChosen ? 5 : 2) * px}
-        strokeLinejoin="round"
-      />
-      {!isPrint && <polygon points={points} fill={colour} fillOpacity={isChosen ? 0.3 : 0.14} pointerEvents="none" />}
+    <g>
+      <polygon points={points} fill="#fff" stroke="#000" strokeWidth={2 * px} strokeLinejoin="round" />
       {item.isStrip ? (
-        <StripLabel {...{ item, px, colour, mark }} />
+        <StripLabel {...{ item, px, mark }} />
       ) : (
-        <PieceLabel {...{ left, top, wide, high, px, colour, mark, size }} no={item.orderNo} name={item.name} />
+        <PieceLabel {...{ left, top, wide, high, px, mark, size }} no={item.orderNo} name={item.name} />
       )}
     </g>
   );
-});
+}
 
 function PieceLabel({
   left,
@@ -201,7 +146,6 @@ function PieceLabel({
   wide,
   high,
   px,
-  colour,
   mark,
   size,
   no,
@@ -212,7 +156,6 @@ function PieceLabel({
   wide: number;
   high: number;
   px: number;
-  colour: string;
   mark: number;
   size: string;
   no: number;
@@ -226,8 +169,8 @@ function PieceLabel({
   const sign = Math.min(16, high - 4, wide - 4);
   if (sign < 6) return null;
   return (
-    <g transform={`translate(${left + 6 * px} ${top + 5 * px}) scale(${px})`} pointerEvents="none">
-      <path d={markPath(mark)} transform={`scale(${sign / 20})`} fill={colour} fillRule="evenodd" />
+    <g transform={`translate(${left + 6 * px} ${top + 5 * px}) scale(${px})`}>
+      <path d={markPath(mark)} transform={`scale(${sign / 20})`} fill="#000" fillRule="evenodd" />
       {(oneLine ? [oneLine] : lines).map((line, i) => (
         <text
           key={i}
@@ -245,7 +188,7 @@ function PieceLabel({
 }
 
 /** A strip says whose and what it is along its long edge, in its middle, as much of it as the strip has room for. */
-function StripLabel({ item, px, colour, mark }: { item: LayViewItem; px: number; colour: string; mark: number }) {
+function StripLabel({ item, px, mark }: { item: LayViewItem; px: number; mark: number }) {
   const { middle, angle, length, thick } = alongStrip(item.ring);
   const size = Math.min(NAME_PX, thick / px - 3);
   if (size < 9) return null;
@@ -258,11 +201,11 @@ function StripLabel({ item, px, colour, mark }: { item: LayViewItem; px: number;
   if (words === undefined) return null;
   const half = (sign + words.length * size * WIDEST_LETTER) / 2;
   return (
-    <g transform={`translate(${middle[0]} ${middle[1]}) rotate(${angle}) scale(${px})`} pointerEvents="none">
+    <g transform={`translate(${middle[0]} ${middle[1]}) rotate(${angle}) scale(${px})`}>
       <path
         d={markPath(mark)}
         transform={`translate(${-half} ${-size / 2}) scale(${size / 20})`}
-        fill={colour}
+        fill="#000"
         fillRule="evenodd"
       />
       <text x={-half + sign} y={size * 0.36} fontSize={size} fontWeight={700} fill="#14241f">

@@ -1,0 +1,128 @@
+import { DxfWriter, point3d, Units } from '@tarikjabiri/dxf';
+import { describe, expect, test } from 'vitest';
+import { inches, NM } from '../../length';
+import { readDrawing } from '.';
+
+const shape = (text: string, unit: 'mm' | 'cm' | 'in' | null = null) => {
+  const read = readDrawing(text, unit);
+  if (!read.ok) throw new Error(read.faults[0]!.message);
+  return read.value;
+};
+const told = (text: string, unit: 'mm' | 'cm' | 'in' | null = null) => {
+  const read = readDrawing(text, unit);
+  return read.ok ? 'read' : read.faults[0]!.message;
+};
+const inMm = (ring: [number, number][]) => ring.map(([x, y]) => [x / NM.mm, y / NM.mm]);
+const areaOf = (ring: [number, number][]) =>
+  ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - y * ring[(i + 1) % ring.length]![0], 0) / 2 / NM.mm ** 2; // prettier-ignore
+const boxOf = (ring: [number, number][]) => [0, 1].map((axis) => Math.max(...ring.map((at) => at[axis]!)) / NM.mm);
+const svg = (body: string, head = 'width="400mm" height="300mm" viewBox="0 0 400 300"') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`;
+const dxf = (draw: (file: DxfWriter) => void, units: Units = Units.Millimeters) => {
+  const file = new DxfWriter();
+  file.setUnits(units);
+  draw(file);
+  return file.stringify();
+};
+
+describe('an outline from SVG', () => {
+  test('a polygon in mm, upright', () => {
+    const { ring, others } = shape(svg('<polygon points="10,20 110,20 110,70 10,90"/><rect width="5" height="5"/>'));
+    expect(others).toBe(1);
+    // The page’s y runs down: the left side, 70 long, is the longer one.
+    expect(inMm(ring)).toEqual(expect.arrayContaining([[0, 0], [0, 70], [100, 70], [100, 20]])); // prettier-ignore
+    expect(ring).toHaveLength(4);
+    expect(areaOf(ring)).toBeCloseTo((70 + 50) * 50, 6);
+  });
+
+  test('widths in inches with a viewBox in other numbers, and transforms from the inside out', () => {
+    const body = '<g transform="translate(50 7)"><g transform="scale(2)"><path d="M0 0h10v5h-10z"/></g></g>';
+    expect(boxOf(shape(svg(body, 'width="10in" height="10in" viewBox="0 0 100 100"')).ring)).toEqual([50.8, 25.4]);
+    expect(told(svg(body, 'width="100" height="100"'))).toBe('The drawing does not say its unit; choose what one unit of it is.'); // prettier-ignore
+    expect(boxOf(shape(svg(body, 'width="100" height="100"'), 'cm').ring)).toEqual([200, 100]);
+  });
+
+  test('circles, rounded corners and curves come out at their areas', () => {
+    const disc = shape(svg('<circle cx="100" cy="100" r="90"/>')).ring;
+    expect(areaOf(disc) / (Math.PI * 90 ** 2)).toBeCloseTo(1, 2);
+    expect(boxOf(disc)[0]).toBeCloseTo(180, 0);
+    const rounded = shape(svg('<rect width="200" height="100" rx="20"/>')).ring;
+    expect(areaOf(rounded) / (200 * 100 - (4 - Math.PI) * 20 ** 2)).toBeCloseTo(1, 2);
+    // A parabola’s segment is two thirds of its box (Archimedes): a quadratic curve over 200, 100 high.
+    const parabola = shape(svg('<path d="M0 100Q100 -100 200 100z"/>')).ring;
+    expect(areaOf(parabola) / ((2 / 3) * 200 * 100)).toBeCloseTo(1, 2);
+  });
+
+  test('what is only defined is not the outline', () => {
+    expect(boxOf(shape(svg('<defs><rect width="390" height="290"/></defs><rect width="40" height="30"/>')).ring)).toEqual([40, 30]); // prettier-ignore
+  });
+});
+
+describe('an outline from DXF', () => {
+  test('a polyline with a bulge: a half disc', () => {
+    const text = dxf((file) =>
+      file.addLWPolyline([{ point: point3d(0, 0), bulge: 1 }, { point: point3d(300, 0) }], { flags: 1 }),
+    );
+    const { ring } = shape(text);
+    expect(boxOf(ring)[0]).toBeCloseTo(300, 3);
+    expect(boxOf(ring)[1]).toBeCloseTo(150, 0);
+    expect(areaOf(ring) / ((Math.PI * 150 ** 2) / 2)).toBeCloseTo(1, 2);
+  });
+
+  test('lines and an arc in any order are joined, in inches', () => {
+    const text = dxf((file) => {
+      file.addLine(point3d(0, 0), point3d(20, 0));
+      file.addLine(point3d(0, 15), point3d(0, 0));
+      file.addArc(point3d(10, 15), 10, 0, 180);
+      file.addLine(point3d(20, 15), point3d(20, 0));
+    }, Units.Inches);
+    const { ring } = shape(text);
+    expect(boxOf(ring)[0]).toBeCloseTo(inches(20) / NM.mm, 3);
+    expect(boxOf(ring)[1]).toBeCloseTo(inches(25) / NM.mm, 0);
+    expect(areaOf(ring) / ((20 * 15 + Math.PI * 50) * 25.4 ** 2)).toBeCloseTo(1, 2);
+  });
+
+  test('circles and ellipses', () => {
+    expect(areaOf(shape(dxf((file) => file.addCircle(point3d(5, 5), 200))).ring) / (Math.PI * 200 ** 2)).toBeCloseTo(1, 2); // prettier-ignore
+    const oval = shape(dxf((file) => file.addEllipse(point3d(0, 0), point3d(0, 200), 0.5, 0, 2 * Math.PI))).ring;
+    expect(boxOf(oval)[0]).toBeCloseTo(200, 0);
+    expect(boxOf(oval)[1]).toBeCloseTo(400, 0);
+    expect(areaOf(oval) / (Math.PI * 200 * 100)).toBeCloseTo(1, 2);
+  });
+
+  test('a unit is asked where the file has none', () => {
+    const text = dxf((file) => file.addCircle(point3d(0, 0), 10), Units.Unitless);
+    expect(told(text)).toMatch(/does not say its unit/);
+    expect(boxOf(shape(text, 'in').ring)[0]).toBeCloseTo(508, 0);
+  });
+});
+
+describe('what can’t be an outline', () => {
+  test('is told at its place', () => {
+    expect(told(svg('<path d="M10 -20h100v-50"/>'))).toBe('The outline is open: it begins at 10.0, 20.0 mm and ends at 110.0, 70.0 mm.'); // prettier-ignore
+    expect(told(svg('<path d="M0 0L100 -100L100 0L0 -100z"/>'))).toBe('The outline crosses or touches itself near 50.0, 50.0 mm.'); // prettier-ignore
+    expect(told(svg('<text>none</text>'))).toBe('The drawing holds no line.');
+    expect(told('hello')).toMatch(/not a DXF file/);
+    expect(told('<svg><path')).toMatch(/not an SVG file/);
+    expect(told(svg('<rect width="90000" height="9"/>'))).toBe('The outline is 90 m long: is the unit right?');
+  });
+
+  test('hostile files are refused in under a second', () => {
+    const bomb = `<!DOCTYPE svg [${Array.from({ length: 9 }, (_, i) => `<!ENTITY a${i + 1} "${`&a${i};`.repeat(10)}">`).join('')}]>${svg('<text>&a9;</text>')}`; // prettier-ignore
+    const hostile = [
+      bomb,
+      'x'.repeat(2_000_001),
+      svg(`<path d="M0 0${'l1 1 0 1'.repeat(200_000)}z"/>`),
+      svg('<g>'.repeat(50_000) + '</g>'.repeat(50_000)),
+      svg('<script>alert(1)</script>'),
+      svg('<path d="M0 0L1e308 1e308L-1e308 9z"/>'),
+      `0\nSECTION\n2\nENTITIES\n${'0\nLINE\n10\n0\n20\n0\n11\n1\n21\n1\n'.repeat(60_000)}0\nENDSEC\n0\nEOF\n`,
+      '0\nSECTION\n2\nENTITIES\n0\nLWPOLYLINE\n90\n2000000000\n70\n1\n',
+    ];
+    for (const text of hostile) {
+      const start = performance.now();
+      expect(told(text, 'mm')).not.toBe('read');
+      expect(performance.now() - start).toBeLessThan(1_000);
+    }
+  });
+});

@@ -1,0 +1,81 @@
+'use client';
+
+import { Box, Button, Flex, Text } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
+import { NM, type Units } from '@/core/length';
+import { Choice } from '@/ui/choice';
+
+const UNITS = [
+  { id: '', label: 'Choose' },
+  { id: 'mm', label: 'a millimetre' },
+  { id: 'cm', label: 'a centimetre' },
+  { id: 'in', label: 'an inch' },
+];
+const MOST_BYTES = 2_000_000;
+
+/** A drawing whose largest closed line becomes the corners of a form. What it can't use it says in one sentence. */
+export function DrawingFile({ units, onCorners }: { units: Units; onCorners: (corners: string) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [file, setFile] = useState<{ name: string; text: string; isUnitAsked: boolean } | null>(null);
+  const [told, setTold] = useState<{ message: string; isFault: boolean } | null>(null);
+
+  const read = async (name: string, text: string, unit: string) => {
+    // The readers are fetched when somebody has a drawing.
+    const { readDrawing } = await import('@/core/files/shape');
+    const shape = readDrawing(text, unit === '' ? null : (unit as 'mm' | 'cm' | 'in'));
+    if (!shape.ok) {
+      const { code, message } = shape.faults[0]!;
+      setFile({ name, text, isUnitAsked: code === 'unit-missing' || unit !== '' });
+      setTold({ message: `${name}: ${message}`, isFault: code !== 'unit-missing' });
+      return;
+    }
+    const { ring, others } = shape.value;
+    const digits = (nm: number) => String(Number((units === 'in' ? nm / NM.in : nm / NM.cm).toFixed(4)));
+    onCorners(ring.map(([x, y]) => `${digits(x)}, ${digits(y)}`).join('\n'));
+    setFile(null);
+    setTold({
+      message: `Taken from ${name}${others > 0 ? `: the largest of its ${others + 1} closed lines` : ''}. Curves are within half a millimetre.`,
+      isFault: false,
+    });
+  };
+  const take = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    if (chosen.size > MOST_BYTES)
+      setTold({ message: `${chosen.name} has more than 2 MB; save only the outline.`, isFault: true });
+    else await read(chosen.name, await chosen.text(), '');
+  };
+
+  return (
+    <Box mt="3">
+      <Flex gap="3" align="flex-end" wrap="wrap">
+        <Button size="sm" variant="outline" onClick={() => input.current?.click()}>
+          From a drawing (DXF, SVG)
+        </Button>
+        {file?.isUnitAsked && (
+          <Box w="180px">
+            <Choice
+              label="One unit of it is"
+              value=""
+              choices={UNITS}
+              onChange={(unit) => void read(file.name, file.text, unit)}
+            />
+          </Box>
+        )}
+      </Flex>
+      <Text mt="1" fontSize="sm" aria-live="polite" color={told?.isFault ? 'fg.error' : 'fg.muted'}>
+        {told?.message}
+      </Text>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        aria-label="A drawing of the form"
+        accept=".dxf,.svg,image/svg+xml"
+        onChange={(event) => {
+          void take(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+    </Box>
+  );
+}
