@@ -68,7 +68,7 @@ describe('all that waits in the demo', () => {
     await until('the new lay', async () => (await rows(`SELECT 1 FROM batches WHERE id = ${id} AND status = 'laid' AND (SELECT count(*) FROM lay_runs r WHERE r.batch_id = batches.id) > 1`)).length > 0, 60); // prettier-ignore
     await me.go(`/batches/${id}/table/${clothId}`);
     expect(await me.page.title()).toBe(title);
-    await me.sees('cut here');
+    await me.sees('Cannot be under');
   });
 });
 

@@ -27,6 +27,9 @@ describe('offsets', () => {
     expect(writeOffsets(offsets)).toBe(written);
     expect(offsetsIn('0, 0\n3, 0\n3, 3')).toBeNull();
     expect(offsetsIn('Offsets, straight; 0: 1, 1; 9: 1, 1')).toMatchObject({ isSmooth: false, rows: [{}, {}] });
+    // While “8 1/2” is typed, its space is kept.
+    const typing = { isSmooth: true, rows: [{ at: '0', left: '8 ', right: '9 ', isCorner: true }] };
+    expect(offsetsIn(writeOffsets(typing))).toEqual(typing);
   });
 
   test('make the outline of the order', () => {

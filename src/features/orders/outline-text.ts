@@ -22,39 +22,39 @@ export interface Offsets {
 const TITLE = /^offsets,\s*(smooth|straight)$/i;
 const rowsIn = (text: string) => text.split(/[\n;]/).map((row) => row.trim()).filter(Boolean); // prettier-ignore
 
-/** The offsets that a text holds, or null when it holds corners or nothing. */
+/** The offsets that a text holds, spaces as they are typed, or null when it holds corners or nothing. */
 export function offsetsIn(text: string): Offsets | null {
-  const [title = '', ...rows] = rowsIn(text);
-  const found = TITLE.exec(title);
+  const [title = '', ...rows] = text.split(/[\n;]/).filter((row) => row.trim());
+  const found = TITLE.exec(title.trim());
   if (!found) return null;
   return {
     isSmooth: found[1]!.toLowerCase() === 'smooth',
     rows: rows.map((row) => {
-      const [at = '', rest = ''] = splitOnce(row, ':');
-      const isCorner = /\bcorner$/i.test(rest);
-      const [left = '', right = ''] = splitOnce(rest.replace(/\s*\bcorner$/i, ''), ',');
+      const [at, rest] = splitOnce(row, ':');
+      const isCorner = / corner\s*$/i.test(rest);
+      const [left, right] = splitOnce(rest.replace(/ corner\s*$/i, ''), ',');
       return { at, left, right, isCorner };
     }),
   };
 }
 
-const splitOnce = (text: string, mark: string) => {
+const splitOnce = (text: string, mark: string): [string, string] => {
   const at = text.indexOf(mark);
-  return at < 0 ? [text.trim(), ''] : [text.slice(0, at).trim(), text.slice(at + 1).trim()];
+  return at < 0 ? [text, ''] : [text.slice(0, at), text.slice(at + 1).replace(/^ /, '')];
 };
 
 /** Offsets as the text that is kept with the order. */
 export const writeOffsets = ({ isSmooth, rows }: Offsets): string =>
   [
     `offsets, ${isSmooth ? 'smooth' : 'straight'}`,
-    ...rows.map(({ at, left, right, isCorner }) => `${at.trim()}: ${left.trim()}, ${right.trim()}${isCorner ? ' corner' : ''}`),
+    ...rows.map(({ at, left, right, isCorner }) => `${at}: ${left}, ${right}${isCorner ? ' corner' : ''}`),
   ].join('\n'); // prettier-ignore
 
 /** The form that offsets make, and the lengths of its edges. A row that is not written yet is told by its number. */
 export function readOffsets({ isSmooth, rows }: Offsets, units: Units): Result<OffsetShape> {
   const stations = [];
   for (const [i, row] of rows.entries()) {
-    const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text, units === 'in' ? 'in' : 'cm')); // prettier-ignore
+    const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text.trim(), units === 'in' ? 'in' : 'cm')); // prettier-ignore
     if (!at!.ok || !left!.ok || !right!.ok)
       return refuse('outline', 'outline', `Station ${i + 1} needs three lengths: its place along the centre line, and the distances to the left and to the right edge.`); // prettier-ignore
     stations.push({ at: at!.value, left: left!.value, right: right!.value, isCorner: row.isCorner });
