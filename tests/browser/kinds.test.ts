@@ -200,8 +200,8 @@ describe('a line', () => {
       for (const [k, column] of ['along the line', 'to the left', 'to the right'].entries())
         await me.type(`Station ${i + 1}, ${column}`, texts[k]!);
     await me.choose('Between stations', 'straight');
-    await me.sees('Across 20 in (50.8 cm)');
-    await me.sees('Along 16 in (40.64 cm)');
+    await me.sees('Across 20 in');
+    await me.sees('Along 16 in');
     await me.press('Save order');
     await me.sees('is saved.');
     const outline = `SELECT outline->>'typed' AS typed FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`; // prettier-ignore
@@ -209,12 +209,15 @@ describe('a line', () => {
 
     const drawing = join(folder, 'seat.svg');
     writeFileSync(drawing, '<svg width="900" height="600"><path d="M0 0h400v-300h-350z"/></svg>');
+    const [{ id }] = (await app.rows<{ id: number }>(`SELECT order_id AS id FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`)) as [{ id: number }]; // prettier-ignore
+    await me.go(`/orders/${id}`);
+    await me.sees('Right edge ≈ 16 3⁄16 in');
     await (await me.page.waitForSelector('::-p-text(Corner by corner)'))!.click();
     await me.give('A drawing of the form', drawing);
     await me.sees('The drawing does not say its unit; choose what one unit of it is.');
     await me.choose('One unit of it is', 'a millimetre');
     await me.sees('Taken from seat.svg.');
-    await me.sees('Across 15 3/4 in (40 cm)');
+    await me.sees('Across ≈ 15 3⁄4 in');
     await me.press('Save order');
     await expect.poll(() => app.rows(outline), { timeout: 20_000 }).toEqual([{ typed: expect.stringContaining('15.748, ') }]); // prettier-ignore
   });

@@ -136,8 +136,8 @@ export function OffsetTable({
         </Text>
       ) : (
         <Text fontSize="sm" color="fg.muted">
-          Stretch a string from one end to the other, inside the form, and measure from it at right angles: closer
-          together where the edge bends. Looking along the string from its start.
+          Stretch a string from one end to the other, inside the form, and measure from it at right angles, closer
+          together where the edge bends. Left and right are those of somebody who looks along it from its start.
         </Text>
       )}
     </Stack>

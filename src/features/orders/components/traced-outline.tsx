@@ -3,7 +3,7 @@
 import { Box, Field, Flex, Grid, SegmentGroup, Stack, Text, Textarea } from '@chakra-ui/react';
 import { useState } from 'react';
 import { isSimple, perimeterOf } from '@/core/covers';
-import { printBoth, type Nm, type Units } from '@/core/length';
+import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { Folded } from '@/ui/folded';
 import { Fractions } from '@/ui/fraction';
 import type { Change, LineForm } from '../form';
@@ -51,7 +51,7 @@ export function TracedOutline({
           aria-label="How the form was taken"
           alignSelf="flex-start"
         >
-          <SegmentGroup.Indicator />
+          <SegmentGroup.Indicator bg="bottle.muted" />
           <SegmentGroup.Items items={WAYS} />
         </SegmentGroup.Root>
         <Grid templateColumns="minmax(0, 1fr) 190px" gap="4">
@@ -107,11 +107,11 @@ function Drawn({ text, units }: { text: string; units: Units }) {
       <Box as="dl" fontSize="sm">
         {sizes.map(([name, length]) => (
           <Flex key={name} justify="space-between" gap="2">
-            <Text as="dt" color="fg.muted">
+            <Text as="dt" color="fg.muted" whiteSpace="nowrap">
               {name}
             </Text>
             <Text as="dd" textAlign="right">
-              <Fractions>{printBoth(length, units)}</Fractions>
+              <Fractions>{printLength(length, STYLES[units])}</Fractions>
             </Text>
           </Flex>
         ))}
