@@ -1,7 +1,6 @@
-import { proxy } from 'comlink';
 import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
 import { refuse, type Result } from '@/core/result';
-import { pageWorker, type PageWorker } from '@/ui/page-worker';
+import { askTold, pageWorker, type PageWorker } from '@/ui/page-worker';
 import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-file.worker';
 
 /** No more workers than that, however many cores there are: each takes memory of its own. */
@@ -44,8 +43,12 @@ export class LayFileWorkers {
     return new Promise((resolve) => {
       for (let number = 0; number < count; number++) {
         void this.open(async (work) => {
-          const tell = proxy((done: number) => number === 0 && onProgress(done));
-          const answer = await work.lay(job, seconds, number, tell, proxy(hear));
+          const tell = (done: number) => {
+            if (number === 0) onProgress(done);
+          };
+          const answer = await askTold<Result<LayPlan>>(
+            async (earOf) => await work.lay(job, seconds, number, earOf(tell), earOf(hear)),
+          );
           if (answer.ok) laid.push(answer.value);
           if (answer.ok && laid.length < count && !isAtBound(answer.value)) return answer;
           this.end();

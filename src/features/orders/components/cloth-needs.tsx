@@ -1,7 +1,6 @@
 'use client';
 
 import { Box, Heading, Text } from '@chakra-ui/react';
-import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { useWatch, type Control } from 'react-hook-form';
 import { printMoney } from '@/core/cost';
@@ -9,7 +8,7 @@ import type { Units } from '@/core/length';
 import { Flash } from '@/ui/flash';
 import { Fractions } from '@/ui/fraction';
 import { Panel } from '@/ui/page';
-import { pageWorker } from '@/ui/page-worker';
+import { askTold, pageWorker } from '@/ui/page-worker';
 import { longLength } from '@/ui/words';
 import type { OrderForm } from '../form';
 import type { NeedsAnswer, NeedsQuestion, NeedsWork } from './cloth-needs.worker';
@@ -92,7 +91,7 @@ class Layers {
     const tell = (answer: NeedsAnswer) => {
       if (run === this.asked) this.hear(answer);
     };
-    const last = await this.worker.work.needs(question, proxy(tell));
+    const last = await askTold((earOf) => this.worker.work.needs(question, earOf(tell)));
     if (run !== this.asked) return;
     this.isBusy = false;
     tell(last);

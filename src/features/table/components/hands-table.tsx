@@ -401,7 +401,7 @@ export default function HandsTable({
             </Fractions>
           </Text>
           {laying.isRunning && (
-            <Progress.Root value={100 * laying.done} w="120px" size="sm" aria-label="Search">
+            <Progress.Root value={100 * laying.done} colorPalette="bottle" w="120px" size="sm" aria-label="Search">
               <Progress.Track>
                 <Progress.Range />
               </Progress.Track>

@@ -96,7 +96,7 @@ function Sheet({
         width="100%"
         role="img"
         aria-label={`Lay of ${lay.clothName}`}
-        style={{ maxHeight: '120mm' }}
+        style={{ maxHeight: `${Math.min(230, 120 * lay.lengths.length)}mm` }}
       >
         <PrintedLay lay={lay} pxPerMm={pxPerMm} gapMm={top + bottom} />
       </svg>

@@ -1,10 +1,10 @@
 'use client';
 
-import { proxy } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { LayPlan } from '@/core/lay';
 import type { HandLay } from '@/core/marker';
-import { pageWorker, type PageWorker } from '@/ui/page-worker';
+import type { Result } from '@/core/result';
+import { askTold, pageWorker, type PageWorker } from '@/ui/page-worker';
 import type { LayAgainWork } from '../components/lay-again.worker';
 
 /** So long the rest is laid again before the search ends by itself. */
@@ -47,13 +47,13 @@ export function useLayAgain() {
     const onBetter = (best: LayPlan) => isCurrent() && setLaying((now) => now && { ...now, best });
     const onProgress = (done: number) => isCurrent() && setLaying((now) => now && { ...now, done });
     try {
-      const answer = await worker.current!.work.again(from.lockedJob(), from.plan, SECONDS, proxy(onBetter), proxy(onProgress));
+      const answer = await askTold<Result<LayPlan>>(async (earOf) => await worker.current!.work.again(from.lockedJob(), from.plan, SECONDS, earOf(onBetter), earOf(onProgress))); // prettier-ignore
       if (!isCurrent()) return;
       setLaying((now) => now && { ...now, isRunning: false, done: 1, ...(answer.ok ? { best: answer.value } : { problem: answer.faults[0]!.message }) }); // prettier-ignore
     } catch (error) {
       if (isCurrent()) setLaying((now) => now && { ...now, isRunning: false, problem: `The search broke off (${error instanceof Error ? error.message : String(error)}).` }); // prettier-ignore
     }
-  }, []); // prettier-ignore
+  }, []);
 
   return { laying, start, end };
 }
