@@ -33,6 +33,8 @@ export function TracedOutline({
   const offsets = offsetsIn(line.outline);
   // The way that is not shown keeps what was written in it.
   const [aside, setAside] = useState({ corners: '', offsets: NO_OFFSETS });
+  // Once it is open it stays so, also while the way that is turned to has nothing written in it yet.
+  const [isOpen] = useState(line.outline !== '');
   const way = offsets ? 'offsets' : 'corners';
   const set = (outline: string) => change(() => ({ outline }));
   const turnTo = (next: string | null) => {
@@ -42,7 +44,7 @@ export function TracedOutline({
   };
 
   return (
-    <Folded title="Traced, instead of width and depth" isOpen={line.outline !== ''}>
+    <Folded title="Traced, instead of width and depth" isOpen={isOpen}>
       <Stack gap="3">
         <SegmentGroup.Root
           size="sm"
