@@ -106,7 +106,7 @@ describe('off the cloth and on it again', () => {
     expect(stripless.items.some(({ id }) => id === 's')).toBe(false);
     expect(stripless.plan.unplaced).toHaveLength(1);
     expect(wrong(stripless)).toEqual([]);
-    const room = without.roomFor('a', 2, 400 * IN)!;
+    const room = without.roomFor('a', 2)!;
     const again = without.putOn('a', 2, room).lay;
     expect(again.plan.unplaced).toEqual([]);
     expect(wrong(again)).toEqual([]);

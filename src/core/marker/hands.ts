@@ -142,19 +142,26 @@ export class HandLay {
     return this.with(lays, [...this.plan.unplaced, left], locked);
   }
 
-  /** The nearest place to the squared end of a length where a piece that lies nowhere may lie; null where there is none within `reach`. */
-  roomFor(id: string, copy: number, reach: Nm): Spot | null {
-    const piece = this.job.pieces.find((one) => one.id === id);
-    if (!piece) return null;
-    for (const { id: stock, left } of this.job.stock) {
-      for (const turn of piece.turns) {
-        // From the end of what lies there, where there is always room on an endless length, and then from the squared end.
-        const top = this.plan.lays.find((lay) => lay.stock === stock)?.used ?? 0;
-        for (const y of [0, top]) {
-          const found = this.table().snap({ stock, piece: id, copy, x: left, y, turn }, reach);
-          if (found) return { stock: found.stock, x: found.x, y: found.y, turn: found.turn };
-        }
-      }
+  /** The place nearest to the squared end where a piece that lies nowhere may lie, on the first length that has one; null where none has. */
+  roomFor(piece: string, copy: number): Spot | null {
+    const turns = this.job.pieces.find(({ id }) => id === piece)?.turns ?? [];
+    for (const { id: stock } of this.job.stock) {
+      const found = this.firstRoom(stock, { piece, copy }, turns);
+      if (found) return found;
+    }
+    return null;
+  }
+
+  /** The place nearest to the squared end of a length where an item of the lay may lie, turned as it is now if it can; null where there is none. */
+  roomOn(key: string, stock: string): Spot | null {
+    const item = this.byKey.get(key);
+    return item ? this.firstRoom(stock, asPiece(item), [...new Set([item.turn, ...this.turnsOf(key)])]) : null;
+  }
+
+  private firstRoom(stock: string, one: ReturnType<typeof asPiece>, turns: readonly number[]): Spot | null {
+    for (const turn of turns) {
+      const found = this.table().roomOn({ stock, ...one, turn });
+      if (found) return { stock: found.stock, x: found.x, y: found.y, turn: found.turn };
     }
     return null;
   }

@@ -156,3 +156,41 @@ describe('a piece that snaps', () => {
     expect(table.snap(at(4, 2), inches(2))).toBeNull();
   });
 });
+
+describe('room on a length', () => {
+  test('is where a piece may lie; an endless length has room for what lies on it already, however full it is', () => {
+    fc.assert(
+      fc.property(jobArb, fc.nat(), (document, which) => {
+        const job = jobOf(document);
+        const plan = laid(job);
+        const all = placementsOf(plan);
+        fc.pre(all.length > 0);
+        const table = new LayTable(job, plan);
+        const one = all[which % all.length]!;
+        for (const { id, length } of job.stock) {
+          const room = table.roomOn({ ...one, stock: id });
+          if (room) {
+            expect(table.canPlace(room)).toEqual([]);
+            expect(faultsOf(job, moved(job, plan, room))).toEqual([]);
+          }
+          if (id === one.stock || (length === Infinity && job.lattice === null && job.stock.every(({ left, right }) => right - left === job.stock[0]!.right - job.stock[0]!.left)))
+            expect(room, `on ${id}`).not.toBeNull();
+        }
+      }),
+      { numRuns: 100 },
+    ); // prettier-ignore
+  });
+
+  test('is the first gap from the squared end, and behind everything where there is none', () => {
+    const job = jobOf({ stock: [{ id: 'short', length: 20 }, { id: 'roll' }], pieces: [{ id: 'a', size: [53, 10], qty: 4 }] }); // prettier-ignore
+    const lie = (stock: string, copy: number, y: number) => ({ stock, used: 0, placed: [{ piece: 'a', copy, x: inches(0.5), y: inches(y), turn: 0 }], cuts: [] }); // prettier-ignore
+    const table = new LayTable(job, { lays: [lie('short', 1, 0), lie('roll', 2, 12), lie('roll', 3, 22)], unplaced: [], used: 0, endless: 0, bound: 0, passes: 0, refused: 0 }); // prettier-ignore
+    const room = (stock: string) => table.roomOn({ stock, piece: 'a', copy: 4, turn: 0 });
+    expect(room('roll')).toMatchObject({ x: inches(0.5), y: 0 });
+    table.put({ stock: 'roll', piece: 'a', copy: 1, x: inches(0.5), y: 0, turn: 0 });
+    expect(room('roll')).toMatchObject({ y: inches(32) });
+    expect(room('short')).toMatchObject({ y: 0 });
+    table.put({ stock: 'short', piece: 'a', copy: 2, x: inches(0.5), y: inches(5), turn: 0 });
+    expect(room('short')).toBeNull();
+  });
+});

@@ -39,6 +39,8 @@ interface Laid {
 
 /** Places that are tried when a piece snaps. */
 const MOST_TRIED = 80;
+/** Places that are tried when room is looked for on a whole length: about half a second among 1,000 pieces. */
+const MOST_SEARCHED = 5_000;
 /** Parts of outlines lie free of each other when none is deeper in another than this (nm): ten of them stay below the format's tolerance. */
 const DEEP = 250;
 
@@ -199,6 +201,59 @@ export class LayTable {
       .slice(0, MOST_TRIED);
     const found = places.find((place) => this.canPlace({ ...placement, x: place.x, y: place.y }).length === 0);
     return found ? { ...placement, x: found.x, y: found.y } : null;
+  }
+
+  /**
+   * The place nearest to the squared end of a length where a piece may lie, beside what lies there and on its phase of the pattern; behind
+   * everything else where nothing is free before, so that an endless length always has room. Null where there is none, or none among the
+   * first places that are tried.
+   */
+  roomOn(wish: Omit<Placement, 'x' | 'y'>): Placement | null {
+    const stock = this.job.stock.find(({ id }) => id === wish.stock);
+    const piece = this.pieces.get(wish.piece);
+    const at = { ...wish, x: 0, y: 0 };
+    const laid = stock && piece?.turns.includes(wish.turn) ? this.laidAt(at) : null;
+    if (!stock || !piece || !laid) return null;
+    const boxes = this.laid.get(stock.id)!.flatMap((other) => (isCopy(other.placement, at) ? [] : [other.box]));
+    const end = Math.max(0, ...boxes.map(([, , , y1]) => y1)) + this.job.gap;
+    const places = this.placesOn(stock, piece, at, laid.box, [...boxes, ...stock.flaws], end);
+    const behind = places.filter(([, y]) => y >= end);
+    const before = places.filter(([, y]) => y < end).slice(0, MOST_SEARCHED);
+    const found = [...before, ...behind].find(([x, y]) => this.canPlace({ ...at, x, y }).length === 0);
+    return found ? { ...at, x: found[0], y: found[1] } : null;
+  }
+
+  /** Where a piece might lie on a length, nearest to the squared end first: in the corners that boxes make, or where the pattern wants it. */
+  private placesOn(
+    stock: StockLength,
+    piece: LayPiece,
+    at: Placement,
+    [, , w, h]: Box,
+    boxes: readonly Box[],
+    end: Nm,
+  ) {
+    const { gap, lattice } = this.job;
+    const { left, right, motif } = stock;
+    const wanted = this.phaseOf(piece, at);
+    const match = lattice && wanted ? piece.match : null;
+    const corner = match && lattice && wanted ? phaseOf(wanted[0] + match.offset[0] - match.anchor[0] + motif[0], wanted[1] + match.offset[1] - match.anchor[1] + motif[1], lattice) : null; // prettier-ignore
+    const unique = (some: readonly Nm[], from: Nm, to: Nm) => [...new Set(some)].filter((v) => v >= from && v <= to).sort((a, b) => a - b); // prettier-ignore
+    const reach = Math.min(stock.length - h, end + (lattice?.along ?? 0));
+    const rows = unique([0, end, ...boxes.flatMap(([, y0, , y1]) => [y1 + gap, y0 - h - gap])], 0, reach);
+    const columns = (y: Nm) =>
+      unique([left, right - w, ...boxes.filter((box) => box[1] < y + h + gap && box[3] > y - gap).flatMap(([x0, , x1]) => [x1 + gap, x0 - w - gap])], left, right - w); // prettier-ignore
+    const steps = (first: Nm, step: Nm, last: Nm) => Array.from({ length: Math.max(0, Math.floor((last - first) / step) + 1) }, (_, i) => first + i * step); // prettier-ignore
+    const places: [Nm, Nm][] = [];
+    if (!lattice || !corner) {
+      for (const y of rows) for (const x of columns(y)) places.push([x, y]);
+      return places;
+    }
+    const acrosses = lattice.across > 0 ? steps(nextAcross(left, corner[0], lattice), lattice.across, right - w) : unique(rows.flatMap(columns), left, right - w); // prettier-ignore
+    for (const x of acrosses) {
+      const alongs = lattice.along > 0 ? steps(nextAlong(x, 0, corner, lattice), lattice.along, reach) : rows;
+      for (const y of alongs) places.push([x, y]);
+    }
+    return places.sort((a, b) => a[1] - b[1] || a[0] - b[0]);
   }
 
   /** Places out of these columns and rows; where the piece has a phase, the nearest places of the pattern instead. */

@@ -27,7 +27,7 @@ import { toaster } from '@/ui/toaster';
 import { longLength, overBound, percent } from '@/ui/words';
 import { saveLayByHand } from '../actions';
 import { historyReducer, startOf } from '../hands/history';
-import { ANYWHERE, nudged, turned, type Outcome } from '../hands/moves';
+import { nudged, turned, type Outcome } from '../hands/moves';
 import { useLayAgain } from '../hands/use-lay-again';
 import { lengthName } from '../lay-view';
 import { obstacleWords } from '../obstacle-words';
@@ -188,7 +188,7 @@ export default function HandsTable({
       const stocks = scene.lengths.map(({ code }) => code);
       const next = stocks[(stocks.indexOf(item.stock) + 1) % stocks.length]!;
       if (next === item.stock) return setSaid('There is no other length.');
-      const spot = lay.nearest(key, { stock: next, x: item.x, y: 0, turn: item.turn }, ANYWHERE);
+      const spot = lay.roomOn(key, next);
       if (!spot) return setSaid(`There is no room for it on ${lengthName(next)} as things lie.`);
       place(key, spot, `moved to ${lengthName(next)}`);
     });
@@ -200,7 +200,7 @@ export default function HandsTable({
   };
   const putOn = (one: Unplaced) => {
     if (!('piece' in one)) return;
-    const room = lay.roomFor(one.piece, one.copy, ANYWHERE);
+    const room = lay.roomFor(one.piece, one.copy);
     if (!room) return setSaid('There is no room for it as things lie; lay the rest again.');
     const put = lay.putOn(one.piece, one.copy, room);
     change(put.lay, put.key, `${nameOf({ id: one.piece, copy: one.copy, cut: null }, marker.parts)} put on the cloth`);
