@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { gzipSync } from 'node:zlib';
+import pg from 'pg';
 import { Cluster, freePort } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
 import { checkNode, ensureBuild, ensurePackages, LOCAL, ROOT, run } from './lib/project.mjs';
@@ -11,9 +12,10 @@ import { runMain, say, Stop } from './lib/say.mjs';
 import { spawnWithUs, Supervised } from './lib/supervisor.mjs';
 
 const USAGE =
-  'usage: npm run bench:load -- [--orders N] [--stock N] [--movements N] [--keep]: makes a workroom of N orders (20000) and measures every screen on it';
+  'usage: npm run bench:load -- [--orders N] [--stock N] [--movements N] [--only TEXT] [--keep]: makes a workroom of N orders (20000) and measures every screen on it, or those whose name has TEXT in it';
 const AT_ONCE = 20;
 const REQUESTS = 200;
+const SUGGESTED_FROM = { lines: 500, cloths: 50 };
 const sizes = new Map();
 
 await runMain(async () => {
@@ -24,6 +26,7 @@ await runMain(async () => {
       orders: { type: 'string', default: '20000' },
       stock: { type: 'string', default: '20000' },
       movements: { type: 'string', default: '1000000' },
+      only: { type: 'string', default: '' },
       keep: { type: 'boolean', default: false },
     },
     0,
@@ -54,7 +57,8 @@ await runMain(async () => {
     if (made !== 0) throw new Stop('The workroom could not be made.');
     app.run();
     await ready(port);
-    await measure(`http://127.0.0.1:${port}`, Number(values.orders));
+    await measure(`http://127.0.0.1:${port}`, Number(values.orders), values.only);
+    await measureSuggestions(`http://127.0.0.1:${port}`, cluster.url);
   } finally {
     await app.stop();
     await cluster.stop();
@@ -76,7 +80,7 @@ async function ready(port) {
   throw new Stop('The application did not answer.');
 }
 
-async function measure(base, orders) {
+async function measure(base, orders, only) {
   const screens = {
     orders: '/orders',
     'orders, a late page': `/orders?page=after~false~2027-06-01~${200 + Math.round(orders / 2)}`,
@@ -120,6 +124,7 @@ async function measure(base, orders) {
     `\n${orders.toLocaleString('en')} orders, ${(2 * orders).toLocaleString('en')} lines: one request at a time (median, ms; a page that is asked for again within two seconds is kept), ${AT_ONCE} at once (95 of 100, ms), the answer (KB), its scripts (KB gzip)`,
   );
   for (const [name, path] of Object.entries(screens)) {
+    if (!name.includes(only)) continue;
     let asked = 0;
     const next = () => base + (typeof path === 'function' ? path(asked++) : path);
     await (await fetch(next())).text();
@@ -153,6 +158,31 @@ async function measure(base, orders) {
       `  ${name.padEnd(28)} ${at(alone, 0.5)} ${at(together, 0.95)} ${size} ${(await scriptsOf(base, text)).padStart(6)}`,
     );
   }
+}
+
+/** How soon the first suggestion of what to cut together comes, and when all have: the 500 lines that are due first, in 50 cloths. */
+async function measureSuggestions(base, url) {
+  const pool = new pg.Pool({ connectionString: url, max: 1 });
+  await pool.query(
+    `UPDATE line_cloths SET cloth_id = 1 + line_id % ${SUGGESTED_FROM.cloths} WHERE line_id IN (
+       SELECT l.id FROM order_lines l JOIN orders o ON o.id = l.order_id WHERE l.batch_id IS NULL AND o.deleted_at IS NULL
+       ORDER BY o.due, o.no, l.position LIMIT ${SUGGESTED_FROM.lines})`,
+  );
+  await pool.end();
+  const start = performance.now();
+  const answer = await fetch(`${base}/api/batches/suggestions`);
+  const took = [];
+  let lines = 0;
+  const decoder = new TextDecoder();
+  for await (const chunk of answer.body) {
+    const some = decoder.decode(chunk, { stream: true }).split('\n').length - 1;
+    if (some > 0) took.push(performance.now() - start);
+    lines += some;
+  }
+  const seconds = (ms) => `${(ms / 1000).toFixed(2)} s`;
+  say(
+    `\n${SUGGESTED_FROM.lines} waiting lines in ${SUGGESTED_FROM.cloths} cloths: first suggestion after ${seconds(took[0])}, all ${lines} after ${seconds(performance.now() - start)}`,
+  );
 }
 
 /** The gzip size of all scripts that a page loads at first. */

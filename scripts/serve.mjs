@@ -1,7 +1,9 @@
 // The web server: one process a core on the same port (node:cluster), so that a page that takes long holds up no other core.
 import cluster from 'node:cluster';
 import { availableParallelism } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import pg from 'pg';
 import { ROOT } from './lib/project.mjs';
 
@@ -40,6 +42,7 @@ if (cluster.isPrimary) {
 } else {
   const next = (await import('next')).default;
   const { PageCache } = await import('../dist/page-cache.mjs');
+  const { DeviceGate } = await import('../dist/device-gate.mjs');
   const app = next({ dev: false, dir: ROOT, hostname: '127.0.0.1', port });
   const handle = app.getRequestHandler();
   await app.prepare();
@@ -47,11 +50,27 @@ if (cluster.isPrimary) {
   pool.on('error', () => undefined);
   const snapshot = async () => (await pool.query('select pg_current_snapshot()::text as now')).rows[0].now;
   const pages = new PageCache({ snapshot, handle });
-  createServer((request, response) => {
-    pages.answer(request, response).catch((error) => {
+  const { cert, key } = process.env.JOLLY_BOLT_CERT ? { cert: readFileSync(process.env.JOLLY_BOLT_CERT), key: readFileSync(process.env.JOLLY_BOLT_KEY) } : {}; // prettier-ignore
+  const listen = process.env.JOLLY_BOLT_LISTEN?.split(',').filter(Boolean) ?? [];
+  const query = (text, values) => gatePool.query(text, values);
+  const gatePool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 2, connectionTimeoutMillis: 2_000, query_timeout: 2_000 }); // prettier-ignore
+  gatePool.on('error', () => undefined);
+  const gate = new DeviceGate({ query, hosts: process.env.JOLLY_BOLT_HOSTS ?? '', isSecure: cert !== undefined });
+  gate.watch();
+  const answer = (isLoopback) => async (request, response) => {
+    try {
+      if (await gate.admits(request, response, isLoopback)) await pages.answer(request, response);
+    } catch (error) {
       console.error(error);
       if (!response.headersSent) response.statusCode = 500;
       response.end();
-    });
-  }).listen(port, '127.0.0.1');
+    }
+  };
+  createServer(answer(true)).listen(port, '127.0.0.1');
+  // The workroom's own network: every device that comes this way is paired first.
+  for (const address of listen) {
+    const server = cert ? createSecureServer({ cert, key }, answer(false)) : createServer(answer(false));
+    server.on('error', (error) => console.error(`${address}:${port} can't be listened on: ${error.message}`));
+    server.listen(port, address);
+  }
 }

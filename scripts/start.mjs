@@ -1,4 +1,7 @@
 // npm start: everything from a fresh machine to the running application. Plain Node, since nothing is installed yet.
+import { readFileSync } from 'node:fs';
+import { isIPv4 } from 'node:net';
+import { networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
 import { Cluster, isPortFree } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
@@ -17,12 +20,14 @@ import {
 import { runMain, say, Stop } from './lib/say.mjs';
 import { logStream, spawnWithUs, Supervised } from './lib/supervisor.mjs';
 
-const USAGE = `npm start -- [--empty] [--dev] [--no-worker] [--data FOLDER] [--host NAME]
+const USAGE = `npm start -- [--empty] [--dev] [--no-worker] [--data FOLDER] [--host NAME [--cert FILE --key FILE]]
   --empty        begin without the demo workroom
   --dev          for developers: pages are built as they are asked for
   --no-worker    serve alone; lays are made by "npm run worker", here or elsewhere
   --data FOLDER  keep the data there (.local/cluster)
-  --host NAME    a further name by which a proxy on this machine reaches the application; may be given several times
+  --host NAME    answer devices on the workroom's own network too, once they are paired: a name or an address of this
+                 machine by which they reach it, or the name of a proxy here; may be given several times
+  --cert, --key  serve that network over https, with this certificate and its key (PEM)
 PORT=3100 npm start serves on another port.`;
 
 const { values } = await (async () => {
@@ -35,6 +40,8 @@ const { values } = await (async () => {
         'no-worker': { type: 'boolean', default: false },
         data: { type: 'string' },
         host: { type: 'string', multiple: true, default: [] },
+        cert: { type: 'string' },
+        key: { type: 'string' },
         help: { type: 'boolean', default: false },
       },
     });
@@ -52,6 +59,7 @@ await runMain(async () => {
   checkNode();
   const port = readPort();
   const hosts = readHosts();
+  const network = readNetwork(hosts, port);
   const folder = values.data ? resolve(values.data) : join(LOCAL, 'cluster');
   checkFolder(folder);
   if (!(await isPortFree(port)))
@@ -85,7 +93,7 @@ await runMain(async () => {
   const env = {
     ...process.env,
     DATABASE_URL: cluster.url,
-    JOLLY_BOLT_HOSTS: hosts.join(','),
+    ...network,
     JOLLY_BOLT_PG_BIN: cluster.bin,
     JOLLY_BOLT_BACKUPS: cluster.backups,
     NEXT_TELEMETRY_DISABLED: '1',
@@ -132,7 +140,9 @@ await runMain(async () => {
   }
   keepDatabase(cluster, () => isStopping, giveUp);
   await waitForApp(port, () => isStopping);
-  if (!isStopping) say(`\nJolly Bolt is ready: http://127.0.0.1:${port}\nStop it with Ctrl-C.`);
+  if (isStopping) return;
+  const reached = network.JOLLY_BOLT_ADDRESSES ? `\nDevices on the network, once they are paired: ${network.JOLLY_BOLT_ADDRESSES.replaceAll(',', ', ')}` : ''; // prettier-ignore
+  say(`\nJolly Bolt is ready: http://127.0.0.1:${port}${reached}\nStop it with Ctrl-C.`);
 });
 
 const MOST_RESTARTS = 5;
@@ -161,6 +171,33 @@ function readHosts() {
   const wrong = values.host.find((name) => !/^[a-z0-9]([a-z0-9.-]*[a-z0-9])?$/i.test(name));
   if (wrong !== undefined) throw new Stop(`--host ${wrong}: a name like workroom.lan is needed, without a port.`);
   return values.host.map((name) => name.toLowerCase());
+}
+
+/** What the web server needs to know of the workroom's network: nothing without --host. */
+function readNetwork(hosts, port) {
+  const { cert, key } = values;
+  if (hosts.length === 0) {
+    if (cert || key) throw new Stop('--cert and --key are for devices on the network: give --host too.');
+    return { JOLLY_BOLT_HOSTS: '' };
+  }
+  if (values.dev) throw new Stop('--dev answers on this machine alone: leave --host out.');
+  if (!cert !== !key) throw new Stop('--cert and --key belong together.');
+  for (const [name, file] of Object.entries({ cert, key })) {
+    try {
+      if (file) readFileSync(file);
+    } catch (error) {
+      throw new Stop(`--${name} ${file} can't be read: ${error.message}`);
+    }
+  }
+  const own = Object.values(networkInterfaces()).flatMap((all) => all ?? []).filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address); // prettier-ignore
+  const listen = [...new Set([...own, ...hosts.filter((name) => isIPv4(name))])];
+  const scheme = cert ? 'https' : 'http';
+  return {
+    JOLLY_BOLT_HOSTS: [...hosts, ...own].join(','),
+    JOLLY_BOLT_LISTEN: listen.join(','),
+    JOLLY_BOLT_ADDRESSES: hosts.map((name) => `${scheme}://${name}:${port}`).join(','),
+    ...(cert && { JOLLY_BOLT_CERT: resolve(cert), JOLLY_BOLT_KEY: resolve(key) }),
+  };
 }
 
 function readPort() {

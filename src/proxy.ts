@@ -1,5 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
-import { contentPolicy, malformed, refusalOf } from './app/guard';
+import { contentPolicy, malformed, refusalOf } from './web/guard';
 
 /** Stands before every page, file and action: who may talk to the application, and what its pages may load. */
 export async function proxy(request: NextRequest) {

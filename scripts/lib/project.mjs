@@ -180,6 +180,11 @@ export async function ensureBundles() {
       'table-page': 'src/features/table/scene/bench-page.ts',
       'theme-css': 'src/ui/theme-css.ts',
       'page-cache': 'src/web/page-cache.ts',
+      'device-gate': 'src/web/device-gate.ts',
+      'stand-in-cutter': 'src/stand-ins/cutter.ts',
+      'stand-in-label-printer': 'src/stand-ins/label-printer.ts',
+      'stand-in-digital-tape': 'src/stand-ins/digital-tape.ts',
+      'stand-in-supplier': 'src/stand-ins/supplier.ts',
     },
     outdir: 'dist',
     outExtension: { '.js': '.mjs' },
@@ -201,7 +206,20 @@ export async function ensureBundles() {
       'papaparse',
       'joi',
       'puppeteer-core',
+      'ws',
     ],
+    logLevel: 'error',
+  });
+  await build({
+    absWorkingDir: ROOT,
+    entryPoints: { offline: 'src/offline/worker.ts' },
+    outdir: 'dist',
+    bundle: true,
+    minify: true,
+    platform: 'browser',
+    target: 'es2022',
+    format: 'iife',
+    define: { 'process.env.NODE_ENV': '"production"' },
     logLevel: 'error',
   });
   const { themeCss } = await import(join(ROOT, 'dist', 'theme-css.mjs'));

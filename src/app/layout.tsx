@@ -6,6 +6,7 @@ import './lists.css';
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { TapeSign } from '@/features/machines/components/tape-sign';
 import { personAtDevice } from '@/features/people/device';
 import { PERSON_COLOURS } from '@/features/people/form';
 import { Provider } from '@/ui/provider';
@@ -27,7 +28,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
     <html lang="en" suppressHydrationWarning>
       <body>
         <Provider nonce={nonce}>
-          <Shell person={person && { ...person, colour: PERSON_COLOURS[person.colour]! }}>{children}</Shell>
+          <Shell person={person && { ...person, colour: PERSON_COLOURS[person.colour]! }} aside={<TapeSign />}>
+            {children}
+          </Shell>
         </Provider>
       </body>
     </html>

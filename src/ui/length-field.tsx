@@ -38,6 +38,7 @@ export const LengthField = forwardRef<HTMLInputElement, Props>(function LengthFi
         ref={ref}
         value={value}
         onChange={(event) => onChange(event.target.value)}
+        data-length={units}
         inputMode="text"
         autoComplete="off"
         placeholder={units === 'in' ? 'e.g. 18 1/2' : 'e.g. 45 cm'}

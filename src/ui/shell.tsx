@@ -25,10 +25,18 @@ interface PersonHere {
 }
 
 /** The frame of every page: name, features, who is here, and a tape measure along the edge. */
-export function Shell({ person, children }: { person: PersonHere | null; children: ReactNode }) {
+export function Shell({
+  person,
+  aside,
+  children,
+}: {
+  person: PersonHere | null;
+  aside?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <Flex direction="column" minH="100vh">
-      <Header person={person} />
+      <Header person={person} aside={aside} />
       <Box as="main" id="main" flex="1" px={{ base: '4', lg: '8' }} py="6" maxW="1600px" w="full" mx="auto">
         {children}
       </Box>
@@ -36,7 +44,7 @@ export function Shell({ person, children }: { person: PersonHere | null; childre
   );
 }
 
-function Header({ person }: { person: PersonHere | null }) {
+function Header({ person, aside }: { person: PersonHere | null; aside: ReactNode }) {
   const path = usePathname();
   return (
     <Box as="header" className="no-print" bg="bg.panel">
@@ -73,6 +81,7 @@ function Header({ person }: { person: PersonHere | null }) {
             );
           })}
         </HStack>
+        {aside}
         <Link
           href="/workroom#people"
           aria-label={person ? `${person.name} is here; choose somebody else` : 'Choose who is here'}

@@ -36,7 +36,11 @@ async function loadDemo(db: Database) {
   const today = new Date();
   const ids = await db.transaction(async (tx) => {
     await emptyTables(tx);
-    await tx.insert(schema.settings).values({ key: 'workroom', value: { demo: true } });
+    await tx.insert(schema.settings).values([
+      { key: 'workroom', value: { demo: true } },
+      // The stand-ins (npm run stand-in) are found at their usual places.
+      { key: 'machines', value: { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://127.0.0.1:4104', supplier: 'http://127.0.0.1:4105/prices' } }, // prettier-ignore
+    ]);
     return insertDemo(tx, today);
   });
   for (const [i, { end }] of DEMO_BATCHES.entries()) {

@@ -4,3 +4,4 @@ export const cookies = async () => ({
   get: (name: string) => (globalThis as { testCookies?: Record<string, { value: string }> }).testCookies?.[name],
 });
 export const unstable_rethrow = () => undefined;
+export const headers = async () => new Headers((globalThis as { testHeaders?: Record<string, string> }).testHeaders);

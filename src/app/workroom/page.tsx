@@ -2,6 +2,10 @@ import { Button, Stack } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import Link from 'next/link';
+import { DevicesPanel } from '@/features/devices/components/devices-panel';
+import { addresses, listDevices } from '@/features/devices/queries';
+import { MachinesPanel } from '@/features/machines/components/machines-panel';
+import { machinesForm } from '@/features/machines/queries';
 import { PeoplePanel } from '@/features/people/components/people-panel';
 import { personAtDevice } from '@/features/people/device';
 import { listPeople } from '@/features/people/queries';
@@ -21,7 +25,7 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, reckoning, names] = await Promise.all([
+  const [people, here, rules, kinds, last, reckoning, names, devices, machines] = await Promise.all([
     listPeople(),
     personAtDevice(),
     workroomRules(),
@@ -29,6 +33,8 @@ export default async function WorkroomPage() {
     lastBackup(),
     reckoningForm(),
     kindNames(),
+    listDevices(),
+    machinesForm(),
   ]);
   return (
     <>
@@ -42,6 +48,8 @@ export default async function WorkroomPage() {
       </PageHead>
       <Stack gap="5">
         <PeoplePanel people={people} here={here} />
+        <DevicesPanel devices={devices} addresses={addresses()} />
+        <MachinesPanel initial={machines} />
         <WorkroomRulesForm initial={rules} />
         <ReckoningPanel initial={reckoning} kinds={names} />
         <OwnKinds kinds={kinds} />

@@ -5,3 +5,5 @@ export * from './batches';
 export * from './lays';
 export * from './stock';
 export * from './money';
+export * from './cutting';
+export * from './machines';

@@ -1,5 +1,7 @@
 import 'server-only';
 import { and, eq } from 'drizzle-orm';
+import { latticeOf } from '@/core/cloth';
+import { orderOfCuts, type CutStep } from '@/core/cutting';
 import { readMarker, type Marker } from '@/core/marker';
 import { patternPart, remnantsOf, type Remnant } from '@/core/stock';
 import { schema, type Database, type Transaction } from '@/db';
@@ -42,3 +44,7 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
     };
   });
 }
+
+/** The order of cuts of a lay: the same for the same version of it. */
+export const stepsOf = ({ marker: { job, plan, cloth }, cloth: row }: LayToCut): CutStep[] =>
+  orderOfCuts(job, plan, { lattice: cloth.repeat && latticeOf(cloth.repeat), mayStack: !row.sheetLengthNm });

@@ -4,7 +4,8 @@ import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { TO_BUY, type LayOutcome } from '@/core/stock';
 import { database, schema } from '@/db';
 import { loadCut } from './load-cut';
-import type { RemnantForm } from './form';
+import type { EventForm, RemnantForm } from './form';
+import { sheetState } from './sheet-queries';
 
 /** A length of cloth as a lay takes it, and the items from which it may really have been cut. */
 export interface LengthToCut {
@@ -25,6 +26,8 @@ export interface CuttingView {
   lengths: LengthToCut[];
   remnants: (RemnantForm & { hasShape: boolean })[];
   parts: { id: string; label: string }[];
+  /** What was noted on the cutting sheet: the form begins with it. */
+  found: EventForm[];
   cutAt: string | null;
   outcome: LayOutcome | null;
   events: { sort: string; lengthNm: Nm; part: string; why: string; order: number | null; at: string }[];
@@ -53,6 +56,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
       .orderBy(desc(layEvents.id)),
   ]); // prettier-ignore
   const size = (length: Nm) => printNumber(length, STYLES[row.units]).text.replace('≈ ', '');
+  const { troubles } = await sheetState(db, row, batch.status);
   const uses = new Map(row.stock.uses.map((use) => [use.code, use]));
   return {
     batch: { id: batch.id, name: batch.name, status: batch.status, version: batch.version },
@@ -79,6 +83,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
       hasShape: outline !== null,
     })),
     parts: marker.parts.map(({ id, orderNo, name, size: [a, b] }) => ({ id, label: `${orderNo} ${name}, ${size(a)} × ${size(b)}` })), // prettier-ignore
+    found: troubles.map(({ sort, code, length, part, why }) => ({ sort, code, length, part, why })),
     cutAt: row.cutAt?.toISOString() ?? null,
     outcome: row.outcome,
     events: events.map(({ event, no }) => ({

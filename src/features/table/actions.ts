@@ -1,8 +1,11 @@
 'use server';
 
-import type { Answer } from '@/features/commands/answer';
+import { failed, type Answer } from '@/features/commands/answer';
 import { runCommand } from '@/features/commands/command';
+import { print } from '@/features/machines/printer';
+import { machinesForm } from '@/features/machines/queries';
 import * as commands from './commands';
+import { labelsPdf } from './labels-pdf';
 import * as ways from './ways';
 
 export async function saveLayByHand(lay: commands.LayByHand, requestId?: string): Promise<Answer<{ version: number }>> {
@@ -18,4 +21,18 @@ export async function takeWay(
   requestId?: string,
 ): Promise<Answer<{ id: number }>> {
   return runCommand(ways.takeWay, way, requestId);
+}
+
+/** Prints the labels of a batch on the workroom's label printer, a page a label of that size (mm). */
+export async function printLabels(
+  batchId: number,
+  size: { width: number; height: number },
+  origin: string,
+): Promise<Answer<{ count: number }>> {
+  const { printer } = await machinesForm();
+  if (!printer) return failed('', 'The workroom has no label printer; give its address on the page Workroom.');
+  const made = await labelsPdf(Number(batchId), size, origin);
+  if ('message' in made) return failed('', made.message);
+  const refused = await print(printer, made.bytes);
+  return refused ? failed('', refused.message, 'printer') : { ok: true, value: { count: made.count } };
 }

@@ -18,6 +18,8 @@ export interface PieceLabel {
   size: string;
   cloth: string;
   isMatched: boolean;
+  /** What is marked on the piece, by its numbers on the sewing sheet. */
+  marks: string[];
   /** The first thing that is done with the cover's pieces. */
   next: string;
 }
@@ -58,6 +60,7 @@ export async function getLabels(batchId: number): Promise<{ name: string; labels
           piece: `${part.name} ${copy}`,
           size: `${size(part.size[0])} × ${size(part.size[1])} ${STYLES[lay.units].unit}`,
           cloth: cloth.name,
+          marks: (part.marks ?? []).map(({ n, name }) => `${n} ${name}`),
           isMatched: job.pieces.some((piece) => piece.id === id && piece.match !== null),
           // The first steps cut and label the pieces.
           next: (steps.find(({ do: what }) => !/\bcut\b|label/i.test(what)) ?? steps[0])?.do ?? '',

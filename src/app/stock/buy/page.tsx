@@ -2,6 +2,8 @@ import { Button, Stack } from '@chakra-ui/react';
 import type { Metadata } from 'next';
 import Link from 'next/link';
 import { printMoney } from '@/core/cost';
+import { PriceProposals } from '@/features/machines/components/price-proposals';
+import { machinesForm, openProposals } from '@/features/machines/queries';
 import { amountText } from '@/features/stock/amount';
 import { shoppingList, type ToBuy } from '@/features/stock/shopping';
 import { Fractions } from '@/ui/fraction';
@@ -12,7 +14,7 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Shopping list' };
 
 export default async function ShoppingPage() {
-  const { suppliers, unknown } = await shoppingList();
+  const [{ suppliers, unknown }, machines, proposals] = await Promise.all([shoppingList(), machinesForm(), openProposals()]); // prettier-ignore
   const named = unknown
     .slice(0, 6)
     .map(({ name }) => `“${name}”`)
@@ -64,6 +66,9 @@ export default async function ShoppingPage() {
               </div>
             </Panel>
           ))
+        )}
+        {(machines.supplier || proposals.length > 0) && (
+          <PriceProposals proposals={proposals} today={new Date().toISOString()} />
         )}
       </Stack>
     </>

@@ -26,7 +26,7 @@ export const boxedCushion: CoverKind = {
   id: 'boxed-cushion',
   letter: 'G',
   name: 'Boxed cushion with a zip panel',
-  version: 2,
+  version: 3,
   about: 'Top and bottom plates, boxing round the sides, a zip panel along the back, with or without piping.',
   drawing: 'box',
   object: 'block',

@@ -40,26 +40,46 @@ export const KINDS: readonly CoverKind[] = [
 /** In the first versions the kinds had the same allowances in metric orders as in inches, and the strap pad one fleece. */
 const FIRST_VERSION = 1;
 
-/** A kind without the metric defaults of all its options, or of one of them. */
-const inInchesOnly = (kind: CoverKind, only?: string): CoverKind['options'] =>
+/** A kind without the metric defaults of its options, or of some of them. */
+const inInchesOnly = (kind: CoverKind, only?: readonly string[]): CoverKind['options'] =>
   kind.options.map((option) =>
-    (option.type === 'length' || option.type === 'hem') && (!only || option.id === only)
+    (option.type === 'length' || option.type === 'hem') && (!only || only.includes(option.id))
       ? { ...option, metric: undefined }
       : option,
   );
 
+/** Options that had the same usual value in metric orders as in inches up to the second version of their kinds. */
+const METRIC_SINCE_THIRD: Readonly<Record<string, readonly string[]>> = {
+  'wrap-cushion': ['overlap'],
+  'zip-cushion': ['closedEnds'],
+  'flanged-cushion': ['overlap'],
+  'boxed-cushion': ['cord'],
+  'strapped-pad': ['strapLength', 'return'],
+  'platform-boxed': ['grip'],
+  'platform-notched': ['under'],
+  'pillow-top-stool': ['pull', 'inset', 'cord'],
+  'padded-book-cover': ['flap'],
+  'vinyl-book-cover': ['flap'],
+  'device-sleeve': ['ease'],
+  'round-cushion': ['cord'],
+  bolster: ['cord'],
+};
+
 /** The kinds as they were, by id and version: a line keeps the version that it was made with. */
 const EARLIER = new Map(
-  [
-    ...KINDS.map((kind): CoverKind => ({
-      ...kind,
-      version: FIRST_VERSION,
-      options: inInchesOnly(kind),
-      pieces:
-        kind.id === strapPad.id ? kind.pieces.map((p) => (p.role === 'fleece' ? { ...p, qty: 1 } : p)) : kind.pieces,
-    })),
-    { ...zipCushion, version: 2, options: inInchesOnly(zipCushion, 'closedEnds') },
-  ].map((kind) => [`${kind.id} ${kind.version}`, kind]),
+  KINDS.flatMap((kind): CoverKind[] => {
+    const changed = METRIC_SINCE_THIRD[kind.id];
+    return [
+      {
+        ...kind,
+        version: FIRST_VERSION,
+        options: inInchesOnly(kind),
+        pieces:
+          kind.id === strapPad.id ? kind.pieces.map((p) => (p.role === 'fleece' ? { ...p, qty: 1 } : p)) : kind.pieces,
+      },
+      ...(changed ? [{ ...kind, version: 2, options: inInchesOnly(kind, changed) }] : []),
+    ];
+  }).map((kind) => [`${kind.id} ${kind.version}`, kind]),
 );
 
 /** Finds a kind by its id and version: an order keeps the version that it was made with. */

@@ -54,7 +54,7 @@ export const pillowTopStool: CoverKind = {
   id: 'pillow-top-stool',
   letter: 'K',
   name: 'Stool with a pillow top and a skirt',
-  version: 2,
+  version: 3,
   about: 'A piped, boxed pillow on top; a skirt joined to its underside and stapled to the frame.',
   drawing: 'stool',
   object: 'stool',
@@ -67,12 +67,20 @@ export const pillowTopStool: CoverKind = {
   ],
   options: [
     seamOf('inch(1/2)', 'mm(15)'),
-    { id: 'pull', label: 'Pull', type: 'length', default: 'inch(2)', hint: 'what goes under the frame to be stapled' },
+    {
+      id: 'pull',
+      label: 'Pull',
+      type: 'length',
+      default: 'inch(2)',
+      metric: 'cm(5)',
+      hint: 'what goes under the frame to be stapled',
+    },
     {
       id: 'inset',
       label: 'Inset',
       type: 'length',
       default: 'inch(1/2)',
+      metric: 'mm(12)',
       hint: 'how far from the pillow’s edge the skirt joins: 1/2 to 4 in',
     },
     {

@@ -69,6 +69,7 @@ export const pipingOptions = (when: string | undefined): KindOption[] => [
     label: 'Cord',
     type: 'length',
     default: 'inch(1/4)',
+    metric: 'mm(6)',
     ...(when && { when }),
     hint: 'the cord’s diameter',
   },

@@ -364,6 +364,11 @@ function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; s
         <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
           Cut from
         </Link>
+        {status === 'approved' && !lay.cutAt && (
+          <Link href={`/batches/${batchId}/cutting/${lay.clothId}`} className="text-button bold">
+            Cutting sheet
+          </Link>
+        )}
         {(status === 'approved' || lay.cutAt) && (
           <Link href={`/batches/${batchId}/cut/${lay.clothId}`} className="text-button bold">
             {lay.cutAt ? 'How it was cut' : 'Cut and close'}

@@ -34,6 +34,11 @@ export function CuttingPage({ view }: { view: CuttingView }) {
         <Button asChild variant="outline">
           <Link href={`/batches/${batch.id}/table/${view.clothId}`}>To the table</Link>
         </Button>
+        {!cutAt && (
+          <Button asChild variant="outline">
+            <Link href={`/batches/${batch.id}/cutting/${view.clothId}`}>Cutting sheet</Link>
+          </Button>
+        )}
       </PageHead>
       {cutAt ? (
         <Closed view={view} />
@@ -73,7 +78,7 @@ function Close({ view }: { view: CuttingView }) {
   const { batch, clothId, units, lengths, parts } = view;
   const router = useRouter();
   const [from, setFrom] = useState(() => lengths.map(({ code, itemId }) => ({ code, itemId })));
-  const [events, setEvents] = useState<EventForm[]>([]);
+  const [events, setEvents] = useState<EventForm[]>(view.found);
   const [remnants, setRemnants] = useState<(RemnantForm & { hasShape: boolean })[]>(view.remnants);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();

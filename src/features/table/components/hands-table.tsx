@@ -1,39 +1,30 @@
 'use client';
 
-import {
-  Box,
-  Button,
-  Flex,
-  Grid,
-  HStack,
-  IconButton,
-  NativeSelect,
-  Progress,
-  SegmentGroup,
-  Text,
-} from '@chakra-ui/react';
-import { Lock, LockOpen, Redo2, RotateCw, Undo2 } from 'lucide-react';
+import { Box, Button, Flex, Grid, SegmentGroup, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState, useTransition } from 'react';
 import { takenBy, wasteOf } from '@/core/batch';
-import { printMoney } from '@/core/cost';
 import { findFaults, jobToJson, planToJson, type Unplaced } from '@/core/lay';
-import { inches, NM, printLength, STYLES, type Nm, type Units } from '@/core/length';
+import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { HandLay, sameCopy, type Spot } from '@/core/marker';
-import { newId, send } from '@/features/commands/send';
+import { send } from '@/features/commands/send';
 import { Fractions } from '@/ui/fraction';
 import { Notice } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
-import { longLength, overBound, percent } from '@/ui/words';
 import { saveLayByHand } from '../actions';
 import { historyReducer, startOf } from '../hands/history';
 import { nudged, turned, type Outcome } from '../hands/moves';
+import { STEPS } from '../hands/steps';
 import { useLayAgain } from '../hands/use-lay-again';
+import { useVisits } from '../hands/use-visits';
 import { lengthName } from '../lay-view';
 import { obstacleWords } from '../obstacle-words';
 import { nameOf, sceneOf, type TableFacts } from '../scene-lay';
 import type { SceneShow, ShowBy } from '../scene/scene-types';
 import { openTable } from '../table-document';
+import { HandsBar } from './hands-bar';
+import { HandsFigures } from './hands-figures';
+import { LaidAgain } from './laid-again';
 import { PieceList } from './piece-list';
 import { TableCanvas } from './table-canvas';
 
@@ -52,21 +43,6 @@ export interface HandsTableProps {
   /** Told whether something is not saved yet. */
   onDirty: (isDirty: boolean) => void;
 }
-
-const STEPS: Record<Units, { label: string; step: Nm }[]> = {
-  in: [
-    { label: '1/16 in', step: inches(1 / 16) },
-    { label: '1/4 in', step: inches(1 / 4) },
-    { label: '1 in', step: inches(1) },
-    { label: '6 in', step: inches(6) },
-  ],
-  mm: [
-    { label: '1 mm', step: NM.mm },
-    { label: '5 mm', step: 5 * NM.mm },
-    { label: '2 cm', step: 20 * NM.mm },
-    { label: '15 cm', step: 150 * NM.mm },
-  ],
-};
 
 const BY: { value: ShowBy; label: string }[] = [
   { value: 'order', label: 'By order' },
@@ -127,8 +103,8 @@ export default function HandsTable({
   const scene = useMemo(() => sceneOf(shown, facts, show.by), [shown, facts, show.by]);
   const faults = useMemo(() => findFaults(lay.job, lay.plan), [lay]);
   const figures = (one: HandLay) => {
-    const { cost, bought } = takenBy(cloth, shelf, one.plan);
-    return { cost, bought, used: one.plan.used, waste: wasteOf(one.job, one.plan) };
+    const { used, bound } = one.plan;
+    return { cost: takenBy(cloth, shelf, one.plan).cost, used, bound, waste: wasteOf(one.job, one.plan) };
   };
   // eslint-disable-next-line react-hooks/exhaustive-deps -- of the lay that is shown alone
   const now = useMemo(() => figures(shown), [shown]);
@@ -286,135 +262,32 @@ export default function HandsTable({
       router.refresh();
     });
 
-  const money = (minor: number) => printMoney(minor, table.currency);
-  const delta = (by: number, print: (amount: number) => string) => by === 0 ? 'as saved' : `${print(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`; // prettier-ignore
+  const ofPicked = { can: canMove && held !== null };
   return (
     <Box>
       <Flex gap="5" align="flex-end" justify="space-between" wrap="wrap" mb="2" rowGap="2">
-        <HStack gap="6" align="flex-start" aria-label="What the lay takes" role="group">
-          <Amount label="Used" note={delta(now.used - saved.used, length)} tone={now.used - saved.used}>
-            {longLength(now.used, units)}
-          </Amount>
-          <Amount label="Cost" note={delta(now.cost - saved.cost, money)} tone={now.cost - saved.cost}>
-            {money(now.cost)}
-          </Amount>
-          <Amount label="Waste" note="of the used cloth">
-            {percent(now.waste)}
-          </Amount>
-          <Amount label="Cannot be under" note={overBound(shown.plan.used, shown.plan.bound)}>
-            {longLength(shown.plan.bound, units)}
-          </Amount>
-        </HStack>
+        <HandsFigures now={now} saved={saved} units={units} currency={table.currency} />
         {isOpen && (
-          <HStack gap="1.5" wrap="wrap">
-            <IconButton
-              size="sm"
-              variant="ghost"
-              aria-label="Undo"
-              title="Undo (Ctrl+Z)"
-              onClick={undo}
-              disabled={!canMove || history.past.length === 0}
-            >
-              <Undo2 size={19} />
-            </IconButton>
-            <IconButton
-              size="sm"
-              variant="ghost"
-              aria-label="Redo"
-              title="Redo (Ctrl+Y)"
-              onClick={redo}
-              disabled={!canMove || history.future.length === 0}
-            >
-              <Redo2 size={19} />
-            </IconButton>
-            <NativeSelect.Root size="sm" w="104px">
-              <NativeSelect.Field
-                aria-label="Step of the arrow keys"
-                value={step}
-                onChange={(event) => setStep(Number(event.target.value))}
-              >
-                {STEPS[units].map(({ label }, i) => (
-                  <option key={label} value={i}>
-                    {label}
-                  </option>
-                ))}
-              </NativeSelect.Field>
-              <NativeSelect.Indicator />
-            </NativeSelect.Root>
-            <Button size="sm" variant="outline" onClick={turn} disabled={!canMove || !held} title="Turn it (R)">
-              <RotateCw size={17} /> Turn
-            </Button>
-            <Button
-              size="sm"
-              variant="outline"
-              onClick={toggleLock}
-              disabled={!canMove || !held}
-              title="Lock or free it (L)"
-            >
-              {isLocked ? <LockOpen size={17} /> : <Lock size={17} />} {isLocked ? 'Free' : 'Lock'}
-            </Button>
-            <Button
-              size="sm"
-              variant="outline"
-              onClick={takeOff}
-              disabled={!canMove || !held}
-              title="Take it off the cloth (Delete)"
-            >
-              Take off
-            </Button>
-            {scene.lengths.length > 1 && (
-              <Button
-                size="sm"
-                variant="outline"
-                onClick={toNext}
-                disabled={!canMove || !held}
-                title="Move it to the next length of cloth (N)"
-              >
-                Next length
-              </Button>
-            )}
-            <Button
-              size="sm"
-              variant="outline"
-              onClick={() => void layAgain(lay)}
-              disabled={!canMove}
-              title="Lay all that is not locked again (G)"
-            >
-              Lay the rest again
-            </Button>
-            <Button size="sm" onClick={save} disabled={!canMove || !isDirty || faults.length > 0} loading={isSaving}>
-              Save this lay
-            </Button>
-          </HStack>
+          <HandsBar
+            units={units}
+            step={step}
+            onStep={setStep}
+            isLocked={isLocked}
+            isSaving={isSaving}
+            acts={{
+              undo: { run: undo, can: canMove && history.past.length > 0 },
+              redo: { run: redo, can: canMove && history.future.length > 0 },
+              turn: { run: turn, ...ofPicked },
+              lock: { run: toggleLock, ...ofPicked },
+              takeOff: { run: takeOff, ...ofPicked },
+              next: scene.lengths.length > 1 ? { run: toNext, ...ofPicked } : null,
+              layAgain: { run: () => void layAgain(lay), can: canMove },
+              save: { run: save, can: canMove && isDirty && faults.length === 0 },
+            }}
+          />
         )}
       </Flex>
-      {laying && (
-        <Flex gap="3" align="center" mb="2" px="3" py="2" bg="bottle.muted" borderRadius="sm" wrap="wrap">
-          <Text flex="1" minW="240px" aria-live="polite">
-            <Fractions>
-              {laying.problem ||
-                (!laying.best
-                  ? 'Laying the rest again …'
-                  : laying.best.used < lay.plan.used
-                    ? `Found ${longLength(laying.best.used, units)}, ${length(lay.plan.used - laying.best.used)} shorter.`
-                    : 'Nothing shorter found yet.')}
-            </Fractions>
-          </Text>
-          {laying.isRunning && (
-            <Progress.Root value={100 * laying.done} colorPalette="bottle" w="120px" size="sm" aria-label="Search">
-              <Progress.Track>
-                <Progress.Range />
-              </Progress.Track>
-            </Progress.Root>
-          )}
-          <Button size="sm" onClick={takeLaid} disabled={!laying.best || laying.best.used >= lay.plan.used}>
-            Take it
-          </Button>
-          <Button size="sm" variant="ghost" onClick={endLaying}>
-            Leave it as it was
-          </Button>
-        </Flex>
-      )}
+      {laying && <LaidAgain laying={laying} used={lay.plan.used} units={units} onTake={takeLaid} onLeave={endLaying} />}
       {problem && (
         <Box mb="2">
           <Notice level="stop">{problem}</Notice>
@@ -498,53 +371,4 @@ export default function HandsTable({
       </Text>
     </Box>
   );
-}
-
-/** A figure that changes under the hands, with how it stands to the saved lay. */
-function Amount({ label, note, tone = 0, children }: { label: string; note: string; tone?: number; children: string }) {
-  return (
-    <Box>
-      <Text fontSize="sm" color="fg.muted" lineHeight="1.2">
-        {label}
-      </Text>
-      <Text fontSize="xl" fontWeight="800" lineHeight="1.25" whiteSpace="nowrap">
-        <Fractions>{children}</Fractions>
-      </Text>
-      <Text
-        fontSize="sm"
-        lineHeight="1.2"
-        whiteSpace="nowrap"
-        color={tone > 0 ? 'fg.error' : 'fg.muted'}
-        fontWeight={tone === 0 ? undefined : '600'}
-      >
-        <Fractions>{note}</Fractions>
-      </Text>
-    </Box>
-  );
-}
-
-const SAY_EVERY_MS = 6_000;
-
-/** Says every few seconds that this page is open, and hears who else has it open and which version is saved. */
-function useVisits(batchId: number, clothId: number): { others: string[]; version: number | null } {
-  const [heard, setHeard] = useState<{ others: string[]; version: number | null }>({ others: [], version: null });
-  useEffect(() => {
-    const page = newId();
-    let isOpen = true;
-    const say = async () => {
-      try {
-        const response = await fetch(`/api/batches/${batchId}/lays/${clothId}/visit`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ page }) }); // prettier-ignore
-        if (isOpen && response.ok) setHeard((await response.json()) as { others: string[]; version: number });
-      } catch {
-        // The next time, perhaps.
-      }
-    };
-    void say();
-    const timer = setInterval(() => void say(), SAY_EVERY_MS);
-    return () => {
-      isOpen = false;
-      clearInterval(timer);
-    };
-  }, [batchId, clothId]);
-  return heard;
 }

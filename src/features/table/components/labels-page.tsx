@@ -1,12 +1,14 @@
 'use client';
 
-import { Box, Flex, HStack, NativeSelect, QrCode, Text } from '@chakra-ui/react';
-import { useState, useSyncExternalStore } from 'react';
+import { Box, Button, Flex, HStack, NativeSelect, QrCode, Text } from '@chakra-ui/react';
+import { useState, useSyncExternalStore, useTransition } from 'react';
 import { TextField } from '@/ui/choice';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { PrintBar } from '@/ui/print-bar';
+import { toaster } from '@/ui/toaster';
 import { counted } from '@/ui/words';
+import { printLabels } from '../actions';
 import { LABEL_SIZES, readOwnSize, type LabelSize } from '../label-sizes';
 import type { PieceLabel } from '../labels';
 
@@ -15,7 +17,16 @@ const here = () => window.location.origin;
 const nowhere = () => '';
 
 /** A label for each piece of a batch, on sheets or a roll; its code opens the piece on its lay. */
-export function LabelsPage({ batch, labels }: { batch: { id: number; name: string }; labels: PieceLabel[] }) {
+export function LabelsPage({
+  batch,
+  labels,
+  hasPrinter,
+}: {
+  batch: { id: number; name: string };
+  labels: PieceLabel[];
+  /** Whether the workroom has a label printer. */
+  hasPrinter: boolean;
+}) {
   const origin = useSyncExternalStore(never, here, nowhere);
   const [id, setId] = useState(LABEL_SIZES[0]!.id);
   const [own, setOwn] = useState({ width: '80', height: '50' });
@@ -53,6 +64,7 @@ export function LabelsPage({ batch, labels }: { batch: { id: number; name: strin
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
+        {hasPrinter && !page && <OnPrinter batchId={batch.id} size={size} origin={origin} />}
         {id === 'own' && (
           <>
             <Box w="120px">
@@ -110,6 +122,31 @@ export function LabelsPage({ batch, labels }: { batch: { id: number; name: strin
   );
 }
 
+/** Sends the labels to the workroom's label printer; nothing waits for it longer than it is given. */
+function OnPrinter({ batchId, size, origin }: { batchId: number; size: LabelSize; origin: string }) {
+  const [problem, setProblem] = useState('');
+  const [isBusy, start] = useTransition();
+  const print = () =>
+    start(async () => {
+      setProblem('');
+      const answer = await printLabels(batchId, { width: size.width, height: size.height }, origin).catch(() => null);
+      if (!answer?.ok) return setProblem(answer?.faults[0]?.message ?? 'The application does not answer; try again.');
+      toaster.create({ title: `${counted(answer.value.count, 'label')} sent to the label printer.`, type: 'success' });
+    });
+  return (
+    <Box>
+      <Button variant="outline" onClick={print} loading={isBusy}>
+        On the label printer
+      </Button>
+      {problem && (
+        <Text role="alert" color="fg.error" mt="1" maxW="44ch">
+          {problem}
+        </Text>
+      )}
+    </Box>
+  );
+}
+
 function Label({ label, size, origin }: { label: PieceLabel; size: LabelSize; origin: string }) {
   const code = Math.min(size.height - 6, size.width * 0.36);
   // Words grow with the label.
@@ -142,10 +179,11 @@ function Label({ label, size, origin }: { label: PieceLabel; size: LabelSize; or
         </Text>
         <Text truncate>{label.cover}</Text>
         <Text truncate>{`${label.cloth}; ${label.customer}`}</Text>
+        {label.marks.length > 0 && <Text truncate>Mark: {label.marks.join(', ')}</Text>}
         <Text
           css={{
             display: '-webkit-box',
-            WebkitLineClamp: Math.max(1, Math.floor((size.height - 26) / 5)),
+            WebkitLineClamp: Math.max(1, Math.floor((size.height - (label.marks.length > 0 ? 30 : 26)) / 5)),
             WebkitBoxOrient: 'vertical',
             overflow: 'hidden',
           }}

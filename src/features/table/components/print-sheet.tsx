@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import { Fragment } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import { printMoney } from '@/core/cost';
 import { printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
@@ -21,10 +21,13 @@ export function PrintSheet({
   batch,
   lays,
   printedOn,
+  cuts,
 }: {
   batch: { id: number; name: string };
   lays: LayView[];
   printedOn: string;
+  /** The order of cuts of each lay, in the lays' order. */
+  cuts: ReactNode[];
 }) {
   return (
     <Box>
@@ -36,7 +39,7 @@ export function PrintSheet({
       />
       <Stack gap="8">
         {lays.map((lay, i) => (
-          <Sheet key={lay.id} lay={lay} batchName={batch.name} printedOn={printedOn} isFirst={i === 0} />
+          <Sheet key={lay.id} lay={lay} batchName={batch.name} printedOn={printedOn} isFirst={i === 0} cuts={cuts[i]} />
         ))}
       </Stack>
     </Box>
@@ -48,11 +51,13 @@ function Sheet({
   batchName,
   printedOn,
   isFirst,
+  cuts,
 }: {
   lay: LayView;
   batchName: string;
   printedOn: string;
   isFirst: boolean;
+  cuts: ReactNode;
 }) {
   const length = Math.max(...lay.lengths.map(({ shownMm }) => shownMm));
   const pxPerMm = SHEET_PX / (length + 20);
@@ -101,6 +106,7 @@ function Sheet({
         <PrintedLay lay={lay} pxPerMm={pxPerMm} gapMm={top + bottom} />
       </svg>
       <CutListTable lay={lay} />
+      {cuts}
       <Text fontSize="xs" mt="4" borderTopWidth="1px" borderColor="#000" pt="2">
         {CAUTION}
       </Text>

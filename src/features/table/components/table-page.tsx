@@ -3,7 +3,7 @@
 import { Box, Button, Flex, Grid, HStack, SegmentGroup, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { printMoney } from '@/core/cost';
 import { printLength, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
@@ -20,6 +20,7 @@ export function TablePage({
   batchName,
   others,
   piece = null,
+  cutter,
 }: {
   lay: LayView;
   /** What hands work with (`getTableText`). */
@@ -28,6 +29,8 @@ export function TablePage({
   others: { id: number; clothName: string }[];
   /** The piece that somebody has come for. */
   piece?: string | null;
+  /** How the lay stands at the workroom's cutter, where it has one. */
+  cutter?: ReactNode;
 }) {
   const [pickedKey, setPickedKey] = useState<string | null>(piece);
   const [litOrder, setLitOrder] = useState<number | null>(null);
@@ -95,6 +98,7 @@ export function TablePage({
           <Figures lay={lay} litOrder={litOrder} onLight={setLitOrder} />
         </Grid>
         <TakeAlong lay={lay} />
+        {cutter}
       </Stack>
     </>
   );

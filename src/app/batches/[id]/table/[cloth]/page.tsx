@@ -2,6 +2,8 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { getBatch } from '@/features/batches/queries';
+import { CutterBar } from '@/features/machines/components/cutter-bar';
+import { machinesForm } from '@/features/machines/queries';
 import { TablePage } from '@/features/table/components/table-page';
 import { getLay, getTableText } from '@/features/table/queries';
 
@@ -17,7 +19,7 @@ export default async function LayTablePage({
 }) {
   const { piece } = await searchParams;
   const { id, cloth } = await params;
-  const [lay, view, text] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id)), getTableText(readId(id), readId(cloth))]); // prettier-ignore
+  const [lay, view, text, machines] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id)), getTableText(readId(id), readId(cloth)), machinesForm()]); // prettier-ignore
   if (!lay || !view || !text) notFound();
   return (
     <TablePage
@@ -25,6 +27,11 @@ export default async function LayTablePage({
       text={text}
       piece={typeof piece === 'string' ? piece : null}
       batchName={view.batch.name}
+      cutter={
+        machines.cutter && (
+          <CutterBar batchId={lay.batchId} clothId={lay.clothId} canSend={view.batch.status === 'approved'} />
+        )
+      }
       others={view.lays
         .filter((other) => other.id !== lay.id)
         .map(({ clothId, clothName }) => ({ id: clothId, clothName }))}

@@ -70,7 +70,8 @@ export const contentPolicy = (nonce: string, isDevelopment: boolean): string =>
     "style-src 'self' 'unsafe-inline'",
     "img-src 'self' data: blob:",
     "font-src 'self'",
-    `connect-src 'self'${isDevelopment ? ' ws:' : ''}`,
+    // A digital tape hangs on the device itself, and speaks through a socket there.
+    `connect-src 'self' ws://127.0.0.1:* ws://localhost:*${isDevelopment ? ' ws:' : ''}`,
     "worker-src 'self' blob:",
     "object-src 'none'",
     "base-uri 'none'",

@@ -1,0 +1,119 @@
+import 'server-only';
+import { and, eq, ne } from 'drizzle-orm';
+import { codedParts, pieceCode } from '@/core/files/lay/piece-codes';
+import { NM } from '@/core/length';
+import { drawPlan, marksOnCloth, type Marker } from '@/core/marker';
+import { database, schema, type Database, type Transaction } from '@/db';
+import type { LayRow } from '@/db/rows';
+import { lookOf } from '@/features/cloth/look';
+import { getLay } from '@/features/table/queries';
+import { lengthsOf } from '@/features/table/lengths-of';
+import { loadCut, stepsOf } from './load-cut';
+import type { SheetLength, SheetView } from './sheet-view';
+import type { SheetState } from './ticks';
+
+/** The cutting sheet of a cloth of a batch; null where the batch has no such lay. */
+export async function getCuttingSheet(batchId: number, clothId: number): Promise<SheetView | null> {
+  const db = database();
+  const [lay] = await loadCut(db, batchId, clothId);
+  const view = lay && (await getLay(batchId, clothId));
+  const [batch] = await db.select().from(schema.batches).where(eq(schema.batches.id, batchId));
+  if (!lay || !view || !batch) return null;
+  const { row, marker, cloth } = lay;
+  const { lays } = schema;
+  const others = await db
+    .select({ clothId: lays.clothId, cloth: lays.cloth })
+    .from(lays)
+    .where(and(eq(lays.batchId, batchId), ne(lays.clothId, clothId)))
+    .orderBy(lays.id);
+  return {
+    batch: { id: batch.id, name: batch.name },
+    clothId,
+    clothName: cloth.name,
+    units: row.units,
+    look: lookOf(cloth),
+    areSheets: cloth.sheetLengthNm !== null,
+    lengths: sheetLengths(marker, row),
+    steps: stepsOf(lay),
+    orders: view.orders.map(({ no, mark, customer }) => ({ no, mark, customer })),
+    others: others.map((one) => ({ clothId: one.clothId, clothName: (one.cloth as { name: string }).name })),
+    state: await sheetState(db, row, batch.status),
+  };
+}
+
+/** The lengths of a lay with what stands on each piece: its code and its marks. */
+function sheetLengths(marker: Marker, row: LayRow): SheetLength[] {
+  const { job, plan, parts } = marker;
+  const codes = new Map(codedParts(job).map(({ id, copy, number }) => [`${id} ${copy}`, pieceCode(row.id, number)]));
+  const partOf = new Map(parts.map((part) => [part.id, part]));
+  const drawings = new Map(drawPlan(job, plan).map((drawing) => [drawing.stock.id, drawing.items]));
+  return lengthsOf(marker, row.boughtNm).map((length) => ({
+    ...length,
+    items: length.items.map((item, i) => {
+      const { id, copy, isStrip, turn, ring } = drawings.get(length.code)![i]!;
+      const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
+      const marks = isStrip ? [] : marksOnCloth(partOf.get(id)!, { x: Math.min(...xs), y: Math.min(...ys), turn });
+      return {
+        ...item,
+        part: id,
+        code: codes.get(`${id} ${copy}`) ?? '',
+        marks: marks.map(({ n, name, points }) => ({ n, name, points: points.map(([x, y]): [number, number] => [x / NM.mm, y / NM.mm]) })), // prettier-ignore
+      };
+    }),
+  }));
+}
+
+/** How a sheet stands: what is ticked and what was found wrong, and whether anything can still be ticked. */
+export async function sheetState(
+  tx: Database | Transaction,
+  row: Pick<LayRow, 'batchId' | 'clothId' | 'version' | 'cutAt'>,
+  status: string,
+): Promise<SheetState> {
+  const { cutTicks, cutTroubles, people } = schema;
+  const { batchId, clothId, version } = row;
+  const of = (table: typeof cutTicks | typeof cutTroubles) => and(eq(table.batchId, batchId), eq(table.clothId, clothId), eq(table.layVersion, version)); // prettier-ignore
+  const ticks = await tx
+    .select({ step: cutTicks.step, entry: cutTicks.entry, at: cutTicks.at, by: people.name })
+    .from(cutTicks)
+    .leftJoin(people, eq(people.id, cutTicks.personId))
+    .where(of(cutTicks))
+    .orderBy(cutTicks.step);
+  const troubles = await tx
+    .select({ trouble: cutTroubles, by: people.name })
+    .from(cutTroubles)
+    .leftJoin(people, eq(people.id, cutTroubles.personId))
+    .where(of(cutTroubles))
+    .orderBy(cutTroubles.at, cutTroubles.entry);
+  return {
+    layVersion: version,
+    closed: row.cutAt
+      ? 'This lay is cut and closed.'
+      : status === 'approved'
+        ? ''
+        : 'The lays of this batch are not approved yet; approve them, then cut.',
+    ticks: ticks.map(({ step, entry, at, by }) => ({ step, entry, by: by ?? '', at: at.toISOString() })),
+    troubles: troubles.map(({ trouble, by }) => ({
+      entry: trouble.entry,
+      step: trouble.step,
+      sort: trouble.sort as SheetState['troubles'][number]['sort'],
+      code: trouble.code,
+      length: trouble.length,
+      part: trouble.part,
+      why: trouble.why,
+      by: by ?? '',
+      at: trouble.at.toISOString(),
+    })),
+  };
+}
+
+/** How the sheet of a cloth of a batch stands now; null where the batch has no such lay. */
+export async function getSheetState(batchId: number, clothId: number): Promise<SheetState | null> {
+  const db = database();
+  const { lays, batches } = schema;
+  const [found] = await db
+    .select({ batchId: lays.batchId, clothId: lays.clothId, version: lays.version, cutAt: lays.cutAt, status: batches.status })
+    .from(lays)
+    .innerJoin(batches, eq(batches.id, lays.batchId))
+    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId))); // prettier-ignore
+  return found ? sheetState(db, found, found.status) : null;
+}

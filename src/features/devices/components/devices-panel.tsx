@@ -1,0 +1,113 @@
+'use client';
+
+import { Box, Button, Flex, HStack, QrCode, Stack, Text } from '@chakra-ui/react';
+import { Tablet, X } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import { send } from '@/features/commands/send';
+import { Notice, Panel } from '@/ui/page';
+import { revokeDevice, showPairingCode } from '../actions';
+import type { Device } from '../queries';
+
+const when = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }); // prettier-ignore
+const inFours = (code: string) => code.replace(/(\d{4})(?=\d)/g, '$1 ');
+
+/** Tablets on the workroom's network: paired with a code that is shown here once, listed, and revoked. */
+export function DevicesPanel({ devices, addresses }: { devices: Device[]; addresses: string[] }) {
+  const router = useRouter();
+  const [code, setCode] = useState('');
+  const [problem, setProblem] = useState('');
+  const [isBusy, start] = useTransition();
+  const act = <T,>(work: () => Promise<{ ok: true; value: T } | { ok: false; faults: { message: string }[] }>, then: (value: T) => void) =>
+    start(async () => {
+      const answer = await work().catch(() => null);
+      if (!answer?.ok) return setProblem(answer?.faults[0]?.message ?? 'The application does not answer; try again.');
+      setProblem('');
+      then(answer.value);
+      router.refresh();
+    }); // prettier-ignore
+  return (
+    <Panel
+      title={<span id="devices">Devices</span>}
+      aside={
+        addresses.length > 0 && (
+          <Button
+            variant="outline"
+            loading={isBusy}
+            onClick={() => act(showPairingCode, (value) => setCode(value.code))}
+          >
+            <Tablet size={18} /> Pair a device
+          </Button>
+        )
+      }
+    >
+      <Stack gap="4">
+        {problem && <Notice level="stop">{problem}</Notice>}
+        {addresses.length === 0 ? (
+          <Text color="fg.muted">
+            Jolly Bolt answers on this machine alone. To use tablets on the workroom’s own network, start it with a name
+            or an address of this machine: npm start -- --host workroom.lan
+          </Text>
+        ) : (
+          <Text color="fg.muted">
+            Tablets on the workroom’s network open {addresses.join(' or ')} and type the code that is shown here.
+            Nothing answers a device that is not paired.
+          </Text>
+        )}
+        {code && (
+          <Flex gap="6" align="center" p="4" bg="bottle.muted" borderRadius="sm" wrap="wrap">
+            <Box w="120px" bg="#fff" p="2">
+              <QrCode.Root value={addresses[0]!} size="full">
+                <QrCode.Frame fill="#000">
+                  <QrCode.Pattern />
+                </QrCode.Frame>
+              </QrCode.Root>
+            </Box>
+            <Box flex="1" minW="260px">
+              <Text fontSize="4xl" fontWeight="800" letterSpacing="0.06em" lineHeight="1.2" data-pairing-code={code}>
+                {inFours(code)}
+              </Text>
+              <Text>
+                It works once and holds for ten minutes. Open {addresses[0]} on the device, by hand or with its camera,
+                and type it there.
+              </Text>
+            </Box>
+            <Button variant="outline" onClick={() => setCode('')}>
+              Hide it
+            </Button>
+          </Flex>
+        )}
+        {devices.length > 0 && (
+          <table className="rows" aria-label="Paired devices">
+            <tbody>
+              {devices.map(({ id, name, pairedAt, seenAt }) => (
+                <tr key={id}>
+                  <td className="strong">{name}</td>
+                  <td>paired {when(pairedAt)}</td>
+                  <td>{seenAt ? `last seen ${when(seenAt)}` : 'not seen yet'}</td>
+                  <td className="number">
+                    <HStack justify="flex-end">
+                      <Button
+                        size="sm"
+                        variant="outline"
+                        disabled={isBusy}
+                        onClick={() =>
+                          act(
+                            () => send(revokeDevice, id),
+                            () => undefined,
+                          )
+                        }
+                      >
+                        <X size={16} /> Revoke
+                      </Button>
+                    </HStack>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Stack>
+    </Panel>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Fault } from '@/core/result';
+
+/** Where the workroom's machines and its supplier's list are found; empty where it has none. */
+export interface MachinesForm {
+  /** A cutter that takes DXF over HTTP (docs/formats/cutter.md). */
+  cutter: string;
+  /** A label printer that takes PDF over raw TCP, as host:port. */
+  printer: string;
+  /** A digital tape's WebSocket on the device itself. */
+  tape: string;
+  /** A supplier's price list (docs/formats/prices.md). */
+  supplier: string;
+}
+
+export const NO_MACHINES: MachinesForm = { cutter: '', printer: '', tape: '', supplier: '' };
+
+const LOOPBACK = new Set(['127.0.0.1', 'localhost']);
+
+function urlOf(text: string, schemes: readonly string[]): URL | null {
+  try {
+    const url = new URL(text);
+    return schemes.includes(url.protocol) && url.username === '' && url.hostname !== '' ? url : null;
+  } catch {
+    return null;
+  }
+}
+
+/** A host and a port, as `host:port`; null where it is none. */
+export function hostAndPort(text: string): { host: string; port: number } | null {
+  const [, host, port] = /^([a-z0-9](?:[a-z0-9.-]*[a-z0-9])?):(\d{1,5})$/i.exec(text.trim()) ?? [];
+  const number = Number(port);
+  return host && number >= 1 && number <= 65_535 ? { host, port: number } : null;
+}
+
+/** What is wrong with the addresses, each fault at its field. */
+export function machineFaults({ cutter, printer, tape, supplier }: MachinesForm): Fault[] {
+  const faults: Fault[] = [];
+  const fault = (field: keyof MachinesForm, message: string) => faults.push({ code: 'address', field, message });
+  if (cutter && !urlOf(cutter, ['http:', 'https:']))
+    fault('cutter', 'The cutter’s address is like http://127.0.0.1:4101.');
+  if (printer && !hostAndPort(printer)) fault('printer', 'The label printer’s address is like 127.0.0.1:4102, without http.'); // prettier-ignore
+  if (tape && !LOOPBACK.has(urlOf(tape, ['ws:'])?.hostname ?? '')) fault('tape', 'The tape hangs on the device itself: its address is like ws://127.0.0.1:4104.'); // prettier-ignore
+  if (supplier && !urlOf(supplier, ['http:', 'https:'])) fault('supplier', 'The list’s address is like http://127.0.0.1:4105/prices.'); // prettier-ignore
+  return faults;
+}

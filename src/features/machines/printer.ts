@@ -1,0 +1,29 @@
+import 'server-only';
+import { connect } from 'node:net';
+import { hostAndPort } from './form';
+
+const WITHIN_MS = 5_000;
+
+/** Sends a document to the label printer over raw TCP; the sentence where it does not take it. */
+export function print(address: string, bytes: Uint8Array): Promise<{ message: string } | null> {
+  const at = hostAndPort(address);
+  if (!at) return Promise.resolve({ message: `The label printer’s address ${address} can’t be read.` });
+  return new Promise((resolve) => {
+    const silent = (why: string) => resolve({ message: `The label printer at ${address} ${why}.` });
+    const socket = connect(at);
+    const timer = setTimeout(() => {
+      socket.destroy();
+      silent(`does not take the labels within ${WITHIN_MS / 1000} s`);
+    }, WITHIN_MS);
+    const end = (answer: () => void) => {
+      clearTimeout(timer);
+      answer();
+    };
+    socket.on('error', () => end(() => silent('does not answer')));
+    // The printer closes its side when it has everything.
+    socket.on('end', () => end(() => resolve(null)));
+    socket.on('close', () => end(() => silent('broke the connection off')));
+    socket.resume();
+    socket.end(bytes);
+  });
+}

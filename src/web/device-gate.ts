@@ -1,0 +1,179 @@
+import { createHash, randomBytes } from 'node:crypto';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { refusalOf } from './guard';
+import { pairingPage } from './pairing-page';
+
+export const DEVICE_COOKIE = 'jolly-bolt-device';
+/** Says to the application which paired device asks; whatever a request brings under that name is taken away. */
+export const DEVICE_HEADER = 'x-jolly-bolt-device';
+
+/** A code is typed within so many minutes, and is void after so many wrong ones. */
+export const CODE_MINUTES = 10;
+export const MOST_WRONG_TRIES = 10;
+
+const MOST_FORM_BYTES = 2_000;
+const MOST_NAME = 60;
+const YEAR_S = 365 * 24 * 3600;
+/** When a device was last seen is kept to about this. */
+const SEEN_EVERY_MS = 30_000;
+/** Answers that are under way are looked at so often: whoever was revoked gets no more of them. */
+const WATCH_EVERY_MS = 1_000;
+
+export const hashOf = (text: string): string => createHash('sha256').update(text).digest('hex');
+
+interface GateSource {
+  query: <Row>(text: string, values: unknown[]) => Promise<{ rows: Row[] }>;
+  /** Names by which the application is reached beside this machine's own, with commas between them. */
+  hosts: string;
+  isSecure: boolean;
+  /** Milliseconds of a steady clock. */
+  now?: () => number;
+}
+
+/**
+ * Lets only paired devices through. A request from this very machine is the desk's; every other one must carry the token that its device
+ * was given for a pairing code, or it gets the page on which the code is typed and nothing else: no page, no file, no stream.
+ */
+export class DeviceGate {
+  private readonly source: Required<GateSource>;
+  private readonly seen = new Map<number, number>();
+  private readonly underWay = new Map<ServerResponse, number>();
+
+  constructor(source: GateSource) {
+    this.source = { now: () => performance.now(), ...source };
+  }
+
+  /** Breaks off what goes to devices that were revoked meanwhile; ends with the returned function. */
+  watch(): () => void {
+    const timer = setInterval(() => void this.breakOff().catch(() => undefined), WATCH_EVERY_MS);
+    timer.unref();
+    return () => clearInterval(timer);
+  }
+
+  /** Whether a request may go on. Where not, it has been answered. `isLoopback`: it came in on this machine's own address. */
+  async admits(request: IncomingMessage, response: ServerResponse, isLoopback: boolean): Promise<boolean> {
+    delete request.headers[DEVICE_HEADER];
+    if (isLoopback && isFromDesk(request)) return true;
+    const headers = { get: (name: string) => one(request.headers[name]) };
+    const refusal = refusalOf(request.method ?? 'GET', headers, this.source.hosts);
+    if (refusal) return refuse(response, refusal.status, refusal.message);
+    const id = await this.deviceOf(request).catch(() => undefined);
+    if (id === undefined) return refuse(response, 503, 'The database does not answer; try again.');
+    const path = (request.url ?? '/').split('?')[0];
+    if (path === '/pair' && request.method === 'POST') {
+      await this.pair(request, response).catch(() => refuse(response, 503, 'The database does not answer; try again.'));
+      return false;
+    }
+    if (id === null) {
+      const isPage = request.method === 'GET' && (one(request.headers.accept) ?? '').includes('text/html');
+      if (!isPage) return refuse(response, 401, 'This device is not paired with the workroom.');
+      return page(response, 401, '');
+    }
+    request.headers[DEVICE_HEADER] = String(id);
+    this.underWay.set(response, id);
+    response.once('close', () => this.underWay.delete(response));
+    await this.noteSeen(id);
+    return true;
+  }
+
+  /** The id of the paired device that asks, or null. */
+  private async deviceOf(request: IncomingMessage): Promise<number | null> {
+    const token = cookieOf(request, DEVICE_COOKIE);
+    if (!token) return null;
+    const { rows } = await this.source.query<{ id: number }>('SELECT id FROM devices WHERE token_hash = $1 AND revoked_at IS NULL', [hashOf(token)]); // prettier-ignore
+    return rows[0]?.id ?? null;
+  }
+
+  private async noteSeen(id: number) {
+    const now = this.source.now();
+    if (now - (this.seen.get(id) ?? -Infinity) < SEEN_EVERY_MS) return;
+    this.seen.set(id, now);
+    await this.source.query('UPDATE devices SET seen_at = now() WHERE id = $1', [id]).catch(() => undefined);
+  }
+
+  /** Takes a code that was typed: the device gets its token, or the page again with what is wrong. */
+  private async pair(request: IncomingMessage, response: ServerResponse) {
+    const form = new URLSearchParams(await bodyOf(request));
+    const code = (form.get('code') ?? '').replace(/\D/g, '');
+    const name = (form.get('name') ?? '').replace(/\p{C}/gu, '').trim().slice(0, MOST_NAME);
+    if (!name) return page(response, 400, 'Give the device a name, like “tablet at the long table”.', 'name');
+    const open = `used_at IS NULL AND wrong_tries < ${MOST_WRONG_TRIES} AND made_at > now() - interval '${CODE_MINUTES} minutes'`;
+    const { rows } = await this.source.query<{ id: number }>(`UPDATE pairing_codes SET used_at = now() WHERE code_hash = $1 AND ${open} RETURNING id`, [hashOf(code)]); // prettier-ignore
+    if (rows.length === 0) {
+      await this.source.query(`UPDATE pairing_codes SET wrong_tries = wrong_tries + 1 WHERE ${open}`, []);
+      return page(response, 403, 'That code is not open. Have a new one shown at the desk; it holds for ten minutes.', 'code', name); // prettier-ignore
+    }
+    const token = randomBytes(32).toString('base64url');
+    await this.source.query('INSERT INTO devices (name, token_hash, seen_at) VALUES ($1, $2, now())', [name, hashOf(token)]); // prettier-ignore
+    response.writeHead(303, {
+      location: '/',
+      'set-cookie': `${DEVICE_COOKIE}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${YEAR_S}${this.source.isSecure ? '; Secure' : ''}`,
+      'cache-control': 'no-store',
+    });
+    response.end();
+  }
+
+  private async breakOff() {
+    if (this.underWay.size === 0) return;
+    const ids = [...new Set(this.underWay.values())];
+    const { rows } = await this.source.query<{ id: number }>('SELECT id FROM devices WHERE id = ANY($1) AND revoked_at IS NOT NULL', [ids]); // prettier-ignore
+    const revoked = new Set(rows.map(({ id }) => id));
+    for (const [response, id] of this.underWay) if (revoked.has(id)) response.destroy();
+  }
+}
+
+const one = (value: string | string[] | undefined): string | null => (Array.isArray(value) ? value[0]! : (value ?? null)); // prettier-ignore
+
+const DESK = new Set(['localhost', '127.0.0.1', '[::1]']);
+
+/** Whether a request on this machine's own address was made on this machine, and not handed on by a proxy for somebody else. */
+function isFromDesk({ headers }: IncomingMessage): boolean {
+  if (headers['x-forwarded-for'] !== undefined || headers.forwarded !== undefined) return false;
+  try {
+    return DESK.has(new URL(`http://${headers.host}`).hostname);
+  } catch {
+    return false;
+  }
+}
+
+function cookieOf({ headers }: IncomingMessage, name: string): string | null {
+  for (const pair of (headers.cookie ?? '').split(';')) {
+    const [key, ...value] = pair.trim().split('=');
+    if (key === name) return value.join('=');
+  }
+  return null;
+}
+
+async function bodyOf(request: IncomingMessage): Promise<string> {
+  let text = '';
+  for await (const chunk of request) {
+    text += String(chunk);
+    if (text.length > MOST_FORM_BYTES) return '';
+  }
+  return text;
+}
+
+function refuse(response: ServerResponse, status: number, message: string): false {
+  response.writeHead(status, { 'content-type': 'application/json', 'cache-control': 'no-store' });
+  response.end(JSON.stringify({ ok: false, faults: [{ code: 'refused', field: '', message }] }));
+  return false;
+}
+
+function page(
+  response: ServerResponse,
+  status: number,
+  problem: string,
+  field: 'code' | 'name' = 'code',
+  name = '',
+): false {
+  // prettier-ignore
+  response.writeHead(status, {
+    'content-type': 'text/html; charset=utf-8',
+    'cache-control': 'no-store',
+    'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'", // prettier-ignore
+    'x-content-type-options': 'nosniff',
+    'referrer-policy': 'same-origin',
+  });
+  response.end(pairingPage(problem, field, name));
+  return false;
+}
