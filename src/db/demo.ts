@@ -1,8 +1,8 @@
 import { addDays, format } from 'date-fns';
 import type { Fibre, Give, Weight } from '@/core/cloth';
-import { kindById, type CoverKind } from '@/core/covers';
+import { kindById, outlineFromOffsets, type CoverKind } from '@/core/covers';
 import { markOf } from '@/core/cutlist';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { inches, parseLength, type Nm, type Units } from '@/core/length';
 import { schema, type Transaction } from '.';
 import { insertMaterials } from './demo-materials';
 import { insertShelf } from './demo-shelf';
@@ -269,6 +269,8 @@ interface LineSeed {
   fit?: 'true' | 'snug' | 'overfull';
   matching?: 'none' | 'alike' | 'centred';
   cloth: Record<string, string>;
+  /** A form that was measured by offsets from a centre line (in): a smooth edge through the stations. */
+  offsets?: readonly (readonly [at: number, left: number, right: number])[];
 }
 
 interface OrderSeed {
@@ -303,6 +305,15 @@ const boxed = (
   rest: Partial<LineSeed> = {},
 ): LineSeed => ({ kind: 'boxed-cushion', qty, cloth, ...rest, typed: { length, width, thickness, ...rest.typed } });
 
+/** A window seat that narrows towards the glass: distances to the left and to the right of a string, at five places along it (in). */
+const WINDOW_SEAT = [
+  [0, 14, 14],
+  [6, 13.5, 13.5],
+  [12, 12, 12.5],
+  [18, 10, 10.5],
+  [21, 8, 8.5],
+] as const;
+
 const ORDERS: OrderSeed[] = [
   { customer: 0, due: -16, units: 'in', batch: 0, notes: 'Saloon of the “Curlew”', lines: [boxed(4, '46', '21 1/2', '3', { face: 'Towpath ticking', welt: 'Lock-keeper drill' }, { choices: { piping: 'both' }, matching: 'alike' }), zipped(6, '17', '17', { face: 'Lock-keeper drill' })] },
   { customer: 3, due: -12, units: 'in', batch: 0, lines: [envelope(5, '19', '19', { face: 'Towpath ticking' }, { matching: 'alike' })] },
@@ -331,6 +342,7 @@ const ORDERS: OrderSeed[] = [
   { customer: 2, due: 31, units: 'mm', notes: 'Saloon of car 22', lines: [{ kind: 'own-1', qty: 16, typed: { width: '33', height: '26', grip: '8' }, cloth: { face: 'Footlight velvet' } }, { kind: 'round-cushion', qty: 2, typed: { diameter: '41', thickness: '6' }, choices: { piping: 'both' }, cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' } }] },
   { customer: 6, due: 32, units: 'in', notes: 'Log books and the reading tablet', lines: [{ kind: 'padded-book-cover', qty: 3, typed: { wrap: '18 3/4', height: '11 1/4' }, cloth: { face: 'Winding wheel', lining: 'Depot lining' } }, { kind: 'device-sleeve', qty: 1, typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' }, cloth: { face: 'Bilge canvas' } }, { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } }] },
   { customer: 2, due: 33, units: 'mm', lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })] },
+  { customer: 3, due: 34, units: 'in', notes: 'Seat of the bay window, measured from a string', lines: [{ kind: 'strapped-pad', qty: 2, typed: { width: '28', depth: '21', thickness: '2 1/2' }, cloth: { face: 'Bilge canvas' }, offsets: WINDOW_SEAT }] },
   { customer: 2, due: 35, units: 'mm', notes: 'Waiting-room bench, six lids', lines: [{ kind: 'platform-notched', qty: 6, typed: { length: '86', width: '41', thickness: '7', wrap: '5' }, cloth: { face: 'Saloon moquette' } }] },
 ]; // prettier-ignore
 
@@ -462,6 +474,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
           fit: line.fit ?? kind.defaultFit,
           matching: line.matching ?? 'none',
           batchId: seed.batch === undefined ? null : batches[seed.batch]!.id,
+          outline: line.offsets ? tracedBy(line.offsets) : null,
         })
         .returning({ id: schema.orderLines.id });
       await tx.insert(schema.lineValues).values([
@@ -489,4 +502,15 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
     }
   }
   return batches.map(({ id }) => id);
+}
+
+/** A traced form as an order keeps it: what would have been typed, and its corners. */
+function tracedBy(offsets: NonNullable<LineSeed['offsets']>) {
+  const stations = offsets.map(([at, left, right]) => ({ at: inches(at), left: inches(left), right: inches(right), isCorner: false })); // prettier-ignore
+  const shape = outlineFromOffsets(stations, true);
+  if (!shape.ok) throw new Error(shape.faults[0]!.message);
+  return {
+    typed: ['offsets, smooth', ...offsets.map(([at, left, right]) => `${at}: ${left}, ${right}`)].join('\n'),
+    corners: shape.value.ring,
+  };
 }

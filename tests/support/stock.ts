@@ -12,6 +12,7 @@ export const receipt = (cloth: number, rest: Partial<ReceiveForm> = {}): Receive
   motifAcross: '',
   motifAlong: '',
   flaws: [],
+  outline: '',
   place: 'rack 2',
   supplier: 'Loom Lane',
   price: '10',

@@ -14,7 +14,7 @@ import {
 import { listOrders } from '@/features/orders/queries';
 import { queryText } from '@/features/commands/texts';
 import { EmptyState, PageHead } from '@/ui/page';
-import { SearchBar } from '@/ui/search-bar';
+import { SearchBar } from '@/ui/fields/search-bar';
 import { TakeList } from '@/ui/take-list';
 
 export const dynamic = 'force-dynamic';

@@ -9,7 +9,7 @@ import { ShelfTable } from '@/features/stock/components/shelf-table';
 import { listShelf, SHELF_SORTS, shelfWorth } from '@/features/stock/queries';
 import { SORT_LABELS } from '@/features/stock/words';
 import { EmptyState, PageHead } from '@/ui/page';
-import { SearchBar } from '@/ui/search-bar';
+import { SearchBar } from '@/ui/fields/search-bar';
 import { TakeList } from '@/ui/take-list';
 import { counted } from '@/ui/words';
 

@@ -55,6 +55,23 @@ describe('marks by kind', () => {
     expect(named(cover('platform-boxed', { length: inches(39), width: inches(18), thickness: inches(2) }), 'tuft')).toEqual([]); // prettier-ignore
   });
 
+  test('I: tufts where the old cover had them, measured from its seams; half measures warn, places beyond the plate stop', () => {
+    const size = { length: inches(39), width: inches(18), thickness: inches(2) };
+    const old = { tuftsAcross: 3, tuftsAlong: 2, tuftLeft: inches(8), tuftStep: inches(11), tuftFront: inches(5), tuftRowStep: inches(7) }; // prettier-ignore
+    const places = named(cover('platform-boxed', size, { options: old as never }), 'tuft');
+    // The seam of 1/4 in lies between the cut edge and where the old cover was measured from.
+    expect(places.map(({ across, along }) => [across! / inches(1) - 0.25, along! / inches(1) - 0.25])).toEqual([[8, 5], [19, 5], [30, 5], [8, 12], [19, 12], [30, 12]]); // prettier-ignore
+    const half = cover('platform-boxed', size, {
+      options: { tuftsAcross: 3, tuftsAlong: 2, tuftLeft: inches(8) } as never,
+    });
+    expect(half.warnings.map(({ code }) => code)).toContain('tufts-part');
+    expect(named(half, 'tuft')).toHaveLength(6);
+    const off = takeOff(kindById('platform-boxed')!, { measures: size, options: { ...old, tuftStep: inches(20) } as never, units: 'in' }); // prettier-ignore
+    expect(off.ok ? off.value.warnings.filter(({ level }) => level === 'stop').map(({ code }) => code) : off.faults.map(({ code }) => code)).toContain('tufts-off'); // prettier-ignore
+    const single = { tuftsAcross: 1, tuftsAlong: 1, tuftLeft: inches(20), tuftFront: inches(9) };
+    expect(named(cover('platform-boxed', size, { options: single as never }), 'tuft')).toHaveLength(1);
+  });
+
   test('J: the four notches lie 5 3/4 in from both edges of a plate of 31', () => {
     const made = cover('platform-notched', { length: inches(19), width: inches(19), thickness: inches(3), wrap: inches(3) }); // prettier-ignore
     expect(new Set(named(made, 'notch').map(({ across, along }) => `${across! / inches(1)} ${along! / inches(1)}`))).toEqual(new Set(['5.75 5.75', '5.75 25.25', '25.25 5.75', '25.25 25.25'])); // prettier-ignore

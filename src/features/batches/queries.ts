@@ -8,7 +8,7 @@ import { loadKindBook } from '@/db/kinds';
 import type { BatchRow, ClothRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
 import type { LayStock } from '@/core/stock';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 
 const { batches, cloths, customers, lays, lineCloths, orderLines, orders } = schema;
 

@@ -3,7 +3,7 @@ import { parseAmount, writeAmount } from '@/core/cost';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CLOTH_SORTS, type ClothSort } from '@/core/stock';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 
 /** A cloth as it is typed: lengths and money stay texts. */
 export interface ClothForm {

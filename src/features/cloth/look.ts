@@ -1,5 +1,5 @@
 import type { ClothRow } from '@/db/rows';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 
 /** How a stored cloth is drawn. */
 export const lookOf = (row: ClothRow): ClothLook => ({

@@ -86,6 +86,7 @@ export async function sheetState(
     .orderBy(cutTroubles.at, cutTroubles.entry);
   return {
     layVersion: version,
+    asOf: new Date().toISOString(),
     closed: row.cutAt
       ? 'This lay is cut and closed.'
       : status === 'approved'

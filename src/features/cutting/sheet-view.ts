@@ -1,6 +1,6 @@
 import type { CutStep } from '@/core/cutting';
 import type { Units } from '@/core/length';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 import type { LayViewItem, LayViewLength } from '@/features/table/lay-view';
 import type { SheetState } from './ticks';
 

@@ -14,7 +14,7 @@ import {
   type SheetState,
 } from './ticks';
 
-const STATE: SheetState = { layVersion: 1, closed: '', ticks: [], troubles: [] };
+const STATE: SheetState = { layVersion: 1, asOf: '', closed: '', ticks: [], troubles: [] };
 const EMPTY: DeviceSheet = { state: STATE, waiting: [], sending: null, conflicts: [] };
 const AT = '2026-11-29T10:00:00.000Z';
 const stepsOf = (sheet: DeviceSheet) => [...shownTicks(sheet).keys()].sort((a, b) => a - b);
@@ -23,7 +23,8 @@ const stepsOf = (sheet: DeviceSheet) => [...shownTicks(sheet).keys()].sort((a, b
 class Server {
   ticks = new Map<number, string>();
   private answers = new Map<string, SendOutcome>();
-  state = (): SheetState => ({ ...STATE, ticks: [...this.ticks].map(([step, entry]) => ({ step, entry, by: 'Ada', at: AT })) }); // prettier-ignore
+  private clock = 0;
+  state = (): SheetState => ({ ...STATE, asOf: String(++this.clock).padStart(6, '0'), ticks: [...this.ticks].map(([step, entry]) => ({ step, entry, by: 'Ada', at: AT })) }); // prettier-ignore
   take(request: string, entries: readonly CutEntry[]): SendOutcome {
     const before = this.answers.get(request);
     if (before) return before;
@@ -53,9 +54,11 @@ describe('a sheet on a device', () => {
     expect(ticked(theirs, 3, 'e', AT)).toBe(theirs);
   });
 
-  test('an older version of the lay is not taken for a newer one', () => {
+  test('an older version of the lay is not taken for a newer one, nor an earlier state for a later one', () => {
     const newer = { ...EMPTY, state: { ...STATE, layVersion: 2 } };
     expect(refreshed(newer, STATE)).toBe(newer);
+    const later = { ...EMPTY, state: { ...STATE, asOf: AT } };
+    expect(refreshed(later, { ...STATE, asOf: '2026-11-29T09:59:59.000Z' })).toBe(later);
   });
 
   test('the next open step is the first that is not done', () => {

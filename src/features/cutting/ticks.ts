@@ -40,6 +40,8 @@ export interface FoundTrouble extends Trouble {
 /** How a sheet stands on the server. */
 export interface SheetState {
   layVersion: number;
+  /** When the server said so, by its own clock (ISO 8601, UTC): of two states the later holds. */
+  asOf: string;
   /** Why nothing can be ticked any more; empty while it can. */
   closed: string;
   ticks: Tick[];
@@ -112,17 +114,23 @@ export function toSend(sheet: DeviceSheet, request: string): { sheet: DeviceShee
 export function afterSending(sheet: DeviceSheet, { dealtWith, conflicts, state }: SendOutcome): DeviceSheet {
   const done = new Set(dealtWith);
   return {
-    state,
+    state: laterOf(state, sheet.state),
     waiting: sheet.waiting.filter(({ entry }) => !done.has(entry)),
     sending: null,
     conflicts: [...sheet.conflicts, ...conflicts],
   };
 }
 
-/** The sheet as it stands on the server, with what still waits here. An older state than the one that is known is not taken. */
+/** The sheet as it stands on the server, with what still waits here. A state from before the one that is known is not taken. */
 export function refreshed(sheet: DeviceSheet, state: SheetState): DeviceSheet {
-  return state.layVersion < sheet.state.layVersion ? sheet : { ...sheet, state };
+  return isOlder(state, sheet.state) ? sheet : { ...sheet, state };
 }
+
+const isOlder = (one: SheetState, than: SheetState) =>
+  one.layVersion < than.layVersion || (one.layVersion === than.layVersion && one.asOf < than.asOf);
+
+/** The later of two states: the page may have been made long before what the device heard last. */
+export const laterOf = (a: SheetState, b: SheetState): SheetState => (isOlder(a, b) ? b : a);
 
 /** The first step that is not done, from 1; one more than the last where all are. */
 export function nextOpen(steps: number, done: ReadonlyMap<number, unknown>): number {

@@ -19,6 +19,7 @@ const MOST_BYTES = 4_000_000;
 /** Asks something outside the application once. It never takes longer than it was given, follows nobody elsewhere, and never throws. */
 export async function ask(url: string, { name, method = 'GET', body, type, within }: Request): Promise<Heard> {
   const silent = (message: string): Heard => ({ ok: false, message });
+  const at = new URL(url).origin;
   try {
     const response = await fetch(url, {
       method,
@@ -36,13 +37,13 @@ export async function ask(url: string, { name, method = 'GET', body, type, withi
       bytes += chunk.value.length;
       if (bytes > MOST_BYTES) {
         await reader!.cancel();
-        return silent(`${name} at ${url} answers more than it can mean.`);
+        return silent(`${name} at ${at} answers more than it can mean.`);
       }
       parts.push(chunk.value);
     }
     return { ok: true, status: response.status, text: Buffer.concat(parts).toString('utf8') };
   } catch (error) {
     const isSlow = (error as Error).name === 'TimeoutError';
-    return silent(`${name} at ${url} does not answer${isSlow ? ` within ${within / 1000} s` : ''}.`);
+    return silent(`${name} at ${at} does not answer${isSlow ? ` within ${within / 1000} s` : ''}.`);
   }
 }

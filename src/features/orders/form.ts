@@ -11,7 +11,7 @@ import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { inOrderUnits, type WorkroomRules } from '@/features/workroom/form';
-import { mapOutline, readOutline } from './outline-text';
+import { mapOutline, readOutline } from '../../ui/shape/outline-text';
 
 /** One line as it is typed: lengths stay the texts that people wrote. */
 export interface LineForm {

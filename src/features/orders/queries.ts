@@ -9,9 +9,9 @@ import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 import type { LineForm, OrderForm } from './form';
-import { readOutline } from './outline-text';
+import { readOutline } from '../../ui/shape/outline-text';
 import { MOST_COUNTED, ORDER_STATUSES, type OrderSort, type OrderStatus } from './status';
 
 export interface OrderListRow {

@@ -53,4 +53,4 @@ export function readDelivery(
   return { rows, fault: rows.length === 0 ? 'There is no row in this sheet.' : null };
 }
 
-const emptyForm = (): ReceiveForm => ({ what: '', lot: '', width: '', selvageLeft: '', selvageRight: '', length: '', count: '', motifAcross: '', motifAlong: '', flaws: [], place: '', supplier: '', price: '', notes: '' }); // prettier-ignore
+const emptyForm = (): ReceiveForm => ({ what: '', lot: '', width: '', selvageLeft: '', selvageRight: '', length: '', count: '', motifAcross: '', motifAlong: '', flaws: [], outline: '', place: '', supplier: '', price: '', notes: '' }); // prettier-ignore

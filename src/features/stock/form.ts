@@ -1,7 +1,9 @@
 import { parseAmount, writeAmount } from '@/core/cost';
+import { isSimple } from '@/core/covers';
 import type { Box } from '@/core/lay';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
+import { readOutline } from '@/ui/shape/outline-text';
 
 /** A flaw as it is measured on the cloth: from the squared end, from the left edge, how long and how wide. */
 export interface FlawForm {
@@ -25,6 +27,8 @@ export interface ReceiveForm {
   motifAcross: string;
   motifAlong: string;
   flaws: FlawForm[];
+  /** The outline of a hide, a garment's panel or a remnant, as `src/ui/shape/outline-text.ts` writes it; empty for a bolt. */
+  outline: string;
   place: string;
   supplier: string;
   price: string;
@@ -51,7 +55,7 @@ export interface CatalogueEntry {
 
 /** An item as the database keeps it. */
 export interface ItemValues {
-  sort: 'bolt' | 'sheets' | 'notion';
+  sort: 'bolt' | 'remnant' | 'sheets' | 'notion';
   lot: string;
   widthNm: Nm | null;
   selvageLeftNm: Nm;
@@ -60,6 +64,7 @@ export interface ItemValues {
   motifAcrossNm: Nm;
   motifAlongNm: Nm;
   flaws: Box[];
+  outline: [Nm, Nm][] | null;
   place: string;
   supplier: string;
   priceMinor: number;
@@ -79,6 +84,7 @@ export const emptyReceipt = (entry: CatalogueEntry): ReceiveForm => ({
   motifAcross: '',
   motifAlong: '',
   flaws: [],
+  outline: '',
   place: '',
   supplier: entry.supplier,
   price: entry.price,
@@ -105,11 +111,13 @@ export function readReceipt(
     return 0;
   };
   const isCloth = entry.sort === 'roll' || entry.sort === 'sheets';
-  const widthNm = isCloth ? length(form.width, 'width', false) : null;
-  const selvageLeftNm = isCloth ? length(form.selvageLeft, 'selvageLeft', true) : 0;
-  const selvageRightNm = isCloth ? length(form.selvageRight, 'selvageRight', true) : 0;
+  const outline = entry.sort === 'roll' && form.outline.trim() !== '' ? outlineOf(form.outline, entry.units, faults) : null; // prettier-ignore
+  const size = (axis: 0 | 1) => (outline ? Math.max(...outline.map((at) => at[axis])) : 0);
+  const widthNm = outline ? size(0) : isCloth ? length(form.width, 'width', false) : null;
+  const selvageLeftNm = isCloth && !outline ? length(form.selvageLeft, 'selvageLeft', true) : 0;
+  const selvageRightNm = isCloth && !outline ? length(form.selvageRight, 'selvageRight', true) : 0;
   const hasLength = isCloth || entry.sort === 'length';
-  const lengthNm = hasLength ? length(form.length, 'length', false) : null;
+  const lengthNm = outline ? size(1) : hasLength ? length(form.length, 'length', false) : null;
   const isFine = (field: string) => !faults.some((one) => one.field === field);
   if (widthNm === 0 && isFine('width')) fault('width', 'A width is more than zero.');
   else if (widthNm !== null && selvageLeftNm + selvageRightNm >= widthNm && isFine('width'))
@@ -135,7 +143,7 @@ export function readReceipt(
     faults,
     quantity: entry.sort === 'pieces' ? count * entry.packSize : entry.sort === 'sheets' ? count : (lengthNm ?? 0),
     values: {
-      sort: entry.sort === 'roll' ? 'bolt' : entry.sort === 'sheets' ? 'sheets' : 'notion',
+      sort: outline ? 'remnant' : entry.sort === 'roll' ? 'bolt' : entry.sort === 'sheets' ? 'sheets' : 'notion',
       lot: form.lot.trim(),
       widthNm,
       selvageLeftNm,
@@ -144,6 +152,7 @@ export function readReceipt(
       motifAcrossNm: isCloth ? length(form.motifAcross, 'motifAcross', true) : 0,
       motifAlongNm: isCloth ? length(form.motifAlong, 'motifAlong', true) : 0,
       flaws,
+      outline,
       place: form.place.trim(),
       supplier: form.supplier.trim(),
       priceMinor: priceMinor ?? 0,
@@ -152,4 +161,18 @@ export function readReceipt(
       notes: form.notes,
     },
   };
+}
+
+/** The ring of an odd shape, its box starting at [0, 0]: across the cloth by along it; the fault where it can't be read. */
+function outlineOf(text: string, units: Units, faults: Fault[]): [Nm, Nm][] | null {
+  const read = readOutline(text, units);
+  if (!read.ok) {
+    faults.push(...read.faults);
+    return null;
+  }
+  const [left, low] = [0, 1].map((axis) => Math.min(...read.value.map((at) => at[axis]!))) as [Nm, Nm];
+  const ring = read.value.map(([x, y]): [Nm, Nm] => [x - left, y - low]);
+  if (isSimple(ring)) return ring;
+  faults.push({ code: 'outline', field: 'outline', message: 'The outline crosses or touches itself.' });
+  return null;
 }

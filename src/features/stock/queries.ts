@@ -14,7 +14,7 @@ import { database, schema } from '@/db';
 import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 import { worthOf, type Counted } from './amount';
 
 const { stockItems, cloths, materials, movements } = schema;

@@ -23,6 +23,7 @@ export const receiptShape = Joi.object<ReceiveForm>({
     .max(100)
     .required()
     .messages({ 'array.max': 'A bolt with more than 100 flaws goes back.' }),
+  outline: text(20_000).messages({ 'string.max': 'An outline of more than 20,000 letters is too long.' }),
   place: text(120),
   supplier: text(120),
   price: text(20),

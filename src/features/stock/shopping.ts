@@ -7,7 +7,7 @@ import { toCloth } from '@/db/rows';
 import { notionStock } from '@/features/materials/queries';
 import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 import { worthOf, type Counted } from './amount';
 
 /** One thing that has to be bought. */

@@ -6,7 +6,7 @@ import { facesOf, type Face } from '@/core/marker';
 import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
-import type { ClothLook } from '@/ui/cloth-shapes';
+import type { ClothLook } from '@/ui/cloth/cloth-shapes';
 import { loadCutLists } from '@/work/load-cut-lists';
 import { readMarker } from '@/core/marker';
 

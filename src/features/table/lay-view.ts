@@ -1,5 +1,5 @@
 import type { Nm, Units } from '@/core/length';
-import type { ClothLook } from '@/ui/cloth-pattern';
+import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 
 /** One piece or strip cut as it lies, in millimetres from the cloth's left edge and its squared end. */
 export interface LayViewItem {

@@ -3,7 +3,7 @@ import type { Cloth } from '@/core/cloth';
 import type { JobPart } from '@/core/cutlist';
 import { drawPlan, insetRing, marksOnCloth, type HandItem, type HandLay } from '@/core/marker';
 import type { Point } from '@/core/lay';
-import type { ClothLook } from '@/ui/cloth-shapes';
+import type { ClothLook } from '@/ui/cloth/cloth-shapes';
 import { lengthName } from './lay-view';
 import { lengthView, shownOf } from './lengths-of';
 import type { SceneItem, SceneLay, SceneLength, ShowBy } from './scene/scene-types';

@@ -5,7 +5,7 @@ import type { CoverKind, TakeOff } from '@/core/covers';
 import type { Direction } from '@/core/cutlist';
 import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { inverse, type Matrix } from '@/core/marker/faces';
-import { ClothPattern, type ClothLook } from '../cloth-pattern';
+import { ClothPattern, type ClothLook } from '../cloth/cloth-pattern';
 import { withFraction } from '../fraction';
 import { BoxCover } from './box-cover';
 import { FlatCover } from './flat-cover';

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { readPieceCode } from '@/core/files/lay/piece-codes';
-import { FindPiece } from '@/ui/find-piece';
+import { FindPiece } from '@/ui/fields/find-piece';
 import { findPiece } from '@/features/table/labels';
 import { PageHead } from '@/ui/page';
 

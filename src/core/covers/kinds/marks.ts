@@ -1,4 +1,4 @@
-import type { Check, CountOption, PartMark } from '../kind';
+import type { Check, KindOption, PartMark } from '../kind';
 
 // What is marked on the pieces of each kind, from their cut edges, on the wrong side. Source: handbook, section 3, “Marks”; common
 // practice. Centre lines are folded, not measured.
@@ -72,29 +72,58 @@ export const strappedMarks: PartMark[] = [
   point('bottom', 'strap', 'seam + (cutWidth - 2 * seam) * nth / (straps + 1)', 'cutDepth - seam', { count: 'straps', when: '!traced' }), // prettier-ignore
 ];
 
-/** How a stapled cushion is tufted: so many along its length, in so many rows. */
-export const tuftOptions: CountOption[] = [
+const hasTufts = 'tuftsAcross > 0 && tuftsAlong > 0';
+
+/**
+ * How a stapled cushion is tufted: so many along its length, in so many rows; at equal spaces, or where the old cover had them, measured
+ * from its seams.
+ */
+export const tuftOptions: KindOption[] = [
   { id: 'tuftsAcross', isRare: true, label: 'Tufts along the length', type: 'count', default: 0, hint: 'three is common; empty: none' },
   { id: 'tuftsAlong', isRare: true, label: 'Rows of tufts', type: 'count', default: 0, hint: 'two is common' },
+  { id: 'tuftLeft', isRare: true, when: hasTufts, label: 'First tuft from the left seam', type: 'length', hint: 'read off the old cover; empty: equal spaces' },
+  { id: 'tuftStep', isRare: true, when: hasTufts, label: 'Tufts apart', type: 'length', hint: 'along the length, middle to middle' },
+  { id: 'tuftFront', isRare: true, when: hasTufts, label: 'First row from the front seam', type: 'length', hint: 'read off the old cover' },
+  { id: 'tuftRowStep', isRare: true, when: hasTufts, label: 'Rows apart', type: 'length', hint: 'middle to middle' },
 ]; // prettier-ignore
 
-/** Tufts at equal spaces between the seams of a plate from `left` to `left + long`, and from `low` to `low + deep`. */
+/** All that is needed to put tufts where the old cover had them. */
+const isReadOff = '(tuftLeftGiven && tuftFrontGiven && (tuftStepGiven || tuftsAcross == 1) && (tuftRowStepGiven || tuftsAlong == 1))'; // prettier-ignore
+const ROW = 'whole(nth / tuftsAcross)';
+const COLUMN = `(nth - (${ROW} - 1) * tuftsAcross)`;
+
+/** Tufts between the seams of a plate from `left` to `left + long`, and from `low` to `low + deep`. */
 const tufts = (left: string, long: string, low: string, deep: string): PartMark[] => [
-  point(
-    'plate',
-    'tuft',
-    `${left} + ${long} * (nth - (whole(nth / tuftsAcross) - 1) * tuftsAcross) / (tuftsAcross + 1)`,
-    `${low} + ${deep} * whole(nth / tuftsAcross) / (tuftsAlong + 1)`,
-    { count: 'tuftsAcross * tuftsAlong', when: 'tuftsAcross > 0 && tuftsAlong > 0' },
-  ),
+  point('plate', 'tuft', `${left} + ${long} * ${COLUMN} / (tuftsAcross + 1)`, `${low} + ${deep} * ${ROW} / (tuftsAlong + 1)`, { count: 'tuftsAcross * tuftsAlong', when: `${hasTufts} && !${isReadOff}` }),
+  point('plate', 'tuft', `${left} + tuftLeft + (${COLUMN} - 1) * tuftStep`, `${low} + tuftFront + (${ROW} - 1) * tuftRowStep`, { count: 'tuftsAcross * tuftsAlong', when: `${hasTufts} && ${isReadOff}` }),
+]; // prettier-ignore
+
+/** What is wrong with tufts on a plate that is so long and so deep between its seams. */
+export const tuftChecks = (long: string, deep: string): Check[] => [
+  {
+    code: 'tufts-part',
+    field: 'tuftLeft',
+    level: 'warn',
+    when: `${hasTufts} && !${isReadOff} && (tuftLeftGiven || tuftFrontGiven || tuftStepGiven || tuftRowStepGiven)`,
+    message:
+      'Of the old cover’s tufts both first places and both spaces are needed; until then they lie at equal spaces.',
+  },
+  {
+    code: 'tufts-off',
+    field: 'tuftLeft',
+    level: 'stop',
+    when: `${hasTufts} && ${isReadOff} && (tuftLeft + (tuftsAcross - 1) * tuftStep > ${long} || tuftFront + (tuftsAlong - 1) * tuftRowStep > ${deep})`,
+    message: 'The last tuft would lie beyond the seam: check the places that were read off the old cover.',
+  },
+  tuftsNear(long, deep),
 ];
 
 /** None is nearer than half an inch to a seam. */
-export const tuftCheck = (long: string, deep: string): Check => ({
+const tuftsNear = (long: string, deep: string): Check => ({
   code: 'tufts-near',
   field: 'tuftsAcross',
   level: 'warn',
-  when: `tuftsAcross > 0 && tuftsAlong > 0 && min(${long} / (tuftsAcross + 1), ${deep} / (tuftsAlong + 1)) < inch(1/2)`,
+  when: `${hasTufts} && !${isReadOff} && min(${long} / (tuftsAcross + 1), ${deep} / (tuftsAlong + 1)) < inch(1/2)`,
   message: 'So many tufts lie nearer than 1/2 in to the seams; take fewer.',
 });
 

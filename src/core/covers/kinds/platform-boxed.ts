@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { platformBoxedMarks, tuftCheck, tuftOptions } from './marks';
+import { platformBoxedMarks, tuftChecks, tuftOptions } from './marks';
 import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
 
 /** Handbook kind I: a stapled platform cushion with sewn boxing. Common practice, no source. */
@@ -66,7 +66,7 @@ export const platformBoxed: CoverKind = {
   centre: ['plateLength / 2', 'plateWidth / 2'],
   marks: platformBoxedMarks,
   checks: [
-    tuftCheck('(plateLength - 2 * seam)', '(plateWidth - 2 * seam)'),
+    ...tuftChecks('(plateLength - 2 * seam)', '(plateWidth - 2 * seam)'),
     {
       code: 'grip-short',
       field: 'grip',

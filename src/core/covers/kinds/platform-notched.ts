@@ -1,5 +1,5 @@
 import type { CoverKind } from '../kind';
-import { platformNotchedMarks, tuftCheck, tuftOptions } from './marks';
+import { platformNotchedMarks, tuftChecks, tuftOptions } from './marks';
 import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
 
 /** Handbook kind J: a stapled platform cushion from one plate with notched corners. Common practice, no source. */
@@ -86,7 +86,7 @@ export const platformNotched: CoverKind = {
   centre: ['plateLength / 2', 'plateWidth / 2'],
   marks: platformNotchedMarks,
   checks: [
-    tuftCheck('(plateLength - 2 * notchAcross)', '(plateWidth - 2 * notchAlong)'),
+    ...tuftChecks('(plateLength - 2 * notchAcross)', '(plateWidth - 2 * notchAlong)'),
     {
       code: 'notch-none',
       field: 'wrap',

@@ -28,8 +28,7 @@ const areaOf = (points: readonly At[]) =>
   }, 0) / 2; // prettier-ignore
 
 /**
- * The form in a DXF or SVG drawing: its largest closed line. Curves are flattened so that they stray at most 0.2 mm (the
- * arcs of an SVG 0.5 mm, up to a radius of 1.8 m). A drawing that does not say its unit needs `asked`; without it the fault's code is `unit-missing`.
+ * The form in a DXF or SVG drawing: its largest closed line. Curves are flattened so that they stray at most 0.2 mm. A drawing that does not say its unit needs `asked`; without it the fault's code is `unit-missing`.
  * Refused, each with its sentence: files that are too large or no drawing, outlines that are open or cross themselves
  * (told at the place, in mm from the drawing's origin), and more corners than an order takes.
  */

@@ -28,6 +28,50 @@ export function flattenArc(centre: At, radius: number, from: number, to: number,
   });
 }
 
+/** An elliptical arc as SVG writes it: its radii, the turn of its axis (degrees), and which of the four arcs it is. */
+export interface EndpointArc {
+  rx: number;
+  ry: number;
+  turn: number;
+  isLarge: boolean;
+  isSweep: boolean;
+}
+
+/**
+ * Points of an elliptical arc after its first one. From its ends to its middle as SVG's implementation notes have it (SVG 1.1, F.6.5 and
+ * F.6.6: radii that are too small for the ends are made as large as needed).
+ */
+export function flattenEndpointArc(
+  from: At,
+  to: At,
+  { rx, ry, turn, isLarge, isSweep }: EndpointArc,
+  error: number,
+): At[] {
+  const phi = (turn * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+  const [dx, dy] = [(from.x - to.x) / 2, (from.y - to.y) / 2];
+  const [x, y] = [cos * dx + sin * dy, cos * dy - sin * dx];
+  if (rx === 0 || ry === 0 || (dx === 0 && dy === 0)) return [to];
+  const wide = Math.max(1, Math.hypot(x / rx, y / ry));
+  const [a, b] = [Math.abs(rx) * wide, Math.abs(ry) * wide];
+  const rest = Math.max(0, (a * b) ** 2 - (a * y) ** 2 - (b * x) ** 2) / ((a * y) ** 2 + (b * x) ** 2);
+  const root = (isLarge === isSweep ? -1 : 1) * Math.sqrt(rest);
+  const [cx, cy] = [(root * a * y) / b, (-root * b * x) / a];
+  const angle = (px: number, py: number) => Math.atan2((py - cy) / b, (px - cx) / a);
+  const [start, end] = [angle(x, y), angle(-x, -y)];
+  const whole = 2 * Math.PI;
+  const sweep = isSweep ? (((end - start) % whole) + whole) % whole : -((((start - end) % whole) + whole) % whole);
+  const step = 2 * Math.acos(Math.max(0.5, 1 - error / Math.max(a, b, error)));
+  const parts = Math.min(2_000, Math.max(1, Math.ceil(Math.abs(sweep) / step)));
+  const [mx, my] = [(from.x + to.x) / 2, (from.y + to.y) / 2];
+  return Array.from({ length: parts }, (_, i): At => {
+    if (i === parts - 1) return to;
+    const t = start + (sweep * (i + 1)) / parts;
+    const [px, py] = [cx + a * Math.cos(t), cy + b * Math.sin(t)];
+    return { x: mx + cos * px - sin * py, y: my + sin * px + cos * py };
+  });
+}
+
 /** Points of a Bézier curve of the second or third degree after its first one. */
 export function flattenBezier(control: readonly At[], error: number): At[] {
   const degree = control.length - 1;

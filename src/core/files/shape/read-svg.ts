@@ -1,7 +1,7 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import svgpath from 'svgpath';
 import { ok, refuse, type Result } from '../../result';
-import { flattenBezier, type At, type Line } from './lines';
+import { flattenBezier, flattenEndpointArc, type At, type Line } from './lines';
 import type { Drawing } from './read-dxf';
 
 type Element = Record<string, unknown> & { ':@'?: Record<string, string> };
@@ -60,8 +60,7 @@ function linesOf(d: string, transforms: readonly string[], error: number): Line[
   const path = transforms
     .reduce((now, one) => now.transform(one), svgpath(d))
     .abs()
-    .unshort()
-    .unarc();
+    .unshort();
   const lines: Line[] = [];
   let now: Line | null = null;
   path.iterate((segment, _, fromX, fromY) => {
@@ -81,6 +80,8 @@ function linesOf(d: string, transforms: readonly string[], error: number): Line[
     if (command === 'H') now.points.push({ x: n[0]!, y: fromY });
     else if (command === 'V') now.points.push({ x: fromX, y: n[0]! });
     else if (command === 'L') now.points.push({ x: n[0]!, y: n[1]! });
+    else if (command === 'A')
+      now.points.push(...flattenEndpointArc(from, { x: n[5]!, y: n[6]! }, { rx: n[0]!, ry: n[1]!, turn: n[2]!, isLarge: n[3] === 1, isSweep: n[4] === 1 }, error)); // prettier-ignore
     else {
       const control = [from, ...Array.from({ length: n.length / 2 }, (_n, i) => ({ x: n[2 * i]!, y: n[2 * i + 1]! }))];
       now.points.push(...flattenBezier(control, error));

@@ -126,3 +126,27 @@ describe('what can’t be an outline', () => {
     }
   });
 });
+
+describe('the arcs of an SVG', () => {
+  test('stray at most 0.2 mm however large they are, turned and squashed ones too', () => {
+    const [rx, ry, turn] = [7_000, 4_500, 30];
+    const angle = (turn * Math.PI) / 180;
+    const [ex, ey] = [rx * Math.cos(angle), rx * Math.sin(angle)];
+    const read = readDrawing(`<svg width="20000mm" height="20000mm" viewBox="0 0 20000 20000"><path d="M${10_000 - ex} ${10_000 - ey}A${rx} ${ry} ${turn} 0 1 ${10_000 + ex} ${10_000 + ey}A${rx} ${ry} ${turn} 0 1 ${10_000 - ex} ${10_000 - ey}Z"/></svg>`); // prettier-ignore
+    if (!read.ok) throw new Error(read.faults[0]!.message);
+    const ring = read.value.ring.map(([x, y]) => [x / NM.mm, y / NM.mm] as const);
+    const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
+    const [mx, my] = [(Math.max(...xs) + Math.min(...xs)) / 2, (Math.max(...ys) + Math.min(...ys)) / 2];
+    // How far a point is off the ellipse, along the ray from its middle; the picture's y runs down, the ring's up.
+    const off = (x: number, y: number) => {
+      const [dx, dy] = [x - mx, my - y];
+      const [u, v] = [Math.cos(angle) * dx + Math.sin(angle) * dy, Math.cos(angle) * dy - Math.sin(angle) * dx];
+      return Math.abs(Math.hypot(u, v) * (1 - 1 / Math.hypot(u / rx, v / ry)));
+    };
+    ring.forEach(([x, y], i) => {
+      const [bx, by] = ring.at(i - 1)!;
+      expect(off(x, y)).toBeLessThan(0.25);
+      expect(off((x + bx) / 2, (y + by) / 2)).toBeLessThan(0.45);
+    });
+  });
+});

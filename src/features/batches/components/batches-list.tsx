@@ -2,7 +2,7 @@ import { Box, Flex, Grid, HStack, Text } from '@chakra-ui/react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import Link from 'next/link';
 import { printMoney } from '@/core/cost';
-import { ClothPattern, PatternSwatch } from '@/ui/cloth-pattern';
+import { ClothPattern, PatternSwatch } from '@/ui/cloth/cloth-pattern';
 import { OrderMark } from '@/ui/order-mark';
 import { PageLink } from '@/ui/page-link';
 import type { BatchListRow } from '../queries';

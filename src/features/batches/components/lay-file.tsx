@@ -8,7 +8,7 @@ import { MOST_BYTES } from '@/core/files/limits';
 import type { LayPlan } from '@/core/lay';
 import { printLength, STYLES, type Units } from '@/core/length';
 import type { Result } from '@/core/result';
-import { FileDrop } from '@/ui/file-drop';
+import { FileDrop } from '@/ui/fields/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';
 import { longLength, overBound } from '@/ui/words';

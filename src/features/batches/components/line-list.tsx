@@ -3,7 +3,7 @@
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { X } from 'lucide-react';
 import Link from 'next/link';
-import { ClothSwatch } from '@/ui/cloth-pattern';
+import { ClothSwatch } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { dueDistance, dueText } from '@/ui/days';

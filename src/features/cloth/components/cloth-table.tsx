@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { ClothSwatch, type ClothLook } from '@/ui/cloth-pattern';
+import { ClothSwatch, type ClothLook } from '@/ui/cloth/cloth-pattern';
 import { columnsOf, DataTable } from '@/ui/data-table';
 import { Fractions } from '@/ui/fraction';
 

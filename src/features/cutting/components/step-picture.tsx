@@ -4,7 +4,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { CutStep } from '@/core/cutting';
 import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
-import { ClothPattern } from '@/ui/cloth-pattern';
+import { ClothPattern } from '@/ui/cloth/cloth-pattern';
 import { withFraction } from '@/ui/fraction';
 import { markColour, markPath } from '@/ui/order-mark';
 import { lengthOf, type SheetItem, type SheetView } from '../sheet-view';

@@ -3,8 +3,8 @@
 import { Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
 import { parseLength } from '@/core/length';
-import { Choice, TextField } from '@/ui/choice';
-import { LengthField } from '@/ui/length-field';
+import { Choice, TextField } from '@/ui/fields/choice';
+import { LengthField } from '@/ui/fields/length-field';
 import { Panel } from '@/ui/page';
 import { lengthName } from '@/features/table/lay-view';
 import { EVENT_LABELS, EVENT_SORTS } from '../form';

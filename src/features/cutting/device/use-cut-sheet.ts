@@ -6,6 +6,7 @@ import { newId } from '@/features/commands/send';
 import type { Answer } from '@/features/commands/answer';
 import {
   afterSending,
+  laterOf,
   refreshed,
   ticked,
   toSend,
@@ -18,12 +19,8 @@ import {
   type Trouble,
 } from '../ticks';
 
-/** What the device keeps of a sheet: what nobody else knows yet. */
-interface Kept {
-  layVersion: number;
-  waiting: CutEntry[];
-  sending: DeviceSheet['sending'];
-}
+/** What the device keeps of a sheet: how it stood when the network was there, and what nobody else knows yet. */
+type Kept = Omit<DeviceSheet, 'conflicts'>;
 
 /** While the page is seen the server is asked so often how the sheet stands, and what waits is sent. */
 const LOOK_EVERY_MS = 4_000;
@@ -48,7 +45,7 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     (next: DeviceSheet) => {
       now.current = next;
       setSheet(next);
-      const kept: Kept = { layVersion: next.state.layVersion, waiting: next.waiting, sending: next.sending };
+      const kept: Kept = { state: next.state, waiting: next.waiting, sending: next.sending };
       // Where the device refuses to keep anything (a private window), the page itself still does.
       void set(key, kept).catch(() => undefined);
     },
@@ -62,10 +59,10 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
       .then((kept) => {
         if (!isHere) return;
         const before = now.current;
-        if (kept && kept.waiting.length > 0) {
-          const isSame = kept.layVersion === before.state.layVersion;
+        if (kept?.state) {
+          const isSame = kept.state.layVersion === before.state.layVersion;
           change({
-            ...before,
+            state: laterOf(kept.state, before.state),
             waiting: isSame ? [...kept.waiting, ...before.waiting] : before.waiting,
             sending: isSame ? kept.sending : null,
             conflicts: isSame ? before.conflicts : [...before.conflicts, ...kept.waiting.map(ofEarlierLay)],

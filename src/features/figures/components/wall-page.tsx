@@ -5,7 +5,7 @@ import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { Choice } from '@/ui/choice';
+import { Choice } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { readJsonLines } from '@/ui/json-lines';
 import { PageHead } from '@/ui/page';

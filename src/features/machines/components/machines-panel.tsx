@@ -4,7 +4,7 @@ import { Button, Grid, Stack, Text } from '@chakra-ui/react';
 import { useState, useTransition } from 'react';
 import type { Fault } from '@/core/result';
 import { send } from '@/features/commands/send';
-import { TextField } from '@/ui/choice';
+import { TextField } from '@/ui/fields/choice';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { saveMachines } from '../actions';

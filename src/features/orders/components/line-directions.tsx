@@ -5,7 +5,7 @@ import { proposedDirection, type Direction, type WidePart, type WideWay } from '
 import type { TakeOff } from '@/core/covers';
 import { boughtLength, costOf, printMoney } from '@/core/cost';
 import { printLength, STYLES, type Units } from '@/core/length';
-import { Choice } from '@/ui/choice';
+import { Choice } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { longLength } from '@/ui/words';
 import type { Change, LineForm } from '../form';

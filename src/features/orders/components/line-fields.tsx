@@ -6,9 +6,9 @@ import Link from 'next/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
 import { parseLength, printBoth, type Units } from '@/core/length';
-import { Choice, TextField } from '@/ui/choice';
+import { Choice, TextField } from '@/ui/fields/choice';
 import { Folded } from '@/ui/folded';
-import { LengthField, typingUnit } from '@/ui/length-field';
+import { LengthField, typingUnit } from '@/ui/fields/length-field';
 import {
   FIT_LABELS,
   MATCHING_LABELS,
@@ -23,7 +23,7 @@ import { Directions } from './line-directions';
 import { hasOwnMaterials, LineMaterials } from './line-materials';
 import { useOrder } from './order-context';
 
-const TracedOutline = dynamic(() => import('./traced-outline').then((file) => file.TracedOutline));
+const TracedOutline = dynamic(() => import('@/ui/shape/traced-outline').then((file) => file.TracedOutline));
 
 interface Props {
   kind: CoverKind;
@@ -146,7 +146,16 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
         </Text>
       )}
       <Stack gap="1">
-        {kind.outline && <TracedOutline line={line} units={units} error={errorAt('outline')} change={change} />}
+        {kind.outline && (
+          <TracedOutline
+            title="Traced, instead of width and depth"
+            help="The seam allowance goes round it."
+            value={line.outline}
+            units={units}
+            error={errorAt('outline')}
+            onChange={(outline) => change(() => ({ outline }))}
+          />
+        )}
         {cover && (
           <Folded title="Which way the cloth runs" isOpen={Object.keys(line.directions).length > 0}>
             <Directions cover={cover} line={line} cloth={cloth} change={change} />

@@ -2,7 +2,7 @@
 
 import { Grid } from '@chakra-ui/react';
 import type { CoverKind, TakeOff } from '@/core/covers';
-import { Choice } from '@/ui/choice';
+import { Choice } from '@/ui/fields/choice';
 import { materialRolesOf, ROLE_LABELS, type Change, type LineForm } from '../form';
 import { useOrder } from './order-context';
 

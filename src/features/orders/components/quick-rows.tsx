@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { CoverKind } from '@/core/covers';
 import { parseLength, type Units } from '@/core/length';
-import { typingUnit } from '@/ui/length-field';
+import { typingUnit } from '@/ui/fields/length-field';
 import { Fractions } from '@/ui/fraction';
 import type { LineForm } from '../form';
 

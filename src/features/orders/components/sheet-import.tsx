@@ -17,7 +17,7 @@ import {
 } from '@/core/files/order-sheet';
 import type { Answer } from '@/features/commands/answer';
 import { answered, requestFor } from '@/features/commands/send';
-import { FileDrop } from '@/ui/file-drop';
+import { FileDrop } from '@/ui/fields/file-drop';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { pageWorker, type PageWorker } from '@/ui/page-worker';
 import { toaster } from '@/ui/toaster';

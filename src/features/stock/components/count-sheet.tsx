@@ -9,7 +9,7 @@ import { printMoney } from '@/core/cost';
 import { printLength, STYLES } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { send } from '@/features/commands/send';
-import { Choice, TextField } from '@/ui/choice';
+import { Choice, TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';

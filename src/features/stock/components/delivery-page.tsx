@@ -9,7 +9,7 @@ import type { Sheet } from '@/core/files';
 import { MOST_SHEET_BYTES } from '@/core/files/order-sheet';
 import type { Result } from '@/core/result';
 import { send } from '@/features/commands/send';
-import { FileDrop } from '@/ui/file-drop';
+import { FileDrop } from '@/ui/fields/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';

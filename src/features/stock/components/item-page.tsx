@@ -9,7 +9,7 @@ import { printMoney } from '@/core/cost';
 import { printLength, STYLES } from '@/core/length';
 import type { Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
-import { TextField } from '@/ui/choice';
+import { TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';

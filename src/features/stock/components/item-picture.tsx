@@ -1,5 +1,5 @@
 import { NM } from '@/core/length';
-import { ClothPattern } from '@/ui/cloth-pattern';
+import { ClothPattern } from '@/ui/cloth/cloth-pattern';
 import type { ItemView } from '../queries';
 
 /**

@@ -1,15 +1,16 @@
 'use client';
 
-import { Button, Grid, HStack, IconButton, Stack, Text } from '@chakra-ui/react';
+import { Box, Button, Grid, HStack, IconButton, Stack, Text } from '@chakra-ui/react';
 import { Plus, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Fault } from '@/core/result';
 import { send } from '@/features/commands/send';
-import { Choice, TextField } from '@/ui/choice';
-import { LengthField } from '@/ui/length-field';
+import { Choice, TextField } from '@/ui/fields/choice';
+import { LengthField } from '@/ui/fields/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
+import { TracedOutline } from '@/ui/shape/traced-outline';
 import { toaster } from '@/ui/toaster';
 import { receive } from '../actions';
 import { emptyReceipt, readReceipt, type CatalogueEntry, type FlawForm, type ReceiveForm } from '../form';
@@ -42,7 +43,7 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
       const answer = await send(receive, form);
       if (!answer.ok) return setFaults(answer.faults);
       toaster.create({ title: `${entry.name} is on the shelf as ${answer.value.code}.`, type: 'success' });
-      if (goesOn) setForm({ ...form, length: '', flaws: [] });
+      if (goesOn) setForm({ ...form, length: '', flaws: [], outline: '' });
       else router.push(`/stock/${answer.value.id}`);
     });
   };
@@ -120,6 +121,19 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
               {length('motifAcross', 'First motif from the left', 'its middle; empty: at the corner')}
               {length('motifAlong', 'First motif from the end', 'its middle, squared end')}
             </Grid>
+            {entry.sort === 'roll' && (
+              <Box mt="4">
+                <TracedOutline
+                  key={form.what}
+                  title="Of odd shape: a hide, a garment’s panel, a remnant"
+                  help="Its length and width are those of the shape; it lies as the cloth lies, along upwards."
+                  value={form.outline}
+                  units={units}
+                  error={errorAt('outline')}
+                  onChange={(outline) => set({ outline })}
+                />
+              </Box>
+            )}
           </Panel>
         )}
         {isCloth && (

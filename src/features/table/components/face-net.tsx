@@ -3,7 +3,7 @@
 import type { CoverKind } from '@/core/covers';
 import { NM, type Nm } from '@/core/length';
 import { inverse } from '@/core/marker/faces';
-import { ClothPattern } from '@/ui/cloth-pattern';
+import { ClothPattern } from '@/ui/cloth/cloth-pattern';
 import type { ClothFace, Finished } from '../finished';
 import { insetRing } from '@/core/marker/inset-ring';
 import type { Point } from '@/core/lay';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, HStack, NativeSelect, QrCode, Text } from '@chakra-ui/react';
 import { useState, useSyncExternalStore, useTransition } from 'react';
-import { TextField } from '@/ui/choice';
+import { TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { PrintBar } from '@/ui/print-bar';

@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, HStack, IconButton } from '@chakra-ui/react';
+import { Box, Button, Flex, HStack, IconButton } from '@chakra-ui/react';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
@@ -193,10 +193,11 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
   };
 
   return (
-    <Box position="relative" h="full" minW="0" bg="bg.muted" borderWidth="1px" borderColor="border" borderRadius="sm">
+    <Flex direction="column" h="full" minW="0" bg="bg.muted" borderWidth="1px" borderColor="border" borderRadius="sm">
       <Box
         ref={frame}
-        h="full"
+        flex="1"
+        minH="0"
         overflow="hidden"
         tabIndex={0}
         role="application"
@@ -214,17 +215,7 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
       >
         <Box ref={host} h="full" data-table-picture />
       </Box>
-      <HStack
-        position="absolute"
-        right="2"
-        bottom="2"
-        gap="1"
-        bg="bg.panel"
-        borderRadius="sm"
-        borderWidth="1px"
-        borderColor="border"
-        p="1"
-      >
+      <HStack gap="1" px="1" justify="flex-end" bg="bg.panel" borderTopWidth="1px" borderColor="border">
         <IconButton
           size="sm"
           variant="ghost"
@@ -250,7 +241,7 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
           Full width
         </Button>
       </HStack>
-    </Box>
+    </Flex>
   );
 }
 

@@ -151,6 +151,9 @@ function PieceFacts({ item, lay }: { item: LayViewItem | null; lay: LayView }) {
             </Text>
             <Text color="fg.muted">{order.customer}</Text>
           </HStack>
+          <Link href={`/orders/${order.id}/sewing`} className="entry">
+            Its steps on the sewing sheet
+          </Link>
           <Text fontSize="lg">
             {item.name}, no. {item.copy}
             {item.turn % 180 !== 0 && ', turned a quarter'}

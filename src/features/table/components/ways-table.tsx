@@ -234,7 +234,8 @@ function WayCard({
       borderRadius="sm"
       p="4"
     >
-      <Heading as="h2" fontSize="lg">
+      {/* Two lines each, so that the figures of all ways stand level. */}
+      <Heading as="h2" fontSize="lg" lineHeight="1.25" minH="2.5em">
         <Fractions>{one.way.name}</Fractions>
       </Heading>
       <Box minH="90px">

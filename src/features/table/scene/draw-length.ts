@@ -1,5 +1,5 @@
 import { NM, printNumber, STYLES, type Units } from '@/core/length';
-import { tileOf, type ClothLook } from '@/ui/cloth-shapes';
+import { tileOf, type ClothLook } from '@/ui/cloth/cloth-shapes';
 import { withFraction } from '@/ui/fraction';
 import { trace } from './draw-item';
 import type { SceneLength, SceneShow } from './scene-types';

@@ -1,5 +1,5 @@
 import type { Nm, Units } from '@/core/length';
-import type { ClothLook } from '@/ui/cloth-shapes';
+import type { ClothLook } from '@/ui/cloth/cloth-shapes';
 
 /** What tells pieces apart on the picture: whose they are, which cover they belong to, or what they are. */
 export type ShowBy = 'order' | 'cover' | 'piece';

@@ -9,7 +9,7 @@ import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } 
 import { kindToJson } from '@/core/files/kind-text';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
-import { Choice, TextField } from '@/ui/choice';
+import { Choice, TextField } from '@/ui/fields/choice';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { send } from '@/features/commands/send';

@@ -7,7 +7,7 @@ import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { CutTable } from '@/ui/cut-table';
-import { LengthField } from '@/ui/length-field';
+import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { NAMELESS } from './kind-faults';
 

@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
 import { KINDS } from '@/core/covers';
-import { Choice } from '@/ui/choice';
+import { Choice } from '@/ui/fields/choice';
 import { EmptyState, Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { send } from '@/features/commands/send';

@@ -3,8 +3,8 @@
 import { Button, Grid } from '@chakra-ui/react';
 import { useState, useTransition } from 'react';
 import type { Fault } from '@/core/result';
-import { Choice, TextField } from '@/ui/choice';
-import { LengthField } from '@/ui/length-field';
+import { Choice, TextField } from '@/ui/fields/choice';
+import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { send } from '@/features/commands/send';

@@ -2,8 +2,9 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
-import { NM, type Units } from '@/core/length';
-import { Choice } from '@/ui/choice';
+import type { Units } from '@/core/length';
+import { Choice } from '../fields/choice';
+import { writeCorners } from './outline-text';
 
 const UNITS = [
   { id: '', label: 'Choose' },
@@ -30,11 +31,10 @@ export function DrawingFile({ units, onCorners }: { units: Units; onCorners: (co
       return;
     }
     const { ring, others } = shape.value;
-    const digits = (nm: number) => String(Number((units === 'in' ? nm / NM.in : nm / NM.cm).toFixed(4)));
-    onCorners(ring.map(([x, y]) => `${digits(x)}, ${digits(y)}`).join('\n'));
+    onCorners(writeCorners(ring, units));
     setFile(null);
     setTold({
-      message: `Taken from ${name}${others > 0 ? `: the largest of its ${others + 1} closed lines` : ''}. Curves are within half a millimetre.`,
+      message: `Taken from ${name}${others > 0 ? `: the largest of its ${others + 1} closed lines` : ''}. Curves are within 0.2 mm.`,
       isFault: false,
     });
   };

@@ -6,9 +6,9 @@ import { isSimple, perimeterOf } from '@/core/covers';
 import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { Folded } from '@/ui/folded';
 import { Fractions } from '@/ui/fraction';
-import type { Change, LineForm } from '../form';
-import { offsetsIn, readOffsets, readOutline, writeOffsets } from '../outline-text';
+import { offsetsIn, readOffsets, readOutline, writeOffsets } from './outline-text';
 import { DrawingFile } from './drawing-file';
+import { FormPhoto } from './form-photo';
 import { OffsetTable } from './offset-table';
 
 const EMPTY_ROW = { at: '', left: '', right: '', isCorner: false };
@@ -20,31 +20,36 @@ const WAYS = [
 
 /** A traced form in place of its width and depth: its corners, or a tape's offsets; drawn as they are written. */
 export function TracedOutline({
-  line,
+  title,
+  value,
   units,
   error,
-  change,
+  help,
+  onChange,
 }: {
-  line: LineForm;
+  title: string;
+  /** As it is kept: corners or offsets (./outline-text.ts). */
+  value: string;
   units: Units;
   error: string | undefined;
-  change: Change;
+  /** What the corners are of, and what goes round them. */
+  help: string;
+  onChange: (outline: string) => void;
 }) {
-  const offsets = offsetsIn(line.outline);
+  const offsets = offsetsIn(value);
   // The way that is not shown keeps what was written in it.
   const [aside, setAside] = useState({ corners: '', offsets: NO_OFFSETS });
   // Once it is open it stays so, also while the way that is turned to has nothing written in it yet.
-  const [isOpen] = useState(line.outline !== '');
+  const [isOpen] = useState(value !== '');
   const way = offsets ? 'offsets' : 'corners';
-  const set = (outline: string) => change(() => ({ outline }));
   const turnTo = (next: string | null) => {
     if (next === null || next === way) return;
-    setAside((was) => ({ ...was, [way]: line.outline }));
-    set(next === 'offsets' ? aside.offsets : aside.corners);
+    setAside((was) => ({ ...was, [way]: value }));
+    onChange(next === 'offsets' ? aside.offsets : aside.corners);
   };
 
   return (
-    <Folded title="Traced, instead of width and depth" isOpen={isOpen}>
+    <Folded title={title} isOpen={isOpen}>
       <Stack gap="3">
         <SegmentGroup.Root
           size="sm"
@@ -58,31 +63,38 @@ export function TracedOutline({
         </SegmentGroup.Root>
         <Grid templateColumns="minmax(0, 1fr) 190px" gap="4">
           {offsets ? (
-            <OffsetTable offsets={offsets} units={units} error={error} onChange={(next) => set(writeOffsets(next))} />
+            <OffsetTable
+              offsets={offsets}
+              units={units}
+              error={error}
+              onChange={(next) => onChange(writeOffsets(next))}
+            />
           ) : (
             <Box>
               <Field.Root invalid={error !== undefined}>
                 <Field.Label fontWeight="600">Corners of the form</Field.Label>
                 <Textarea
-                  value={line.outline}
+                  value={value}
                   rows={5}
                   placeholder={'0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15'}
-                  onChange={(event) => set(event.target.value)}
+                  onChange={(event) => onChange(event.target.value)}
                 />
                 {error ? (
                   <Field.ErrorText>{error}</Field.ErrorText>
                 ) : (
-                  <Field.HelperText>
-                    One corner a line: across, then up, from the lower left of the tracing. The seam allowance goes
-                    round it.
-                  </Field.HelperText>
+                  <Field.HelperText>One corner a line: across, then up, from the lower left. {help}</Field.HelperText>
                 )}
               </Field.Root>
-              <DrawingFile units={units} onCorners={set} />
             </Box>
           )}
-          <Drawn text={line.outline} units={units} />
+          <Drawn text={value} units={units} />
         </Grid>
+        {!offsets && (
+          <Box>
+            <DrawingFile units={units} onCorners={onChange} />
+            <FormPhoto units={units} onCorners={onChange} />
+          </Box>
+        )}
       </Stack>
     </Folded>
   );

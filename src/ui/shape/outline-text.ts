@@ -1,5 +1,5 @@
 import { outlineFromOffsets, type OffsetShape } from '@/core/covers';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { NM, parseLength, type Nm, type Units } from '@/core/length';
 import { ok, refuse, type Result } from '@/core/result';
 
 // How a traced form is written in an order. Either its corners, `x, y` a line from the lower left; or offsets from a
@@ -81,6 +81,12 @@ export function readOutline(text: string, units: Units): Result<[Nm, Nm][]> {
   if (corners.length < 3 || corners.length > 500)
     return refuse('outline', 'outline', 'An outline has 3 to 500 corners, one a line.');
   return ok(corners);
+}
+
+/** Corners (nm) as the text that is kept: in inches or centimetres, to a hundredth of a millimetre and finer. */
+export function writeCorners(ring: readonly (readonly [Nm, Nm])[], units: Units): string {
+  const digits = (nm: Nm) => String(Number((units === 'in' ? nm / NM.in : nm / NM.cm).toFixed(4)));
+  return ring.map(([x, y]) => `${digits(x)}, ${digits(y)}`).join('\n');
 }
 
 /** An outline with each of its lengths written anew, as for an order that is measured in other units from now on. */

@@ -4,9 +4,9 @@ import { Box, Button, Flex, IconButton, Stack, Text } from '@chakra-ui/react';
 import { useRef, type KeyboardEvent } from 'react';
 import { Trash2 } from 'lucide-react';
 import { parseLength, type Units } from '@/core/length';
-import { Choice } from '@/ui/choice';
-import { typingUnit } from '@/ui/length-field';
-import type { OffsetRow, Offsets } from '../outline-text';
+import { Choice } from '@/ui/fields/choice';
+import { typingUnit } from '@/ui/fields/length-field';
+import type { OffsetRow, Offsets } from './outline-text';
 
 const COLUMNS = [
   { id: 'at', label: 'Along the line' },

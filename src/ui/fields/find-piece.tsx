@@ -5,17 +5,21 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { pieceCode, readPieceCode } from '@/core/files/lay/piece-codes';
 import { TextField } from './choice';
+import { ScanCode } from './scan-code';
 
 /** A field for a label's code: typed, or sent by a reader that types. */
 export function FindPiece({ initial = '', isUnknown = false }: { initial?: string; isUnknown?: boolean }) {
   const router = useRouter();
   const [text, setText] = useState(initial);
   const [error, setError] = useState(isUnknown ? `There is no piece ${initial}.` : '');
+  const open = (said: string): boolean => {
+    const code = readPieceCode(said);
+    if (code) router.push(`/piece/${pieceCode(code.layId, code.number)}`);
+    return code !== null;
+  };
   const find = (event: React.FormEvent) => {
     event.preventDefault();
-    const code = readPieceCode(text);
-    if (!code) return setError('A code is like P12-7; it stands on the label.');
-    router.push(`/piece/${pieceCode(code.layId, code.number)}`);
+    if (!open(text)) setError('A code is like P12-7; it stands on the label.');
   };
   return (
     <form onSubmit={find} noValidate>
@@ -33,6 +37,9 @@ export function FindPiece({ initial = '', isUnknown = false }: { initial?: strin
         <Button type="submit" variant="outline" mt="7">
           Find it
         </Button>
+        <Box mt="7">
+          <ScanCode onCode={open} />
+        </Box>
       </HStack>
     </form>
   );

@@ -3,7 +3,7 @@
 import { Field, Input } from '@chakra-ui/react';
 import { forwardRef, type ComponentProps } from 'react';
 import { parseLength, printBoth, type Units } from '@/core/length';
-import { Fractions } from './fraction';
+import { Fractions } from '../fraction';
 
 interface Props extends Omit<ComponentProps<typeof Input>, 'value' | 'onChange'> {
   label: string;

@@ -1,0 +1,293 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser } from 'puppeteer-core';
+import sharp from 'sharp';
+import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { App, CHROMIUM, openBrowser, Person } from '../support/app';
+import { Network } from '../support/network';
+import { StandIn } from '../support/stand-in';
+
+// The cutting room in the demo workroom: tablets that lose the network, devices that are not paired, labels before a camera, the lay at
+// a cutter, a tape that writes into a field, and a curved seat from its offsets to its cut piece.
+
+const app = new App(join(process.cwd(), '.local', 'cutting-app'), 3195);
+const ON_NETWORK = 'http://127.0.0.2:3195';
+const TABLET_PORTS = [3196, 3197] as const;
+const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
+let browser: Browser;
+let desk: Person;
+/** A network for each of two tablets, so that one can come back before the other. */
+let networks: Network[];
+let at: { batch: number; cloth: number };
+
+beforeAll(async () => {
+  app.wipe();
+  await app.start('--host', '127.0.0.2');
+  networks = await Promise.all(TABLET_PORTS.map((port) => Network.between(port, app.port)));
+  browser = await openBrowser();
+  desk = await Person.at(browser, app.url);
+  const [lay] = await app.rows<{ batch: number; cloth: number }>(`SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`); // prettier-ignore
+  at = lay!;
+});
+afterAll(async () => {
+  await browser?.close();
+  for (const network of networks ?? []) await network.end();
+  await app.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const sheetPath = () => `/batches/${at.batch}/cutting/${at.cloth}`;
+const stepOf = (who: Person) =>
+  who.page.$eval('[data-step]', (element) => Number((element as HTMLElement).dataset.step));
+const isAt = (who: Person, step: number) => who.page.waitForSelector(`[data-step="${step}"]`);
+async function tablet(which: 0 | 1 = 0): Promise<Person> {
+  const one = await Person.at(browser, `http://127.0.0.1:${TABLET_PORTS[which]}`);
+  await one.page.setViewport({ width: 1024, height: 768 });
+  return one;
+}
+/** The page and all that it is made of lie on the device. */
+const isKept = (who: Person) => who.page.waitForFunction(async () => { const sheets = await caches.open('sheets'); const files = await caches.open('files'); return (await sheets.keys()).length > 0 && (await files.keys()).length > 5; }, { polling: 200 }); // prettier-ignore
+async function doneTo(who: Person, step: number) {
+  for (let now = await stepOf(who); now < step; now = await stepOf(who)) {
+    await who.press('Done');
+    await isAt(who, now + 1);
+  }
+}
+
+describe('a tablet at the cloth', () => {
+  test('shows a step at a time; without the network it goes on, survives a reload, and sends everything later', async () => {
+    const mine = await tablet();
+    await mine.go(sheetPath());
+    await mine.sees('Square the end of');
+    await isKept(mine);
+    await doneTo(mine, 3);
+    await mine.page.waitForSelector('[data-waiting="0"][data-network=there]');
+    networks[0]!.goesAway();
+    await doneTo(mine, 6);
+    await mine.sees('No network: 3 notes kept on this device.');
+    await mine.press('Something is wrong');
+    await mine.type('Why', 'a pulled thread by the selvage');
+    await mine.press('Note it');
+    await mine.sees('No network: 4 notes kept on this device.');
+    // Reloaded in the middle of it, with nobody to ask.
+    await mine.page.reload({ waitUntil: 'load' });
+    await isAt(mine, 6);
+    await mine.sees('No network: 4 notes kept on this device.');
+    await doneTo(mine, 8);
+    await mine.press('Back');
+    await mine.sees('not sent yet');
+    networks[0]!.comesBack();
+    await mine.sees('Everything is sent.');
+    await mine.sees('a pulled thread by the selvage (step 6)');
+    const rows = await app.rows<{ step: number }>(`SELECT step FROM cut_ticks WHERE batch_id = ${at.batch} AND cloth_id = ${at.cloth} ORDER BY step`); // prettier-ignore
+    expect(rows.map(({ step }) => step)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+    expect(mine.errors.filter((text) => !/Failed to fetch|ERR_|NetworkError/.test(text))).toEqual([]);
+    await mine.page.browserContext().close();
+  });
+
+  test('two tablets on one sheet: the next person sees where it stands, a step that both ticked is ticked once and told', async () => {
+    const [ada, ben] = [await tablet(0), await tablet(1)];
+    for (const who of [ada, ben]) {
+      await who.go(sheetPath());
+      await isAt(who, 8);
+    }
+    for (const network of networks) network.goesAway();
+    await doneTo(ada, 10);
+    await doneTo(ben, 9);
+    await ada.sees('No network: 2 notes kept');
+    await ben.sees('No network: 1 note kept');
+    networks[0]!.comesBack();
+    await ada.sees('Everything is sent.');
+    networks[1]!.comesBack();
+    await ben.sees('Step 8 was ticked by another device already.');
+    await ben.press('I have seen it');
+    await ben.press('All steps');
+    expect(await ben.page.$$eval('[aria-label=done]', (all) => all.length)).toBe(9);
+    // A tick that was a mistake is taken back, and stays so everywhere.
+    await ada.press('Back');
+    await ada.press('It is not done');
+    await ada.sees('Everything is sent.');
+    await ben.page.waitForFunction(() => document.querySelectorAll('[aria-label=done]').length === 8);
+    for (const who of [ada, ben]) await who.page.browserContext().close();
+  });
+
+  test('to the last step, and the lay is closed with what was noted', async () => {
+    const mine = await tablet();
+    await mine.go(sheetPath());
+    await isAt(mine, 9);
+    const steps = Number(/of (\d+)/.exec(await mine.page.$eval('[data-step]', (element) => element.textContent!))![1]);
+    await doneTo(mine, steps);
+    await mine.press('Done');
+    await mine.sees(`All ${steps} steps are done.`);
+    await mine.press('Close the lay');
+    await mine.sees('Cut and close');
+    expect(await mine.page.$$eval('input', (all) => all.map(({ value }) => value))).toContain('a pulled thread by the selvage'); // prettier-ignore
+    await mine.type('It took more', '10');
+    await mine.press('Close with what happened');
+    await mine.sees('is cut.');
+    await mine.go(sheetPath());
+    await mine.sees('This lay is cut and closed.');
+    await mine.page.browserContext().close();
+  });
+});
+
+describe('a device on the network', () => {
+  const ask = (path: string, headers: Record<string, string> = {}) => fetch(ON_NETWORK + path, { headers, redirect: 'manual' }); // prettier-ignore
+
+  test('that is not paired gets nothing: no page, no file, no stream, no change', async () => {
+    await desk.go('/workroom');
+    const files = await desk.page.$$eval('script[src]', (all) => all.map((one) => new URL((one as HTMLScriptElement).src).pathname)); // prettier-ignore
+    for (const path of [
+      '/',
+      '/orders',
+      files[0]!,
+      '/icon.svg',
+      '/offline.js',
+      '/api/health',
+      `/api/batches/${at.batch}/progress`,
+      '/api/batches/suggestions',
+      '/api/archive',
+      `/api/batches/${at.batch}/lays/${at.cloth}/dxf`,
+    ]) {
+      // prettier-ignore
+      const answer = await ask(path, { accept: '*/*' });
+      expect([path, answer.status]).toEqual([path, 401]);
+      expect(await answer.text()).toBe('{"ok":false,"faults":[{"code":"refused","field":"","message":"This device is not paired with the workroom."}]}'); // prettier-ignore
+    }
+    expect((await ask('/orders', { 'x-jolly-bolt-device': '1', 'x-forwarded-for': '127.0.0.1', cookie: 'jolly-bolt-device=x' })).status).toBe(401); // prettier-ignore
+    const change = await fetch(`${ON_NETWORK}/api/batches/${at.batch}/cutting/${at.cloth}`, { method: 'POST', body: '{}', headers: { 'content-type': 'application/json', origin: ON_NETWORK } }); // prettier-ignore
+    expect(change.status).toBe(401);
+    // A proxy on this machine hands on what comes from others.
+    expect((await fetch(`${app.url}/orders`, { headers: { 'x-forwarded-for': '192.168.1.7' } })).status).toBe(401);
+  });
+
+  test('is paired with the code from the desk, once; and revoked', async () => {
+    await desk.go('/workroom');
+    await desk.press('Pair a device');
+    await desk.page.waitForSelector('[data-pairing-code]');
+    const code = await desk.page.$eval('[data-pairing-code]', (element) => (element as HTMLElement).dataset.pairingCode!); // prettier-ignore
+    const stranger = await Person.at(browser, ON_NETWORK);
+    await stranger.go('/batches');
+    await stranger.sees('Pair this device');
+    await stranger.type('Code from the desk', '1234 5678');
+    await stranger.type('Name of this device', 'tablet at the long table');
+    await stranger.press('Pair it');
+    await stranger.sees('That code is not open.');
+    await stranger.type('Code from the desk', code);
+    await stranger.press('Pair it');
+    await stranger.sees('Orders');
+    await stranger.go(sheetPath());
+    await stranger.sees('This lay is cut and closed.');
+    const again = await Person.at(browser, ON_NETWORK);
+    await again.go('/');
+    await again.type('Code from the desk', code);
+    await again.type('Name of this device', 'another');
+    await again.press('Pair it');
+    await again.sees('That code is not open.');
+    // A device can't pair or revoke others.
+    await stranger.go('/workroom');
+    await stranger.press('Pair a device');
+    await stranger.sees('Devices are paired and revoked at the desk.');
+    await desk.go('/workroom');
+    await desk.sees('tablet at the long table');
+    await desk.press('Revoke');
+    await desk.page.waitForFunction(() => !document.body.innerText.includes('tablet at the long table'));
+    await stranger.go('/orders');
+    await stranger.sees('Pair this device');
+    for (const who of [stranger, again]) await who.page.browserContext().close();
+  });
+});
+
+describe('machines', () => {
+  test('the lay goes to the cutter as a file, and its progress comes back to the table', async () => {
+    const [open] = await app.rows<{ batch: number; cloth: number }>(`SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`); // prettier-ignore
+    await desk.go(`/batches/${open!.batch}/table/${open!.cloth}`);
+    await desk.press('Send it to the cutter');
+    await desk.sees('The cutter at http://127.0.0.1:4101 does not answer');
+    const cutter = await StandIn.start('cutter', '--hurry', '60');
+    try {
+      await desk.press('Send it to the cutter');
+      await desk.page.waitForSelector('[data-cutter=done]');
+      await desk.sees('The cutter has cut it.');
+    } finally {
+      await cutter.stop();
+    }
+  });
+
+  test('a tape writes into the field that is tapped, and says when its battery is low', async () => {
+    const tape = await StandIn.start('digital-tape');
+    try {
+      await desk.go('/workroom');
+      await desk.press('Listen to the tape here');
+      await desk.page.waitForSelector('[data-tape=there]');
+      await desk.go('/orders/new');
+      await desk.page.waitForSelector('[data-tape=there]');
+      await (await desk.page.waitForSelector('input[data-length]'))!.click();
+      tape.type('23 1/2 in');
+      await desk.page.waitForFunction(() => (document.activeElement as HTMLInputElement).value === '23 1/2 in');
+      await desk.sees('= 23 1⁄2 in');
+      await desk.page.evaluate(() => (document.activeElement as HTMLElement).blur());
+      tape.type('61 cm');
+      await desk.sees('The tape measured 61 cm.');
+      tape.type('low');
+      await desk.sees('The tape’s battery is low');
+    } finally {
+      await tape.stop();
+    }
+    await desk.page.waitForSelector('[data-tape=away]');
+    await desk.go('/workroom');
+    await desk.press('Listen no more');
+    await desk.page.waitForFunction(() => !document.querySelector('[data-tape]'));
+  });
+});
+
+describe('a label', () => {
+  test('held before the camera opens its piece on the lay', async () => {
+    await desk.go(`/batches/${at.batch}/labels`);
+    const label = (await desk.page.waitForSelector('[data-label] svg'))!;
+    const code = await desk.page.$eval('[data-label]', (element) => (element as HTMLElement).dataset.label!);
+    const picture = await label.screenshot();
+    const [width, height] = [640, 480];
+    const grey = await sharp(picture).resize(300, 300, { kernel: 'nearest' }).extend({ top: 90, bottom: 90, left: 170, right: 170, background: '#fff' }).greyscale().raw().toBuffer(); // prettier-ignore
+    const neutral = Buffer.alloc((width * height) / 2, 128);
+    const film = join(folder, 'label.y4m');
+    writeFileSync(film, Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip C420\nFRAME\n`), grey, neutral])); // prettier-ignore
+    const camera = await puppeteer.launch({
+      executablePath: '/usr/bin/chromium',
+      args: [...CHROMIUM, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', `--use-file-for-fake-video-capture=${film}`], // prettier-ignore
+    });
+    try {
+      const me = await Person.at(camera, app.url);
+      await me.go(`/batches/${at.batch}`);
+      await me.press('With the camera');
+      await me.page.waitForFunction(() => location.pathname.includes('/table/') && location.search.includes('piece='));
+      expect(code).toMatch(/^P\d+-\d+$/);
+      await me.sees('Its steps on the sewing sheet');
+    } finally {
+      await camera.close();
+    }
+  });
+});
+
+test('a curved seat goes from its offsets to its cut piece', async () => {
+  const [line] = await app.rows<{ id: number; no: number }>(`SELECT l.id, o.no FROM order_lines l JOIN orders o ON o.id = l.order_id WHERE l.outline IS NOT NULL AND l.batch_id IS NULL`); // prettier-ignore
+  await desk.go('/batches/new');
+  await desk.type('Name of the batch', 'Window seat');
+  await desk.tick(`Order ${line!.no}, 2 Boxed chair pad with straps`);
+  await desk.press('Make the batch');
+  await desk.sees('ready to be laid');
+  await desk.choose('How long to search', 'Quick');
+  await desk.press('Make the lays');
+  await desk.sees('Laid, to approve', 60_000);
+  await desk.press('Approve the lays');
+  await desk.press('Cutting sheet');
+  await desk.sees('Square the end of');
+  await desk.press('All steps');
+  await desk.page.locator('::-p-text(Cut around)').click();
+  await desk.sees('Along its own line: no straight cut frees it.');
+  await desk.press('Done');
+  await desk.sees('Everything is sent.');
+  // A tape that is away is said by the browser too.
+  expect(desk.errors.filter((text) => !text.includes('WebSocket'))).toEqual([]);
+});
