@@ -57,6 +57,7 @@ test.each([
   '/batches/file',
   '/batches/BATCH/stock/CLOTH',
   '/batches/BATCH/cut/CLOTH',
+  '/batches/BATCH/cutting/CLOTH',
   '/stock',
   '/stock/14',
   '/stock/30',

@@ -17,6 +17,7 @@ import { Choice } from '../fields/choice';
 import { FileDrop } from '../fields/file-drop';
 import { Fractions } from '../fraction';
 import { writeCorners } from './outline-text';
+import { isTooLarge } from './picture-size';
 
 const MOST_BYTES = 30_000_000;
 /** A larger picture is made smaller to this (px): finer than anybody marks. */
@@ -350,22 +351,6 @@ function placeIn(ring: readonly Pixel[], [x, y]: Pixel, near: number): number {
   });
   const best = off.indexOf(Math.min(...off));
   return off[best]! <= near ? best + 1 : ring.length;
-}
-
-/** The most pixels that are unpacked, and how much of a file (bytes) says how many it has. */
-const MOST_PIXELS = 100_000_000;
-const HEAD_BYTES = 512_000;
-
-/** Whether a picture would take more memory than a device has, by its own head: a small file may hold a very large one. */
-async function isTooLarge(file: File): Promise<boolean> {
-  try {
-    const { imageSize } = await import('image-size');
-    const { width, height } = imageSize(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()));
-    return width * height > MOST_PIXELS;
-  } catch {
-    // What has no head that can be read is no picture; unpacking it says so.
-    return false;
-  }
 }
 
 /** A picture as it is shown and in grey, made smaller where it is very large; null where it is none. */
