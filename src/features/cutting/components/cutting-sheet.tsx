@@ -64,12 +64,19 @@ export function CuttingSheet({ view }: { view: SheetView }) {
   const words = stepWords(step, view);
   return (
     <Box>
-      <PageHead title={`Cutting ${view.clothName}`} about={<Link href={`/batches/${batch.id}`}>in {batch.name}</Link>}>
+      <PageHead title={`Cutting ${view.clothName}`} about={<Sent device={device} isKept={isKept} batch={batch} />}>
         {view.others.map((other) => (
           <Button key={other.clothId} asChild variant="ghost" size="sm">
             <Link href={`/batches/${batch.id}/cutting/${other.clothId}`}>{other.clothName}</Link>
           </Button>
         ))}
+        <Button
+          variant="outline"
+          disabled={closed !== '' || isWrong}
+          onClick={() => (setIsListed(false), setIsWrong(true))}
+        >
+          <TriangleAlert size={18} /> Something is wrong
+        </Button>
         <Button variant="outline" onClick={() => setIsListed(!isListed)} aria-expanded={isListed}>
           <ListOrdered size={18} /> {isListed ? 'One step' : 'All steps'}
         </Button>
@@ -179,14 +186,6 @@ export function CuttingSheet({ view }: { view: SheetView }) {
             <Pieces items={itemsFreed(view, step)} view={view} />
           </>
         )}
-        <Flex gap="4" align="center" justify="space-between" wrap="wrap">
-          <Sent device={device} isKept={isKept} />
-          {!isWrong && !isListed && (
-            <Button variant="outline" h="56px" disabled={closed !== ''} onClick={() => setIsWrong(true)}>
-              <TriangleAlert size={20} /> Something is wrong
-            </Button>
-          )}
-        </Flex>
         {sheet.state.troubles.length > 0 && (
           <Text color="fg.muted">
             Noted: {sheet.state.troubles.map(({ step: at, why, sort }) => `${why || sort} (step ${at})`).join('; ')}.
@@ -254,25 +253,36 @@ function Pieces({ items, view }: { items: readonly SheetItem[]; view: SheetView 
   );
 }
 
-/** What is sent, what waits, and whether the page can be opened again without the network. */
-function Sent({ device, isKept }: { device: ReturnType<typeof useCutSheet>; isKept: boolean | null }) {
+/** Which batch it is; what is sent, what waits, and whether the page can be opened again without the network. */
+function Sent({
+  device,
+  isKept,
+  batch,
+}: {
+  device: ReturnType<typeof useCutSheet>;
+  isKept: boolean | null;
+  batch: SheetView['batch'];
+}) {
   const { sheet, network, look } = device;
   const waiting = sheet.waiting.length;
+  const words =
+    network === 'away'
+      ? waiting > 0
+        ? `No network: ${counted(waiting, 'note')} kept on this device.`
+        : 'No network. Go on: what you tick is kept on this device.'
+      : waiting > 0
+        ? `Sending ${counted(waiting, 'note')} …`
+        : 'Everything is sent.';
   return (
-    <HStack gap="3" minH="56px" data-waiting={waiting} data-network={network} wrap="wrap" flex="1">
+    <HStack as="span" gap="3" data-waiting={waiting} data-network={network} wrap="wrap">
+      <Link href={`/batches/${batch.id}`}>in {batch.name}</Link>
       {network === 'away' && <CloudOff size={20} aria-hidden />}
-      <Text aria-live="polite">
-        {network === 'away'
-          ? waiting > 0
-            ? `No network: ${counted(waiting, 'note')} kept on this device.`
-            : 'No network. Go on: what you tick is kept on this device.'
-          : waiting > 0
-            ? `Sending ${counted(waiting, 'note')} …`
-            : 'Everything is sent.'}
+      <Text as="span" aria-live="polite" fontWeight={network === 'away' ? '700' : undefined}>
+        {words}
         {isKept === false && ' Without https the page itself is not kept: do not close it while the network is away.'}
       </Text>
       {network === 'away' && (
-        <Button size="sm" variant="outline" onClick={() => void look()}>
+        <Button size="xs" variant="outline" onClick={() => void look()}>
           Try now
         </Button>
       )}
