@@ -4,6 +4,9 @@ import type { Point } from '../lay';
 import type { Nm } from '../length';
 import { ONE_CUT, type BlockPart } from './part-blocks';
 
+/** A section of more pieces than this is neither stacked nor folded: it is a maze, and comparing it would take long. */
+const MOST_LAYERED = 200;
+
 /** A rotary cutter goes through so many layers of usual cloth with a true edge; common practice, from memory. */
 export const MOST_LAYERS = 4;
 
@@ -73,7 +76,7 @@ function isSamePhase(lattice: Lattice | null, by: Nm): boolean {
 
 /** Finds for every item of a group the same outline `by` nm further along, and books them as its twins; false where one has none. */
 function pairUp(rings: readonly Point[][], group: LayeredSection, others: readonly number[], by: Nm): boolean {
-  if (others.length !== group.items.length) return false;
+  if (others.length !== group.items.length || others.length > MOST_LAYERED) return false;
   const free = new Set(others);
   const pairs: [number, number][] = [];
   for (const item of group.items) {
@@ -89,6 +92,7 @@ function pairUp(rings: readonly Point[][], group: LayeredSection, others: readon
 
 /** A section cut on the fold, or null where it isn't alike on both sides of the middle or the fold saves no cut. */
 function fold(rings: readonly Point[][], group: LayeredSection, middle: Nm): LayeredSection | null {
+  if (group.items.length > MOST_LAYERED) return null;
   const free = new Set(group.items);
   const twins = new Map<number, number[]>();
   const seen: number[] = [];
@@ -111,8 +115,18 @@ const leftOf = (ring: readonly Point[]) => Math.min(...ring.map(([x]) => x));
 
 /** Whether two rings have the same corners, wherever they begin and whichever way they run. */
 function isSameRing(a: readonly Point[], b: readonly Point[]): boolean {
-  if (a.length !== b.length) return false;
+  if (a.length !== b.length || !isSameBox(a, b)) return false;
   const order = (ring: readonly Point[]) => [...ring].sort((p, q) => (Math.abs(p[0] - q[0]) > ONE_CUT ? p[0] - q[0] : p[1] - q[1])); // prettier-ignore
   const [first, second] = [order(a), order(b)];
   return first.every(([x, y], i) => Math.abs(x - second[i]![0]) <= ONE_CUT && Math.abs(y - second[i]![1]) <= ONE_CUT);
 }
+
+/** Most rings differ in where they reach to: that is seen without sorting their corners. */
+function isSameBox(a: readonly Point[], b: readonly Point[]): boolean {
+  for (const axis of [0, 1] as const)
+    for (const reach of [least, most]) if (Math.abs(reach(a, axis) - reach(b, axis)) > ONE_CUT) return false;
+  return true;
+}
+
+const least = (ring: readonly Point[], axis: 0 | 1) => ring.reduce((low, at) => Math.min(low, at[axis]), Infinity);
+const most = (ring: readonly Point[], axis: 0 | 1) => ring.reduce((high, at) => Math.max(high, at[axis]), -Infinity);

@@ -86,10 +86,13 @@ interface PartsOfBlock extends PartedBlock {
 
 const withTwins = (items: readonly number[], { twins }: LayeredSection) => items.flatMap((item) => [item, ...(twins.get(item) ?? [])]); // prettier-ignore
 
-/** Cuts a block of a section until all that lies in it is free. A block is at most as deep as it has items, and so is this. */
-function cutBlock(block: readonly number[], section: Section, isUpright = true) {
+/** Parts within parts deeper than this are cut around. */
+const MOST_DEPTH = 60;
+
+/** Cuts a block of a section until all that lies in it is free. */
+function cutBlock(block: readonly number[], section: Section, isUpright = true, depth = 0) {
   if (block.length === 1) return free(block, null, section);
-  const parted = partBlock(section.rings, block);
+  const parted = depth < MOST_DEPTH ? partBlock(section.rings, block) : null;
   if (!parted) {
     // No straight cut frees anything: what lies nearest to the squared end first.
     const order = [...block].sort((a, b) => lowest(section.rings[a]!) - lowest(section.rings[b]!) || leftmost(section.rings[a]!) - leftmost(section.rings[b]!)); // prettier-ignore
@@ -108,7 +111,7 @@ function cutBlock(block: readonly number[], section: Section, isUpright = true) 
     const part = parts[i]!;
     // The last block is free when those before it are.
     if (i < parts.length - 1) add(part.items, 'part', { ...parted, parts: [part], block, isUpright }, section);
-    cutBlock(part.items, section, isUpright && parted.run !== 'bias');
+    cutBlock(part.items, section, isUpright && parted.run !== 'bias', depth + 1);
     i++;
   }
 }

@@ -296,16 +296,19 @@ export async function stockForLay(batchId: number, clothId: number) {
   };
 }
 
+/** So many items are counted on one list. */
+const MOST_COUNTED = 500;
+
 /** What is to be counted: everything at a place, or of a sort, in the order in which it is found on the shelf. */
-export async function countList(place: string): Promise<{ rows: ShelfRow[]; places: string[] }> {
+export async function countList(place: string): Promise<{ rows: ShelfRow[]; places: string[]; hasMore: boolean }> {
   const db = database();
   const [rows, places] = await Promise.all([
     itemsWhere(
       and(gt(stockItems.onHand, 0), place === '' ? undefined : eq(stockItems.place, place)),
       [asc(stockItems.place), asc(stockItems.id)],
-      500,
+      MOST_COUNTED + 1,
     ),
     db.selectDistinct({ place: stockItems.place }).from(stockItems).where(and(gt(stockItems.onHand, 0), isNotNull(stockItems.place))).orderBy(stockItems.place).limit(500), // prettier-ignore
   ]);
-  return { rows, places: places.map((one) => one.place).filter(Boolean) };
+  return { rows: rows.slice(0, MOST_COUNTED), places: places.map((one) => one.place).filter(Boolean), hasMore: rows.length > MOST_COUNTED }; // prettier-ignore
 }

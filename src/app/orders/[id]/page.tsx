@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { cache } from 'react';
 import { readId } from '@/app/params';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
@@ -8,15 +9,18 @@ import { clothChoices, getOrder, notionChoices } from '@/features/orders/queries
 
 export const dynamic = 'force-dynamic';
 
+/** Asked for once a request: the title and the page show the same order. */
+const orderOf = cache(getOrder);
+
 export async function generateMetadata({ params }: { params: Promise<{ id: string }> }): Promise<Metadata> {
-  const order = await getOrder(readId((await params).id));
+  const order = await orderOf(readId((await params).id));
   return { title: order ? `Order ${order.no}` : 'Order' };
 }
 
 export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
   const [order, cloths, notions, workroom, kinds] = await Promise.all([
-    getOrder(id),
+    orderOf(id),
     clothChoices(),
     notionChoices(),
     workroomRules(),

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { queryText } from '@/features/commands/texts';
-import { CountSheet } from '@/features/stock/components/count-sheet';
+import { CountSheetView } from '@/features/stock/components/open-count';
 import { countList } from '@/features/stock/queries';
 
 export const dynamic = 'force-dynamic';
@@ -8,5 +8,6 @@ export const metadata: Metadata = { title: 'Count the shelf' };
 
 export default async function CountPage({ searchParams }: { searchParams: Promise<{ place?: string | string[] }> }) {
   const place = queryText((await searchParams).place);
-  return <CountSheet {...await countList(place)} place={place} />;
+  const text = JSON.stringify({ ...(await countList(place)), place });
+  return <CountSheetView text={text} />;
 }

@@ -4,7 +4,7 @@ import { Button, Flex, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useMemo, useState, useTransition } from 'react';
 import { printMoney } from '@/core/cost';
 import { printLength, STYLES } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -17,8 +17,23 @@ import { bookCount } from '../actions';
 import { amountText, readAmount } from '../amount';
 import type { ShelfRow } from '../queries';
 
+/** What the count sheet shows. */
+export interface CountSheetData {
+  rows: ShelfRow[];
+  places: string[];
+  place: string;
+  /** Whether the place holds more than is listed. */
+  hasMore: boolean;
+}
+
+/** The same, from the text that the page brings. */
+export function CountSheetOfText({ text }: { text: string }) {
+  const data = useMemo(() => JSON.parse(text) as CountSheetData, [text]);
+  return <CountSheet {...data} />;
+}
+
 /** The list with which the shelf is counted, on a tablet or on paper; differences are shown before anything is booked. */
-export function CountSheet({ rows, places, place }: { rows: ShelfRow[]; places: string[]; place: string }) {
+function CountSheet({ rows, places, place, hasMore }: CountSheetData) {
   const router = useRouter();
   const [counts, setCounts] = useState<Record<number, string>>({});
   const [reason, setReason] = useState('Count of the shelf');
@@ -74,6 +89,9 @@ export function CountSheet({ rows, places, place }: { rows: ShelfRow[]; places: 
             onChange={(to) => router.push(to ? `/stock/count?place=${encodeURIComponent(to)}` : '/stock/count')}
           />
         </Flex>
+        {hasMore && (
+          <Notice level="warn">{`Only the first ${rows.length} items are listed; choose a place to count the others.`}</Notice>
+        )}
         <div className="sheet">
           <table className="rows" aria-label="What is to be counted">
             <thead>
