@@ -158,6 +158,18 @@ describe('npm start says what is in the way', () => {
     );
   });
 
+  test('options for the network that do not fit together, or files that can’t be read', () => {
+    expect(start({}, '--cert', 'a.pem', '--key', 'b.pem').stderr).toBe('--cert and --key are for devices on the network: give --host too.\n'); // prettier-ignore
+    expect(start({}, '--host', 'workroom.lan', '--cert', 'a.pem').stderr).toBe('--cert and --key belong together.\n');
+    expect(start({}, '--host', 'workroom.lan', '--cert', 'a.pem', '--key', 'b.pem').stderr).toMatch(/^--cert a\.pem can't be read: ENOENT/); // prettier-ignore
+    expect(start({}, '--host', 'workroom.lan', '--dev').stderr).toBe('--dev answers on this machine alone: leave --host out.\n'); // prettier-ignore
+  });
+
+  test('a stand-in that is none', () => {
+    const { status, stderr } = spawnSync(process.execPath, ['scripts/stand-in.mjs', 'loom'], { encoding: 'utf8' });
+    expect([status, stderr]).toEqual([1, expect.stringMatching(/^usage: npm run stand-in -- NAME/)]);
+  });
+
   test('a Node that is too old', () => {
     const script = `Object.defineProperty(process.versions, 'node', { value: '18.19.0' }); await import('./scripts/start.mjs');`;
     const { status, stderr } = spawnSync(process.execPath, ['--input-type=module', '-e', script], { encoding: 'utf8' });
