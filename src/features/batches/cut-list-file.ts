@@ -1,20 +1,14 @@
 import 'server-only';
 import { eq } from 'drizzle-orm';
-import PDFDocument from 'pdfkit';
-import { join } from 'node:path';
 import { printNumber, STYLES, type Units } from '@/core/length';
 import { database, schema } from '@/db';
+import { newPdf } from '@/features/lists/pdf';
 import { asFile, type TableFile } from '@/features/lists/files';
 import { loadCutLists } from '@/work/load-cut-lists';
 
 const HEAD = ['Order', 'Line', 'Cover', 'Cloth', 'Part', 'How many', 'Across', 'Along', 'Unit', 'How it came about'];
 const MARGIN = 40;
 const WIDTHS = [38, 28, 120, 92, 96, 44, 50, 50, 28];
-const FONT = join(
-  /*turbopackIgnore: true*/ process.env.JOLLY_BOLT_HOME ?? process.cwd(),
-  'node_modules/@fontsource/atkinson-hyperlegible/files',
-);
-
 /** All that a batch cuts, a row for each part of each line; null when there is no such batch. */
 async function rowsOf(batchId: number): Promise<{ name: string; rows: (string | number)[][] } | null> {
   const db = database();
@@ -52,15 +46,7 @@ export async function cutListFile(batchId: number, as: 'csv' | 'xlsx' | 'pdf'): 
 }
 
 function cutListPdf(batch: string, [head, ...rows]: (string | number)[][]): Promise<Buffer> {
-  const pdf = new PDFDocument({ size: 'A4', layout: 'landscape', margin: MARGIN, info: { Title: `Cut list of ${batch}`, CreationDate: new Date(0) } }); // prettier-ignore
-  pdf.registerFont('text', join(FONT, 'atkinson-hyperlegible-latin-400-normal.woff'));
-  pdf.registerFont('bold', join(FONT, 'atkinson-hyperlegible-latin-700-normal.woff'));
-  const chunks: Buffer[] = [];
-  const isDone = new Promise<Buffer>((resolve, reject) => {
-    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-    pdf.on('end', () => resolve(Buffer.concat(chunks)));
-    pdf.on('error', reject);
-  });
+  const { pdf, end } = newPdf(`Cut list of ${batch}`, { size: 'A4', layout: 'landscape', margin: MARGIN });
   const bottom = pdf.page.height - MARGIN - 20;
   const row = (cells: readonly (string | number)[], font: 'text' | 'bold') => {
     pdf.font(font).fontSize(9);
@@ -86,6 +72,5 @@ function cutListPdf(batch: string, [head, ...rows]: (string | number)[][]): Prom
   row(head!, 'bold');
   for (const cells of rows) row(cells, 'text');
   pdf.moveDown().font('text').fontSize(8).text('Rotary cutter: close it when you put it down, fingers behind the ruler’s edge. Materials fall under local fire-safety rules: follow your local code and qualified practice.', MARGIN); // prettier-ignore
-  pdf.end();
-  return isDone;
+  return end();
 }

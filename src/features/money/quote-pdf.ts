@@ -1,32 +1,14 @@
 import 'server-only';
-import { join } from 'node:path';
-import PDFDocument from 'pdfkit';
 import { printMoney } from '@/core/cost';
+import { newPdf } from '@/features/lists/pdf';
 import { dayText } from './day-text';
 import type { QuoteView } from './queries';
 
 const MARGIN = 56;
-const FONT = join(
-  /*turbopackIgnore: true*/ process.env.JOLLY_BOLT_HOME ?? process.cwd(),
-  'node_modules/@fontsource/atkinson-hyperlegible/files',
-);
-
 /** A quote as a PDF of A4, with the same words as on the screen. */
 export function quotePdf(quote: QuoteView): Promise<Buffer> {
   const { order, sheet } = quote;
-  const pdf = new PDFDocument({
-    size: 'A4',
-    margin: MARGIN,
-    info: { Title: `Quote ${quote.no}`, CreationDate: new Date(quote.createdAt) },
-  });
-  pdf.registerFont('text', join(FONT, 'atkinson-hyperlegible-latin-400-normal.woff'));
-  pdf.registerFont('bold', join(FONT, 'atkinson-hyperlegible-latin-700-normal.woff'));
-  const chunks: Buffer[] = [];
-  const isDone = new Promise<Buffer>((resolve, reject) => {
-    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-    pdf.on('end', () => resolve(Buffer.concat(chunks)));
-    pdf.on('error', reject);
-  });
+  const { pdf, end: ended } = newPdf(`Quote ${quote.no}`, { size: 'A4', margin: MARGIN }, new Date(quote.createdAt));
   const right = pdf.page.width - MARGIN;
   const wide = right - MARGIN;
   const row = (label: string, amount: string, font: 'text' | 'bold' = 'text', size = 11) => {
@@ -68,6 +50,5 @@ export function quotePdf(quote: QuoteView): Promise<Buffer> {
       pdf.y,
       { width: wide },
     );
-  pdf.end();
-  return isDone;
+  return ended();
 }

@@ -1,21 +1,11 @@
 import 'server-only';
-import { join } from 'node:path';
-import PDFDocument from 'pdfkit';
 import { encode } from 'uqr';
+import { newPdf, PT, type Pdf } from '@/features/lists/pdf';
 import { markColour, markPath } from '@/ui/order-mark';
 import { getLabels, type PieceLabel } from './labels';
 
-/** Points (1/72 in) a millimetre. */
-const PT = 72 / 25.4;
 const PAD = 2.5;
 const INK = '#000';
-const FONT = join(
-  /*turbopackIgnore: true*/ process.env.JOLLY_BOLT_HOME ?? process.cwd(),
-  'node_modules/@fontsource/atkinson-hyperlegible/files',
-);
-
-type Pdf = InstanceType<typeof PDFDocument>;
-
 /** The labels of a batch as a PDF, a page a label of the given size (mm): what a label printer takes. `origin`: where their codes lead. */
 export async function labelsPdf(
   batchId: number,
@@ -26,18 +16,9 @@ export async function labelsPdf(
   if (!isFit(size.width) || !isFit(size.height)) return { message: 'A label measures 30 to 200 mm each way.' };
   const found = await getLabels(batchId);
   if (!found || found.labels.length === 0) return { message: 'This batch has no lays yet, so no labels.' };
-  const pdf = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: `Labels of ${found.name}`, CreationDate: new Date(0) } }); // prettier-ignore
-  pdf.registerFont('text', join(FONT, 'atkinson-hyperlegible-latin-400-normal.woff'));
-  pdf.registerFont('bold', join(FONT, 'atkinson-hyperlegible-latin-700-normal.woff'));
-  const chunks: Buffer[] = [];
-  const isDone = new Promise<Buffer>((resolve, reject) => {
-    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-    pdf.on('end', () => resolve(Buffer.concat(chunks)));
-    pdf.on('error', reject);
-  });
+  const { pdf, end } = newPdf(`Labels of ${found.name}`, { autoFirstPage: false, margin: 0 });
   for (const label of found.labels) drawLabel(pdf, label, size, origin);
-  pdf.end();
-  return { bytes: await isDone, count: found.labels.length };
+  return { bytes: await end(), count: found.labels.length };
 }
 
 function drawLabel(pdf: Pdf, label: PieceLabel, { width, height }: { width: number; height: number }, origin: string) {

@@ -1,13 +1,10 @@
 import 'server-only';
-import { join } from 'node:path';
-import PDFDocument from 'pdfkit';
+import { newPdf, PT, type Pdf } from '@/features/lists/pdf';
 import { middleOf, type LaySheet, type SheetItem } from '@/core/files/lay/lay-sheets';
 
 export const PAPERS = { a4: { name: 'A4', mm: [210, 297] }, letter: { name: 'Letter', mm: [215.9, 279.4] } } as const; // prettier-ignore
 export type Paper = keyof typeof PAPERS;
 
-/** Points (1/72 in) a millimetre. */
-const PT = 72 / 25.4;
 /** Nothing is printed so near to the edge of a page (mm): printers leave a margin. */
 const MARGIN = 12;
 /** Neighbouring pages show the same so far (mm), to be glued. */
@@ -22,31 +19,13 @@ const INK = '#14241f';
 const CAUTION =
   'Cutting: close the rotary cutter when you put it down, fingers behind the ruler’s edge. Materials fall under local fire-safety rules: follow your local code and qualified practice.';
 
-const FONT = join(
-  /*turbopackIgnore: true*/ process.env.JOLLY_BOLT_HOME ?? process.cwd(),
-  'node_modules/@fontsource/atkinson-hyperlegible/files',
-);
-
-type Pdf = InstanceType<typeof PDFDocument>;
-
 /** What a page says of its lay. */
 export interface LayTitle {
   cloth: string;
   batch: string;
 }
 
-function newPdf(title: LayTitle): { pdf: Pdf; end: () => Promise<Buffer> } {
-  const pdf = new PDFDocument({ autoFirstPage: false, margin: 0, info: { Title: `${title.cloth}, ${title.batch}`, CreationDate: new Date(0) } }); // prettier-ignore
-  pdf.registerFont('text', join(FONT, 'atkinson-hyperlegible-latin-400-normal.woff'));
-  pdf.registerFont('bold', join(FONT, 'atkinson-hyperlegible-latin-700-normal.woff'));
-  const chunks: Buffer[] = [];
-  const isDone = new Promise<Buffer>((resolve, reject) => {
-    pdf.on('data', (chunk: Buffer) => chunks.push(chunk));
-    pdf.on('end', () => resolve(Buffer.concat(chunks)));
-    pdf.on('error', reject);
-  });
-  return { pdf, end: () => (pdf.end(), isDone) };
-}
+const layPdf = ({ cloth, batch }: LayTitle) => newPdf(`${cloth}, ${batch}`, { autoFirstPage: false, margin: 0 });
 
 const page = (pdf: Pdf, width: number, height: number) => pdf.addPage({ size: [width * PT, height * PT], margin: 0 });
 
@@ -56,7 +35,7 @@ const say = (pdf: Pdf, text: string, x: number, y: number, size: number, font: '
 
 /** The lay small enough for one page, with its names. */
 export function overviewPdf(sheets: readonly LaySheet[], title: LayTitle, paper: Paper): Promise<Buffer> {
-  const { pdf, end } = newPdf(title);
+  const { pdf, end } = layPdf(title);
   const [short, long] = PAPERS[paper].mm;
   for (const sheet of sheets) {
     page(pdf, long, short);
@@ -85,7 +64,7 @@ export function tilesOf({ used, width }: Pick<LaySheet, 'used' | 'width'>, paper
 export function tilesPdf(sheets: readonly LaySheet[], title: LayTitle, paper: Paper): Promise<Buffer> | null {
   const pages = sheets.reduce((sum, sheet) => sum + tilesOf(sheet, paper).columns * tilesOf(sheet, paper).rows, 0);
   if (pages > MOST_PAGES) return null;
-  const { pdf, end } = newPdf(title);
+  const { pdf, end } = layPdf(title);
   const [across, along] = PAPERS[paper].mm;
   for (const sheet of sheets) {
     const { columns, rows, long, wide } = tilesOf(sheet, paper);
@@ -118,7 +97,7 @@ export function tilesPdf(sheets: readonly LaySheet[], title: LayTitle, paper: Pa
 
 /** The lay at true scale on one wide page for a plotter, or on several where it is longer than a page may be. */
 export function plotterPdf(sheets: readonly LaySheet[], title: LayTitle): Promise<Buffer> {
-  const { pdf, end } = newPdf(title);
+  const { pdf, end } = layPdf(title);
   for (const sheet of sheets) {
     const pages = Math.ceil(sheet.used / (LONGEST_PAGE - 2 * MARGIN));
     const long = sheet.used / pages;
