@@ -611,7 +611,7 @@ describe('the demo workroom', () => {
     expect(ids).toHaveLength(DEMO_BATCHES.length);
     expect(await listCloths()).toHaveLength(17);
     const orders = await listOrders({});
-    expect(orders).toHaveLength(28);
+    expect(orders).toHaveLength(29);
     expect((await listOwnKinds()).map(({ name }) => name)).toEqual(['Headrest slip']);
     expect(new Set(orders.map(({ customer }) => customer)).size).toBe(8);
     for (const { id } of orders) {

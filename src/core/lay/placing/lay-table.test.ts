@@ -193,4 +193,12 @@ describe('room on a length', () => {
     table.put({ stock: 'short', piece: 'a', copy: 2, x: inches(0.5), y: inches(5), turn: 0 });
     expect(room('short')).toBeNull();
   });
+
+  test('is looked for behind a flaw too where nothing else lies there', () => {
+    const job = jobOf({ stock: [{ id: 'rem', length: 40, width: 31, flaws: [[5, 5, 3, 2]] }], pieces: [{ id: 'a', size: [23.125, 5.125], qty: 1 }] }); // prettier-ignore
+    const none = { lays: [], unplaced: [], used: 0, endless: 0, bound: 0, passes: 0, refused: 0 };
+    expect(new LayTable(job, none).roomOn({ stock: 'rem', piece: 'a', copy: 1, turn: 0 })).toMatchObject({
+      y: inches(7),
+    });
+  });
 });

@@ -215,8 +215,9 @@ export class LayTable {
     const laid = stock && piece?.turns.includes(wish.turn) ? this.laidAt(at) : null;
     if (!stock || !piece || !laid) return null;
     const boxes = this.laid.get(stock.id)!.flatMap((other) => (isCopy(other.placement, at) ? [] : [other.box]));
-    const end = Math.max(0, ...boxes.map(([, , , y1]) => y1)) + this.job.gap;
-    const places = this.placesOn(stock, piece, at, laid.box, [...boxes, ...stock.flaws], end);
+    const sides = [...boxes, ...stock.flaws];
+    const end = Math.max(0, ...sides.map(([, , , y1]) => y1)) + this.job.gap;
+    const places = this.placesOn(stock, piece, at, laid.box, sides, end);
     const behind = places.filter(([, y]) => y >= end);
     const before = places.filter(([, y]) => y < end).slice(0, MOST_SEARCHED);
     const found = [...before, ...behind].find(([x, y]) => this.canPlace({ ...at, x, y }).length === 0);
