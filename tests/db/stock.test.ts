@@ -96,6 +96,27 @@ describe('receiving', () => {
     expect((await listShelf({})).rows).toEqual([]);
   });
 
+  test('a hide of odd shape is a remnant with its outline, and a lay is laid within it before a bolt is opened', async () => {
+    const outline = ['0, 0', '40, 0', '40, 26', '24, 40', '0, 40'].join('\n');
+    const id = await bolt({ outline, length: '', width: '', selvageLeft: '', selvageRight: '' });
+    expect(await item(id)).toMatchObject({ sort: 'remnant', widthNm: inches(40), onHand: inches(40) });
+    expect((await item(id)).outline).toHaveLength(5);
+    await bolt();
+    const { id: batch } = await laidBatch(lineForm(cloth, { ...emptyLine(kindById('zip-cushion')!), qty: '1', typed: { width: '18', height: '18' }, cloth: { face: String(cloth) } })); // prettier-ignore
+    const { plan, stock } = await layOf(batch);
+    expect(stock.uses.map(({ code }) => code)).toEqual([(await item(id)).code]);
+    // Nothing lies in the corner that the hide lacks: beyond the line from (40, 26) to (24, 40).
+    const { lays } = plan as { lays: { placed: { x: number; y: number }[] }[] };
+    for (const { x, y } of lays.flatMap(({ placed }) => placed)) expect((x + 18) * 14 + (y + 18) * 16).toBeLessThanOrEqual(40 * 14 + 26 * 16 + 0.01); // prettier-ignore
+  });
+
+  test.each([
+    ['crosses itself', '0, 0\n40, 40\n40, 0\n0, 40', 'The outline crosses or touches itself.'],
+    ['is no outline', '0, 0\nten', '“ten” is not a corner; write it like 12 1/2, 3.'],
+  ])('an odd shape that %s is refused at its field', async (_, outline, message) => {
+    expect(faultsOf(await receive(receipt(cloth, { outline })))).toContainEqual(expect.objectContaining({ field: 'outline', message })); // prettier-ignore
+  });
+
   test('is found by code, lot, place, supplier and name, and a cloth on the shelf is not deleted', async () => {
     const id = await bolt({ lot: 'F7', place: 'top shelf' });
     for (const search of [`b${id}`, 'f7', 'TOP', 'loom lane', 'plain', 'plain f7'])
