@@ -199,6 +199,17 @@ describe('a device on the network', () => {
   });
 });
 
+test('ten wrong codes void the one that is shown', async () => {
+  await desk.go('/workroom');
+  await desk.press('Pair a device');
+  await desk.page.waitForSelector('[data-pairing-code]');
+  const code = await desk.page.$eval('[data-pairing-code]', (element) => (element as HTMLElement).dataset.pairingCode!);
+  const pair = async (typed: string) => (await fetch(`${ON_NETWORK}/pair`, { method: 'POST', redirect: 'manual', headers: { origin: ON_NETWORK, 'content-type': 'application/x-www-form-urlencoded' }, body: new URLSearchParams({ code: typed, name: 'a guesser' }) })).status; // prettier-ignore
+  const wrong = code.startsWith('1') ? '20000000' : '10000000';
+  for (let i = 0; i < 10; i++) expect(await pair(wrong)).toBe(403);
+  expect(await pair(code)).toBe(403);
+});
+
 describe('machines', () => {
   test('the lay goes to the cutter as a file, and its progress comes back to the table', async () => {
     const [open] = await app.rows<{ batch: number; cloth: number }>(`SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`); // prettier-ignore

@@ -1,3 +1,6 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
@@ -182,6 +185,16 @@ describe('a supplier', () => {
   });
 
   test.each([
+    ['a character that can’t be kept', { supplier: 'a\u0000b' }],
+    ['a day that is none', { asOf: '2026-02-31' }],
+  ])('with %s is no price list', async (_, wrong) => {
+    const file = join(mkdtempSync(join(tmpdir(), 'jolly-bolt-')), 'list.json');
+    writeFileSync(file, JSON.stringify({ format: 'jolly-bolt/prices', version: 1, supplier: 'a', asOf: '2026-02-03', currency: 'GBP', articles: [], ...wrong })); // prettier-ignore
+    await standIn('supplier', '--list', file);
+    expect(sentence(await askForPrices())).toMatch(/is no price list that can be read/);
+  });
+
+  test.each([
     ['is not there', null, /does not answer\.$/],
     ['answers nonsense', 'nonsense', /is no price list that can be read/],
     ['fails', 'fails', /can’t be had now \(status 503\); try again later\.$/],
@@ -191,6 +204,16 @@ describe('a supplier', () => {
     expect(sentence(await askForPrices())).toMatch(words);
     expect(await openProposals()).toEqual([]);
   });
+});
+
+test('what a page would not send is refused: lays that are none, sizes and addresses that are none', async () => {
+  for (const hostile of [NaN, 'x', null, { a: 1 }] as unknown as number[]) {
+    expect(faultsOf(await cutOnCutter(hostile, 1))).not.toEqual([]);
+    expect(faultsOf(await stopOnCutter(1, hostile))).not.toEqual([]);
+    expect(faultsOf(await printLabels(hostile, { width: 62, height: 40 }, 'http://a.example'))).not.toEqual([]);
+  }
+  for (const size of [null, {}, { width: 9, height: 40 }, { width: 1e9, height: 1 }]) expect(faultsOf(await printLabels(1, size as { width: number; height: number }, 'http://a.example'))).not.toEqual([]); // prettier-ignore
+  for (const origin of ['', 'javascript:1', `http://a.example/${'y'.repeat(5_000)}`]) expect(faultsOf(await printLabels(1, { width: 62, height: 40 }, origin))).not.toEqual([]); // prettier-ignore
 });
 
 test('addresses that lead nowhere are refused at their field', async () => {

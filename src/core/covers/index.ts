@@ -6,4 +6,4 @@ export * from './take-off';
 export { isSimple, offsetOutline, perimeterOf, sliceOutline } from './outline';
 export { outlineFromOffsets, type OffsetShape, type Station } from './offsets';
 export { checkKind, sampleOf } from './check-kind';
-export { formFromPhoto, refineCorners, SHEETS, type Pixel, type SheetId, type SheetPhoto } from './sheet-photo';
+export { formFromPhoto, refineCorners, SHEETS, type SheetId, type SheetPhoto } from './sheet-photo';

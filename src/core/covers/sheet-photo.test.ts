@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import type { Pixel } from '../cloth/photo';
 import { NM } from '../length';
-import { formFromPhoto, refineCorners, type Pixel, type SheetPhoto } from './sheet-photo';
+import { formFromPhoto, refineCorners, type SheetPhoto } from './sheet-photo';
 
 // Photographs made up with a known camera: a pinhole that looks down on a table at an angle. What comes out is held against the form
 // that was put on that table.
@@ -93,6 +94,13 @@ describe('a form beside a sheet of paper', () => {
     const { round, side } = sizesOf(value(photoOf(CAMERA, { outline: circle.map((at) => shot(CAMERA, at)), isSmooth: true }))); // prettier-ignore
     expect(round / (2 * Math.PI * 150)).toBeCloseTo(1, 2);
     expect(side / Math.sqrt(Math.PI * 150 ** 2)).toBeCloseTo(1, 2);
+  });
+
+  test('a curve through as many points as may be marked is whole, and no more corners than an order takes', () => {
+    const circle = Array.from({ length: 120 }, (_, i): Pixel => [100 + 150 * Math.cos((i * Math.PI) / 60), 150 * Math.sin((i * Math.PI) / 60)]); // prettier-ignore
+    const ring = value(photoOf(CAMERA, { outline: circle.map((at) => shot(CAMERA, at)), isSmooth: true }));
+    expect(ring.length).toBeLessThanOrEqual(500);
+    expect(sizesOf(ring).round / (2 * Math.PI * 150)).toBeCloseTo(1, 3);
   });
 
   test('a sheet that lies the other way looks long where it is short: said by hand, it is right', () => {

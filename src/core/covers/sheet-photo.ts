@@ -1,13 +1,11 @@
-import type { Nm } from '../length';
-import { NM } from '../length';
+import type { Pixel } from '../cloth/photo';
+import { doubleArea } from '../lay/model/outline';
+import { NM, type Nm } from '../length';
 import { ok, refuse, type Result } from '../result';
 
 // A traced form from a photograph on which a sheet of paper of known size lies beside the form, both flat on one plane. The four corners
 // of the sheet give the plane's perspective (a homography: Hartley and Zisserman, Multiple View Geometry, section 4.1), and with it the
 // outline that is marked on the picture gets its true size.
-
-/** A point of a photograph, in its pixels: x to the right, y down. */
-export type Pixel = [x: number, y: number];
 
 /** Sheets that lie beside a form, in mm: the short side by the long one (ISO 216; ANSI/ASME Y14.1 for Letter). */
 export const SHEETS = {
@@ -32,8 +30,8 @@ export interface SheetPhoto {
 type Matrix = number[];
 const MOST_CORNERS = 500;
 const MOST_POINTS = 120;
-/** Parts of a curve between two points that were marked. */
-const CURVE_PARTS = 6;
+/** Parts of a curve between two points that were marked, at most. */
+const MOST_PARTS = 6;
 const LEAST_SHEET_PX = 40;
 /** Nearer to the plane's horizon than this part of the sheet's own distance nothing can be measured. */
 const NEAREST_HORIZON = 0.1;
@@ -59,7 +57,7 @@ function solve(rows: number[][]): number[] | null {
 
 /** The homography that takes four points to four others; null where three of them lie on one line. */
 function homography(from: readonly Pixel[], to: readonly Pixel[]): Matrix | null {
-  // Around the middle and to scale, so that the equations stay well conditioned.
+  // To scale, so that the equations stay well conditioned.
   const size = Math.max(...from.flat().map(Math.abs), 1);
   const rows = from.flatMap(([px, py], i): number[][] => {
     const [x, y] = [px / size, py / size];
@@ -78,8 +76,6 @@ const mapped = (h: Matrix, [x, y]: Pixel): Pixel => {
   return [(h[0]! * x + h[1]! * y + h[2]!) / w, (h[3]! * x + h[4]! * y + h[5]!) / w];
 };
 
-const areaOf = (ring: readonly Pixel[]) =>
-  ring.reduce((sum, [x, y], i) => sum + (ring.at(i - 1)![0] * y - x * ring.at(i - 1)![1]), 0) / 2;
 const apart = ([ax, ay]: Pixel, [bx, by]: Pixel) => Math.hypot(bx - ax, by - ay);
 
 /**
@@ -87,7 +83,7 @@ const apart = ([ax, ay]: Pixel, [bx, by]: Pixel) => Math.hypot(bx - ax, by - ay)
  * the marks, at the field `corners` or `outline`.
  */
 export function formFromPhoto({ sheet, corners, isSwapped, outline, isSmooth }: SheetPhoto): Result<[Nm, Nm][]> {
-  const turned = areaOf(corners) < 0 ? ([...corners].reverse() as SheetPhoto['corners']) : corners;
+  const turned = doubleArea(corners) < 0 ? ([...corners].reverse() as SheetPhoto['corners']) : corners;
   const sides = turned.map((corner, i) => apart(corner, turned[(i + 1) % 4]!));
   if (Math.min(...sides) < LEAST_SHEET_PX) return refuse('sheet', 'corners', 'The sheet is too small on the picture: take it from nearer, or mark its four corners again.'); // prettier-ignore
   if (!isConvex(turned)) return refuse('sheet', 'corners', 'The four corners of the sheet are not in turn: mark them going round it.'); // prettier-ignore
@@ -106,10 +102,9 @@ export function formFromPhoto({ sheet, corners, isSwapped, outline, isSmooth }: 
   const ring = isSmooth ? curved(points) : points;
   // The picture's y runs down; seen from above it runs up.
   const up = ring.map(([x, y]): Pixel => [x, -y]);
-  if (areaOf(up) < 0) up.reverse();
+  if (doubleArea(up) < 0) up.reverse();
   const [left, low] = [Math.min(...up.map(([x]) => x)), Math.min(...up.map(([, y]) => y))];
-  const whole = up.map(([x, y]): [Nm, Nm] => [Math.round((x - left) * NM.mm), Math.round((y - low) * NM.mm)]);
-  return ok(whole.slice(0, MOST_CORNERS));
+  return ok(up.map(([x, y]): [Nm, Nm] => [Math.round((x - left) * NM.mm), Math.round((y - low) * NM.mm)]));
 }
 
 function isConvex(ring: readonly Pixel[]): boolean {
@@ -122,10 +117,12 @@ function isConvex(ring: readonly Pixel[]): boolean {
 /** A closed curve through points: the spline of Catmull and Rom (1974), flattened. */
 function curved(points: readonly Pixel[]): Pixel[] {
   const n = points.length;
+  // An order takes so many corners; so many marks come near to a curve by themselves.
+  const parts = Math.min(MOST_PARTS, Math.floor(MOST_CORNERS / n));
   return points.flatMap((p1, i) => {
     const [p0, p2, p3] = [points[(i + n - 1) % n]!, points[(i + 1) % n]!, points[(i + 2) % n]!];
-    return Array.from({ length: CURVE_PARTS }, (_, k): Pixel => {
-      const t = k / CURVE_PARTS;
+    return Array.from({ length: parts }, (_, k): Pixel => {
+      const t = k / parts;
       const along = (axis: 0 | 1) =>
         p1[axis] +
         0.5 * t * (p2[axis] - p0[axis] + t * (2 * p0[axis] - 5 * p1[axis] + 4 * p2[axis] - p3[axis] + t * (3 * (p1[axis] - p2[axis]) + p3[axis] - p0[axis]))); // prettier-ignore

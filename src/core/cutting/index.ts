@@ -1,3 +1,3 @@
 export * from './cut-step';
 export * from './order-of-cuts';
-export { MOST_LAYERS } from './layers';
+export type { LayerRules } from './layers';

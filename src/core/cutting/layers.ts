@@ -8,7 +8,7 @@ import { ONE_CUT, type BlockPart } from './part-blocks';
 const MOST_LAYERED = 200;
 
 /** A rotary cutter goes through so many layers of usual cloth with a true edge; common practice, from memory. */
-export const MOST_LAYERS = 4;
+const MOST_LAYERS = 4;
 
 /** What may be laid on each other. */
 export interface LayerRules {

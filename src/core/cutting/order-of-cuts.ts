@@ -1,24 +1,16 @@
-import type { Lattice } from '../cloth';
 import type { LayJob, LayPlan, Point } from '../lay';
 import type { Nm } from '../length';
 import { drawPlan, type LayDrawing } from '../marker';
 import type { CutDoing, CutRun, CutStep } from './cut-step';
-import { layerSections, type LayeredSection } from './layers';
+import { layerSections, type LayeredSection, type LayerRules } from './layers';
 import { ONE_CUT, partBlock, partsAlong, type BlockPart, type PartedBlock } from './part-blocks';
-
-/** What the order of cuts depends on beside the plan. */
-export interface CutRules {
-  lattice: Lattice | null;
-  /** False for foam, board and whatever is cut in one layer. */
-  mayStack: boolean;
-}
 
 /**
  * The order in which a cutter cuts a lay, length by length: square the end, cut across the whole width where nothing lies in the way, then
  * take each section between two such cuts (alike ones on each other, a mirrored one on the fold) and part it by straight cuts from edge
  * to edge until every piece is free. What no straight cut frees is cut around. Every piece and strip cut is freed by exactly one step.
  */
-export function orderOfCuts(job: LayJob, plan: LayPlan, rules: CutRules): CutStep[] {
+export function orderOfCuts(job: LayJob, plan: LayPlan, rules: LayerRules): CutStep[] {
   const steps: CutStep[] = [];
   for (const drawing of drawPlan(job, plan)) {
     if (drawing.items.length === 0) continue;
@@ -32,7 +24,7 @@ type Add = (step: Omit<CutStep, 'n' | 'stock'>) => void;
 
 const PLAIN = { section: 0, stacked: [], layers: 1, items: [], run: null, cuts: [], line: null };
 
-function cutLength(drawing: LayDrawing, rules: CutRules, add: Add) {
+function cutLength(drawing: LayDrawing, rules: LayerRules, add: Add) {
   const { stock, used, items } = drawing;
   const rings = items.map(({ ring }) => ring);
   const sections = partsAlong(rings, [...items.keys()], [0, 1]);

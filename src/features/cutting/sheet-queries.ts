@@ -6,7 +6,6 @@ import { drawPlan, marksOnCloth, type Marker } from '@/core/marker';
 import { database, schema, type Database, type Transaction } from '@/db';
 import type { LayRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
-import { getLay } from '@/features/table/queries';
 import { lengthsOf } from '@/features/table/lengths-of';
 import { loadCut, stepsOf } from './load-cut';
 import type { SheetLength, SheetView } from './sheet-view';
@@ -16,11 +15,17 @@ import type { SheetState } from './ticks';
 export async function getCuttingSheet(batchId: number, clothId: number): Promise<SheetView | null> {
   const db = database();
   const [lay] = await loadCut(db, batchId, clothId);
-  const view = lay && (await getLay(batchId, clothId));
   const [batch] = await db.select().from(schema.batches).where(eq(schema.batches.id, batchId));
-  if (!lay || !view || !batch) return null;
+  if (!lay || !batch) return null;
   const { row, marker, cloth } = lay;
-  const { lays } = schema;
+  const { lays, layShares, orders, customers } = schema;
+  const own = await db
+    .select({ no: orders.no, mark: orders.mark, customer: customers.name })
+    .from(layShares)
+    .innerJoin(orders, eq(orders.id, layShares.orderId))
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(eq(layShares.layId, row.id))
+    .orderBy(orders.no);
   const others = await db
     .select({ clothId: lays.clothId, cloth: lays.cloth })
     .from(lays)
@@ -35,7 +40,7 @@ export async function getCuttingSheet(batchId: number, clothId: number): Promise
     areSheets: cloth.sheetLengthNm !== null,
     lengths: sheetLengths(marker, row),
     steps: stepsOf(lay),
-    orders: view.orders.map(({ no, mark, customer }) => ({ no, mark, customer })),
+    orders: own,
     others: others.map((one) => ({ clothId: one.clothId, clothName: (one.cloth as { name: string }).name })),
     state: await sheetState(db, row, batch.status),
   };

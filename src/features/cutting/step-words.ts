@@ -40,7 +40,7 @@ export function stepWords(step: CutStep, view: Pick<SheetView, 'lengths' | 'unit
     case 'stack':
       return { title: `Lay sections ${andList(step.stacked)} on each other`, tapes: [], note: `Edge on edge and end on end, right sides up, the pattern of one on the pattern of the other. From here on every cut goes through ${step.layers} layers.` }; // prettier-ignore
     case 'fold':
-      return { title: `Fold section ${step.section} lengthwise`, tapes: [{ from: FROM_LEFT, at: length((step.across[0] + step.across[1]) / 2) }], note: 'Edge on edge, the fold along the middle of the cloth. From here on every cut goes through 2 layers; what lies across the fold is cut as far as the fold.' }; // prettier-ignore
+      return { title: `Fold section ${step.section} lengthwise`, tapes: [{ from: FROM_LEFT, at: length((step.across[0] + step.across[1]) / 2) }], note: 'The fold runs along the middle of what is cut. From here on every cut goes through 2 layers; what lies across the fold is cut as far as the fold.' }; // prettier-ignore
     case 'part':
       return {
         title: step.run === 'across' ? 'Cut this block off across' : step.run === 'along' ? 'Cut this block off along the cloth' : 'Cut this block off on the bias', // prettier-ignore
@@ -85,7 +85,7 @@ function listed(cuts: readonly Nm[], units: Units): string {
 const andList = (parts: readonly (string | number)[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
-/** What is cut, in a few words: `3 fronts of 207 and a back of 208`. */
+/** What is cut, in a few words: `3 × front of 207 and back of 208`. */
 function namesOf(items: readonly SheetItem[]): string {
   const groups = new Map<string, { name: string; orderNo: number; keys: Set<string> }>();
   for (const { name, orderNo, key } of items) {

@@ -57,6 +57,8 @@ export interface SendOutcome {
 
 /** A sheet as a device keeps it: how it stood when the network was there, and what was done since. */
 export interface DeviceSheet {
+  /** The version of the lay whose steps the page shows: what waits is of it, whatever the server has meanwhile. */
+  layVersion: number;
   state: SheetState;
   /** In the order in which it was done. */
   waiting: CutEntry[];
@@ -64,6 +66,30 @@ export interface DeviceSheet {
   sending: { request: string; count: number } | null;
   conflicts: SendOutcome['conflicts'];
 }
+
+/** A sheet that a page opens with nothing kept. */
+export const freshSheet = (state: SheetState): DeviceSheet => ({ layVersion: state.layVersion, state, waiting: [], sending: null, conflicts: [] }); // prettier-ignore
+
+/**
+ * The sheet of a page with what the device kept of it before. What was done on an earlier lay is not lost but said. A page that is older
+ * than what the device kept (it came from the device itself, without the network) leaves that alone: null.
+ */
+export function withKept(page: DeviceSheet, kept: DeviceSheet): DeviceSheet | null {
+  if (kept.layVersion > page.layVersion) return null;
+  const state = laterOf(kept.state, page.state);
+  if (kept.layVersion < page.layVersion) return { ...page, state, conflicts: [...kept.conflicts, ...kept.waiting.map(ofEarlierLay), ...page.conflicts] }; // prettier-ignore
+  return { ...kept, state, waiting: [...kept.waiting, ...page.waiting], conflicts: [...kept.conflicts, ...page.conflicts] }; // prettier-ignore
+}
+
+const ofEarlierLay = ({ entry, step, ...one }: CutEntry): SendOutcome['conflicts'][number] => ({
+  entry,
+  step,
+  message: `This cloth was laid again since; of the earlier lay ${one.do === 'trouble' ? `“${one.why || one.sort}” at step ${step}` : `the tick of step ${step}`} was not sent.`,
+});
+
+/** Why nothing can be ticked on this page; empty while it can. */
+export const closedFor = ({ layVersion, state }: DeviceSheet): string =>
+  state.layVersion === layVersion ? state.closed : 'This cloth was laid again, and the steps are other ones now.';
 
 /** So many entries are sent at once; the rest after the answer. */
 export const MOST_ENTRIES = 200;
@@ -114,6 +140,7 @@ export function toSend(sheet: DeviceSheet, request: string): { sheet: DeviceShee
 export function afterSending(sheet: DeviceSheet, { dealtWith, conflicts, state }: SendOutcome): DeviceSheet {
   const done = new Set(dealtWith);
   return {
+    layVersion: sheet.layVersion,
     state: laterOf(state, sheet.state),
     waiting: sheet.waiting.filter(({ entry }) => !done.has(entry)),
     sending: null,

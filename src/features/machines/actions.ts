@@ -9,6 +9,7 @@ import { sendToCutter } from './cutter';
 import { stopLastJob } from './cutter-jobs';
 import type { MachinesForm } from './form';
 import { machinesForm } from './queries';
+import { readLayOf } from './rules';
 import { fetchPrices } from './supplier';
 
 export async function saveMachines(form: MachinesForm, requestId?: string): Promise<Answer<null>> {
@@ -17,6 +18,8 @@ export async function saveMachines(form: MachinesForm, requestId?: string): Prom
 
 /** Sends an approved lay to the workroom's cutter. */
 export async function cutOnCutter(batchId: number, clothId: number): Promise<Answer<{ id: number }>> {
+  const read = readLayOf({ batchId, clothId });
+  if ('faults' in read) return { ok: false, faults: read.faults };
   const { cutter } = await machinesForm();
   if (!cutter) return failed('', 'The workroom has no cutter; give its address on the page Workroom.');
   const { lays, batches } = schema;
@@ -24,7 +27,7 @@ export async function cutOnCutter(batchId: number, clothId: number): Promise<Ans
     .select({ version: lays.version, cloth: lays.cloth, cutAt: lays.cutAt, batch: batches.name, status: batches.status })
     .from(lays)
     .innerJoin(batches, eq(batches.id, lays.batchId))
-    .where(and(eq(lays.batchId, Number(batchId)), eq(lays.clothId, Number(clothId)))); // prettier-ignore
+    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId))); // prettier-ignore
   if (!found) return failed('', 'This lay is no longer there.', 'gone');
   if (found.status !== 'approved' || found.cutAt) return failed('', found.cutAt ? 'This lay is cut and closed.' : 'Approve the lays first, then cut.'); // prettier-ignore
   const answer = await sendToCutter(cutter, batchId, clothId, `${(found.cloth as { name: string }).name}, ${found.batch}`); // prettier-ignore
@@ -33,6 +36,8 @@ export async function cutOnCutter(batchId: number, clothId: number): Promise<Ans
 }
 
 export async function stopOnCutter(batchId: number, clothId: number): Promise<Answer<null>> {
+  const read = readLayOf({ batchId, clothId });
+  if ('faults' in read) return { ok: false, faults: read.faults };
   const stopped = await stopLastJob(batchId, clothId);
   if (!stopped) return failed('', 'This lay is not at the cutter.');
   return 'message' in stopped ? failed('', stopped.message) : { ok: true, value: null };

@@ -8,7 +8,7 @@ import { byRules, type Command } from '@/features/commands/command';
 import { recordId } from '@/features/commands/record-id';
 import type { CutterAnswer } from './cutter';
 import { machineFaults, type MachinesForm } from './form';
-import { MACHINES_KEY } from './queries';
+import { MACHINES_KEY, type CutterJobRow } from './queries';
 import { machinesShape } from './rules';
 import type { PriceList } from './supplier';
 
@@ -62,6 +62,20 @@ export const keepCutterJob: Command<SentLay, { id: number }> = {
       }) // prettier-ignore
       .returning({ id: schema.cutterJobs.id });
     return done(row!);
+  },
+};
+
+/** Keeps what the cutter now says of a lay. */
+export const noteCutterState: Command<
+  { id: number } & Pick<CutterAnswer, 'state' | 'progress' | 'faults'>,
+  CutterJobRow
+> = {
+  name: 'note cutter state',
+  read: (input) => ({ value: input as { id: number } & Pick<CutterAnswer, 'state' | 'progress' | 'faults'> }),
+  run: async ({ tx, now }, { id, state, progress, faults }) => {
+    const { cutterJobs } = schema;
+    const [row] = await tx.update(cutterJobs).set({ state, progress, faults, updatedAt: now }).where(eq(cutterJobs.id, id)).returning(); // prettier-ignore
+    return row ? done(row) : gone('lay');
   },
 };
 

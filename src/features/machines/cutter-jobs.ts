@@ -1,8 +1,8 @@
 import 'server-only';
-import { eq } from 'drizzle-orm';
-import { database, schema } from '@/db';
+import { runCommand } from '@/features/commands/command';
+import { noteCutterState } from './commands';
 import { lookAtCutter, stopCutter, type CutterAnswer } from './cutter';
-import { lastCutterJob, toCutterView, type CutterView } from './queries';
+import { lastCutterJob, toCutterView, type CutterJobRow, type CutterView } from './queries';
 
 /** What may still change at the cutter. */
 const UNDER_WAY = new Set(['waiting', 'cutting']);
@@ -14,9 +14,9 @@ export async function cutterView(batchId: number, clothId: number): Promise<Cutt
   const { row, layVersion } = last;
   if (!UNDER_WAY.has(row.state)) return toCutterView(row, layVersion);
   const answer = await lookAtCutter(row.address, row.remoteId);
-  if (answer === 'lost') return toCutterView(await keep(row.id, { state: 'lost', faults: ['The cutter no longer knows this lay; look at its bed, and send it again if it was not cut.'] }), layVersion); // prettier-ignore
+  if (answer === 'lost') return toCutterView(await keep(row, { state: 'lost', progress: row.progress, faults: ['The cutter no longer knows this lay; look at its bed, and send it again if it was not cut.'] }), layVersion); // prettier-ignore
   if ('message' in answer) return toCutterView(row, layVersion, answer.message);
-  return toCutterView(await keep(row.id, stateOf(answer)), layVersion);
+  return toCutterView(await keep(row, answer), layVersion);
 }
 
 /** Asks the cutter to stop the lay that was sent last. */
@@ -25,13 +25,17 @@ export async function stopLastJob(batchId: number, clothId: number): Promise<Cut
   if (!last) return null;
   const answer = await stopCutter(last.row.address, last.row.remoteId);
   if ('message' in answer) return { message: `${answer.message} Stop it by hand.` };
-  return toCutterView(await keep(last.row.id, stateOf(answer)), last.layVersion);
+  return toCutterView(await keep(last.row, answer), last.layVersion);
 }
 
-const stateOf = ({ state, progress, faults }: CutterAnswer) => ({ state, progress, faults });
-
-async function keep(id: number, set: Partial<typeof schema.cutterJobs.$inferInsert>) {
-  const { cutterJobs } = schema;
-  const [row] = await database().update(cutterJobs).set({ ...set, updatedAt: new Date() }).where(eq(cutterJobs.id, id)).returning(); // prettier-ignore
-  return row!;
+/** The job as the cutter now says; kept where it is in another state: how far it is changes all the time and is asked there. */
+async function keep(
+  row: CutterJobRow,
+  { state, progress, faults }: Pick<CutterAnswer, 'state' | 'progress' | 'faults'>,
+): Promise<CutterJobRow> {
+  // prettier-ignore
+  const now = { ...row, state, progress, faults };
+  if (state === row.state && faults.join() === row.faults.join()) return now;
+  const kept = await runCommand(noteCutterState, { id: row.id, state, progress, faults });
+  return kept.ok ? kept.value : now;
 }

@@ -1,5 +1,6 @@
 import 'server-only';
 import Joi from 'joi';
+import { keepableText } from '@/features/commands/keepable-text';
 import { exportLay } from '@/features/table/export-lay';
 import { CUTTER_STATES } from '@/db/schema/machines';
 import { ask } from './talk';
@@ -17,7 +18,7 @@ const SEND_WITHIN_MS = 8_000;
 const LOOK_WITHIN_MS = 2_000;
 const NAME = 'The cutter';
 
-const text = Joi.string().allow('').max(300);
+const text = keepableText().allow('').max(300);
 const answerRules = Joi.object({
   id: Joi.string().pattern(/^[\w-]{1,80}$/).required(), // prettier-ignore
   state: Joi.string().valid('waiting', 'cutting', 'done', 'stopped', 'failed').required(),

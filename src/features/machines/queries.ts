@@ -25,15 +25,15 @@ export interface CutterView {
   silence: string;
 }
 
-type Row = typeof schema.cutterJobs.$inferSelect;
+export type CutterJobRow = typeof schema.cutterJobs.$inferSelect;
 
-export const toCutterView = (row: Row, layVersion: number, silence = ''): CutterView => ({ id: row.id, state: row.state, progress: row.progress, seconds: row.seconds, faults: row.faults, isOld: row.layVersion !== layVersion, silence }); // prettier-ignore
+export const toCutterView = (row: CutterJobRow, layVersion: number, silence = ''): CutterView => ({ id: row.id, state: row.state, progress: row.progress, seconds: row.seconds, faults: row.faults, isOld: row.layVersion !== layVersion, silence }); // prettier-ignore
 
 /** What was last sent of a lay, with the lay's version; null where nothing was. */
 export async function lastCutterJob(
   batchId: number,
   clothId: number,
-): Promise<{ row: Row; layVersion: number } | null> {
+): Promise<{ row: CutterJobRow; layVersion: number } | null> {
   const { cutterJobs, lays } = schema;
   const [found] = await database()
     .select({ row: cutterJobs, layVersion: lays.version })

@@ -1,6 +1,8 @@
 import 'server-only';
+import { isValid, parseISO } from 'date-fns';
 import Joi from 'joi';
 import { parseAmount } from '@/core/cost';
+import { keepableText } from '@/features/commands/keepable-text';
 import { ask } from './talk';
 
 const WITHIN_MS = 6_000;
@@ -38,18 +40,18 @@ interface SentArticle {
 const rules = Joi.object({
   format: Joi.valid('jolly-bolt/prices').required(),
   version: Joi.valid(1).required(),
-  supplier: Joi.string().trim().min(1).max(120).required(),
+  supplier: keepableText().trim().min(1).max(120).required(),
   asOf: Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/).required(), // prettier-ignore
   currency: Joi.string().pattern(/^[A-Z]{3}$/).required(), // prettier-ignore
   articles: Joi.array()
     .items(
       Joi.object({
-        article: Joi.string().allow('').max(60).required(),
-        name: Joi.string().trim().min(1).max(200).required(),
+        article: keepableText().allow('').max(60).required(),
+        name: keepableText().trim().min(1).max(200).required(),
         price: Joi.string().max(20).required(),
         per: Joi.string().valid(...PER).required(), // prettier-ignore
         inStock: Joi.number().min(0).max(1e9).allow(null),
-        unit: Joi.string().allow('').max(20),
+        unit: keepableText().allow('').max(20),
       }).unknown(),
     )
     .max(20_000)
@@ -69,7 +71,7 @@ export async function fetchPrices(address: string): Promise<PriceList | { messag
     return nonsense;
   }
   const { value, error } = rules.validate(document);
-  if (error || Number.isNaN(Date.parse(value.asOf))) return nonsense;
+  if (error || !isValid(parseISO(value.asOf))) return nonsense;
   const { supplier, asOf, currency, articles } = value as Omit<PriceList, 'articles'> & { articles: SentArticle[] };
   const read = articles.map(({ article, name, price, per, inStock, unit }) => ({
     article,

@@ -6,6 +6,7 @@ import { print } from '@/features/machines/printer';
 import { machinesForm } from '@/features/machines/queries';
 import * as commands from './commands';
 import { labelsPdf } from './labels-pdf';
+import { readPrint } from './print-rules';
 import * as ways from './ways';
 
 export async function saveLayByHand(lay: commands.LayByHand, requestId?: string): Promise<Answer<{ version: number }>> {
@@ -29,9 +30,11 @@ export async function printLabels(
   size: { width: number; height: number },
   origin: string,
 ): Promise<Answer<{ count: number }>> {
+  const read = readPrint({ batchId, size, origin });
+  if ('faults' in read) return { ok: false, faults: read.faults };
   const { printer } = await machinesForm();
   if (!printer) return failed('', 'The workroom has no label printer; give its address on the page Workroom.');
-  const made = await labelsPdf(Number(batchId), size, origin);
+  const made = await labelsPdf(batchId, size, origin);
   if ('message' in made) return failed('', made.message);
   const refused = await print(printer, made.bytes);
   return refused ? failed('', refused.message, 'printer') : { ok: true, value: { count: made.count } };

@@ -12,8 +12,6 @@ export async function labelsPdf(
   size: { width: number; height: number },
   origin: string,
 ): Promise<{ bytes: Uint8Array; count: number } | { message: string }> {
-  const isFit = (side: number) => Number.isFinite(side) && side >= 30 && side <= 200;
-  if (!isFit(size.width) || !isFit(size.height)) return { message: 'A label measures 30 to 200 mm each way.' };
   const found = await getLabels(batchId);
   if (!found || found.labels.length === 0) return { message: 'This batch has no lays yet, so no labels.' };
   const { pdf, end } = newPdf(`Labels of ${found.name}`, { autoFirstPage: false, margin: 0 });

@@ -3,15 +3,8 @@
 import { Box, Button, Flex, HStack, Stack, Text } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import {
-  formFromPhoto,
-  perimeterOf,
-  refineCorners,
-  SHEETS,
-  type Pixel,
-  type SheetId,
-  type SheetPhoto,
-} from '@/core/covers';
+import type { Pixel } from '@/core/cloth/photo';
+import { formFromPhoto, perimeterOf, refineCorners, SHEETS, type SheetId, type SheetPhoto } from '@/core/covers';
 import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { Choice } from '../fields/choice';
 import { FileDrop } from '../fields/file-drop';

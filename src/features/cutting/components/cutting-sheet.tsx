@@ -26,7 +26,7 @@ const clock = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '
 export function CuttingSheet({ view }: { view: SheetView }) {
   const { batch, clothId, steps } = view;
   const device = useCutSheet(batch.id, clothId, view.state);
-  const { sheet, isLoaded } = device;
+  const { sheet, isLoaded, closed } = device;
   const ticks = useMemo(() => shownTicks(sheet), [sheet]);
   const open = nextOpen(steps.length, ticks);
   const [chosen, setChosen] = useState<number | null>(null);
@@ -40,7 +40,6 @@ export function CuttingSheet({ view }: { view: SheetView }) {
   const n = Math.min(chosen ?? open, steps.length);
   const step = steps[n - 1]!;
   const tick = ticks.get(n);
-  const { closed } = sheet.state;
   const isAllDone = open > steps.length;
   const freed = useMemo(() => {
     const keys = new Set<string>();
@@ -82,7 +81,18 @@ export function CuttingSheet({ view }: { view: SheetView }) {
         </Button>
       </PageHead>
       <Stack gap="3">
-        {closed && <Notice level="warn">{closed}</Notice>}
+        {closed && (
+          <Notice level="warn">
+            <HStack gap="4" wrap="wrap">
+              <Text>{closed}</Text>
+              {closed !== sheet.state.closed && (
+                <Button size="sm" onClick={() => window.location.reload()}>
+                  Open the sheet again
+                </Button>
+              )}
+            </HStack>
+          </Notice>
+        )}
         {sheet.conflicts.length > 0 && (
           <Notice level="warn">
             <Stack gap="2" align="flex-start">

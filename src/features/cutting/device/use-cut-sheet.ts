@@ -6,21 +6,19 @@ import { newId } from '@/features/commands/send';
 import type { Answer } from '@/features/commands/answer';
 import {
   afterSending,
-  laterOf,
+  closedFor,
+  freshSheet,
   refreshed,
   ticked,
   toSend,
   troubled,
   unticked,
-  type CutEntry,
+  withKept,
   type DeviceSheet,
   type SendOutcome,
   type SheetState,
   type Trouble,
 } from '../ticks';
-
-/** What the device keeps of a sheet: how it stood when the network was there, and what nobody else knows yet. */
-type Kept = Omit<DeviceSheet, 'conflicts'>;
 
 /** While the page is seen the server is asked so often how the sheet stands, and what waits is sent. */
 const LOOK_EVERY_MS = 4_000;
@@ -33,7 +31,9 @@ export type Network = 'there' | 'away';
  * reload and a switched-off device. Nothing is sent twice to any effect: a request that was not answered goes again as it was.
  */
 export function useCutSheet(batchId: number, clothId: number, initial: SheetState) {
-  const [sheet, setSheet] = useState<DeviceSheet>({ state: initial, waiting: [], sending: null, conflicts: [] });
+  const [sheet, setSheet] = useState<DeviceSheet>(() => freshSheet(initial));
+  /** The page is older than what the device keeps: nothing of that is touched. */
+  const [isStale, setIsStale] = useState(false);
   const [network, setNetwork] = useState<Network>('there');
   const [isLoaded, setIsLoaded] = useState(false);
   const now = useRef(sheet);
@@ -45,29 +45,21 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     (next: DeviceSheet) => {
       now.current = next;
       setSheet(next);
-      const kept: Kept = { state: next.state, waiting: next.waiting, sending: next.sending };
       // Where the device refuses to keep anything (a private window), the page itself still does.
-      void set(key, kept).catch(() => undefined);
+      void set(key, next).catch(() => undefined);
     },
     [key],
   );
 
   useEffect(() => {
     let isHere = true;
-    void get<Kept>(key)
+    void get<DeviceSheet>(key)
       .catch(() => undefined)
       .then((kept) => {
         if (!isHere) return;
-        const before = now.current;
-        if (kept?.state) {
-          const isSame = kept.state.layVersion === before.state.layVersion;
-          change({
-            state: laterOf(kept.state, before.state),
-            waiting: isSame ? [...kept.waiting, ...before.waiting] : before.waiting,
-            sending: isSame ? kept.sending : null,
-            conflicts: isSame ? before.conflicts : [...before.conflicts, ...kept.waiting.map(ofEarlierLay)],
-          });
-        }
+        const joined = kept?.state ? withKept(now.current, kept) : now.current;
+        if (!joined) return setIsStale(true);
+        if (kept) change(joined);
         setIsLoaded(true);
       });
     return () => {
@@ -82,7 +74,7 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
       if (now.current.waiting.length > 0) {
         const { sheet: sending, entries } = toSend(now.current, newId());
         change(sending);
-        const answer = await asked<Answer<SendOutcome>>(url, { request: sending.sending!.request, layVersion: sending.state.layVersion, entries }); // prettier-ignore
+        const answer = await asked<Answer<SendOutcome>>(url, { request: sending.sending!.request, layVersion: sending.layVersion, entries }); // prettier-ignore
         if (answer?.ok) change(afterSending(now.current, answer.value));
         else if (answer) {
           // The server can't take it as it is: it is said, and does not stand in the way of what comes after.
@@ -119,6 +111,7 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     sheet,
     network,
     isLoaded,
+    closed: isStale ? 'This page is of an earlier lay; open it again when the network is there.' : closedFor(sheet),
     tick: (step: number) => {
       change(ticked(now.current, step, newId(), at()));
       void look();
@@ -135,12 +128,6 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     look,
   };
 }
-
-const ofEarlierLay = ({ entry, step, ...one }: CutEntry): DeviceSheet['conflicts'][number] => ({
-  entry,
-  step,
-  message: `This cloth was laid again since; of the earlier lay ${one.do === 'trouble' ? `“${one.why || one.sort}” at step ${step}` : `the tick of step ${step}`} was not sent.`,
-});
 
 /** What the server answers, or null where it can't be reached or is in trouble itself. */
 async function asked<T>(url: string, body?: unknown): Promise<T | null> {

@@ -1,0 +1,18 @@
+import Joi from 'joi';
+import { byRules } from '@/features/commands/command';
+import { recordId } from '@/features/commands/record-id';
+import { OWN } from './label-sizes';
+
+const side = Joi.number().min(OWN.least).max(OWN.most).required();
+
+/** What is printed on the label printer: a batch's labels, of which size (mm), and where their codes lead. */
+export const readPrint = byRules<{ batchId: number; size: { width: number; height: number }; origin: string }>(
+  Joi.object({
+    batchId: recordId('batch'),
+    size: Joi.object({ width: side, height: side }).required(),
+    origin: Joi.string()
+      .uri({ scheme: ['http', 'https'] })
+      .max(200)
+      .required(),
+  }).messages({ 'number.base': `A label measures ${OWN.least} to ${OWN.most} mm each way.` }),
+);
