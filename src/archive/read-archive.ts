@@ -38,7 +38,8 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
       await client.query(`ALTER TABLE ${quoted(table)} ENABLE TRIGGER USER`);
       await goOnCounting(client, table);
     }
-    await client.query('COMMIT');
+    // Weeks begin and end by the clock of this workroom.
+    await client.query('SET LOCAL TIME ZONE DEFAULT; SELECT sum_movements(); COMMIT');
     return { rows };
   } catch (error) {
     await client.query('ROLLBACK').catch(() => undefined);

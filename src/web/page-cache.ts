@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { IncomingMessage, OutgoingHttpHeader, ServerResponse } from 'node:http';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-/** What a page says beside its data (how long ago, whether a worker is there) may be so old. */
+/** What a page says beside its data (how long ago, whether a worker is there, what lies on the disk) may be so old. */
 const LONGEST_MS = 2_000;
 /** So long a page that is under way is waited for; then whoever waited makes its own. */
 const LONGEST_WAIT_MS = 5_000;
@@ -11,8 +11,8 @@ const MOST_PAGE_BYTES = 1_000_000;
 
 /** A page is asked for with other headers by the application's own links; each of them makes another answer. */
 const ASKED_BY = ['host', 'cookie', 'rsc', 'next-router-state-tree', 'next-router-prefetch', 'next-router-segment-prefetch', 'next-url', 'accept', 'accept-encoding', 'range']; // prettier-ignore
-/** Files, JSON and progress are not pages; the workroom's page also says what lies on the disk. */
-const NEVER = /^\/(api|_next)(\/|$)|^\/workroom\/?$|\.[a-z0-9]+$/i;
+/** Files, JSON and progress are not pages. */
+const NEVER = /^\/(api|_next)(\/|$)|\.[a-z0-9]+$/i;
 /** Headers that belong to one answer. */
 const OWN_HEADERS = ['date', 'connection', 'transfer-encoding', 'keep-alive', 'content-length'];
 

@@ -84,6 +84,7 @@ async function fillShelf(tx: Transaction, items: number, movements: number) {
       CASE WHEN k > 0 AND k % 3 = 0 THEN 'offcut' END, CASE WHEN k > 0 AND k % 2 = 0 THEN 1 + (i.id + k) % greatest(1, (SELECT count(*)::int FROM batches)) END
     FROM stock_items i, generate_series(0, ${whole(each)}) k`);
   await tx.execute(sql`ALTER TABLE movements ENABLE TRIGGER USER`);
+  await tx.execute(sql`SELECT sum_movements()`);
   await tx.execute(sql`
     UPDATE stock_items i SET is_opened = ${sql.raw(each > 0 ? 'true' : 'false')},
       on_hand = (SELECT sum(CASE WHEN m.sort = 'received' THEN m.quantity ELSE -m.quantity END) FROM movements m WHERE m.item_id = i.id)`);

@@ -19,7 +19,7 @@ import { bookCount, chooseStock, countItem, counterMovement, letGo, moveItem, re
 import { countList, getItem, listShelf, shelfWorth } from '@/features/stock/queries';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
-import { receipt } from '../support/stock';
+import { movementSums, receipt } from '../support/stock';
 import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // The shelf as a ledger: what came in is what is left and where the rest went, whatever happens and whoever comes at the same moment.
@@ -72,6 +72,10 @@ async function conserves() {
     expect(Number(row.reserved)).toBeGreaterThanOrEqual(0);
     expect(Number(row.on_hand)).toBeGreaterThanOrEqual(Number(row.reserved));
   }
+  // The sums that figures are made from are those of the movements.
+  const kept = await movementSums(db);
+  await db.execute(sql`SELECT sum_movements()`);
+  expect(kept).toEqual(await movementSums(db));
 }
 
 describe('receiving', () => {

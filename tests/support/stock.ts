@@ -1,3 +1,5 @@
+import { sql } from 'drizzle-orm';
+import type { Database } from '@/db';
 import type { ReceiveForm } from '@/features/stock/form';
 
 /** What came, as somebody would type it: a bolt of the test's cloth (54 in wide), 20 yd long, at £10 a yard. */
@@ -19,3 +21,11 @@ export const receipt = (cloth: number, rest: Partial<ReceiveForm> = {}): Receive
   notes: '',
   ...rest,
 });
+
+/** The ledger's sums for figures, in one order. */
+export async function movementSums(db: Database): Promise<object[]> {
+  const { rows } = await db.execute(sql`
+    SELECT week::text, month::text, cloth_id, item_sort, sort, cause, currency, quantity, round(worth, 6) AS worth FROM movement_sums
+    WHERE quantity <> 0 ORDER BY 1, 2, 3, 4, 5, 6, 7`);
+  return rows;
+}

@@ -8,6 +8,7 @@ import {
   index,
   integer,
   jsonb,
+  numeric,
   pgTable,
   primaryKey,
   text,
@@ -175,6 +176,36 @@ export const movements = pgTable(
     check('movements_sort', sql`${t.sort} IN (${words(MOVEMENT_SORTS)})`),
     check('movements_cause', sql`(${t.sort} = 'wasted') = (${t.cause} IS NOT NULL) AND (${t.cause} IS NULL OR ${t.cause} IN (${words(WASTE_CAUSES)}))`), // prettier-ignore
     check('movements_quantity', sql`${t.countersId} IS NOT NULL OR ${t.sort} IN ('counted', 'moved') OR ${t.quantity} > 0`), // prettier-ignore
+  ],
+);
+
+/**
+ * The ledger's sums for figures, so that these do not read every movement ever made. A trigger on `movements` keeps them, and
+ * `sum_movements()` makes them anew (migration 0015). A week is parted where a month ends in it.
+ */
+export const movementSums = pgTable(
+  'movement_sums',
+  {
+    week: date('week', { mode: 'string' }).notNull(),
+    month: date('month', { mode: 'string' }).notNull(),
+    clothId: integer('cloth_id')
+      .notNull()
+      .references(() => cloths.id),
+    itemSort: text('item_sort', { enum: ITEM_SORTS }).notNull(),
+    /** Only what was taken off the shelf is summed: cut, wasted and kept. */
+    sort: text('sort', { enum: MOVEMENT_SORTS }).notNull(),
+    /** Empty where nothing was wasted. */
+    cause: text('cause').notNull(),
+    currency: text('currency').notNull(),
+    quantity: bigint('quantity', { mode: 'number' }).notNull(),
+    /** In minor units, at what was paid for the items. */
+    worth: numeric('worth').notNull(),
+  },
+  (t) => [
+    primaryKey({
+      name: 'movement_sums_pk',
+      columns: [t.week, t.month, t.clothId, t.itemSort, t.sort, t.cause, t.currency],
+    }),
   ],
 );
 

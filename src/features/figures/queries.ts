@@ -22,10 +22,8 @@ type Maker = (long: Long) => Promise<ChartFigure>;
 /** What was wasted and why, week by week. */
 const wasteByCause: Maker = async ({ unit, nm }) => {
   const found = await rowsOf<{ week: string; cause: string; sum: string }>(sql`
-    SELECT to_char(date_trunc('week', m.at), 'YYYY-MM-DD') AS week, m.cause, sum(m.quantity) AS sum
-    FROM movements m JOIN stock_items i ON i.id = m.item_id
-    WHERE m.sort = 'wasted' AND i.cloth_id IS NOT NULL AND i.sort <> 'sheets' AND m.at > now() - interval '26 weeks'
-    GROUP BY 1, 2 ORDER BY 1`);
+    SELECT week, cause, sum(quantity) AS sum FROM movement_sums
+    WHERE sort = 'wasted' AND item_sort <> 'sheets' AND week > now() - interval '26 weeks' GROUP BY 1, 2 HAVING sum(quantity) <> 0 ORDER BY 1`);
   const causes = WASTE_CAUSES.filter((cause) => found.some((row) => row.cause === cause));
   return {
     id: 'waste',
@@ -44,9 +42,9 @@ const wasteByCause: Maker = async ({ unit, nm }) => {
 
 const yardageByCloth: Maker = async ({ unit, nm }) => {
   const found = await rowsOf<{ name: string; pieces: string; rest: string }>(sql`
-    SELECT c.name, sum(m.quantity) FILTER (WHERE m.sort = 'cut') AS pieces, sum(m.quantity) FILTER (WHERE m.sort IN ('wasted', 'kept')) AS rest
-    FROM movements m JOIN stock_items i ON i.id = m.item_id JOIN cloths c ON c.id = i.cloth_id
-    WHERE m.sort IN ('cut', 'wasted', 'kept') AND i.sort <> 'sheets' GROUP BY c.id ORDER BY sum(m.quantity) DESC LIMIT ${SHOWN}`);
+    SELECT c.name, sum(s.quantity) FILTER (WHERE s.sort = 'cut') AS pieces, sum(s.quantity) FILTER (WHERE s.sort IN ('wasted', 'kept')) AS rest
+    FROM movement_sums s JOIN cloths c ON c.id = s.cloth_id
+    WHERE s.item_sort <> 'sheets' GROUP BY c.id ORDER BY sum(s.quantity) DESC LIMIT ${SHOWN}`);
   return {
     id: 'yardage',
     title: 'Yardage by cloth',
@@ -112,9 +110,8 @@ const mostOf = (values: readonly string[]): string[] =>
 /** What remnants saved: cut from a remnant, what the same length would have cost off the bolt that it came from. */
 const remnantsSaved: Maker = async () => {
   const found = await rowsOf<{ month: string; currency: string; worth: string }>(sql`
-    SELECT to_char(date_trunc('month', m.at), 'YYYY-MM') AS month, i.currency,
-      sum(m.quantity::numeric * i.price_minor / CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 ELSE 1 END) AS worth
-    FROM movements m JOIN stock_items i ON i.id = m.item_id WHERE m.sort = 'cut' AND i.sort = 'remnant' GROUP BY 1, 2 ORDER BY 1`);
+    SELECT to_char(month, 'YYYY-MM') AS month, currency, sum(worth) AS worth FROM movement_sums
+    WHERE sort = 'cut' AND item_sort = 'remnant' GROUP BY 1, 2 ORDER BY 1`);
   const [currency = 'GBP'] = mostOf(found.map((row) => row.currency));
   return {
     id: 'remnants',

@@ -1,0 +1,107 @@
+import { sql } from 'drizzle-orm';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { NM } from '@/core/length';
+import type { WasteCause } from '@/core/stock';
+import { schema, type Database } from '@/db';
+import { saveCloth } from '@/features/cloth/actions';
+import { EMPTY_CLOTH } from '@/features/cloth/form';
+import { figure, figures } from '@/features/figures/queries';
+import { receive } from '@/features/stock/actions';
+import { movementSums, receipt } from '../support/stock';
+import { openWorkroom, resetWorkroom, value } from '../support/workroom';
+
+// What the figures say is what the ledger holds: worked out by hand for a few movements.
+
+let db: Database;
+let close: () => Promise<void>;
+let cloth: number;
+let bolt: number;
+let remnant: number;
+
+beforeAll(async () => {
+  ({ db, close } = await openWorkroom());
+});
+afterAll(() => close());
+beforeEach(async () => {
+  await resetWorkroom(db);
+  cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12' }, null)).id;
+  bolt = value(await receive(receipt(cloth))).id;
+  remnant = value(await receive(receipt(cloth, { length: '2 yd' }))).id;
+  await db.execute(sql`UPDATE stock_items SET sort = 'remnant' WHERE id = ${remnant}`);
+});
+
+interface Taken {
+  itemId: number;
+  sort: 'cut' | 'wasted' | 'kept';
+  yards: number;
+  at: Date;
+  cause?: WasteCause;
+}
+const take = ({ yards, ...rest }: Taken) => db.insert(schema.movements).values({ ...rest, quantity: yards * NM.yd });
+const daysAgo = (days: number) => new Date(Date.now() - days * 86_400_000);
+const monthOf = (at: Date) => `${at.getFullYear()}-${String(at.getMonth() + 1).padStart(2, '0')}`;
+const rows = async (id: string) => (await figure(id))!.rows;
+
+describe('with nothing cut', () => {
+  test('every figure is there, and says so', async () => {
+    await db.execute(sql`TRUNCATE stock_items CASCADE`);
+    const all = await figures();
+    expect(all.map(({ id }) => id)).toEqual(['waste', 'yardage', 'plan-batch', 'plan-person', 'age', 'remnants']);
+    expect(all.flatMap(({ rows: own }) => own)).toEqual([]);
+    expect(all.every(({ empty }) => empty.endsWith('.'))).toBe(true);
+  });
+
+  test('a figure that is none is null', async () => {
+    expect(await figure('nonsense')).toBeNull();
+    expect(await figure('toString')).toBeNull();
+  });
+});
+
+describe('after cutting', () => {
+  const now = daysAgo(0);
+  beforeEach(async () => {
+    await take({ itemId: bolt, sort: 'cut', yards: 3, at: now });
+    await take({ itemId: bolt, sort: 'cut', yards: 1.5, at: now });
+    await take({ itemId: bolt, sort: 'wasted', yards: 0.25, at: now, cause: 'offcut' });
+    await take({ itemId: bolt, sort: 'wasted', yards: 0.5, at: now, cause: 'flaw' });
+    await take({ itemId: bolt, sort: 'wasted', yards: 2, at: daysAgo(300), cause: 'miscut' });
+    await take({ itemId: remnant, sort: 'cut', yards: 1.25, at: now });
+  });
+
+  test('yardage: what became pieces, and the rest', async () => {
+    expect(await rows('yardage')).toEqual([{ category: 'Plain drill', values: [5.75, 2.75] }]);
+  });
+
+  test('waste by its cause, of the last half year', async () => {
+    const [week, ...more] = await rows('waste');
+    expect(more).toEqual([]);
+    expect(week!.values).toEqual([0.25, 0.5]);
+    expect((await figure('waste'))!.columns).toEqual(['Week of', 'offcut', 'flaw']);
+  });
+
+  test('what remnants saved, at what was paid: £10 a yard', async () => {
+    expect(await rows('remnants')).toEqual([{ category: monthOf(now), values: [12.5] }]);
+  });
+
+  test('what lies on the shelf, by age: the bolt’s 12 3/4 yd and the remnant’s 3/4 yd', async () => {
+    const { rows: ages, columns, unit } = (await figure('age'))!;
+    expect([unit, ...columns]).toEqual(['GBP', 'There for', 'Bolts', 'Remnants']);
+    expect(ages[0]!.values).toEqual([127.5, 7.5]);
+    expect(ages.slice(1).flatMap(({ values }) => values)).toEqual([0, 0, 0, 0, 0, 0]);
+  });
+
+  test('a movement that is countered is in no figure', async () => {
+    const { rows: ids } = await db.execute<{ id: string }>(sql`SELECT id FROM movements WHERE item_id = ${remnant} AND sort = 'cut'`); // prettier-ignore
+    await db.insert(schema.movements).values({ itemId: remnant, sort: 'cut', quantity: -1.25 * NM.yd, at: now, countersId: Number(ids[0]!.id) }); // prettier-ignore
+    expect((await rows('remnants')).flatMap(({ values }) => values)).toEqual([0]);
+    expect(await rows('yardage')).toEqual([{ category: 'Plain drill', values: [4.5, 2.75] }]);
+  });
+
+  test('the sums are kept while forty take from one cloth at once', async () => {
+    await Promise.all(Array.from({ length: 40 }, () => take({ itemId: bolt, sort: 'cut', yards: 0.25, at: now }))); // prettier-ignore
+    expect(await rows('yardage')).toEqual([{ category: 'Plain drill', values: [15.75, 2.75] }]);
+    const kept = await movementSums(db);
+    await db.execute(sql`SELECT sum_movements()`);
+    expect(await movementSums(db)).toEqual(kept);
+  });
+});
