@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import next from 'eslint-config-next/core-web-vitals';
 import tseslint from 'typescript-eslint';
 
@@ -38,7 +39,7 @@ const arrowRules = Object.entries(arrows).map(([folder, { forbid, why }]) => ({
   },
 }));
 
-const featureNames = ['orders', 'cloth', 'batches', 'table', 'workroom'];
+const featureNames = readdirSync('src/features').filter((name) => name !== 'commands');
 
 /** A feature may use another feature's queries, rules and types, never its components or actions. */
 const featureRules = featureNames.map((feature) => ({
@@ -71,6 +72,19 @@ const config = [
       'no-eval': 'error',
       'no-implied-eval': 'error',
       'no-new-func': 'error',
+    },
+  },
+  {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/ui/link.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "ImportDeclaration[source.value='next/link']",
+          message: 'Link of @/ui/link, which fetches nothing ahead',
+        },
+      ],
     },
   },
   ...arrowRules,

@@ -9,7 +9,15 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { ...shared, name: 'unit', testTimeout: 60_000, include: ['src/**/*.test.ts', 'src/**/*.test.tsx'] },
+        test: {
+          ...shared,
+          name: 'unit',
+          // They keep nothing in modules, so what is loaded once serves all files of a process.
+          isolate: false,
+          maxWorkers: '100%',
+          testTimeout: 60_000,
+          include: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
+        },
       },
       {
         resolve: {
@@ -25,7 +33,9 @@ export default defineConfig({
           ...shared,
           name: 'db',
           include: ['tests/db/**/*.test.ts'],
-          fileParallelism: false,
+          // A database server for each (`tests/support/own-database.ts`).
+          maxWorkers: 2,
+          setupFiles: 'tests/support/own-database.ts',
           testTimeout: 120_000,
           hookTimeout: 120_000,
         },
@@ -38,6 +48,7 @@ export default defineConfig({
           include: ['tests/browser/**/*.test.ts'],
           // Each file has a workroom of its own, and mostly waits for it. What kills processes and watches the clock runs alone (`keeps`).
           exclude: ['tests/browser/keeps.test.ts'],
+          globalSetup: 'tests/support/first-start.mjs',
           maxWorkers: 2,
           testTimeout: 400_000,
           hookTimeout: 400_000,
@@ -49,6 +60,7 @@ export default defineConfig({
           ...shared,
           name: 'keeps',
           include: ['tests/browser/keeps.test.ts'],
+          globalSetup: 'tests/support/first-start.mjs',
           testTimeout: 400_000,
           hookTimeout: 400_000,
         },
@@ -59,6 +71,7 @@ export default defineConfig({
           ...shared,
           name: 'commands',
           include: ['tests/commands/**/*.test.ts'],
+          maxWorkers: 2,
           testTimeout: 300_000,
           hookTimeout: 300_000,
         },

@@ -25,9 +25,13 @@ await runMain(async () => {
   const program = (name, ...args) => run(bin(name), args).then((code) => code === 0);
 
   await step('build', () => ensureBuild().then(() => true));
-  await step('format', () => program('prettier', '--check', '--log-level', 'warn', '.'));
-  await step('lint', () => program('eslint', '.'));
-  await step('types', () => program('tsc', '--noEmit'));
+  const cache = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', join(LOCAL, `${name}-cache`)];
+  const looks = async () =>
+    (await program('prettier', '--check', '--log-level', 'warn', ...cache('format'), '.')) &&
+    (await program('eslint', ...cache('lint'), '.'));
+  await step('format, lint, types', async () =>
+    (await Promise.all([looks(), program('tsc', '--noEmit')])).every(Boolean),
+  );
   const counts = { passed: 0, failed: 0 };
   const project = async (name, env = {}, ...more) => {
     const report = join(LOCAL, `tests-${name}.json`);
@@ -53,12 +57,13 @@ await runMain(async () => {
   };
   await step('unit tests', () => project('unit'));
   await step('database tests', async () => {
-    const cluster = new Cluster(join(LOCAL, 'test-cluster'), postgres);
-    await cluster.start();
+    const clusters = [1, 2].map((no) => new Cluster(join(LOCAL, `test-cluster-${no}`), postgres));
     try {
-      return await project('db', { DATABASE_URL: cluster.url });
+      for (const cluster of clusters) await cluster.start();
+      // Beside each other, a search has one core.
+      return await project('db', { DATABASE_URLS: clusters.map(({ url }) => url).join(' '), JOLLY_BOLT_CORES: '1' });
     } finally {
-      await cluster.stop();
+      for (const cluster of clusters) await cluster.stop();
     }
   });
   await step('command tests', () => project('commands'));

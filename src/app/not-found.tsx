@@ -1,7 +1,7 @@
 'use client';
 
 import { Button } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { EmptyState } from '@/ui/page';
 
 export default function NotFound() {

@@ -15,7 +15,7 @@ import {
   type RowData,
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { PageLink } from './page-link';
 
 export const sortable = tableFeatures({

@@ -1,5 +1,5 @@
 import { Button } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 
 /** A button to the page before or after; still there, but dead, where there is none. */

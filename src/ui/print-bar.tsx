@@ -2,7 +2,7 @@
 
 import { Button, Flex, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 
 /** Above what is to be printed, and not on the paper: the way back, the button, and how it comes out. */

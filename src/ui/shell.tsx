@@ -2,7 +2,7 @@
 
 import { Box, Flex, HStack, IconButton, Text } from '@chakra-ui/react';
 import { Moon, Sun } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { usePathname } from 'next/navigation';
 import { useTheme } from 'next-themes';
 import type { ReactNode } from 'react';

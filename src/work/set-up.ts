@@ -12,6 +12,8 @@ import { closePool } from './pool';
 // Brings the database up to date and, once, loads the demo workroom: node dist/set-up.mjs [--empty | --reset].
 
 const SET_UP_LOCK = 4200;
+/** What each of the demo’s batches has for its lays, in seconds. */
+const DEMO_LAY_SECONDS = 5;
 
 async function main() {
   const { values } = parseArgs({
@@ -46,7 +48,7 @@ async function loadDemo(db: Database) {
   for (const [i, { end }] of DEMO_BATCHES.entries()) {
     if (end === 'draft') continue;
     const batchId = ids[i]!;
-    await layAtOnce(db, batchId, 15);
+    await layAtOnce(db, batchId, DEMO_LAY_SECONDS);
     if (end === 'laid') continue;
     await db.transaction(async (tx) => {
       await approveDemo(tx, batchId, 1, addDays(today, end === 'cut' ? -6 : -1));

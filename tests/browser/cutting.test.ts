@@ -22,8 +22,7 @@ let networks: Network[];
 let at: { batch: number; cloth: number };
 
 beforeAll(async () => {
-  app.wipe();
-  await app.start('--host', '127.0.0.2');
+  await app.begin('demo', '--host', '127.0.0.2');
   networks = await Promise.all(TABLET_PORTS.map((port) => Network.between(port, app.port)));
   browser = await openBrowser();
   desk = await Person.at(browser, app.url);

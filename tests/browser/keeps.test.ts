@@ -15,8 +15,7 @@ let browser: Browser;
 let me: Person;
 
 beforeAll(async () => {
-  app.wipe();
-  await app.start();
+  await app.begin('demo');
   browser = await puppeteer.launch({
     executablePath: '/usr/bin/chromium',
     args: [...CHROMIUM, '--host-resolver-rules=MAP rebound.example 127.0.0.1, MAP stranger.example 127.0.0.1'],

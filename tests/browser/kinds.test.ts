@@ -14,8 +14,7 @@ let browser: Browser;
 let me: Person;
 
 beforeAll(async () => {
-  app.wipe();
-  await app.start('--empty');
+  await app.begin('empty');
   browser = await openBrowser();
   me = await Person.at(browser, app.url);
   await me.go('/cloth/new');
@@ -122,6 +121,7 @@ describe('the workroom', () => {
 
   test('it goes out as a file and comes in again; a strange file is refused', async () => {
     await me.go('/workroom/kinds/1');
+    await me.page.waitForSelector('a[download$=".json"]');
     const href = await me.page.$eval('a[download$=".json"]', (link) => link.getAttribute('href')!);
     const text = decodeURIComponent(href.slice(href.indexOf(',') + 1));
     expect(JSON.parse(text)).toMatchObject({ format: 'jolly-bolt/cover-kind', kind: { name: 'Lifebelt cover' } });

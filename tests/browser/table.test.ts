@@ -16,8 +16,7 @@ let me: Person;
 let at: { batch: number; plain: number; patterned: number };
 
 beforeAll(async () => {
-  app.wipe();
-  await app.start();
+  await app.begin('demo');
   browser = await openBrowser();
   me = await Person.at(browser, app.url);
   const rows = await app.rows<{ batch: number; cloth: number; repeat: string }>(

@@ -1,5 +1,5 @@
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { readdirSync, readFileSync, readlinkSync, rmSync } from 'node:fs';
+import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { readdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
@@ -31,8 +31,14 @@ export class App {
     }
   }
 
-  wipe() {
+  /** Starts on a workroom as the first start left it (`first-start.mjs`): the demo, or one that is empty. */
+  async begin(workroom: 'demo' | 'empty', ...args: string[]) {
     rmSync(this.data, { recursive: true, force: true });
+    execFileSync('cp', ['-a', join(ROOT, '.local', `first-start-${workroom}`), this.data]);
+    // Two copies that start at the same moment would both find the port free.
+    const file = join(this.data, 'settings.json');
+    writeFileSync(file, JSON.stringify({ ...JSON.parse(readFileSync(file, 'utf8')), port: this.port + 1000 }));
+    await this.start(...args);
   }
 
   async start(...args: string[]) {
@@ -139,6 +145,30 @@ export const CHROMIUM = [
 export const openBrowser = (): Promise<Browser> =>
   puppeteer.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
 
+/** In the page: whether React has taken over everything that can be pressed or typed into. A page that is not made with it is ready at once. */
+const isAlive = () =>
+  !document.querySelector('script[src*="/_next/"]') ||
+  [...document.querySelectorAll('body a, body button, body input, body select, body textarea')].every((one) =>
+    Object.keys(one).some((key) => key.startsWith('__reactProps')),
+  );
+
+/** In the page: the visible element of that name, as it is read out: its own label, that of its field, or its text. */
+const findNamed = (selector: string, name: string) => {
+  const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
+  const named = (ids: string) => ids.split(' ').map((id) => document.getElementById(id)?.textContent ?? '').join(' '); // prettier-ignore
+  const textOf = (one: HTMLElement) => {
+    const copy = one.cloneNode(true) as HTMLElement;
+    for (const hidden of copy.querySelectorAll('[aria-hidden=true], svg')) hidden.remove();
+    return copy.textContent ?? '';
+  };
+  const nameOf = (one: HTMLElement) => {
+    const by = one.getAttribute('aria-labelledby');
+    const labels = (one as HTMLSelectElement).labels;
+    return one.getAttribute('aria-label') ?? (by ? named(by) : labels?.length ? textOf(labels[0]!) : textOf(one));
+  };
+  return [...document.querySelectorAll<HTMLElement>(selector)].find((one) => one.checkVisibility() && plain(nameOf(one)) === name); // prettier-ignore
+};
+
 /** A page with the words of a person at the screen; script errors and logged errors are kept. */
 export class Person {
   readonly errors: string[] = [];
@@ -164,9 +194,10 @@ export class Person {
     return new Person(page, base);
   }
 
-  /** Opens a page; `isQuick` does not wait for it to come to rest. */
-  async go(path: string, isQuick = false) {
-    await this.page.goto(this.base + path, { waitUntil: isQuick ? 'load' : 'networkidle0' });
+  /** Opens a page, and waits until everything on it that can be used answers. */
+  async go(path: string) {
+    await this.page.goto(this.base + path, { waitUntil: 'load' });
+    await this.page.waitForFunction(isAlive, { polling: 50 });
   }
 
   /** Waits until the words can be read on the page; says what stood there instead when they never came. */
@@ -184,10 +215,10 @@ export class Person {
   /** Presses the button or link of that name. */
   async press(name: string) {
     await this.page.bringToFront();
-    const target = await this.page.waitForSelector(
-      `::-p-aria(${name}[role="button"]), ::-p-aria(${name}[role="link"])`,
-    );
-    await target!.click();
+    const found = await this.page.waitForFunction(findNamed, { polling: 50 }, 'button, a[href], [role=button]', name).catch(() => {
+      throw new Error(`There is no button or link ${name} at ${this.page.url()}`);
+    }); // prettier-ignore
+    await (found.asElement() as ElementHandle<HTMLElement>).click();
   }
 
   /** Types into the field of that label, in place of what is there. */
@@ -204,16 +235,17 @@ export class Person {
     });
     const field = (await this.page.evaluateHandle(find, label, nth)).asElement() as ElementHandle<HTMLInputElement>;
     await field.click({ count: 3 });
-    await this.page.keyboard.press('Backspace');
-    if (text) await field.type(text);
+    // As a whole, like something pasted: a key at a time would have the page drawn anew for each letter.
+    if (text) await this.page.keyboard.sendCharacter(text);
+    else await this.page.keyboard.press('Backspace');
   }
 
   /** Chooses an entry of the list of that label. */
   async choose(label: string, entry: string) {
-    const list = (await this.page.waitForSelector(`::-p-aria(${label}[role="combobox"])`))!;
+    const found = await this.page.waitForFunction(findNamed, { polling: 50 }, 'select', label);
+    const list = found.asElement() as ElementHandle<HTMLSelectElement>;
     const value = await list.evaluate(
-      (element, wanted) =>
-        [...(element as HTMLSelectElement).options].find((one) => one.text.startsWith(wanted))?.value,
+      ({ options }, wanted) => [...options].find((one) => one.text.startsWith(wanted))?.value,
       entry,
     );
     if (value === undefined) throw new Error(`${label} has no entry ${entry}`);

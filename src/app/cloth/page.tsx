@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { clothListRow } from '@/features/cloth/cloth-list';
 import { ClothTable } from '@/features/cloth/components/cloth-table';
 import { listCloths } from '@/features/cloth/queries';

@@ -1,6 +1,6 @@
 import { Button, Grid } from '@chakra-ui/react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { figures } from '@/features/figures/queries';
 import { FigurePanel } from '@/ui/chart/figure-panel';
 import { PageHead } from '@/ui/page';
@@ -17,7 +17,7 @@ export default async function FiguresPage() {
           <Link href="/wall">Chart for the wall</Link>
         </Button>
       </PageHead>
-      <Grid templateColumns={{ base: '1fr', xl: '1fr 1fr' }} gap="5" alignItems="start">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', xl: 'repeat(2, minmax(0, 1fr))' }} gap="5" alignItems="start">
         {all.map((figure, i) => (
           <FigurePanel key={figure.id} figure={figure} isOpen={i < 2} csv={`/api/figures/${figure.id}`} />
         ))}

@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { GuideList } from '@/features/workroom/components/guide';
 import { kindBook } from '@/core/covers';
 import { kindsForForms } from '@/features/workroom/queries';

@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { OrdersTable } from '@/features/orders/components/orders-table';
 import {
   countText,

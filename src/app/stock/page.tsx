@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { PackagePlus } from 'lucide-react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { printMoney } from '@/core/cost';
 import type { ItemSort } from '@/core/stock';
 import { queryText } from '@/features/commands/texts';

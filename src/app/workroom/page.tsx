@@ -1,7 +1,7 @@
 import { Button, Stack } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { DevicesPanel } from '@/features/devices/components/devices-panel';
 import { addresses, listDevices } from '@/features/devices/queries';
 import { MachinesPanel } from '@/features/machines/components/machines-panel';

@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { NewBatch } from '@/features/batches/components/new-batch';
 import { batchLines } from '@/features/batches/queries';
 import { EmptyState } from '@/ui/page';

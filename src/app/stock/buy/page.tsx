@@ -1,6 +1,6 @@
 import { Button, Stack } from '@chakra-ui/react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { printMoney } from '@/core/cost';
 import { PriceProposals } from '@/features/machines/components/price-proposals';
 import { machinesForm, openProposals } from '@/features/machines/queries';

@@ -1,7 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { listMaterials } from '@/features/materials/queries';
 import { amountText } from '@/features/stock/amount';
 import { Fractions } from '@/ui/fraction';
@@ -52,7 +52,7 @@ export default async function MaterialsPage() {
               {rows.map((row) => (
                 <tr key={row.id}>
                   <td>
-                    <Link href={`/stock/materials/${row.id}`} prefetch={false} className="bold large entry">
+                    <Link href={`/stock/materials/${row.id}`} className="bold large entry">
                       {row.name}
                     </Link>
                     <span className="block small muted">

@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { queryText } from '@/features/commands/texts';
 import { catalogue } from '@/features/stock/catalogue';
 import { ReceiveFormView } from '@/features/stock/components/receive-form';

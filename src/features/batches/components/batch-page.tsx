@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Grid, Heading, NativeSelect, Progress, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { Fragment, useEffect, useState, useTransition } from 'react';
 import type { BestSoFar } from '@/core/batch';
@@ -15,7 +15,6 @@ import { Figure, Notice, PageHead } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { longLength, overBound, percent } from '@/ui/words';
 import { send } from '@/features/commands/send';
-import { markCut } from '@/features/cutting/actions';
 import { FindPiece } from '@/ui/fields/find-piece';
 import { approveBatch, deleteBatch, makeLays, removeLine, stopLays, withdrawApproval } from '../actions';
 import type { ApprovalRow, BatchView, LaySummary } from '../queries';
@@ -30,7 +29,16 @@ const SEARCHES = [
   { seconds: 300, label: 'Over a cup of tea: 5 min' },
 ];
 
-export function BatchPage({ view, today }: { view: BatchView; today: string }) {
+interface BatchPageProps {
+  view: BatchView;
+  /** The moment as an ISO text. */
+  today: string;
+  /** Closes the lays of the batch as cut, as they were planned. */
+  markCut: (batchId: number, requestId?: string) => Promise<Answer<{ id: number }>>;
+}
+
+/** A batch: its cloths with their lays, what it costs, and the one step that is next. */
+export function BatchPage({ view, today, markCut }: BatchPageProps) {
   const { batch, cloths, lays, total } = view;
   const { lines, loadCloth } = useLines(view, batch.id);
   const router = useRouter();

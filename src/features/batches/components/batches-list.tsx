@@ -1,6 +1,6 @@
 import { Box, Flex, Grid, HStack, Text } from '@chakra-ui/react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { printMoney } from '@/core/cost';
 import { ClothPattern, PatternSwatch } from '@/ui/cloth/cloth-pattern';
 import { OrderMark } from '@/ui/order-mark';
@@ -64,7 +64,7 @@ function BatchCards({ batches }: { batches: BatchListRow[] }) {
           borderRadius="sm"
           _hover={{ borderColor: 'bottle.solid' }}
         >
-          <Link href={`/batches/${batch.id}`} prefetch={false}>
+          <Link href={`/batches/${batch.id}`}>
             <Flex px="5" pt="4" pb="3" align="center" gap="4">
               <Text fontFamily="heading" fontWeight="700" fontSize="xl" flex="1">
                 {batch.name}

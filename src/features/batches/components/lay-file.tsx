@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Grid, List, NativeSelect, Progress, Stack, Text } from '@chakra-ui/react';
 import { Download, FileJson } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useEffect, useRef, useState } from 'react';
 import { MOST_BYTES } from '@/core/files/limits';
 import type { LayPlan } from '@/core/lay';

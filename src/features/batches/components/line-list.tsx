@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { X } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { ClothSwatch } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
@@ -69,7 +69,7 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
                     onChange={(isOn) => onChoose([line.id], isOn)}
                   />
                 )}
-                <Link href={`/orders/${line.orderId}`} prefetch={false} className="inline line-no">
+                <Link href={`/orders/${line.orderId}`} className="inline line-no">
                   <OrderMark mark={line.mark} />
                   <span className="bold large">{line.orderNo}</span>
                 </Link>

@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Field, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
 import { useController, useForm, useWatch, type Control } from 'react-hook-form';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Grid, Stack, Text } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { readPhoto, type PhotoMarks, type Pixel } from '@/core/cloth/photo';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { ClothSwatch, type ClothLook } from '@/ui/cloth/cloth-pattern';
 import { columnsOf, DataTable } from '@/ui/data-table';
@@ -31,7 +31,7 @@ export function ClothTable({ cloths }: { cloths: ClothListRow[] }) {
         column.accessor('name', {
           header: 'Cloth',
           cell: ({ row: { original: cloth } }) => (
-            <Link href={`/cloth/${cloth.id}`} prefetch={false} className="inline">
+            <Link href={`/cloth/${cloth.id}`} className="inline">
               <ClothSwatch id={`cloth-${cloth.id}`} look={cloth.look} />
               <span>
                 <span className="bold large entry">{cloth.name}</span>

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import { Check, ChevronLeft, ChevronRight, CloudOff, ListOrdered, TriangleAlert, Undo2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useEffect, useMemo, useState } from 'react';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { Choice } from '@/ui/fields/choice';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Button, Flex, Grid, Stack, Text, Textarea } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Units } from '@/core/length';

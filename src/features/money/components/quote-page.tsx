@@ -2,7 +2,7 @@
 
 import { Box, Button, Field, Flex, Grid, Input, Stack, Text, Textarea } from '@chakra-ui/react';
 import { FileDown, Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
 import type { QuoteEvent } from '@/core/cost';

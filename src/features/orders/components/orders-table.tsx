@@ -1,7 +1,7 @@
 'use client';
 
 import { Copy, Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useTransition } from 'react';
 import { columnsOf, DataTable, type ServerPage } from '@/ui/data-table';
@@ -49,7 +49,7 @@ export function OrdersTable({ orders, today, server }: { orders: OrderListRow[];
       column.accessor('no', {
         header: 'Order',
         cell: ({ row }) => (
-          <Link href={`/orders/${row.original.id}`} prefetch={false} className="inline">
+          <Link href={`/orders/${row.original.id}`} className="inline">
             <OrderMark mark={row.original.mark} size={20} />
             <span className="bold large entry">{row.original.no}</span>
           </Link>

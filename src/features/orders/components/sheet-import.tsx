@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, HStack, Link as TextLink, Spinner, Stack, Text, Textarea } from '@chakra-ui/react';
 import { FileSpreadsheet } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import Papa from 'papaparse';
 import { useEffect, useMemo, useRef, useState } from 'react';

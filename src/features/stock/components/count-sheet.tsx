@@ -2,7 +2,7 @@
 
 import { Button, Flex, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
 import { printMoney } from '@/core/cost';

@@ -2,7 +2,7 @@
 
 import { Button, Stack } from '@chakra-ui/react';
 import { FileSpreadsheet } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Sheet } from '@/core/files';

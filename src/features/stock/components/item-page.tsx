@@ -2,7 +2,7 @@
 
 import { Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import { QrCode } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type ReactNode } from 'react';
 import { printMoney } from '@/core/cost';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Grid, HStack, IconButton, Stack, Text } from '@chakra-ui/react';
 import { Plus, Trash2 } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { Fault } from '@/core/result';

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { printMoney } from '@/core/cost';
 import { printLength, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
@@ -42,7 +42,7 @@ function Row({ row, today }: { row: ShelfRow; today: Date }) {
   return (
     <tr className={row.state === 'ended' ? 'muted' : undefined}>
       <td>
-        <Link href={`/stock/${row.id}`} prefetch={false} className="inline">
+        <Link href={`/stock/${row.id}`} className="inline">
           {row.look && (
             <span className="chip" aria-hidden style={{ background: row.look.ground, borderColor: row.look.figure }} />
           )}

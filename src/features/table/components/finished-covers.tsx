@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Button, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useMemo, useState } from 'react';
 import { CoverDrawing, type LaidFace } from '@/ui/cover/cover-drawing';
 import { OrderMark } from '@/ui/order-mark';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Grid, HStack, SegmentGroup, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useState, type ReactNode } from 'react';
 import { printMoney } from '@/core/cost';
 import { printLength, printNumber, STYLES } from '@/core/length';

@@ -2,7 +2,7 @@
 
 import { Button, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { Opening } from '@/ui/opening';
 import { PageHead } from '@/ui/page';
 import type { LayView } from '../lay-view';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { sampleOf, takeOff, type CoverKind, type MeasuredObject } from '@/core/covers';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';

@@ -2,7 +2,7 @@
 
 import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useDeferredValue, useMemo, useState, useTransition } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';

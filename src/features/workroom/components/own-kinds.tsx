@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, HStack, Stack, Text } from '@chakra-ui/react';
 import { Plus, Upload } from 'lucide-react';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
 import { KINDS } from '@/core/covers';

@@ -1,6 +1,6 @@
 import { Button } from '@chakra-ui/react';
 import type { Metadata } from 'next';
-import Link from 'next/link';
+import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
 import { OrderCostPage } from '@/features/money/components/order-cost-page';
