@@ -1,7 +1,7 @@
 import type { Nm } from '../../length';
 import { endlessOf, type LayJob } from '../model/job';
 import type { Part } from '../model/parts';
-import { suitsOutlineBeam } from '../strategies/outline-beam/outline-beam';
+import { suitsOutlineBeam } from '../strategies/outline-beam/suits';
 import { suitsRows } from '../strategies/shelf-rows/shelf-rows';
 import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
 

@@ -1,25 +1,21 @@
 'use client';
 
-import { Box, Button, Flex, Grid, Heading, NativeSelect, Progress, Stack, Text } from '@chakra-ui/react';
+import { Button, Flex, Grid, Heading, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { Fragment, useEffect, useState, useTransition } from 'react';
-import type { BestSoFar } from '@/core/batch';
-import { printMoney } from '@/core/cost';
-import { NM } from '@/core/length';
+import { Fragment, useState, useTransition } from 'react';
 import type { Answer } from '@/features/commands/answer';
-import { ClothSwatch } from '@/ui/cloth/cloth-pattern';
-import { Fractions } from '@/ui/fraction';
-import { Figure, Notice, PageHead } from '@/ui/page';
+import { Notice, PageHead } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
-import { longLength, overBound, percent } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { FindPiece } from '@/ui/fields/find-piece';
 import { approveBatch, deleteBatch, makeLays, removeLine, stopLays, withdrawApproval } from '../actions';
-import type { ApprovalRow, BatchView, LaySummary } from '../queries';
+import type { ApprovalRow, BatchView } from '../queries';
 import { BatchStatus } from './batch-status';
+import { LayCard } from './lay-card';
 import { LineList } from './line-list';
+import { Running } from './running';
 import { useLines } from './use-lines';
 
 const SEARCHES = [
@@ -180,213 +176,6 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
   );
 }
 
-const ASK_EVERY_MS = 400;
-
-interface RunState {
-  progress: number;
-  note: string;
-  secondsLeft: number | null;
-  best: BestSoFar | null;
-  isStopping: boolean;
-}
-
-function Running({ id, status, onStop }: { id: number; status: string; onStop: () => void }) {
-  const router = useRouter();
-  const [state, setState] = useState<RunState>({
-    progress: 0,
-    note: 'Waiting for its turn',
-    secondsLeft: null,
-    best: null,
-    isStopping: false,
-  });
-  useEffect(() => {
-    let isHere = true;
-    const ask = async () => {
-      const answer = await fetch(`/api/batches/${id}/progress`)
-        .then((response) => (response.ok ? response.json() : null))
-        .catch(() => null);
-      if (!isHere || !answer) return;
-      const { progress, note, secondsLeft, best } = answer;
-      setState((before) => ({ ...before, progress, note, secondsLeft, best }));
-      if (answer.status !== status) router.refresh();
-    };
-    const timer = setInterval(ask, ASK_EVERY_MS);
-    return () => {
-      isHere = false;
-      clearInterval(timer);
-    };
-  }, [id, status, router]);
-  return (
-    <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" px="5" py="5" role="status">
-      <Flex gap="5" align="center">
-        <Box flex="1">
-          <Text fontWeight="700" fontSize="lg" mb="2">
-            {state.isStopping ? 'Stopping; the best lays so far are kept' : state.note}
-            {!state.isStopping && state.secondsLeft !== null && (
-              <Text as="span" fontWeight="400" color="fg.muted" ms="3">
-                {timeLeft(state.secondsLeft)}
-              </Text>
-            )}
-          </Text>
-          <Progress.Root
-            value={Math.round(state.progress * 100)}
-            colorPalette="bottle"
-            size="lg"
-            aria-label="Lays made"
-          >
-            <Progress.Track borderRadius="sm">
-              <Progress.Range />
-            </Progress.Track>
-          </Progress.Root>
-        </Box>
-        <Button
-          variant="outline"
-          disabled={state.isStopping}
-          onClick={() => {
-            setState({ ...state, isStopping: true });
-            onStop();
-          }}
-        >
-          Stop, keep the best
-        </Button>
-      </Flex>
-      {state.best && <BestLay best={state.best} />}
-    </Box>
-  );
-}
-
-/** `about 40 s left`, `about 3 min left`. */
-const timeLeft = (seconds: number) =>
-  seconds <= 1
-    ? 'nearly done'
-    : seconds < 90
-      ? `about ${seconds} s left`
-      : `about ${Math.round(seconds / 60)} min left`;
-
-/** The best lay that the search has so far, to scale, along the screen as it will lie along the table. */
-function BestLay({ best }: { best: BestSoFar }) {
-  const { cloth, units, usedNm, boundNm, widthMm, rings, unplaced, unplacedCount } = best;
-  const used = usedNm / NM.mm;
-  return (
-    <Box mt="4">
-      <Flex gap="6" mb="2" wrap="wrap" align="baseline">
-        <Text fontWeight="700">{cloth}</Text>
-        <Text>
-          so far <Fractions>{longLength(usedNm, units)}</Fractions>
-        </Text>
-        <Text color="fg.muted">
-          {unplacedCount > 0 ? 'what lies cannot be under ' : 'cannot be under '}
-          <Fractions>{longLength(boundNm, units)}</Fractions>
-        </Text>
-        {unplacedCount > 0 && (
-          <Text color="fg.error" fontWeight="700">
-            {unplacedCount} not laid yet: {unplaced.join(', ')}
-            {unplacedCount > unplaced.length && ' …'}
-          </Text>
-        )}
-      </Flex>
-      <Box asChild w="100%" maxH="260px" display="block" data-testid="best-so-far">
-        <svg
-          viewBox={`-4 -4 ${used + 8} ${widthMm + 8}`}
-          preserveAspectRatio="xMinYMid meet"
-          role="img"
-          aria-label={`The best lay of ${cloth} so far`}
-        >
-          <rect width={used} height={widthMm} fill="#e4ddcb" />
-          {rings.map(({ ring, isStrip }, i) => (
-            <polygon
-              key={i}
-              points={ring.map((corner) => corner.join()).join(' ')}
-              fill={isStrip ? '#c98a2b' : '#2f5d50'}
-              fillOpacity={isStrip ? 0.75 : 0.85}
-              stroke="#fffdf6"
-              strokeWidth={1}
-              vectorEffect="non-scaling-stroke"
-            />
-          ))}
-        </svg>
-      </Box>
-    </Box>
-  );
-}
-
-function LayCard({ lay, batchId, status }: { lay: LaySummary; batchId: number; status: BatchView['batch']['status'] }) {
-  const { units, currency, stock, shortNm } = lay;
-  const savedNm = lay.handNm - lay.usedNm;
-  const items = stock.uses.filter(({ itemId }) => itemId !== null);
-  return (
-    <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
-      <Box asChild display="block" _hover={{ bg: 'bg.subtle' }}>
-        <Link href={`/batches/${batchId}/table/${lay.clothId}`}>
-          <Flex gap="4" p="4" align="center" borderBottomWidth="1px" borderColor="border.muted">
-            <ClothSwatch id={`lay-${lay.id}`} look={lay.look} size={52} />
-            <Box flex="1">
-              <Text fontFamily="heading" fontWeight="700" fontSize="xl">
-                {lay.clothName}
-              </Text>
-              {lay.unplaced > 0 && (
-                <Text color="fg.error" fontWeight="700">
-                  {lay.unplaced} {lay.unplaced === 1 ? 'piece fits' : 'pieces fit'} nowhere
-                  <Text as="span" display="block" fontWeight="400">
-                    {lay.whyUnplaced}
-                  </Text>
-                </Text>
-              )}
-            </Box>
-            <Text fontWeight="700" color="bottle.fg" textDecoration="underline" textUnderlineOffset="4px">
-              To the table
-            </Text>
-          </Flex>
-          <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
-            <Figure label="Used" note={overBound(lay.usedNm, lay.boundNm)}>
-              <Fractions>{longLength(lay.usedNm, units)}</Fractions>
-            </Figure>
-            <Figure label={items.length > 0 ? 'Cloth taken' : 'To buy'} note={printMoney(lay.costMinor, currency)}>
-              <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
-            </Figure>
-            <Figure label="Waste">{percent(lay.wastePart)}</Figure>
-            <Figure
-              label="Saved over hand"
-              note={savedNm > 0 ? <Fractions>{longLength(savedNm, units)}</Fractions> : 'no length saved'}
-            >
-              {lay.handCostMinor > lay.costMinor ? printMoney(lay.handCostMinor - lay.costMinor, currency) : 'none'}
-            </Figure>
-          </Grid>
-        </Link>
-      </Box>
-      <Flex px="4" py="2" gap="4" align="center" borderTopWidth="1px" borderColor="border.muted" minH="12">
-        <Text flex="1" fontSize="sm" color={shortNm > 0 && items.length > 0 ? 'fg.error' : 'fg.muted'}>
-          {items.length === 0
-            ? 'None of it is on the shelf: all of it is to buy.'
-            : shortNm > 0
-              ? `Takes ${codesOf(items)}, and needs ${longLength(shortNm, units)} more than the shelf has: receive some, let lots mix, or lay fewer lines.`
-              : `Takes ${codesOf(items)}.`}
-          {lay.before && <Again before={lay.before} lay={lay} />}
-        </Text>
-        <Link href={`/batches/${batchId}/finished`} className="text-button small">
-          See it finished
-        </Link>
-        <Link href={`/batches/${batchId}/ways/${lay.clothId}`} className="text-button small">
-          Other ways
-        </Link>
-        <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
-          Cut from
-        </Link>
-        {status === 'approved' && !lay.cutAt && (
-          <Link href={`/batches/${batchId}/cutting/${lay.clothId}`} className="text-button bold">
-            Cutting sheet
-          </Link>
-        )}
-        {(status === 'approved' || lay.cutAt) && (
-          <Link href={`/batches/${batchId}/cut/${lay.clothId}`} className="text-button bold">
-            {lay.cutAt ? 'How it was cut' : 'Cut and close'}
-          </Link>
-        )}
-      </Flex>
-    </Box>
-  );
-}
-
 /** The cut list as files, and a label for each piece. */
 function TakeCutList({ batchId }: { batchId: number }) {
   return (
@@ -403,22 +192,6 @@ function TakeCutList({ batchId }: { batchId: number }) {
         Labels for its pieces
       </Link>
     </p>
-  );
-}
-
-/** What planning again has changed, in length and money. */
-function Again({ before, lay }: { before: { usedNm: number; costMinor: number }; lay: LaySummary }) {
-  const length = lay.usedNm - before.usedNm;
-  const cost = lay.costMinor - before.costMinor;
-  const signed = (isMore: boolean, text: string) => `${isMore ? '+' : '−'} ${text.replace('≈ ', '')}`;
-  return (
-    <Text as="span" display="block" color="fg.muted">
-      <Fractions>
-        {length === 0 && cost === 0
-          ? 'As it was planned before.'
-          : `Planned before: ${longLength(before.usedNm, lay.units).replace('≈ ', '')}, ${printMoney(before.costMinor, lay.currency)}; now ${signed(length > 0, longLength(Math.abs(length), lay.units))}, ${signed(cost > 0, printMoney(Math.abs(cost), lay.currency))}.`}
-      </Fractions>
-    </Text>
   );
 }
 
@@ -439,5 +212,3 @@ function Approvals({ approvals }: { approvals: ApprovalRow[] }) {
     </Text>
   );
 }
-
-const codesOf = (items: readonly { code: string }[]) => items.map(({ code }) => code).join(', ');

@@ -1,15 +1,14 @@
 'use client';
 
-import { Box, Button, Field, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
+import { Box, Button, Grid, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition, type ReactNode } from 'react';
-import { useController, useForm, useWatch, type Control } from 'react-hook-form';
+import { useState, useTransition } from 'react';
+import { useForm, useWatch } from 'react-hook-form';
 import { printLength, STYLES } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { ClothSwatch, type ClothLook } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
-import { LengthField } from '@/ui/fields/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { laysAgain } from '@/ui/words';
@@ -24,8 +23,8 @@ import {
   TURN_LABELS,
   WEIGHT_LABELS,
   type ClothForm,
-  type TextOfCloth,
 } from '../form';
+import { FormLength, Labelled, Select, Tick } from './cloth-form-fields';
 
 export function ClothFormView({
   edited,
@@ -307,21 +306,6 @@ function WashSum({ form, values }: { form: ClothForm; values: ReturnType<typeof 
   );
 }
 
-function Tick({ control, name, label }: { control: Control<ClothForm>; name: 'isWashed' | 'isUsual'; label: string }) {
-  const { field } = useController({ control, name });
-  return (
-    <label className="inline tick-line">
-      <input
-        type="checkbox"
-        className="tick"
-        checked={field.value}
-        onChange={(event) => field.onChange(event.target.checked)}
-      />
-      <span>{label}</span>
-    </label>
-  );
-}
-
 const TURN_HINTS: Record<ClothForm['turns'], string> = {
   any: 'quarter turns too: plain cloth',
   half: 'no quarter turns',
@@ -366,65 +350,5 @@ function ClothPicture({
         </Text>
       )}
     </Stack>
-  );
-}
-
-function Labelled({
-  label,
-  error,
-  hint,
-  children,
-}: {
-  label: string;
-  error?: string | undefined;
-  hint?: string;
-  children: ReactNode;
-}) {
-  return (
-    <Field.Root invalid={error !== undefined}>
-      <Field.Label fontWeight="600">{label}</Field.Label>
-      {children}
-      {error ? <Field.ErrorText>{error}</Field.ErrorText> : hint && <Field.HelperText>{hint}</Field.HelperText>}
-    </Field.Root>
-  );
-}
-
-function FormLength({
-  control,
-  name,
-  ...rest
-}: {
-  control: Control<ClothForm>;
-  name: TextOfCloth;
-  label: string;
-  hint: string;
-  units: 'in' | 'mm';
-  error: string | undefined;
-}) {
-  const { field } = useController({ control, name });
-  return <LengthField {...rest} {...(rest.error === undefined ? {} : { error: rest.error })} {...field} />;
-}
-
-function Select({
-  control,
-  name,
-  choices,
-}: {
-  control: Control<ClothForm>;
-  name: TextOfCloth;
-  choices: Record<string, string>;
-}) {
-  const { field } = useController({ control, name });
-  return (
-    <NativeSelect.Root>
-      <NativeSelect.Field {...field}>
-        {Object.entries(choices).map(([id, label]) => (
-          <option key={id} value={id}>
-            {label}
-          </option>
-        ))}
-      </NativeSelect.Field>
-      <NativeSelect.Indicator />
-    </NativeSelect.Root>
   );
 }

@@ -1,96 +1,23 @@
 import type { Nm } from '../../../length';
 import type { NoFitPolygons, Shape } from '../../geometry/no-fit-polygons';
-import { isPlainRoll, type LayJob } from '../../model/job';
+import type { LayJob } from '../../model/job';
 import type { ChainLay } from '../../search/part-classes';
 import { doubleArea } from '../../model/outline';
 import type { Part } from '../../model/parts';
 import type { Random } from '../../search/random';
 import type { ShapeSet } from '../../geometry/shapes';
-import { edgeAt, NEAR, normal, ROUND, Starts, TURN, type Corner, type FreeAngle, type Start } from './start-corners';
+import { NOWHERE, ordersFrom, unseen, type Move, type Order, type Reach, type Sector, type State } from './beam-states';
+import { edgeAt, NEAR, normal, ROUND, Starts, TURN, type Corner, type Start } from './start-corners';
 
 /** How deep (nm) parts may lie in each other: less than the format compares to. */
 const SLACK = 1_000;
 /** What is laid counts beside the bits of evidence: a mean part as one bit. */
 const LARGE_FIRST = 2;
 const NOISE = 3;
-/** More corners are those of traced outlines, which leave nothing over only by a miracle. */
-const MOST_CORNERS = 4_000;
 /** What has room at a corner is kept for so many more parts. */
 const STALE = 6;
 /** States of a level whose moves are sorted at a time, in widths of the beam: those that follow must be better than what is kept. */
 const SORTED = 8;
-
-/** A free corner with what is known of it. */
-interface Sector extends FreeAngle {
-  /** The starts that had room there when `count` parts were laid; null when nobody has looked. */
-  fits: readonly Start[] | null;
-  count: number;
-  /** How far those starts reach from the corner (nm): left, down, right and up. */
-  reach: Reach;
-}
-
-type Reach = readonly [number, number, number, number];
-const NOWHERE: Reach = [0, 0, 0, 0];
-
-/** A part that might come next, and how much speaks for it. */
-interface Move {
-  state: State;
-  start: Start;
-  x: Nm;
-  y: Nm;
-  rank: number;
-  /** What speaks against it (bits): the more parts suit the corner, the likelier one does by chance. */
-  chance: number;
-}
-
-const unseen = (x: Nm, y: Nm, from: number, angle: number): Sector => ({
-  x,
-  y,
-  from,
-  angle,
-  fits: null,
-  count: 0,
-  reach: NOWHERE,
-});
-
-interface State {
-  parent: State | null;
-  count: number;
-  /** How many parts of each kind are left. */
-  counts: readonly number[];
-  sectors: Sector[];
-  shape: number;
-  kind: number;
-  x: Nm;
-  y: Nm;
-  area: number;
-  score: number;
-  rank: number;
-  hash: number;
-}
-
-/** In which order free corners are filled. */
-export interface Order {
-  /** From which side of the cloth on, in quarter turns: to the right, along the cloth, to the left, back. */
-  heading: number;
-  /** Of two that are as far on, the one to the right or further along first. */
-  isFlipped: boolean;
-  /** Of those that are open that way the one that the fewest parts suit, not the one that is the least far on. */
-  byChoice: boolean;
-}
-
-const ordersFrom = (headings: readonly number[]): Order[] =>
-  [true, false].flatMap((isFlipped) =>
-    headings.flatMap((heading) => [true, false].map((byChoice) => ({ heading, isFlipped, byChoice }))),
-  );
-
-/** True when a job's lays are of a kind that this search knows: one plain length, nothing with a phase, no gap. */
-export const suitsOutlineBeam = ({ stock, gap, straight, lattice }: LayJob, parts: readonly Part[]): boolean =>
-  !straight &&
-  gap === 0 &&
-  isPlainRoll(stock) &&
-  parts.every(({ match, block }) => (!match || !lattice) && !block) &&
-  parts.reduce((sum, { outlines }) => sum + (outlines?.ring.length ?? 4), 0) <= MOST_CORNERS;
 
 /**
  * A beam search for a lay of outlines that leaves nothing over. Where the free cloth has a corner that points outward, one

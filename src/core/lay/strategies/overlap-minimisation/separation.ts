@@ -7,9 +7,8 @@ import { PhaseTracker, type Phase } from '../../search/phase-tracker';
 import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
 import type { ShapeSet, Spot } from '../../geometry/shapes';
+import { FREE, WeighedSpots } from './weighed-spots';
 
-/** Parts lie free of each other when none is deeper in another than this (nm): the format compares to 2540 nm. */
-const FREE = 800;
 /** Places tried for a part anywhere, fewer each the more parts there are; for each of them tried about where it is. */
 const MOST_TRIES = 20;
 const LEAST_TRIES = 8;
@@ -22,10 +21,6 @@ const TRIES = 40;
 const LEAST_GAIN = 0.001;
 /** A part bound to a phase is tried at so many of its places. */
 const BOUND = 60;
-/** How the weight of two parts that overlap grows after a sweep, and fades when they don't. */
-const LEAST_GROWTH = 1.2;
-const MOST_GROWTH = 2;
-const FADING = 0.95;
 const PHASES_TRIED = 8;
 /** So many parts are moved before others are let go on: some milliseconds. */
 const AT_ONCE = 10;
@@ -42,7 +37,7 @@ export class Separation {
   private readonly ways: number[][];
   private readonly turnOf: number[];
   private readonly clearances: NoFitPolygons;
-  private readonly weights: Float32Array;
+  private readonly lying: WeighedSpots;
   private readonly spots: Spot[];
   private readonly n: number;
   private readonly tries: number;
@@ -56,45 +51,21 @@ export class Separation {
   /** The best state since the target was set, by what lies in each other. */
   private best: { depth: number; spots: Spot[]; phases: (Phase | null)[] } | null = null;
   stale = 0;
-  /** Where everything lies, for quick looking: corners, lengths and shapes by number. */
-  private readonly X: Float64Array;
-  private readonly Y: Float64Array;
-  private readonly right: Float64Array;
-  private readonly top: Float64Array;
-  private readonly on: Int32Array;
-  private readonly shapeOf: Int32Array;
-  private readonly near: Int32Array;
-  private nearCount = 0;
-  private readonly push: [Nm, Nm] = [0, 0];
-
   constructor(
     private readonly job: LayJob,
     private readonly parts: readonly Part[],
     readonly from: ShapeSet,
     private readonly random: Random,
   ) {
-    const { shapes, turnOf, ways, fixed, clearances } = from;
+    const { shapes, turnOf, ways, clearances } = from;
     this.shapes = shapes;
     this.turnOf = turnOf;
     this.ways = ways;
     this.n = parts.length;
     this.tries = Math.max(LEAST_TRIES, Math.min(MOST_TRIES, Math.round(ALL_TRIES / this.n)));
-    this.spots = [...parts.map((_, i) => ({ stock: 0, x: 0, y: 0, shape: ways[i]![0]! })), ...fixed];
     this.clearances = clearances;
-    const count = this.spots.length;
-    this.weights = new Float32Array(count * this.n).fill(1);
-    [this.X, this.Y, this.right, this.top] = Array.from({ length: 4 }, () => new Float64Array(count)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
-    [this.on, this.shapeOf, this.near] = Array.from({ length: 3 }, () => new Int32Array(count)) as [
-      Int32Array,
-      Int32Array,
-      Int32Array,
-    ];
-    this.spots.forEach((spot, i) => this.put(i, spot));
+    this.lying = new WeighedSpots(this.n, from, job.gap);
+    this.spots = this.lying.spots;
     this.endless = endlessOf(job.stock);
     this.groups = new PhaseTracker(job.lattice, parts);
     this.members = this.groups.members();
@@ -109,9 +80,9 @@ export class Separation {
     for (let i = 0; i < this.n; i++) {
       const spot = this.spots[i]!;
       if (spot.stock !== this.endless || spot.y + this.shapes[spot.shape]!.height <= target) continue;
-      this.put(i, this.anywhere(i) ?? spot);
+      this.lying.put(i, this.anywhere(i) ?? spot);
     }
-    this.weights.fill(1);
+    this.lying.forget();
     this.best = null;
     this.stale = 0;
   }
@@ -130,7 +101,7 @@ export class Separation {
     const [one, other] = [spots[i]!, spots[j]!];
     const to = (k: number, shape: number, { stock, x, y }: Spot) => {
       const place = this.allowed(k, stock, x, y, shape);
-      if (place) this.put(k, { stock, x: place[0], y: place[1], shape });
+      if (place) this.lying.put(k, { stock, x: place[0], y: place[1], shape });
     };
     to(i, one.shape, other);
     to(j, other.shape, one);
@@ -142,21 +113,10 @@ export class Separation {
     for (let i = 0; i < this.n; i++) {
       const turn = placing.turned[i]!;
       const shape = this.ways[i]!.find((one) => this.turnOf[one] === turn) ?? this.ways[i]![0]!;
-      this.put(i, { stock: placing.stock[i]!, x: placing.x[i]!, y: placing.y[i]!, shape });
+      this.lying.put(i, { stock: placing.stock[i]!, x: placing.x[i]!, y: placing.y[i]!, shape });
       if (placing.stock[i]! >= 0)
         this.groups.learn(i, job.stock[placing.stock[i]!]!.motif, placing.x[i]!, placing.y[i]!);
     }
-  }
-
-  private put(i: number, spot: Spot) {
-    const { width, height } = this.shapes[spot.shape]!;
-    this.spots[i] = spot;
-    this.X[i] = spot.x;
-    this.Y[i] = spot.y;
-    this.right[i] = spot.x + width;
-    this.top[i] = spot.y + height;
-    this.on[i] = spot.stock;
-    this.shapeOf[i] = spot.shape;
   }
 
   /** One sweep over the parts that lie in others, in a random order. Yields how many were moved about, now and then and at the end. */
@@ -164,19 +124,19 @@ export class Separation {
     const { random } = this;
     let moved = 1;
     if (this.members.length > 0 && random.next() < 0.5) moved += this.moveGroup();
-    const order = Array.from({ length: this.n }, (_, i) => i).filter((i) => this.overlaps(i));
+    const order = Array.from({ length: this.n }, (_, i) => i).filter((i) => this.lying.overlaps(i));
     for (let k = order.length - 1; k > 0; k--) {
       const other = random.below(k + 1);
       [order[k], order[other]] = [order[other]!, order[k]!];
     }
     for (const i of order) {
-      if (!this.overlaps(i)) continue;
+      if (!this.lying.overlaps(i)) continue;
       this.move(i);
       if (++moved < AT_ONCE) continue;
       yield moved;
       moved = 0;
     }
-    this.reweigh();
+    this.keepBest();
     yield moved;
   }
 
@@ -188,7 +148,7 @@ export class Separation {
   /** Back to the state with the least overlap, with weights as they are. */
   restore() {
     if (!this.best) return;
-    this.best.spots.forEach((spot, i) => this.put(i, spot));
+    this.best.spots.forEach((spot, i) => this.lying.put(i, spot));
     this.best.phases.forEach((phase, g) => (this.groups.phases[g] = phase));
     this.stale = 0;
   }
@@ -202,60 +162,6 @@ export class Separation {
       y: Float64Array.from(spots, ({ y }) => y),
       turned: Uint8Array.from(spots, ({ shape }) => this.turnOf[shape]!),
     };
-  }
-
-  private overlaps(i: number): boolean {
-    const { stock, x, y, shape } = this.spots[i]!;
-    return this.weightOf(i, stock, x, y, shape, FREE) > FREE;
-  }
-
-  /** Gathers the parts and flaws that reach into a box, but part i itself. */
-  private gather(i: number, stock: number, x0: Nm, y0: Nm, x1: Nm, y1: Nm) {
-    const { X, Y, right, top, on, near } = this;
-    const { gap } = this.job;
-    const [low, high, left, far] = [y0 - gap, y1 + gap, x0 - gap, x1 + gap];
-    let count = 0;
-    // Most lie elsewhere along the cloth.
-    for (let j = 0; j < X.length; j++) {
-      if (top[j]! <= low || Y[j]! >= high || right[j]! <= left || X[j]! >= far) continue;
-      if (on[j] === stock && j !== i) near[count++] = j;
-    }
-    this.nearCount = count;
-  }
-
-  /**
-   * What part i would weigh at a place among those that were gathered: how deep it lies in each, by their weights; stops
-   * above `limit`. The way out of the one it is deepest in is in `push` afterwards.
-   */
-  private weightAmong(i: number, x: Nm, y: Nm, shape: number, limit: number): number {
-    const { X, Y, right, top, near, nearCount, weights, clearances, shapeOf, push } = this;
-    const { gap } = this.job;
-    const { width, height } = this.shapes[shape]!;
-    const [right0, top0, left0, low0] = [x + width + gap, y + height + gap, x - gap, y - gap];
-    const row = i * X.length;
-    let sum = 0;
-    let most = 0;
-    for (let k = 0; k < nearCount; k++) {
-      const j = near[k]!;
-      if (X[j]! >= right0 || Y[j]! >= top0 || right[j]! <= left0 || top[j]! <= low0) continue;
-      const depth = clearances.depth(shapeOf[j]!, shape, x - X[j]!, y - Y[j]!);
-      if (depth <= FREE) continue;
-      const weight = depth * weights[row + j]!;
-      sum += weight;
-      if (sum > limit) return sum;
-      if (weight <= most) continue;
-      most = weight;
-      push[0] = clearances.out[0] * (depth + 2);
-      push[1] = clearances.out[1] * (depth + 2);
-    }
-    if (most === 0) push[0] = push[1] = 0;
-    return sum;
-  }
-
-  private weightOf(i: number, stock: number, x: Nm, y: Nm, shape: number, limit: number): number {
-    const { width, height } = this.shapes[shape]!;
-    this.gather(i, stock, x, y, x + width, y + height);
-    return this.weightAmong(i, x, y, shape, limit);
   }
 
   private farOf(stock: number): Nm {
@@ -308,7 +214,8 @@ export class Separation {
 
   /** A place where a part touches another one, corner to corner or along an edge; null where the cloth allows none. */
   private beside(i: number): Spot | null {
-    const { random, clearances, shapeOf, X, Y, on } = this;
+    const { random, clearances } = this;
+    const { shapeOf, X, Y, on } = this.lying;
     const j = random.below(X.length);
     const shape = this.ways[i]![random.below(this.ways[i]!.length)]!;
     const corners = clearances.cornersOf(shapeOf[j]!, shape);
@@ -327,7 +234,7 @@ export class Separation {
     const isBound = this.parts[i]!.match !== null && this.job.lattice !== null;
     const consider = (spot: Spot | null) => {
       if (!spot) return;
-      const weight = this.weightOf(i, spot.stock, spot.x, spot.y, spot.shape, least);
+      const weight = this.lying.weightOf(i, spot.stock, spot.x, spot.y, spot.shape, least);
       if (weight >= least) return;
       best = spot;
       least = weight;
@@ -342,18 +249,19 @@ export class Separation {
       if (place) consider({ ...now, shape, x: place[0], y: place[1] });
     }
     for (let k = 0; k < BESIDE * tries; k++) consider(this.beside(i));
-    let kept = { spot: now, weight: this.weightOf(i, now.stock, now.x, now.y, now.shape, Infinity) };
+    let kept = { spot: now, weight: this.lying.weightOf(i, now.stock, now.x, now.y, now.shape, Infinity) };
     for (const spot of [best, now]) {
       if (!spot) continue;
       const bettered = this.better(i, spot, spot === now ? kept.weight : least);
       if (bettered.weight <= kept.weight) kept = bettered;
     }
-    this.put(i, kept.spot);
+    this.lying.put(i, kept.spot);
   }
 
   /** Betters a place step by step: out of what it is deepest in, or a step aside, the steps growing when they help. */
   private better(i: number, from: Spot, goal: number): { spot: Spot; weight: number } {
-    const { random, shapes, push } = this;
+    const { random, shapes } = this;
+    const { push } = this.lying;
     const { width, height } = shapes[from.shape]!;
     let spot = from;
     let weight = Infinity;
@@ -361,7 +269,7 @@ export class Separation {
       const place = this.allowed(i, spot.stock, x, y, spot.shape);
       if (!place || (place[0] === spot.x && place[1] === spot.y)) return false;
       if (Math.abs(place[0] - from.x) > reach || Math.abs(place[1] - from.y) > reach) return false;
-      const there = this.weightAmong(i, place[0], place[1], spot.shape, weight);
+      const there = this.lying.weightAmong(i, place[0], place[1], spot.shape, weight);
       if (there >= weight * (1 - LEAST_GAIN)) return false;
       spot = { ...spot, x: place[0], y: place[1] };
       weight = there;
@@ -370,8 +278,8 @@ export class Separation {
     let step = Math.min(width, height) / 4;
     const least = Math.min(width, height) / 500;
     const reach = 3 * step;
-    this.gather(i, spot.stock, spot.x - reach, spot.y - reach, spot.x + width + reach, spot.y + height + reach);
-    weight = this.weightAmong(i, spot.x, spot.y, spot.shape, Infinity);
+    this.lying.gather(i, spot.stock, spot.x - reach, spot.y - reach, spot.x + width + reach, spot.y + height + reach);
+    weight = this.lying.weightAmong(i, spot.x, spot.y, spot.shape, Infinity);
     let [pushX, pushY] = push;
     for (let tries = 0; tries < TRIES && step > least && weight > FREE; tries++) {
       // Far from as good as another place: not worth more steps.
@@ -397,7 +305,7 @@ export class Separation {
     const total = () =>
       some.reduce((sum, i) => {
         const { stock, x, y, shape } = this.spots[i]!;
-        return sum + this.weightOf(i, stock, x, y, shape, Infinity);
+        return sum + this.lying.weightOf(i, stock, x, y, shape, Infinity);
       }, 0);
     let best = { weight: total(), phase: before, spots: old };
     for (let tries = 0; tries < PHASES_TRIED; tries++) {
@@ -411,42 +319,21 @@ export class Separation {
         return place && { ...old[k]!, x: place[0], y: place[1] };
       });
       if (spots.some((spot) => spot === null)) continue;
-      some.forEach((i, k) => this.put(i, spots[k]!));
+      some.forEach((i, k) => this.lying.put(i, spots[k]!));
       const weight = total();
       if (weight < best.weight) best = { weight, phase, spots: spots as Spot[] };
     }
     this.groups.phases[g] = best.phase;
-    some.forEach((i, k) => this.put(i, best.spots[k]!));
+    some.forEach((i, k) => this.lying.put(i, best.spots[k]!));
     return Math.ceil((some.length * PHASES_TRIED) / 80);
   }
 
-  /** What lies in each other weighs more from now on, the rest less; the best state is kept. */
-  private reweigh() {
-    const { spots, X, Y, right, top, on, shapeOf, weights, clearances, n } = this;
-    const { gap } = this.job;
-    const count = spots.length;
-    const pairs: [number, number, number][] = [];
-    let [sum, most] = [0, 0];
-    for (let i = 0; i < weights.length; i++) if (weights[i]! > 1) weights[i] = Math.max(1, weights[i]! * FADING);
-    for (let i = 0; i < n; i++) {
-      const [right0, top0, left0, low0] = [right[i]! + gap, top[i]! + gap, X[i]! - gap, Y[i]! - gap];
-      for (let j = i + 1; j < count; j++) {
-        if (X[j]! >= right0 || Y[j]! >= top0 || right[j]! <= left0 || top[j]! <= low0 || on[i] !== on[j]) continue;
-        const depth = clearances.depth(shapeOf[j]!, shapeOf[i]!, X[i]! - X[j]!, Y[i]! - Y[j]!);
-        if (depth <= FREE) continue;
-        pairs.push([i, j, depth]);
-        sum += depth;
-        most = Math.max(most, depth);
-      }
-    }
-    for (const [i, j, depth] of pairs) {
-      const grown = (weights[i * count + j]! / FADING) * (LEAST_GROWTH + ((MOST_GROWTH - LEAST_GROWTH) * depth) / most);
-      weights[i * count + j] = grown;
-      if (j < n) weights[j * count + i] = grown;
-    }
+  /** Weighs anew what lies in each other, and keeps the best state. */
+  private keepBest() {
+    const depth = this.lying.reweigh();
     this.stale++;
-    if (this.best && sum >= this.best.depth) return;
-    if (!this.best || sum < this.best.depth * 0.98) this.stale = 0;
-    this.best = { depth: sum, spots: spots.slice(), phases: [...this.groups.phases] };
+    if (this.best && depth >= this.best.depth) return;
+    if (!this.best || depth < this.best.depth * 0.98) this.stale = 0;
+    this.best = { depth, spots: this.spots.slice(), phases: [...this.groups.phases] };
   }
 }
