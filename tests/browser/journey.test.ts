@@ -2,9 +2,10 @@ import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, expect } from 'vitest';
 import { findFaults, readJob, readPlan } from '@/core/lay';
 import { App, openBrowser, Person } from '../support/app';
+import { journey } from '../support/journey';
 
 const app = new App(join(process.cwd(), '.local', 'test-app'), 3187);
 let browser: Browser;
@@ -21,8 +22,8 @@ afterAll(async () => {
   await app.stop();
 });
 
-describe('from nothing to a costed lay', () => {
-  test('empty rooms lead on', async () => {
+journey('from nothing to a costed lay', (leg) => {
+  leg('empty rooms lead on', async () => {
     await me.go('/');
     await me.sees('No orders yet');
     await me.press('New order');
@@ -35,7 +36,7 @@ describe('from nothing to a costed lay', () => {
     await me.sees('New cloth');
   });
 
-  test('a cloth is written down; a fault in it is shown at the field and nothing typed is lost', async () => {
+  leg('a cloth is written down; a fault in it is shown at the field and nothing typed is lost', async () => {
     await me.type('Name', 'Rushes');
     await me.type('Width', '5 feet tall');
     await me.sees('“5 feet tall” is not a length.');
@@ -52,7 +53,7 @@ describe('from nothing to a costed lay', () => {
     await me.sees('drop 1⁄2');
   });
 
-  test('an order shows its pieces and sums while it is typed, and says what is wrong where it is', async () => {
+  leg('an order shows its pieces and sums while it is typed, and says what is wrong where it is', async () => {
     await me.go('/orders/new');
     await me.sees('The cover and its cut list appear here');
     await me.press('Save order');
@@ -87,7 +88,7 @@ describe('from nothing to a costed lay', () => {
     await me.sees('4 envelope cushions, 1 boxed cushion with a zip panel');
   });
 
-  test('its sewing sheet has the steps with their stitch and foot, and what the tape must show', async () => {
+  leg('its sewing sheet has the steps with their stitch and foot, and what the tape must show', async () => {
     await me.go('/orders/1/sewing');
     await me.sees('Order 201, to sew');
     const text = await me.text();
@@ -98,7 +99,7 @@ describe('from nothing to a costed lay', () => {
     await me.go('/orders');
   });
 
-  test('a copy waits beside it; deleting can be undone', async () => {
+  leg('a copy waits beside it; deleting can be undone', async () => {
     await me.press('Copy order 201');
     await me.sees('Order 202');
     await me.go('/orders');
@@ -109,7 +110,7 @@ describe('from nothing to a costed lay', () => {
     await me.page.waitForFunction(() => document.querySelector('table')!.innerText.includes('202'));
   });
 
-  test('both are batched, laid, and read: length, bound, cost, shares, saving', async () => {
+  leg('both are batched, laid, and read: length, bound, cost, shares, saving', async () => {
     await me.go('/batches/new');
     await me.type('Name of the batch', 'First cut');
     await me.tick('All on Rushes');
@@ -139,7 +140,7 @@ describe('from nothing to a costed lay', () => {
     expect(Math.abs(costs[0]! - costs[1]!)).toBeLessThanOrEqual(1);
   });
 
-  test('a piece on the table tells its order and sum, by pointer and by keyboard', async () => {
+  leg('a piece on the table tells its order and sum, by pointer and by keyboard', async () => {
     const point = (key: string) =>
       me.page.$eval(
         '[data-table-picture]',
@@ -171,7 +172,7 @@ describe('from nothing to a costed lay', () => {
     await isWide(before! * 1.01, false);
   });
 
-  test('the sheet for the printer has the lay, the cut list and the caution', async () => {
+  leg('the sheet for the printer has the lay, the cut list and the caution', async () => {
     await me.press('Print');
     await me.sees('Print these sheets');
     const text = await me.text();
@@ -185,7 +186,7 @@ describe('from nothing to a costed lay', () => {
     await me.page.emulateMediaType('screen');
   });
 
-  test('the sewing sheets of its two equal orders print as one of them twice, each from a page of its own', async () => {
+  leg('the sewing sheets of its two equal orders print as one of them twice, each from a page of its own', async () => {
     const pages = async () => {
       const pdf = await me.page.pdf({ preferCSSPageSize: true });
       return Buffer.from(pdf)
@@ -201,7 +202,7 @@ describe('from nothing to a costed lay', () => {
     expect(await pages()).toBe(2 * ofOne);
   });
 
-  test('the plan comes out as an open file', async () => {
+  leg('the plan comes out as an open file', async () => {
     await me.go('/batches/1');
     const [plan, job, none] = await me.page.evaluate(() =>
       Promise.all(
@@ -217,65 +218,63 @@ describe('from nothing to a costed lay', () => {
     expect(none![0]).toBe(404);
   });
 
-  describe('its files', () => {
-    const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
-    const file = (name: string) => join(folder, name);
+  const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
+  const file = (name: string) => join(folder, name);
 
-    test('come in again: faults are shown, the plan is checked', async () => {
-      const [plan, job] = await me.page.evaluate(() =>
-        Promise.all(['plan', 'job'].map((what) => fetch(`/api/batches/1/lays/1/${what}`).then((r) => r.text()))),
-      );
-      const moved = JSON.parse(plan!);
-      Object.assign(moved.lays[0].placed[1], { x: moved.lays[0].placed[0].x, y: moved.lays[0].placed[0].y });
-      writeFileSync(file('rushes-job.json'), job!);
-      writeFileSync(file('half-job.json'), job!.slice(0, 90));
-      writeFileSync(file('plan.json'), plan!);
-      writeFileSync(file('moved.json'), JSON.stringify(moved));
-      await me.go('/batches');
-      await me.press('Lay a file');
-      await me.sees('What a lay job says');
-      await me.give('Lay job', file('half-job.json'));
-      await me.sees('“half-job.json” was not taken in: the file is not JSON');
-      await me.give('Lay job', file('plan.json'));
-      await me.sees('“plan.json” was not taken in: format: "jolly-bolt/lay-plan" is not "jolly-bolt/lay-job".');
-      await me.give('Lay job', file('rushes-job.json'));
-      await me.sees('Rushes');
-      await me.give('Lay plan', file('rushes-job.json'));
-      await me.sees('“rushes-job.json” was not taken in: format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan".');
-      await me.give('Lay plan', file('moved.json'));
-      await me.sees('wrong with this plan; it can’t be cut as it is.');
-      await me.give('Lay plan', file('plan.json'));
-      await me.sees('This plan can be cut as it lies');
-      expect(await me.text()).not.toContain('was not taken in');
-    });
-
-    test('are laid, to the end or until it is enough; the plan is saved', async () => {
-      await me.savesTo(folder);
-      await me.choose('How long to search', '2 seconds');
-      await me.press('Lay it');
-      await me.sees('Looking for shorter lays');
-      await me.sees('Save the plan');
-      await me.press('Save the plan');
-      await me.choose('How long to search', '5 minutes');
-      await me.press('Lay it');
-      await me.sees('Stop, keep the best');
-      // All cores search, and none of them goes on when it is enough.
-      const cores = await me.page.evaluate(() => navigator.hardwareConcurrency);
-      expect(me.page.workers().length).toBe(Math.min(8, cores));
-      await me.press('Stop, keep the best');
-      await me.sees('Save the plan');
-      await expect.poll(() => me.page.workers().length, { timeout: 10_000 }).toBeLessThanOrEqual(1);
-      const job = readJob(JSON.parse(readFileSync(file('rushes-job.json'), 'utf8')));
-      if (!job.ok) throw new Error(job.faults[0]!.message);
-      await expect.poll(() => existsSync(file('rushes-plan.json')), { timeout: 10_000 }).toBe(true);
-      const plan = readPlan(JSON.parse(readFileSync(file('rushes-plan.json'), 'utf8')), job.value);
-      if (!plan.ok) throw new Error(plan.faults[0]!.message);
-      expect(findFaults(job.value, plan.value)).toEqual([]);
-      expect(plan.value.unplaced).toEqual([]);
-    });
+  leg('its files come in again: faults are shown, the plan is checked', async () => {
+    const [plan, job] = await me.page.evaluate(() =>
+      Promise.all(['plan', 'job'].map((what) => fetch(`/api/batches/1/lays/1/${what}`).then((r) => r.text()))),
+    );
+    const moved = JSON.parse(plan!);
+    Object.assign(moved.lays[0].placed[1], { x: moved.lays[0].placed[0].x, y: moved.lays[0].placed[0].y });
+    writeFileSync(file('rushes-job.json'), job!);
+    writeFileSync(file('half-job.json'), job!.slice(0, 90));
+    writeFileSync(file('plan.json'), plan!);
+    writeFileSync(file('moved.json'), JSON.stringify(moved));
+    await me.go('/batches');
+    await me.press('Lay a file');
+    await me.sees('What a lay job says');
+    await me.give('Lay job', file('half-job.json'));
+    await me.sees('“half-job.json” was not taken in: the file is not JSON');
+    await me.give('Lay job', file('plan.json'));
+    await me.sees('“plan.json” was not taken in: format: "jolly-bolt/lay-plan" is not "jolly-bolt/lay-job".');
+    await me.give('Lay job', file('rushes-job.json'));
+    await me.sees('Rushes');
+    await me.give('Lay plan', file('rushes-job.json'));
+    await me.sees('“rushes-job.json” was not taken in: format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan".');
+    await me.give('Lay plan', file('moved.json'));
+    await me.sees('wrong with this plan; it can’t be cut as it is.');
+    await me.give('Lay plan', file('plan.json'));
+    await me.sees('This plan can be cut as it lies');
+    expect(await me.text()).not.toContain('was not taken in');
   });
 
-  test('approved, it is kept after everything was killed and started again', async () => {
+  leg('its files are laid, to the end or until it is enough; the plan is saved', async () => {
+    await me.savesTo(folder);
+    await me.choose('How long to search', '2 seconds');
+    await me.press('Lay it');
+    await me.sees('Looking for shorter lays');
+    await me.sees('Save the plan');
+    await me.press('Save the plan');
+    await me.choose('How long to search', '5 minutes');
+    await me.press('Lay it');
+    await me.sees('Stop, keep the best');
+    // All cores search, and none of them goes on when it is enough.
+    const cores = await me.page.evaluate(() => navigator.hardwareConcurrency);
+    expect(me.page.workers().length).toBe(Math.min(8, cores));
+    await me.press('Stop, keep the best');
+    await me.sees('Save the plan');
+    await expect.poll(() => me.page.workers().length, { timeout: 10_000 }).toBeLessThanOrEqual(1);
+    const job = readJob(JSON.parse(readFileSync(file('rushes-job.json'), 'utf8')));
+    if (!job.ok) throw new Error(job.faults[0]!.message);
+    await expect.poll(() => existsSync(file('rushes-plan.json')), { timeout: 10_000 }).toBe(true);
+    const plan = readPlan(JSON.parse(readFileSync(file('rushes-plan.json'), 'utf8')), job.value);
+    if (!plan.ok) throw new Error(plan.faults[0]!.message);
+    expect(findFaults(job.value, plan.value)).toEqual([]);
+    expect(plan.value.unplaced).toEqual([]);
+  });
+
+  leg('approved, it is kept after everything was killed and started again', async () => {
     await me.go('/batches/1');
     await me.press('Approve the lays');
     await me.sees('Approved, to cut');
@@ -292,49 +291,5 @@ describe('from nothing to a costed lay', () => {
     await me.sees('Each order’s part');
   });
 
-  test('none of it made a script error', () => expect(me.errors).toEqual([]));
-});
-
-describe('two people at one order', () => {
-  test('the second is told, loses nothing, and chooses', async () => {
-    await me.go('/orders/new');
-    await me.type('Customer', 'Shared Workroom');
-    await me.type('Width', '15');
-    await me.type('Height', '15');
-    await me.choose('Face cloth', 'Rushes');
-    await me.press('Save order');
-    await me.sees('Shared Workroom');
-    const path = await me.page.$$eval('a', (links) =>
-      links.find((link) => link.innerText.trim() === '203')!.getAttribute('href')!,
-    );
-    const other = await Person.at(browser, app.url);
-    await Promise.all([me.go(path), other.go(path)]);
-    await other.type('Notes', 'from the other desk');
-    await other.press('Save order');
-    await other.sees('is saved.');
-    await me.type('How many', '7');
-    await me.press('Save order');
-    await me.sees('Somebody else saved this order at');
-    expect(await me.page.$$eval('input', (fields) => fields.map(({ value }) => value))).toContain('7');
-    await me.press('Save mine over theirs');
-    await me.sees('is saved.');
-    await other.go(path);
-    await other.page.waitForFunction(() => [...document.querySelectorAll('input')].some(({ value }) => value === '7'));
-    expect(other.errors).toEqual([]);
-    await other.page.browserContext().close();
-  });
-});
-
-describe('pages that are not there', () => {
-  test.each(['/orders/999', '/orders/x', '/batches/999', '/batches/1/table/999', '/cloth/0', '/nowhere'])(
-    '%s says so and leads on',
-    async (path) => {
-      const person = await Person.at(browser, app.url);
-      await person.go(path);
-      await person.sees('There is nothing here');
-      await person.press('To the orders');
-      await person.sees('Orders');
-      await person.page.browserContext().close();
-    },
-  );
+  leg('none of it made a script error', async () => expect(me.errors).toEqual([]));
 });

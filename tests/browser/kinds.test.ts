@@ -3,8 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import ExcelJS from 'exceljs';
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
+import { journey } from '../support/journey';
 
 // Kinds of the workroom's own, orders from a sheet, and what a line decides, as a person does it in the browser.
 
@@ -31,8 +32,10 @@ afterAll(async () => {
   await app.stop();
 });
 
-describe('the workroom', () => {
-  test('who is here is chosen once, shown on every page, and written beside what they change', async () => {
+afterEach(() => expect(me.errors.splice(0)).toEqual([]));
+
+journey('the workroom: who is here, its rules, its own kinds', (leg) => {
+  leg('who is here is chosen once, shown on every page, and written beside what they change', async () => {
     const isHere = (name: string) => me.page.waitForSelector(`header a[aria-label^="${name} is here"]`);
     await me.go('/workroom');
     await me.sees('Nobody is in the list yet.');
@@ -54,7 +57,7 @@ describe('the workroom', () => {
     await me.page.waitForSelector('header a[aria-label="Choose who is here"]');
   });
 
-  test('its rules start new lines; a fault is shown at the field', async () => {
+  leg('its rules start new lines; a fault is shown at the field', async () => {
     await me.go('/workroom');
     await me.sees('None yet');
     await me.type('Seam allowance', 'much');
@@ -68,7 +71,7 @@ describe('the workroom', () => {
     await me.sees('16 + 2 × 3⁄8 = 16 3⁄4');
   });
 
-  test('a kind is built from nothing: each fault at its formula, the cover made beside', async () => {
+  leg('a kind is built from nothing: each fault at its formula, the cover made beside', async () => {
     await me.go('/workroom/kinds/new');
     await me.type('Name', 'Lifebelt cover');
     await me.type('In a sentence', 'Two faces and a strap.');
@@ -97,7 +100,7 @@ describe('the workroom', () => {
     await me.sees('“Lifebelt cover” is saved as version 1.');
   });
 
-  test('it stands beside the others in an order, which keeps its version when the kind is changed', async () => {
+  leg('it stands beside the others in an order, which keeps its version when the kind is changed', async () => {
     await me.go('/orders/new');
     await me.type('Customer', 'Lock Four Rescue');
     await me.choose('Kind of cover', 'Lifebelt cover');
@@ -108,18 +111,19 @@ describe('the workroom', () => {
     await me.sees('24 / 2 + 2 = 14');
     await me.press('Save order');
     await me.sees('2 lifebelt cover');
+    const [{ id: order }] = (await app.rows<{ id: number }>('SELECT max(id) AS id FROM orders')) as [{ id: number }];
     await me.go('/workroom/kinds/1');
     await me.type('Sums, 1, Is', 'height / 2 + inch(5)');
     await me.press('Save kind');
     await me.sees('is saved as version 2.');
-    await me.go('/orders/1');
+    await me.go(`/orders/${order}`);
     await me.sees('This line is made with version 1 of “Lifebelt cover”; version 2 is the newest.');
     await me.sees('24 / 2 + 2 = 14');
     await me.press('Use version 2');
     await me.sees('24 / 2 + 5 = 17');
   });
 
-  test('it goes out as a file and comes in again; a strange file is refused', async () => {
+  leg('it goes out as a file and comes in again; a strange file is refused', async () => {
     await me.go('/workroom/kinds/1');
     await me.page.waitForSelector('a[download$=".json"]');
     const href = await me.page.$eval('a[download$=".json"]', (link) => link.getAttribute('href')!);
@@ -139,30 +143,37 @@ describe('the workroom', () => {
   });
 });
 
-describe('a line', () => {
-  test('wider than its cloth, is joined or run along the bolt, as the person decides; what changed lights up', async () => {
-    await me.go('/orders/new');
-    await me.choose('Kind of cover', 'Boxed cushion');
-    await me.type('Length', '70');
-    await me.type('Width', '20');
-    await me.type('Thickness', '3');
-    await me.choose('Face cloth', 'Bargeboard canvas');
-    // A cloth that may only turn up or down is joined until somebody decides.
-    await me.sees('parts are too wide for Bargeboard canvas, 54 in between its selvages');
-    await me.sees('top, middle');
-    await me.press('Run all along the bolt');
-    await me.page.waitForFunction(() => !document.body.innerText.includes('top, middle'));
-    await me.type('Thickness', '4');
-    await me.sees('4 + 2 × 3⁄8 = 4 3⁄4');
-    expect(await me.page.$$eval('[data-flash]', (all) => all.filter((one) => Number((one as HTMLElement).dataset.flash) > 0).length)).toBeGreaterThan(0); // prettier-ignore
-  });
+journey('a line on its cloth, and several at once', (leg) => {
+  leg(
+    'wider than its cloth, is joined or run along the bolt, as the person decides; what changed lights up',
+    async () => {
+      await me.go('/workroom');
+      await me.type('Seam allowance', '7/16');
+      await me.press('Save rules');
+      await me.sees('The workroom’s rules are saved.');
+      await me.go('/orders/new');
+      await me.choose('Kind of cover', 'Boxed cushion');
+      await me.type('Length', '70');
+      await me.type('Width', '20');
+      await me.type('Thickness', '3');
+      await me.choose('Face cloth', 'Bargeboard canvas');
+      // A cloth that may only turn up or down is joined until somebody decides.
+      await me.sees('parts are too wide for Bargeboard canvas, 54 in between its selvages');
+      await me.sees('top, middle');
+      await me.press('Run all along the bolt');
+      await me.page.waitForFunction(() => !document.body.innerText.includes('top, middle'));
+      await me.type('Thickness', '4');
+      await me.sees('4 + 2 × 7⁄16 = 4 7⁄8');
+      expect(await me.page.$$eval('[data-flash]', (all) => all.filter((one) => Number((one as HTMLElement).dataset.flash) > 0).length)).toBeGreaterThan(0); // prettier-ignore
+    },
+  );
 
-  test('is told what its cloth shows', async () => {
+  leg('is told what its cloth shows', async () => {
     await me.choose('Fit', 'Snug');
     await me.sees('Bargeboard canvas does not give: cut snug, the seams strain; true size is safer.');
   });
 
-  test('becomes several by keyboard and by pasting', async () => {
+  leg('becomes several by keyboard and by pasting', async () => {
     await me.press('Several like this');
     await me.sees('A row a cover, in inches');
     // The first cell waits for the keyboard.
@@ -183,44 +194,44 @@ describe('a line', () => {
       );
     });
     await me.press('Add 3 lines');
-    await me.sees('41 1⁄2 + 2 × 3⁄8');
+    await me.sees('41 1⁄2 + 2 × 7⁄16');
     expect(await me.page.$$eval('fieldset[aria-label^="Line"]', (all) => all.length)).toBe(4);
   });
+});
 
-  test('a curved seat goes from a tape’s offsets, or from a drawing, to its piece; both are kept', async () => {
-    await me.go('/orders/new');
-    await me.type('Customer', 'Lock Four Rescue');
-    await me.choose('Kind of cover', 'Boxed chair pad with straps');
-    await me.choose('Face cloth', 'Bargeboard canvas');
-    await me.type('Thickness', '2');
-    await (await me.page.waitForSelector('::-p-text(Traced, instead of width and depth)'))!.click();
-    await (await me.page.waitForSelector('::-p-text(Offsets from a centre line)'))!.click();
-    const stations = [['0', '9', '9'], ['8', '10', '10'], ['16', '8', '8 1/2']]; // prettier-ignore
-    for (const [i, texts] of stations.entries())
-      for (const [k, column] of ['along the line', 'to the left', 'to the right'].entries())
-        await me.type(`Station ${i + 1}, ${column}`, texts[k]!);
-    await me.choose('Between stations', 'straight');
-    await me.sees('Across 20 in');
-    await me.sees('Along 16 in');
-    await me.press('Save order');
-    await me.sees('is saved.');
-    const outline = `SELECT outline->>'typed' AS typed FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`; // prettier-ignore
-    expect(await app.rows(outline)).toEqual([{ typed: 'offsets, straight\n0: 9, 9\n8: 10, 10\n16: 8, 8 1/2' }]);
+test('a curved seat goes from a tape’s offsets, or from a drawing, to its piece; both are kept', async () => {
+  await me.go('/orders/new');
+  await me.type('Customer', 'Lock Four Rescue');
+  await me.choose('Kind of cover', 'Boxed chair pad with straps');
+  await me.choose('Face cloth', 'Bargeboard canvas');
+  await me.type('Thickness', '2');
+  await (await me.page.waitForSelector('::-p-text(Traced, instead of width and depth)'))!.click();
+  await (await me.page.waitForSelector('::-p-text(Offsets from a centre line)'))!.click();
+  const stations = [['0', '9', '9'], ['8', '10', '10'], ['16', '8', '8 1/2']]; // prettier-ignore
+  for (const [i, texts] of stations.entries())
+    for (const [k, column] of ['along the line', 'to the left', 'to the right'].entries())
+      await me.type(`Station ${i + 1}, ${column}`, texts[k]!);
+  await me.choose('Between stations', 'straight');
+  await me.sees('Across 20 in');
+  await me.sees('Along 16 in');
+  await me.press('Save order');
+  await me.sees('is saved.');
+  const outline = `SELECT outline->>'typed' AS typed FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`; // prettier-ignore
+  expect(await app.rows(outline)).toEqual([{ typed: 'offsets, straight\n0: 9, 9\n8: 10, 10\n16: 8, 8 1/2' }]);
 
-    const drawing = join(folder, 'seat.svg');
-    writeFileSync(drawing, '<svg width="900" height="600"><path d="M0 0h400v-300h-350z"/></svg>');
-    const [{ id }] = (await app.rows<{ id: number }>(`SELECT order_id AS id FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`)) as [{ id: number }]; // prettier-ignore
-    await me.go(`/orders/${id}`);
-    await me.sees('Right edge ≈ 16 3⁄16 in');
-    await (await me.page.waitForSelector('::-p-text(Corner by corner)'))!.click();
-    await me.give('A drawing of the form', drawing);
-    await me.sees('The drawing does not say its unit; choose what one unit of it is.');
-    await me.choose('One unit of it is', 'a millimetre');
-    await me.sees('Taken from seat.svg.');
-    await me.sees('Across ≈ 15 3⁄4 in');
-    await me.press('Save order');
-    await expect.poll(() => app.rows(outline), { timeout: 20_000 }).toEqual([{ typed: expect.stringContaining('15.748, ') }]); // prettier-ignore
-  });
+  const drawing = join(folder, 'seat.svg');
+  writeFileSync(drawing, '<svg width="900" height="600"><path d="M0 0h400v-300h-350z"/></svg>');
+  const [{ id }] = (await app.rows<{ id: number }>(`SELECT order_id AS id FROM order_lines WHERE outline IS NOT NULL ORDER BY id DESC LIMIT 1`)) as [{ id: number }]; // prettier-ignore
+  await me.go(`/orders/${id}`);
+  await me.sees('Right edge ≈ 16 3⁄16 in');
+  await (await me.page.waitForSelector('::-p-text(Corner by corner)'))!.click();
+  await me.give('A drawing of the form', drawing);
+  await me.sees('The drawing does not say its unit; choose what one unit of it is.');
+  await me.choose('One unit of it is', 'a millimetre');
+  await me.sees('Taken from seat.svg.');
+  await me.sees('Across ≈ 15 3⁄4 in');
+  await me.press('Save order');
+  await expect.poll(() => app.rows(outline), { timeout: 20_000 }).toEqual([{ typed: expect.stringContaining('15.748, ') }]); // prettier-ignore
 });
 
 describe('orders from a sheet', () => {
@@ -288,6 +299,31 @@ describe('orders from a sheet', () => {
     await book.xlsx.load(await fetch(`${app.url}/api/orders/template?as=xlsx`).then((answer) => answer.arrayBuffer()));
     expect(book.worksheets[0]!.getRow(1).getCell(2).value).toBe('Customer');
   });
+});
 
-  test('none of it made a script error', () => expect(me.errors).toEqual([]));
+test('of two people at one order the second is told, loses nothing, and chooses', async () => {
+  await me.go('/orders/new');
+  await me.type('Customer', 'Shared Workroom');
+  await me.type('Width', '15');
+  await me.type('Height', '15');
+  await me.choose('Face cloth', 'Bargeboard canvas');
+  await me.press('Save order');
+  await me.sees('Shared Workroom');
+  const [{ id }] = (await app.rows<{ id: number }>('SELECT max(id) AS id FROM orders')) as [{ id: number }];
+  const path = `/orders/${id}`;
+  const other = await Person.at(browser, app.url);
+  await Promise.all([me.go(path), other.go(path)]);
+  await other.type('Notes', 'from the other desk');
+  await other.press('Save order');
+  await other.sees('is saved.');
+  await me.type('How many', '7');
+  await me.press('Save order');
+  await me.sees('Somebody else saved this order at');
+  expect(await me.page.$$eval('input', (fields) => fields.map(({ value }) => value))).toContain('7');
+  await me.press('Save mine over theirs');
+  await me.sees('is saved.');
+  await other.go(path);
+  await other.page.waitForFunction(() => [...document.querySelectorAll('input')].some(({ value }) => value === '7'));
+  expect(other.errors).toEqual([]);
+  await other.page.browserContext().close();
 });

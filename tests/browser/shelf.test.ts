@@ -3,8 +3,9 @@ import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, beforeAll, expect } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
+import { journey } from '../support/journey';
 
 // One bolt from its delivery to its last remnant, and one order from its quote to its cost sheet, as people do it in the browser.
 
@@ -29,8 +30,8 @@ const item = async (code: string) =>
   (await app.rows<{ id: number; on_hand: string; reserved: string }>(`SELECT id, on_hand, reserved FROM stock_items WHERE code = '${code}'`))[0]!; // prettier-ignore
 const YARD = 914_400_000;
 
-describe('the shelf', () => {
-  test('is empty at first and leads on; a bolt is received with its flaw and has a label', async () => {
+journey('a bolt from its delivery to its last remnant, an order from its quote to its cost sheet', (leg) => {
+  leg('is empty at first and leads on; a bolt is received with its flaw and has a label', async () => {
     await me.go('/workroom');
     await me.type('Name of somebody who works here', 'Dot Sluice');
     await me.press('Add to the list');
@@ -66,7 +67,7 @@ describe('the shelf', () => {
     await me.sees('55 in × 12 yd');
   });
 
-  test('an order is quoted, the quote is sent and accepted', async () => {
+  leg('an order is quoted, the quote is sent and accepted', async () => {
     await me.go('/workroom');
     await me.type('An hour’s work', '24');
     await me.type('Markup', '25');
@@ -98,7 +99,7 @@ describe('the shelf', () => {
     await me.sees('this is the order’s price');
   });
 
-  test('a batch is laid on the bolt, approved, and cut with a recut; the remnant is on the shelf', async () => {
+  leg('a batch is laid on the bolt, approved, and cut with a recut; the remnant is on the shelf', async () => {
     await me.go('/batches/new');
     await me.page.click('input[aria-label="All on Bargeboard canvas"]');
     await me.sees('By hand:');
@@ -130,29 +131,32 @@ describe('the shelf', () => {
     await me.sees('Wasted, cut again');
   });
 
-  test('the next order is cut from the remnant first, and the cost sheet tells the difference to the quote', async () => {
-    await me.go('/orders/new');
-    await me.type('Customer', 'Lock Side Café');
-    await me.choose('Kind of cover', 'Cushion with a zip in the bottom seam');
-    await me.type('Width', '16');
-    await me.type('Height', '16');
-    await me.type('How many', '1');
-    await me.choose('Face cloth', 'Bargeboard canvas');
-    await me.press('Save order');
-    await me.sees('is saved');
-    await me.go('/batches/new');
-    await me.page.click('input[aria-label="All on Bargeboard canvas"]');
-    await me.press('Make the batch');
-    await me.press('Make the lays');
-    await me.sees('Takes R2', 60_000);
-    await me.go('/orders/1/cost');
-    await me.sees('front: recut');
-    await me.sees('Quoted, and what it came to');
-    await me.press('Cost sheet');
-    await me.sees('Cost sheet of order 201');
-  });
+  leg(
+    'the next order is cut from the remnant first, and the cost sheet tells the difference to the quote',
+    async () => {
+      await me.go('/orders/new');
+      await me.type('Customer', 'Lock Side Café');
+      await me.choose('Kind of cover', 'Cushion with a zip in the bottom seam');
+      await me.type('Width', '16');
+      await me.type('Height', '16');
+      await me.type('How many', '1');
+      await me.choose('Face cloth', 'Bargeboard canvas');
+      await me.press('Save order');
+      await me.sees('is saved');
+      await me.go('/batches/new');
+      await me.page.click('input[aria-label="All on Bargeboard canvas"]');
+      await me.press('Make the batch');
+      await me.press('Make the lays');
+      await me.sees('Takes R2', 60_000);
+      await me.go('/orders/1/cost');
+      await me.sees('front: recut');
+      await me.sees('Quoted, and what it came to');
+      await me.press('Cost sheet');
+      await me.sees('Cost sheet of order 201');
+    },
+  );
 
-  test('an approval is taken back, and what it held is free again', async () => {
+  leg('an approval is taken back, and what it held is free again', async () => {
     await me.go('/batches/2');
     await me.press('Approve the lays');
     await me.sees('Approved, to cut');
@@ -169,7 +173,7 @@ describe('the shelf', () => {
     await me.sees('Takes B1.', 60_000);
   });
 
-  test('the shelf is counted: differences in length and money before they are booked', async () => {
+  leg('the shelf is counted: differences in length and money before they are booked', async () => {
     await me.go('/stock/count');
     await me.type('Counted of B1', '6 yd');
     await me.sees('1 counted, 1 differ');
@@ -178,7 +182,7 @@ describe('the shelf', () => {
     expect(Number((await item('B1')).on_hand)).toBe(6 * YARD);
   });
 
-  test('the figures and the chart for the wall are drawn, each with its table', async () => {
+  leg('the figures and the chart for the wall are drawn, each with its table', async () => {
     await me.go('/figures');
     await me.page.waitForSelector('svg text', { timeout: 20_000 });
     await me.sees('Waste by cause');
@@ -187,7 +191,7 @@ describe('the shelf', () => {
     await me.sees('front 16 × 16');
   });
 
-  test('the archive goes out and in again, by the command and on the screen', async () => {
+  leg('the archive goes out and in again, by the command and on the screen', async () => {
     const file = join(folder, 'out.zip');
     const run = (...args: string[]) => execFileSync(process.execPath, ['scripts/archive.mjs', ...args, '--data', app.data], { encoding: 'utf8' }); // prettier-ignore
     expect(run('out', file)).toMatch(/rows are in/);
@@ -206,5 +210,5 @@ describe('the shelf', () => {
     expect(readdirSync(folder)).toContain('out.zip');
   });
 
-  test('none of it made a script error', () => expect(me.errors).toEqual([]));
+  leg('none of it made a script error', async () => expect(me.errors).toEqual([]));
 });

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
-import { afterAll, beforeAll, describe, expect, test } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
 import { App, openBrowser, Person } from '../support/app';
 
 // The table under the cutter's hands, in the demo workroom: by keyboard alone, by pointer, by two people, and what is seen before the shears.
@@ -49,6 +49,8 @@ const control = async (who: Person, key: 'z' | 'y') => {
   await who.page.keyboard.press(key);
   await who.page.keyboard.up('Control');
 };
+
+afterEach(() => expect(me.errors.splice(0)).toEqual([]));
 
 describe('by keyboard alone', () => {
   test('a piece is picked, moved, locked, and undone; each step is said', async () => {
@@ -219,26 +221,26 @@ describe('before the shears', () => {
   });
 
   test('a cloth takes its repeat and its look from a photograph', async () => {
+    // Not one that lies on a table here: with another repeat its lays would have to be made again.
+    const [{ id }] = (await app.rows<{ id: number }>(`SELECT min(id) AS id FROM cloths WHERE sort = 'cloth' AND units = 'mm' AND id NOT IN (SELECT cloth_id FROM lays)`)) as [{ id: number }]; // prettier-ignore
     const file = join(folder, 'cloth.png');
     const dots = Array.from({ length: 4 }, (_, i) => Array.from({ length: 3 }, (_, j) => `<circle cx="${100 + 200 * i}" cy="${100 + 150 * j}" r="30" fill="#b33"/>`)).flat().join(''); // prettier-ignore
     const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="500"><rect width="800" height="500" fill="#dde"/>${dots}</svg>`;
     writeFileSync(file, await sharp(Buffer.from(svg)).png().toBuffer());
-    await me.go(`/cloth/${at.plain}/photo`);
+    await me.go(`/cloth/${id}/photo`);
     await me.give('Photograph', file);
     const picture = (await (await me.page.waitForSelector('img[alt="The cloth"]'))!.boundingBox())!;
     const scale = picture.width / 800;
     for (const [x, y] of [[100, 400], [500, 400], [100, 400], [100, 250]]) await me.page.mouse.click(picture.x + x! * scale, picture.y + y! * scale); // prettier-ignore
     await me.type('Repeats across', '2');
     await me.type('The two points across are apart', '16');
-    await me.sees('Repeat 8 in across, 6 in along');
+    await me.sees('Repeat 8 cm across, 6 cm along');
     await me.press('Use these sizes and this picture');
     await me.sees('is drawn from its photograph');
     await me.page.waitForFunction(() => [...document.querySelectorAll('image')].some((one) => one.getAttribute('href')?.includes('/photo/1'))); // prettier-ignore
     writeFileSync(join(folder, 'bad.png'), 'not a picture');
-    await me.go(`/cloth/${at.plain}/photo`);
+    await me.go(`/cloth/${id}/photo`);
     await me.give('Photograph', join(folder, 'bad.png'));
     await me.sees('This is no picture that can be shown');
   });
-
-  test('none of it made a script error', () => expect(me.errors).toEqual([]));
 });

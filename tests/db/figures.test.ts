@@ -6,6 +6,7 @@ import { schema, type Database } from '@/db';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { figure, figures } from '@/features/figures/queries';
+import { wallCells, wallChart, type WallCell } from '@/features/figures/wall';
 import { receive } from '@/features/stock/actions';
 import { movementSums, receipt } from '../support/stock';
 import { openWorkroom, resetWorkroom, value } from '../support/workroom';
@@ -103,5 +104,41 @@ describe('after cutting', () => {
     const kept = await movementSums(db);
     await db.execute(sql`SELECT sum_movements()`);
     expect(await movementSums(db)).toEqual(kept);
+  });
+});
+
+describe('the chart for the wall', () => {
+  test('has the usual sizes of a kind with what is cut, on the usual widths or on one cloth', async () => {
+    const chart = await wallChart('zip-cushion', null, 2);
+    expect(chart.columns).toEqual(['45 in', '54 in', '60 in']);
+    expect(chart.rows[2]).toMatchObject({ size: '16 × 16', zip: '12', filling: 'pad 16 × 16' });
+    expect(chart.rows[2]!.cut).toMatch(/^front 16 × 16/);
+    expect((await wallChart('zip-cushion', cloth, 2)).columns).toEqual(['Plain drill']);
+    // What is not there any more is left out of the question, not refused.
+    expect((await wallChart('none', 999_999, 1)).clothId).toBeNull();
+  });
+
+  test('each length to buy is a real lay’s, in the shop’s steps, and laid once ever', async () => {
+    const cells: WallCell[] = [];
+    await wallCells('envelope-cushion', cloth, 1, new AbortController().signal, (cell) => cells.push(cell));
+    const { rows: sizes } = await wallChart('envelope-cushion', cloth, 1);
+    expect(cells.map(({ row }) => row)).toEqual(sizes.map(({ key }) => key));
+    // A form of 12 in is cut 12 wide: its front and two backs lie beside each other, so its height is bought, in steps of 1/8 yd.
+    expect(cells[0]!.length).toMatch(/^(13 1\/2|14|18) in$|^1\/2 yd$|^3\/8 yd$/);
+    const kept = await db.execute<{ n: number }>(sql`SELECT count(*)::int AS n FROM alone_lays`);
+    const again: WallCell[] = [];
+    await wallCells('envelope-cushion', cloth, 1, new AbortController().signal, (cell) => again.push(cell));
+    expect(again).toEqual(cells);
+    expect((await db.execute<{ n: number }>(sql`SELECT count(*)::int AS n FROM alone_lays`)).rows).toEqual(kept.rows);
+  });
+
+  test('ends where nobody waits for it', async () => {
+    const stop = new AbortController();
+    const cells: WallCell[] = [];
+    await wallCells('zip-cushion', null, 1, stop.signal, (cell) => {
+      cells.push(cell);
+      if (cells.length === 2) stop.abort();
+    });
+    expect(cells).toHaveLength(2);
   });
 });

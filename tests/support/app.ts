@@ -45,7 +45,8 @@ export class App {
     this.output = '';
     const child = spawn(process.execPath, ['scripts/start.mjs', '--data', this.data, ...args], {
       cwd: ROOT,
-      env: { ...process.env, PORT: String(this.port) },
+      // One process serves a test's few people: a second one would only be warmed up beside it.
+      env: { ...process.env, PORT: String(this.port), JOLLY_BOLT_PROCESSES: '1' },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
     this.child = child;
@@ -196,6 +197,8 @@ export class Person {
 
   /** Opens a page, and waits until everything on it that can be used answers. */
   async go(path: string) {
+    // A page behind another one is not drawn.
+    await this.page.bringToFront();
     await this.page.goto(this.base + path, { waitUntil: 'load' });
     await this.page.waitForFunction(isAlive, { polling: 50 });
   }
