@@ -1,14 +1,20 @@
-// npm test: all set-up from nothing, then every check; ends with a line that counts the tests.
+// npm test: all set-up from nothing, then every check; ends with a line that counts the tests. With a part's name only that part.
 import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
 import { checkFolder, checkNode, ensureBuild, ensurePackages, LOCAL, ROOT, run } from './lib/project.mjs';
-import { runMain, say } from './lib/say.mjs';
+import { runMain, say, Stop } from './lib/say.mjs';
+
+const PARTS = ['unit', 'db', 'commands', 'browser', 'keeps'];
+const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${PARTS.join(', ')}`;
 
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 
 await runMain(async () => {
+  const [only, ...given] = process.argv.slice(2);
+  if (only === '--help') return console.log(USAGE);
+  if (only !== undefined && !PARTS.includes(only)) throw new Stop(`There is no part “${only}” of the tests.\n${USAGE}`);
   checkNode();
   checkFolder();
   const postgres = await ensurePostgres();
@@ -16,7 +22,8 @@ await runMain(async () => {
   await ensurePackages();
 
   const results = [];
-  const step = async (name, body) => {
+  const step = async (name, body, part) => {
+    if (only !== undefined && part !== 'build' && part !== only) return;
     const start = Date.now();
     say(`\n== ${name}`);
     const passed = await body();
@@ -24,7 +31,7 @@ await runMain(async () => {
   };
   const program = (name, ...args) => run(bin(name), args).then((code) => code === 0);
 
-  await step('build', () => ensureBuild().then(() => true));
+  await step('build', () => ensureBuild().then(() => true), 'build');
   const cache = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', join(LOCAL, `${name}-cache`)];
   const looks = async () =>
     (await program('prettier', '--check', '--log-level', 'warn', ...cache('format'), '.')) &&
@@ -43,7 +50,7 @@ await runMain(async () => {
       '--reporter=default',
       '--reporter=json',
       `--outputFile.json=${report}`,
-      ...more,
+      ...(only === undefined ? more : given),
     ];
     const code = await run(bin('vitest'), args, { env: { ...process.env, ...env } });
     try {
@@ -55,20 +62,24 @@ await runMain(async () => {
     }
     return code === 0;
   };
-  await step('unit tests', () => project('unit'));
-  await step('database tests', async () => {
-    const clusters = [1, 2].map((no) => new Cluster(join(LOCAL, `test-cluster-${no}`), postgres));
-    try {
-      for (const cluster of clusters) await cluster.start();
-      // Beside each other, a search has one core.
-      return await project('db', { DATABASE_URLS: clusters.map(({ url }) => url).join(' '), JOLLY_BOLT_CORES: '1' });
-    } finally {
-      for (const cluster of clusters) await cluster.stop();
-    }
-  });
-  await step('command tests', () => project('commands'));
-  await step('browser journeys', () => project('browser', {}, '--bail=1'));
-  await step('what is kept', () => project('keeps', {}, '--bail=1'));
+  await step('unit tests', () => project('unit'), 'unit');
+  await step(
+    'database tests',
+    async () => {
+      const clusters = [1, 2].map((no) => new Cluster(join(LOCAL, `test-cluster-${no}`), postgres));
+      try {
+        for (const cluster of clusters) await cluster.start();
+        // Beside each other, a search has one core.
+        return await project('db', { DATABASE_URLS: clusters.map(({ url }) => url).join(' '), JOLLY_BOLT_CORES: '1' });
+      } finally {
+        for (const cluster of clusters) await cluster.stop();
+      }
+    },
+    'db',
+  );
+  await step('command tests', () => project('commands'), 'commands');
+  await step('browser journeys', () => project('browser', {}, '--bail=1'), 'browser');
+  await step('what is kept', () => project('keeps', {}, '--bail=1'), 'keeps');
 
   say('');
   for (const { name, passed, seconds } of results)

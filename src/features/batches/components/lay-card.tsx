@@ -80,7 +80,7 @@ export function LayCard({
               : `Takes ${codesOf(items)}.`}
           {lay.before && <Again before={lay.before} lay={lay} />}
         </Text>
-        <Flex columnGap="5" wrap="wrap" whiteSpace="nowrap">
+        <Flex mx="-3" wrap="wrap" whiteSpace="nowrap">
           <Link href={`/batches/${batchId}/finished`} className="text-button small">
             See it finished
           </Link>
