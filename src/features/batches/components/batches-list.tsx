@@ -1,6 +1,7 @@
 import { Box, Flex, Grid, HStack, Text } from '@chakra-ui/react';
 import { ArrowLeft, ArrowRight } from 'lucide-react';
 import { Link } from '@/ui/link';
+import { counted } from '@/ui/words';
 import { printMoney } from '@/core/cost';
 import { ClothPattern, PatternSwatch } from '@/ui/cloth/cloth-pattern';
 import { OrderMark } from '@/ui/order-mark';
@@ -88,7 +89,7 @@ function BatchCards({ batches }: { batches: BatchListRow[] }) {
                   <span className="muted">and {batch.orderCount - batch.orders.length} more</span>
                 )}
               </Flex>
-              <Text color="fg.muted">{batch.covers} covers</Text>
+              <Text color="fg.muted">{counted(batch.covers, 'cover')}</Text>
               {Object.entries(batch.cost).map(([currency, minor]) => (
                 <Text key={currency} fontWeight="700" fontSize="lg">
                   {printMoney(minor, currency)}

@@ -7,6 +7,7 @@ import { ClothSwatch } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { dueDistance, dueText } from '@/ui/days';
+import { counted } from '@/ui/words';
 import type { ClothOfBatch, BatchLine } from '../queries';
 
 interface Props {
@@ -48,7 +49,7 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
             <Text fontFamily="heading" fontWeight="700" fontSize="lg" flex="1">
               {cloth.name}
             </Text>
-            <Text color="fg.muted">{cloth.covers.toLocaleString('en')} covers</Text>
+            <Text color="fg.muted">{counted(cloth.covers, 'cover')}</Text>
             {onChoose && (
               <Tick
                 label={`All on ${cloth.name}`}
@@ -132,7 +133,7 @@ export function LineList({ lines, cloths, today, chosen, onChoose, onChooseCloth
               <span className="chip" style={{ background: look.ground, borderColor: look.figure }} />
               <span className="line-kind strong">{name}</span>
               <span className="muted nowrap">
-                {count.toLocaleString('en')} {count === 1 ? 'line' : 'lines'}, {covers.toLocaleString('en')} covers
+                {counted(count, 'line')}, {counted(covers, 'cover')}
               </span>
               <button type="button" className="text-button" onClick={() => onShowAll(id)}>
                 Show
