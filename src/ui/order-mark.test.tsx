@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { markOf } from '@/core/cutlist';
 import { MARK_COLOURS, markColour, markPath, OrderMark } from './order-mark';
-import { attributes, markup } from './testing';
+import { attributes, contrastWithWhite, markup } from './testing';
 
 const ALL = Array.from({ length: 80 }, (_, mark) => mark);
 
@@ -25,9 +25,5 @@ test('a mark is drawn with its sign and colour, and is not read out: its number 
 });
 
 test.each(MARK_COLOURS)('%s can be told from white paper (WCAG 2.2, graphics: 3 to 1)', (colour) => {
-  const [r, g, b] = [1, 3, 5].map((i) => {
-    const part = parseInt(colour.slice(i, i + 2), 16) / 255;
-    return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
-  }) as [number, number, number];
-  expect(1.05 / (0.2126 * r + 0.7152 * g + 0.0722 * b + 0.05)).toBeGreaterThanOrEqual(3);
+  expect(contrastWithWhite(colour)).toBeGreaterThanOrEqual(3);
 });

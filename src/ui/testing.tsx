@@ -22,3 +22,12 @@ export function numbersOf(html: string): number[] {
   const names = ['d', 'x', 'y', 'x1', 'x2', 'y1', 'y2', 'cx', 'cy', 'r', 'rx', 'ry', 'width', 'height', 'points', 'transform', 'patternTransform', 'viewBox']; // prettier-ignore
   return names.flatMap((name) => attributes(html, name)).flatMap((value) => value.replace(/%|px/g, '').match(/NaN|Infinity|undefined|null|-?\d*\.?\d+(?:e[-+]?\d+)?/g) ?? []).map(Number); // prettier-ignore
 }
+
+/** The contrast of a colour (#rrggbb) with white, by its relative luminance (WCAG 2.2). */
+export function contrastWithWhite(colour: string): number {
+  const [r, g, b] = [1, 3, 5].map((i) => {
+    const part = parseInt(colour.slice(i, i + 2), 16) / 255;
+    return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
+  }) as [number, number, number];
+  return 1.05 / (0.2126 * r + 0.7152 * g + 0.0722 * b + 0.05);
+}

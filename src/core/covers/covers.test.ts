@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { inches, millimetres, NM } from '../length';
 import { BUILT_IN, KINDS, kindById, openOptions, takeOff, type CoverInput, type TakeOff } from './index';
+import { sizes } from './testing';
 
 const cover = (id: string, measures: Record<string, number>, rest: Partial<CoverInput> = {}): TakeOff => {
   const result = takeOff(kindById(id)!, { measures, options: {}, units: 'in', ...rest });
@@ -13,8 +14,6 @@ const faultsOf = (id: string, measures: Record<string, number>, rest: Partial<Co
   return result.ok ? [] : result.faults;
 };
 const square = (side: number) => ({ width: inches(side), height: inches(side) });
-const sizes = (one: TakeOff) =>
-  Object.fromEntries(one.pieces.map((p) => [p.name, [p.qty, p.across / NM.in, p.along / NM.in]]));
 
 describe('A, the envelope cushion: check values are common practice, no source', () => {
   test('20 x 20, s 1/2, hems 1/4+1/4, overlap 6: front 21 x 21, backs 21 x 14', () => {

@@ -12,31 +12,20 @@ CREATE TABLE "movement_sums" (
 );
 --> statement-breakpoint
 ALTER TABLE "movement_sums" ADD CONSTRAINT "movement_sums_cloth_id_cloths_id_fk" FOREIGN KEY ("cloth_id") REFERENCES "public"."cloths"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-CREATE OR REPLACE FUNCTION book_movement() RETURNS trigger LANGUAGE plpgsql AS $$
-DECLARE
-  by_hand bigint := CASE WHEN NEW.sort IN ('received', 'counted') THEN NEW.quantity WHEN NEW.sort IN ('cut', 'wasted', 'kept', 'used') THEN -NEW.quantity ELSE 0 END;
-  by_word bigint := CASE NEW.sort WHEN 'reserved' THEN NEW.quantity WHEN 'released' THEN -NEW.quantity ELSE 0 END;
-BEGIN
-  -- Whoever comes second waits here for the item's row, and then the check of the balance decides.
-  UPDATE stock_items SET
-    on_hand = on_hand + by_hand,
-    reserved = reserved + by_word,
-    is_opened = is_opened OR NEW.sort IN ('cut', 'wasted', 'kept', 'used'),
-    updated_at = now()
-  WHERE id = NEW.item_id;
-  IF NEW.sort IN ('cut', 'wasted', 'kept') THEN
-    INSERT INTO movement_sums AS s
-      SELECT date_trunc('week', NEW.at), date_trunc('month', NEW.at), i.cloth_id, i.sort, NEW.sort, coalesce(NEW.cause, ''), i.currency,
-        NEW.quantity, worth_of(NEW.quantity, i.price_minor, i.price_per)
-      FROM stock_items i WHERE i.id = NEW.item_id AND i.cloth_id IS NOT NULL
-    ON CONFLICT ON CONSTRAINT movement_sums_pk DO UPDATE SET quantity = s.quantity + excluded.quantity, worth = s.worth + excluded.worth;
-  END IF;
-  RETURN NEW;
-END $$;--> statement-breakpoint
 -- What a quantity cost in minor units; lengths are nanometres.
 CREATE FUNCTION worth_of(quantity bigint, price_minor bigint, price_per text) RETURNS numeric LANGUAGE sql IMMUTABLE AS $$
   SELECT quantity::numeric * price_minor / CASE price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 ELSE 1 END
 $$;--> statement-breakpoint
+CREATE FUNCTION sum_movement() RETURNS trigger LANGUAGE plpgsql AS $$
+BEGIN
+  INSERT INTO movement_sums AS s
+    SELECT date_trunc('week', NEW.at), date_trunc('month', NEW.at), i.cloth_id, i.sort, NEW.sort, coalesce(NEW.cause, ''), i.currency,
+      NEW.quantity, worth_of(NEW.quantity, i.price_minor, i.price_per)
+    FROM stock_items i WHERE i.id = NEW.item_id AND i.cloth_id IS NOT NULL
+  ON CONFLICT ON CONSTRAINT movement_sums_pk DO UPDATE SET quantity = s.quantity + excluded.quantity, worth = s.worth + excluded.worth;
+  RETURN NULL;
+END $$;--> statement-breakpoint
+CREATE TRIGGER movements_sum AFTER INSERT ON movements FOR EACH ROW WHEN (NEW.sort IN ('cut', 'wasted', 'kept')) EXECUTE FUNCTION sum_movement();--> statement-breakpoint
 -- Makes all sums anew from the ledger: after a migration, and where movements were written without their trigger (an archive that is read in).
 CREATE FUNCTION sum_movements() RETURNS void LANGUAGE sql AS $$
   DELETE FROM movement_sums;

@@ -11,6 +11,9 @@ export const EVENT_LABELS: Record<EventSort, string> = {
   recut: 'A piece was cut again',
 };
 
+/** In a choice of items: cloth that is not kept on the shelf. */
+export const NOT_ON_SHELF = 'none';
+
 /** What went otherwise than planned, as it is typed. */
 export interface EventForm {
   sort: EventSort;

@@ -65,7 +65,7 @@ export function FormLength({
   error: string | undefined;
 }) {
   const { field } = useController({ control, name });
-  return <LengthField {...rest} {...(rest.error === undefined ? {} : { error: rest.error })} {...field} />;
+  return <LengthField {...rest} {...field} />;
 }
 
 /** A choice of one of several words. */

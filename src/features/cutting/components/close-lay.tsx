@@ -12,11 +12,8 @@ import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { longLength } from '@/ui/words';
 import { closeLay } from '../actions';
-import { EVENT_LABELS, EVENT_SORTS, type EventForm, type RemnantForm } from '../form';
+import { NOT_ON_SHELF, EVENT_LABELS, EVENT_SORTS, type EventForm, type RemnantForm } from '../form';
 import type { CuttingView } from '../queries';
-
-const orNone = (error: string | undefined) => (error === undefined ? {} : { error });
-const NOT_ON_SHELF = 'none';
 
 /** What was cut from, what went otherwise, and which remnants are kept: closes the lay. */
 export function CloseLay({ view }: { view: CuttingView }) {
@@ -129,7 +126,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
                     units={units}
                     value={event.length}
                     hint="length along the bolt"
-                    {...orNone(errorAt(`events.${i}.length`))}
+                    error={errorAt(`events.${i}.length`)}
                     onChange={(length) => change(events, setEvents, i, { length })}
                   />
                   {event.sort !== 'end crooked' && (
@@ -215,7 +212,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
                   units={units}
                   value={remnant.across}
                   hint="as you measure it"
-                  {...orNone(errorAt(`remnants.${i}.across`))}
+                  error={errorAt(`remnants.${i}.across`)}
                   onChange={(across) => change(remnants, setRemnants, i, { across })}
                 />
                 <LengthField
@@ -223,7 +220,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
                   units={units}
                   value={remnant.along}
                   hint="as you measure it"
-                  {...orNone(errorAt(`remnants.${i}.along`))}
+                  error={errorAt(`remnants.${i}.along`)}
                   onChange={(along) => change(remnants, setRemnants, i, { along })}
                 />
                 <TextField

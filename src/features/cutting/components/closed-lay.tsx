@@ -14,10 +14,8 @@ import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { longLength } from '@/ui/words';
 import { recutPiece } from '../actions';
+import { NOT_ON_SHELF } from '../form';
 import type { CuttingView } from '../queries';
-
-const orNone = (error: string | undefined) => (error === undefined ? {} : { error });
-const NOT_ON_SHELF = 'none';
 
 const PART_NAMES: Record<(typeof SPLIT_PARTS)[number], string> = {
   pieces: 'Pieces and strips',
@@ -142,7 +140,7 @@ export function ClosedLay({ view }: { view: CuttingView }) {
                 units={units}
                 value={recut.length}
                 hint="length along the bolt"
-                {...orNone(errorAt('length'))}
+                error={errorAt('length')}
                 onChange={(length) => setRecut({ ...recut, length })}
               />
               <TextField

@@ -128,7 +128,7 @@ export function MaterialFormView({
                 units={units}
                 value={form.sellingStep}
                 hint="empty: any length"
-                {...orNone(errorAt('sellingStep'))}
+                error={errorAt('sellingStep')}
                 onChange={(sellingStep) => set({ sellingStep })}
               />
             )}
@@ -139,7 +139,7 @@ export function MaterialFormView({
                   units={units}
                   value={form.length}
                   hint="its stock length"
-                  {...orNone(errorAt('length'))}
+                  error={errorAt('length')}
                   onChange={(length) => set({ length })}
                 />
                 <Choice
@@ -229,5 +229,3 @@ export function MaterialFormView({
     </form>
   );
 }
-
-const orNone = (error: string | undefined) => (error === undefined ? {} : { error });

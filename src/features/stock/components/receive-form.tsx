@@ -48,7 +48,7 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
     });
   };
   const length = (field: 'width' | 'selvageLeft' | 'selvageRight' | 'length' | 'motifAcross' | 'motifAlong', label: string, hint: string) => (
-    <LengthField label={label} units={units} value={form[field]} hint={hint} {...withError(errorAt(field))} onChange={(text) => set({ [field]: text })} />
+    <LengthField label={label} units={units} value={form[field]} hint={hint} error={errorAt(field)} onChange={(text) => set({ [field]: text })} />
   ); // prettier-ignore
   return (
     <form
@@ -174,8 +174,6 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
   );
 }
 
-const withError = (error: string | undefined) => (error === undefined ? {} : { error });
-
 function FlawRow({
   flaw,
   units,
@@ -195,7 +193,7 @@ function FlawRow({
       units={units}
       value={flaw[name]}
       hint={hint}
-      {...withError(errorAt(name))}
+      error={errorAt(name)}
       onChange={(text) => onChange({ ...flaw, [name]: text })}
     />
   );
