@@ -2,6 +2,17 @@ import { defineConfig } from 'vitest/config';
 
 const nothing = new URL('./tests/support/nothing.ts', import.meta.url).pathname;
 const alias = { '@': new URL('./src', import.meta.url).pathname };
+/** Server actions as a page has them, a way to ask the server: here the one that a test answers for (`src/features/commands/testing.ts`). */
+const actionsOfPage = {
+  name: 'actions-of-page',
+  enforce: 'pre' as const,
+  transform(code: string, id: string) {
+    if (!/\/features\/\w+\/actions\.ts$/.test(id)) return;
+    const names = [...code.matchAll(/^export async function (\w+)/gm)].map(([, name]) => name);
+    const exported = names.map((name) => `export const ${name} = server.action('${name}');`);
+    return `import { server } from '@/features/commands/testing';\n${exported.join('\n')}`;
+  },
+};
 const shared = { environment: 'node', pool: 'forks' } as const;
 
 export default defineConfig({
@@ -17,6 +28,24 @@ export default defineConfig({
           maxWorkers: '100%',
           testTimeout: 60_000,
           include: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
+          exclude: ['src/**/*.screen.test.tsx'],
+        },
+      },
+      {
+        plugins: [actionsOfPage],
+        resolve: {
+          alias: { ...alias, 'next/navigation': new URL('./src/ui/testing/navigation.ts', import.meta.url).pathname },
+        },
+        test: {
+          ...shared,
+          name: 'screens',
+          environment: 'happy-dom',
+          include: ['src/**/*.screen.test.tsx'],
+          setupFiles: 'src/ui/testing/dom.ts',
+          // Loading what every screen is made of takes longer than a file's tests.
+          isolate: false,
+          maxWorkers: '100%',
+          testTimeout: 60_000,
         },
       },
       {

@@ -1,6 +1,6 @@
 // npm test: all set-up from nothing, then every check; ends with a line that counts the tests. With a part's name only that part.
 import { readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, relative } from 'node:path';
 import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
 import { checkFolder, checkNode, ensureBuild, ensurePackages, LOCAL, ROOT, run } from './lib/project.mjs';
@@ -8,6 +8,17 @@ import { runMain, say, Stop } from './lib/say.mjs';
 
 const PARTS = ['unit', 'db', 'commands', 'browser', 'keeps'];
 const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${PARTS.join(', ')}`;
+
+const MESSAGE_LINES = 12;
+
+/** What failed in a file, of vitest’s JSON report, each with the beginning of its message: the last lines of a long run are what is read. */
+function failuresOf({ name, message, assertionResults }) {
+  const told = (title, text) =>
+    `${relative(ROOT, name)}: ${title}\n${text.split('\n').slice(0, MESSAGE_LINES).join('\n')}`;
+  const failed = assertionResults.filter(({ status }) => status === 'failed');
+  if (failed.length === 0 && message) return [told('the file', message)];
+  return failed.map(({ fullName, failureMessages }) => told(fullName, failureMessages.join('\n')));
+}
 
 const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 
@@ -40,13 +51,15 @@ await runMain(async () => {
     (await Promise.all([looks(), program('tsc', '--noEmit')])).every(Boolean),
   );
   const counts = { passed: 0, failed: 0 };
-  const project = async (name, env = {}, ...more) => {
+  const failures = [];
+  /** A part: vitest’s projects, the first of which gives the report its name. */
+  const part = async (projects, env = {}, ...more) => {
+    const [name] = projects;
     const report = join(LOCAL, `tests-${name}.json`);
     rmSync(report, { force: true });
     const args = [
       'run',
-      '--project',
-      name,
+      ...projects.map((one) => `--project=${one}`),
       '--reporter=default',
       '--reporter=json',
       `--outputFile.json=${report}`,
@@ -54,15 +67,16 @@ await runMain(async () => {
     ];
     const code = await run(bin('vitest'), args, { env: { ...process.env, ...env } });
     try {
-      const { numPassedTests, numFailedTests } = JSON.parse(readFileSync(report, 'utf8'));
+      const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(report, 'utf8'));
       counts.passed += numPassedTests;
       counts.failed += numFailedTests;
+      for (const file of testResults) failures.push(...failuresOf(file));
     } catch {
       counts.failed++;
     }
     return code === 0;
   };
-  await step('unit tests', () => project('unit'), 'unit');
+  await step('unit tests', () => part(['unit', 'screens']), 'unit');
   await step(
     'database tests',
     async () => {
@@ -70,20 +84,21 @@ await runMain(async () => {
       try {
         for (const cluster of clusters) await cluster.start();
         // Beside each other, a search has one core.
-        return await project('db', { DATABASE_URLS: clusters.map(({ url }) => url).join(' '), JOLLY_BOLT_CORES: '1' });
+        return await part(['db'], { DATABASE_URLS: clusters.map(({ url }) => url).join(' '), JOLLY_BOLT_CORES: '1' });
       } finally {
         for (const cluster of clusters) await cluster.stop();
       }
     },
     'db',
   );
-  await step('command tests', () => project('commands'), 'commands');
-  await step('browser journeys', () => project('browser', {}, '--bail=1'), 'browser');
-  await step('what is kept', () => project('keeps', {}, '--bail=1'), 'keeps');
+  await step('command tests', () => part(['commands']), 'commands');
+  await step('browser journeys', () => part(['browser'], {}, '--bail=3'), 'browser');
+  await step('what is kept', () => part(['keeps'], {}, '--bail=3'), 'keeps');
 
   say('');
   for (const { name, passed, seconds } of results)
     say(`${passed ? 'ok    ' : 'FAILED'}  ${name.padEnd(18)} ${seconds.padStart(6)} s`);
+  for (const failure of failures) say(`\n${failure}`);
   say(`\n${counts.passed} passed, ${counts.failed} failed`);
   if (results.some(({ passed }) => !passed)) process.exitCode = 1;
 });

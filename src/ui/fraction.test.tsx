@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { Fractions, withFraction } from './fraction';
-import { markup, textOf } from './testing';
+import { markup, textOf } from './testing/markup';
 
 describe('a length is set with its fraction', () => {
   test.each([

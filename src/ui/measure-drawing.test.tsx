@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { KINDS } from '@/core/covers';
 import { MeasureDrawing } from './measure-drawing';
-import { attributes, markup, numbersOf, textOf } from './testing';
+import { attributes, markup, numbersOf, textOf } from './testing/markup';
 
 test.each(KINDS.map((kind) => [kind.name, kind] as const))('%s: the tape lies at every measure, by its number', (_, kind) => {
   const html = markup(<MeasureDrawing kind={kind} />);

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import { markOf } from '@/core/cutlist';
 import { MARK_COLOURS, markColour, markPath, OrderMark } from './order-mark';
-import { attributes, contrastWithWhite, markup } from './testing';
+import { attributes, contrastWithWhite, markup } from './testing/markup';
 
 const ALL = Array.from({ length: 80 }, (_, mark) => mark);
 

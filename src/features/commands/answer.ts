@@ -34,6 +34,18 @@ export const staleAnswer = (what: string, version: number, savedAt: Date): Answe
   ],
 });
 
+/**
+ * What a page hears of an action. A server that can't be reached is an answer like another: thrown, it would put the page of the error in
+ * the place of everything that was typed.
+ */
+export const heard = <T>(answer: Promise<Answer<T>>): Promise<Answer<T>> =>
+  answer.catch(() =>
+    failed('', 'The workroom’s computer did not answer. What you typed is still here; try again.', OFFLINE),
+  );
+
+/** The code of that fault: whether anything was done is not known. */
+export const OFFLINE = 'offline';
+
 /** PostgreSQL's codes (appendix A of its manual) for a full disk, and for texts with characters that it can't keep. */
 const DISK_FULL = '53100';
 const UNKEEPABLE = new Set(['22021', '22P05']);

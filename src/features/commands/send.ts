@@ -1,3 +1,5 @@
+import { heard, OFFLINE, type Answer } from './answer';
+
 /** Requests that were not answered yet, by the action: what they asked for, and under which id. */
 const open = new Map<unknown, { asked: string; id: string }>();
 
@@ -22,17 +24,17 @@ export function requestFor(key: unknown, args: readonly unknown[]): string {
 /** A request was answered, so the next one is another. */
 export const answered = (key: unknown) => void open.delete(key);
 
-type Action = (...all: never[]) => Promise<unknown>;
+type Action = (...all: never[]) => Promise<Answer<unknown>>;
 /** What an action takes before the request id, its last parameter. */
 type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer Args, string] ? Args : never;
 
 /**
- * Calls a server action with a request id as its last argument. Where the connection is lost before its answer, the same call again
- * carries the same id, so that nothing is done twice.
+ * Calls a server action with a request id as its last argument. Where the connection is lost before its answer, that is a fault like
+ * others, and the same call again carries the same id, so that nothing is done twice.
  */
 export async function send<F extends Action>(action: F, ...args: ArgumentsOf<F>): Promise<Awaited<ReturnType<F>>> {
   const id = requestFor(action, args);
-  const answer = await (action as unknown as (...all: unknown[]) => Promise<unknown>)(...args, id);
-  answered(action);
+  const answer = await heard((action as unknown as (...all: unknown[]) => Promise<Answer>)(...args, id));
+  if (answer.ok || answer.faults[0]?.code !== OFFLINE) answered(action);
   return answer as Awaited<ReturnType<F>>;
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { CutStep } from '@/core/cutting';
 import { inches, millimetres } from '@/core/length';
-import { attributes, markup, textOf } from '@/ui/testing';
+import { attributes, markup, textOf } from '@/ui/testing/markup';
 import { PrintedCuts } from './components/printed-cuts';
 import { StepsList } from './components/steps-list';
 import type { SheetItem, SheetLength, SheetView } from './sheet-view';

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { contrastWithWhite } from '@/ui/testing';
+import { contrastWithWhite } from '@/ui/testing/markup';
 import { initialsOf, PERSON_COLOURS } from './form';
 
 test.each([

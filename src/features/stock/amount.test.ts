@@ -14,7 +14,7 @@ describe('a quantity as it is said', () => {
     [2.5 * NM.m, inMetres, '2.5 m'],
     [1234, pieces, '1,234'],
     [-NM.yd, inInches, '− 1 yd'],
-    [-7, pieces, '-7'],
+    [-7, pieces, '− 7'],
   ])('%d is “%s”', (quantity, counted, text) => {
     expect(amountText(quantity, counted)).toBe(text);
   });

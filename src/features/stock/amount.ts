@@ -10,8 +10,8 @@ export interface Counted {
 
 /** `3 yd 4 1/2 in`, `12`; with a sign where it is negative. */
 export function amountText(quantity: number, { isLength, units }: Counted): string {
-  if (!isLength) return quantity.toLocaleString('en');
-  const text = longLength(Math.abs(quantity), units).replace('≈ ', '');
+  const amount = Math.abs(quantity);
+  const text = isLength ? longLength(amount, units).replace('≈ ', '') : amount.toLocaleString('en');
   return quantity < 0 ? `− ${text}` : text;
 }
 

@@ -1,5 +1,6 @@
-import type { Nm, Units } from '@/core/length';
+import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import type { ClothLook } from '@/ui/cloth/cloth-pattern';
+import { withFraction } from '@/ui/fraction';
 
 /** One piece or strip cut as it lies, in millimetres from the cloth's left edge and its squared end. */
 export interface LayViewItem {
@@ -76,6 +77,10 @@ export interface LayView {
 
 /** All that lies on a lay, whichever length it lies on. */
 export const itemsOf = ({ lengths }: Pick<LayView, 'lengths'>): LayViewItem[] => lengths.flatMap(({ items }) => items);
+
+/** A length in a picture of a lay: without its unit, to an eighth of an inch or a millimetre. */
+export const lengthText = (length: Nm, units: Units): string =>
+  withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));
 
 /** What a length is called on the screen and on paper. */
 export const lengthName = (code: string): string => (code === 'roll' ? 'the roll' : code === 'to buy' ? 'cloth to buy' : code); // prettier-ignore

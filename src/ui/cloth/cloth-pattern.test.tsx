@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { attributes, markup, numbersOf } from '../testing';
+import { attributes, markup, numbersOf } from '../testing/markup';
 import { ClothPattern, ClothSwatch } from './cloth-pattern';
 import { tileOf, type ClothLook } from './cloth-shapes';
 

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { KINDS, sampleOf, takeOff, type CoverKind, type TakeOff } from '@/core/covers';
 import { inches, NM } from '@/core/length';
 import type { ClothLook } from '../cloth/cloth-shapes';
-import { attributes, markup, numbersOf, textOf } from '../testing';
+import { attributes, markup, numbersOf, textOf } from '../testing/markup';
 import { CoverDrawing } from './cover-drawing';
 
 const look: ClothLook = { pattern: 'leaf', ground: '#eee', figure: '#246', repeatAcross: inches(9), repeatAlong: inches(8), drop: 0.5, motif: [0, 0] }; // prettier-ignore

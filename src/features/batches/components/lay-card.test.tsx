@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { attributes, markup, textOf } from '@/ui/testing';
+import { attributes, markup, textOf } from '@/ui/testing/markup';
 import type { LaySummary } from '../queries';
 import { LayCard } from './lay-card';
 

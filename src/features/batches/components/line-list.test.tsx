@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest';
-import { attributes, markup, textOf } from '@/ui/testing';
+import { attributes, markup, textOf } from '@/ui/testing/markup';
 import type { BatchLine, ClothOfBatch } from '../queries';
 import { LineList } from './line-list';
 

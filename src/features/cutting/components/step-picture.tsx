@@ -7,6 +7,7 @@ import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { ClothPattern } from '@/ui/cloth/cloth-pattern';
 import { withFraction } from '@/ui/fraction';
 import { markColour, markPath } from '@/ui/order-mark';
+import { tapeMarks } from '@/ui/tape';
 import { lengthOf, type SheetItem, type SheetView } from '../sheet-view';
 
 interface Props {
@@ -265,10 +266,7 @@ function Tape({
   step: CutStep;
   width: number;
 }) {
-  const unit = units === 'in' ? 25.4 : 10;
-  const steps = units === 'in' ? [1, 3, 6, 12, 36, 72] : [1, 5, 10, 20, 50, 100, 200];
-  const labelStep = steps.find((one) => one * unit * scale >= 50) ?? steps.at(-1)!;
-  const tickStep = steps.find((one) => one * unit * scale >= 7) ?? labelStep;
+  const { unitMm: unit, tick: tickStep, label: labelStep } = tapeMarks(units, scale, 50);
   const first = Math.max(0, Math.ceil(from / (tickStep * unit)));
   const last = Math.floor(to / (tickStep * unit));
   const x = (mm: number) => EDGE_PX + (mm - from) * scale;

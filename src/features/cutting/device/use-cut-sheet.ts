@@ -14,6 +14,7 @@ import {
   troubled,
   unticked,
   withKept,
+  type CutEntry,
   type DeviceSheet,
   type SendOutcome,
   type SheetState,
@@ -71,18 +72,18 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     if (isBusy.current) return;
     isBusy.current = true;
     try {
-      if (now.current.waiting.length > 0) {
+      // What waits goes in the order in which it was done, a request at a time, as long as each answer deals with something.
+      for (let dealt = 1; now.current.waiting.length > 0 && dealt > 0;) {
         const { sheet: sending, entries } = toSend(now.current, newId());
         change(sending);
         const answer = await asked<Answer<SendOutcome>>(url, { request: sending.sending!.request, layVersion: sending.layVersion, entries }); // prettier-ignore
-        if (answer?.ok) change(afterSending(now.current, answer.value));
-        else if (answer) {
-          // The server can't take it as it is: it is said, and does not stand in the way of what comes after.
-          const message = answer.faults[0]!.message;
-          change(afterSending(now.current, { dealtWith: entries.map(({ entry }) => entry), conflicts: entries.map(({ entry, step }) => ({ entry, step, message })), state: now.current.state })); // prettier-ignore
-        }
         setNetwork(answer ? 'there' : 'away');
         if (!answer) return;
+        const outcome = answer.ok
+          ? answer.value
+          : refusedOutcome(entries, answer.faults[0]!.message, now.current.state);
+        dealt = outcome.dealtWith.length;
+        change(afterSending(now.current, outcome));
       }
       const state = await asked<SheetState>(url);
       setNetwork(state ? 'there' : 'away');
@@ -128,6 +129,13 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     look,
   };
 }
+
+/** The server can't take it as it is: it is said, and does not stand in the way of what comes after. */
+const refusedOutcome = (entries: readonly CutEntry[], message: string, state: SheetState): SendOutcome => ({
+  dealtWith: entries.map(({ entry }) => entry),
+  conflicts: entries.map(({ entry, step }) => ({ entry, step, message })),
+  state,
+});
 
 /** What the server answers, or null where it can't be reached or is in trouble itself. */
 async function asked<T>(url: string, body?: unknown): Promise<T | null> {

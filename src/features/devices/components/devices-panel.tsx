@@ -4,6 +4,7 @@ import { Box, Button, Flex, HStack, QrCode, Stack, Text } from '@chakra-ui/react
 import { Tablet, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { heard, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { revokeDevice, showPairingCode } from '../actions';
@@ -18,14 +19,14 @@ export function DevicesPanel({ devices, addresses }: { devices: Device[]; addres
   const [code, setCode] = useState('');
   const [problem, setProblem] = useState('');
   const [isBusy, start] = useTransition();
-  const act = <T,>(work: () => Promise<{ ok: true; value: T } | { ok: false; faults: { message: string }[] }>, then: (value: T) => void) =>
+  const act = <T,>(work: () => Promise<Answer<T>>, then: (value: T) => void) =>
     start(async () => {
-      const answer = await work().catch(() => null);
-      if (!answer?.ok) return setProblem(answer?.faults[0]?.message ?? 'The application does not answer; try again.');
+      const answer = await heard(work());
+      if (!answer.ok) return setProblem(answer.faults[0]!.message);
       setProblem('');
       then(answer.value);
       router.refresh();
-    }); // prettier-ignore
+    });
   return (
     <Panel
       title={<span id="devices">Devices</span>}

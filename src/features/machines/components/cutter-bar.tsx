@@ -2,6 +2,7 @@
 
 import { Button, Flex, Progress, Text } from '@chakra-ui/react';
 import { useCallback, useEffect, useState, useTransition } from 'react';
+import { heard, type Answer } from '@/features/commands/answer';
 import { cutOnCutter, stopOnCutter } from '../actions';
 import type { CutterView } from '../queries';
 
@@ -38,10 +39,10 @@ export function CutterBar({ batchId, clothId, canSend }: { batchId: number; clot
       clearInterval(timer);
     };
   }, [look, isUnderWay]);
-  const act = (work: () => Promise<{ ok: true } | { ok: false; faults: { message: string }[] }>) =>
+  const act = (work: () => Promise<Answer>) =>
     start(async () => {
-      const answer = await work().catch(() => null);
-      setProblems(answer?.ok ? [] : (answer?.faults.map(({ message }) => message) ?? ['The application does not answer; try again.'])); // prettier-ignore
+      const answer = await heard(work());
+      setProblems(answer.ok ? [] : answer.faults.map(({ message }) => message));
       await look();
     });
   return (

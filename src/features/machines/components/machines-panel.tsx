@@ -25,11 +25,13 @@ export function MachinesPanel({ initial }: { initial: MachinesForm }) {
   const [refused, setRefused] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
   const [tape, setTape] = useTapeAddress();
-  const faults = [...machineFaults(form), ...refused];
+  const found = machineFaults(form);
+  const faults = [...found, ...refused];
   const save = () =>
     start(async () => {
       const answer = await send(saveMachines, form);
       if (!answer.ok) return setRefused(answer.faults);
+      setRefused([]);
       setSaved(form);
       // A device that listens to the tape goes on at its new address.
       if (tape) setTape(form.tape);
@@ -39,7 +41,7 @@ export function MachinesPanel({ initial }: { initial: MachinesForm }) {
     <Panel
       title={<span id="machines">Machines and supplier</span>}
       aside={
-        <Button onClick={save} loading={isBusy} disabled={form === saved || faults.length > 0}>
+        <Button onClick={save} loading={isBusy} disabled={form === saved || found.length > 0}>
           {form === saved ? 'Saved' : 'Save'}
         </Button>
       }

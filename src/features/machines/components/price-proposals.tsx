@@ -4,6 +4,7 @@ import { Button, HStack, Stack, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { printMoney } from '@/core/cost';
+import { heard, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { counted } from '@/ui/words';
@@ -21,13 +22,13 @@ export function PriceProposals({ proposals, today }: { proposals: Proposal[]; to
   const [problem, setProblem] = useState('');
   const [said, setSaid] = useState('');
   const [isBusy, start] = useTransition();
-  const act = <T,>(work: () => Promise<{ ok: true; value: T } | { ok: false; faults: { message: string }[] }>, words: (value: T) => string) =>
+  const act = <T,>(work: () => Promise<Answer<T>>, words: (value: T) => string) =>
     start(async () => {
-      const answer = await work().catch(() => null);
-      setProblem(answer?.ok ? '' : (answer?.faults[0]?.message ?? 'The application does not answer; try again.'));
-      setSaid(answer?.ok ? words(answer.value) : '');
+      const answer = await heard(work());
+      setProblem(answer.ok ? '' : answer.faults[0]!.message);
+      setSaid(answer.ok ? words(answer.value) : '');
       router.refresh();
-    }); // prettier-ignore
+    });
   const ask = () => act(askForPrices, ({ made, known, supplier, asOf }) => known === 0 ? `${supplier} lists nothing under a name that the workroom has.` : made === 0 ? `All prices of ${supplier} are as the workroom has them.` : `${supplier} has ${counted(made, 'other price')}, of ${asOf}.`); // prettier-ignore
   return (
     <Panel

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { CostSheet } from '@/core/cost';
-import { textOf } from '@/ui/testing';
+import { textOf } from '@/ui/testing/markup';
 import { PART_NAMES } from '../part-names';
 import { CostTable } from './cost-table';
 

@@ -9,7 +9,6 @@ import { useCallback, useEffect, useMemo, useState, useTransition } from 'react'
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
-import type { Answer, Saved } from '@/features/commands/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
@@ -77,18 +76,7 @@ function OrderPage({ edited, initial }: Props) {
   const save = (form: OrderForm, onVersion: number) =>
     start(async () => {
       setTried(true);
-      const answer: Answer<Saved> = await send(saveOrder, form, edited && { id: edited.id, version: onVersion }).catch(
-        () => ({
-          ok: false,
-          faults: [
-            {
-              code: 'offline',
-              field: '',
-              message: 'The workroom’s computer did not answer. What you typed is still here; try again.',
-            },
-          ],
-        }),
-      );
+      const answer = await send(saveOrder, form, edited && { id: edited.id, version: onVersion });
       if (!answer.ok) {
         setFaults(answer.faults);
         setStale(answer.stale ?? null);
@@ -197,9 +185,9 @@ function OrderPage({ edited, initial }: Props) {
               )}
               <Field.ErrorText>{fieldError('due')}</Field.ErrorText>
             </Field.Root>
-            <Field.Root invalid={fieldError('units') !== undefined}>
+            <Field.Root invalid={fieldError('units') !== undefined} disabled={isFrozen}>
               <Field.Label fontWeight="600">Measured in</Field.Label>
-              <NativeSelect.Root disabled={isFrozen}>
+              <NativeSelect.Root>
                 <NativeSelect.Field value={units} onChange={(event) => setUnits(event.target.value as Units)}>
                   <option value="in">inches</option>
                   <option value="mm">centimetres</option>

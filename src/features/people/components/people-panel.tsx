@@ -4,6 +4,7 @@ import { Button, Field, Flex, HStack, IconButton, Input, Stack, Text } from '@ch
 import { X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type FormEvent } from 'react';
+import { heard, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { PersonSign } from '@/ui/person-sign';
@@ -17,13 +18,13 @@ export function PeoplePanel({ people, here }: { people: Person[]; here: Person |
   const [problem, setProblem] = useState<{ field: string; message: string } | null>(null);
   const [isBusy, start] = useTransition();
   const router = useRouter();
-  const act = (work: () => Promise<{ ok: true } | { ok: false; faults: { field: string; message: string }[] }>) =>
+  const act = (work: () => Promise<Answer>) =>
     start(async () => {
-      const answer = await work().catch(() => null);
-      if (answer?.ok) {
+      const answer = await heard(work());
+      if (answer.ok) {
         setProblem(null);
         router.refresh();
-      } else setProblem(answer?.faults[0] ?? { field: '', message: 'The application does not answer; try again.' });
+      } else setProblem(answer.faults[0]!);
     });
   const add = (event: FormEvent) => {
     event.preventDefault();

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { attributes, markup, numbersOf } from '@/ui/testing';
+import { attributes, markup, numbersOf } from '@/ui/testing/markup';
 import type { ItemView } from '../queries';
 import { ItemPicture } from './item-picture';
 

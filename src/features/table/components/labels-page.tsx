@@ -2,6 +2,7 @@
 
 import { Box, Button, Flex, HStack, NativeSelect, QrCode, Text } from '@chakra-ui/react';
 import { useState, useSyncExternalStore, useTransition } from 'react';
+import { heard } from '@/features/commands/answer';
 import { TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
@@ -129,8 +130,8 @@ function OnPrinter({ batchId, size, origin }: { batchId: number; size: LabelSize
   const print = () =>
     start(async () => {
       setProblem('');
-      const answer = await printLabels(batchId, { width: size.width, height: size.height }, origin).catch(() => null);
-      if (!answer?.ok) return setProblem(answer?.faults[0]?.message ?? 'The application does not answer; try again.');
+      const answer = await heard(printLabels(batchId, { width: size.width, height: size.height }, origin));
+      if (!answer.ok) return setProblem(answer.faults[0]!.message);
       toaster.create({ title: `${counted(answer.value.count, 'label')} sent to the label printer.`, type: 'success' });
     });
   return (

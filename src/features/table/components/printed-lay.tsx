@@ -1,7 +1,7 @@
-import { NM, printNumber, STYLES, type Units } from '@/core/length';
-import { withFraction } from '@/ui/fraction';
+import { NM, type Units } from '@/core/length';
 import { markPath } from '@/ui/order-mark';
-import { lengthName, type LayView, type LayViewItem, type LayViewLength } from '../lay-view';
+import { tapeMarks } from '@/ui/tape';
+import { lengthName, lengthText, type LayView, type LayViewItem, type LayViewLength } from '../lay-view';
 
 interface Props {
   lay: LayView;
@@ -96,7 +96,7 @@ function OneLength({
         x={used}
         width={width}
         px={px}
-        label={`${isNamed ? `${lengthName(length.code)}: ` : ''}cut here ${text(length.usedNm, lay.units)}`}
+        label={`${isNamed ? `${lengthName(length.code)}: ` : ''}cut here ${lengthText(length.usedNm, lay.units)}`}
         colour="#992d20"
         dash="none"
       />
@@ -107,9 +107,6 @@ function OneLength({
     </g>
   );
 }
-
-const text = (length: number, units: Units) =>
-  withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));
 
 interface ItemProps {
   item: LayViewItem;
@@ -127,7 +124,7 @@ function Item({ item, mark, px, units }: ItemProps) {
   const ys = item.ring.map(([x]) => x);
   const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const [wide, high] = [(right - left) / px, (bottom - top) / px];
-  const size = `${text(item.sizeNm[0], units)} × ${text(item.sizeNm[1], units)}`;
+  const size = item.sizeNm.map((one) => lengthText(one, units)).join(' × ');
   return (
     <g>
       <polygon points={points} fill="#fff" stroke="#000" strokeWidth={2 * px} strokeLinejoin="round" />
@@ -285,17 +282,14 @@ const WORDS_PX = 190;
 
 /** A tape measure along the upper edge; its steps follow the zoom. */
 function Tape({ length, px, units }: { length: number; px: number; units: Units }) {
-  const unit = units === 'in' ? 25.4 : 10;
-  const steps = units === 'in' ? [1, 3, 6, 12, 36, 72] : [1, 5, 10, 20, 50, 100, 200];
-  const labelStep = steps.find((step) => (step * unit) / px >= 46) ?? steps.at(-1)!;
-  const tickStep = steps.find((step) => (step * unit) / px >= 7) ?? labelStep;
-  const count = Math.floor(length / (tickStep * unit));
+  const { unitMm: unit, tick, label } = tapeMarks(units, 1 / px);
+  const count = Math.floor(length / (tick * unit));
   return (
     <g transform={`translate(0 ${-(TAPE_PX + 6) * px})`}>
       <rect x={0} y={0} width={length} height={TAPE_PX * px} fill="#f4c21f" />
       {Array.from({ length: count + 1 }, (_, i) => {
-        const at = i * tickStep;
-        const isLong = at % labelStep === 0;
+        const at = i * tick;
+        const isLong = at % label === 0;
         return (
           <g key={i} transform={`translate(${at * unit} 0) scale(${px})`}>
             <line x1={0} x2={0} y1={TAPE_PX} y2={isLong ? 6 : 19} stroke="#14241f" strokeWidth={isLong ? 1.6 : 1} />

@@ -1,6 +1,7 @@
-import { NM, printNumber, STYLES, type Units } from '@/core/length';
+import { NM, type Units } from '@/core/length';
 import { tileOf, type ClothLook } from '@/ui/cloth/cloth-shapes';
-import { withFraction } from '@/ui/fraction';
+import { tapeMarks } from '@/ui/tape';
+import { lengthText } from '../lay-view';
 import { trace } from './draw-item';
 import type { SceneLength, SceneShow } from './scene-types';
 
@@ -156,10 +157,7 @@ function line(context: CanvasRenderingContext2D, x: number, width: number, px: n
 
 /** A tape measure along the upper edge; its steps follow the zoom. */
 function drawTape(context: CanvasRenderingContext2D, length: number, units: Units, px: number, font: string) {
-  const unit = units === 'in' ? 25.4 : 10;
-  const steps = units === 'in' ? [1, 3, 6, 12, 36, 72] : [1, 5, 10, 20, 50, 100, 200];
-  const labelStep = steps.find((step) => (step * unit) / px >= 46) ?? steps.at(-1)!;
-  const tickStep = steps.find((step) => (step * unit) / px >= 7) ?? labelStep;
+  const { unitMm: unit, tick, label } = tapeMarks(units, 1 / px);
   context.save();
   context.translate(0, -(TAPE_PX + 6) * px);
   context.fillStyle = '#f4c21f';
@@ -167,8 +165,8 @@ function drawTape(context: CanvasRenderingContext2D, length: number, units: Unit
   context.fillStyle = INK;
   context.strokeStyle = INK;
   context.textAlign = 'left';
-  for (let at = 0; at * unit <= length; at += tickStep) {
-    const isLong = at % labelStep === 0;
+  for (let at = 0; at * unit <= length; at += tick) {
+    const isLong = at % label === 0;
     context.save();
     context.translate(at * unit, 0);
     context.scale(px, px);
@@ -185,6 +183,3 @@ function drawTape(context: CanvasRenderingContext2D, length: number, units: Unit
   }
   context.restore();
 }
-
-export const lengthText = (length: number, units: Units) =>
-  withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));

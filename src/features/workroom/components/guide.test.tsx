@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import { KINDS } from '@/core/covers';
-import { attributes, markup, textOf } from '@/ui/testing';
+import { attributes, markup, textOf } from '@/ui/testing/markup';
 import { GuideList, GuideSheet } from './guide';
 
 test.each(KINDS.map((kind) => [kind.name, kind] as const))('%s: every measure in its order, with how it is taken', (_, kind) => {

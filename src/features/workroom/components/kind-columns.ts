@@ -86,6 +86,7 @@ function withUsual(option: KindOption, value: string): KindOption {
 }
 
 function withType(option: KindOption, type: string): KindOption {
+  if (type === option.type) return option;
   const { id, label, hint, when: condition } = option;
   const base = { id, label, ...(hint !== undefined && { hint }), ...(condition !== undefined && { when: condition }) };
   if (type === 'hem') return { ...base, type, default: ['inch(1/2)'] };

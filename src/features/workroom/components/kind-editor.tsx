@@ -88,6 +88,7 @@ export function KindEditor({ edited, initial, units }: Props) {
       const answer = await send(saveKind, kind, edited && { id: edited.id, version });
       if (!answer.ok) return setTold(answer.faults);
       toaster.create({ title: `“${kind.name}” is saved as version ${answer.value.version}.`, type: 'success' });
+      setTold([]);
       setSaved(kind);
       setVersion(answer.value.version);
       setTried(false);

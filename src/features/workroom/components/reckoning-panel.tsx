@@ -18,7 +18,8 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
   const [saved, setSaved] = useState(initial);
   const [told, setTold] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
-  const faults = [...readReckoning(form).faults, ...told];
+  const found = readReckoning(form).faults;
+  const faults = [...found, ...told];
   const set = (part: Partial<ReckoningForm>) => {
     setTold([]);
     setForm({ ...form, ...part });
@@ -28,6 +29,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
     start(async () => {
       const answer = await send(saveReckoning, form);
       if (!answer.ok) return setTold(answer.faults);
+      setTold([]);
       setSaved(form);
       toaster.create({
         title: 'It is reckoned so from now on; quotes that were sent stay as they are.',
@@ -64,7 +66,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
     <Panel
       title="What we reckon with"
       aside={
-        <Button onClick={save} loading={isBusy} disabled={form === saved || faults.length > 0}>
+        <Button onClick={save} loading={isBusy} disabled={form === saved || found.length > 0}>
           {form === saved ? 'Saved' : 'Save'}
         </Button>
       }

@@ -17,7 +17,8 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
   const [saved, setSaved] = useState(initial);
   const [told, setTold] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
-  const faults = [...rulesFaults(rules), ...told];
+  const found = rulesFaults(rules);
+  const faults = [...found, ...told];
   const set = (part: Partial<WorkroomRules>) => {
     setTold([]);
     setRules({ ...rules, ...part });
@@ -27,6 +28,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
     start(async () => {
       const answer = await send(saveRules, rules);
       if (!answer.ok) return setTold(answer.faults);
+      setTold([]);
       setSaved(rules);
       toaster.create({ title: 'The workroom’s rules are saved.', type: 'success' });
     });
@@ -34,7 +36,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
     <Panel
       title="How this workroom usually does it"
       aside={
-        <Button onClick={save} loading={isBusy} disabled={rules === saved || faults.length > 0}>
+        <Button onClick={save} loading={isBusy} disabled={rules === saved || found.length > 0}>
           {rules === saved ? 'Saved' : 'Save rules'}
         </Button>
       }

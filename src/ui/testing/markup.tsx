@@ -1,7 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { system } from './theme';
+import { system } from '../theme';
 
 // For tests: a component as the server sends it.
 

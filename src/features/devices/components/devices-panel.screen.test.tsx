@@ -1,0 +1,42 @@
+import { waitFor } from '@testing-library/react';
+import { beforeEach, describe, expect, test } from 'vitest';
+import { server } from '@/features/commands/testing';
+import { gone } from '@/ui/testing/navigation';
+import { press, seen, show } from '@/ui/testing/screen';
+import { DevicesPanel } from './devices-panel';
+
+beforeEach(() => {
+  server.begin();
+  gone.length = 0;
+});
+
+describe('devices', () => {
+  const device = { id: 5, name: 'tablet at the long table', pairedAt: '2027-01-05T08:00:00Z', seenAt: null };
+
+  test('a code is shown in fours, with where to type it, until it is hidden', async () => {
+    server.gives({ code: '12345678' });
+    const { me } = show(<DevicesPanel devices={[]} addresses={['http://workroom.lan:3000']} />);
+    await press(me, 'Pair a device');
+    await waitFor(() => expect(document.querySelector('[data-pairing-code]')?.textContent).toBe('1234 5678'));
+    expect(seen()).toContain('Open http://workroom.lan:3000 on the device');
+    await press(me, 'Hide it');
+    expect(document.querySelector('[data-pairing-code]')).toBeNull();
+  });
+
+  test('without an address on the network nothing can be paired, and the way there is said', () => {
+    show(<DevicesPanel devices={[]} addresses={[]} />);
+    expect(seen()).toContain('npm start -- --host workroom.lan');
+    expect(seen()).not.toContain('Pair a device');
+  });
+
+  test('one that is paired is revoked; a refusal is said', async () => {
+    const { me } = show(<DevicesPanel devices={[device]} addresses={['http://workroom.lan:3000']} />);
+    expect(seen()).toContain('not seen yet');
+    await press(me, 'Revoke');
+    await waitFor(() => expect(gone).toEqual(['again']));
+    expect(server.asked).toMatchObject([{ action: 'revokeDevice', args: [5] }]);
+    server.refuses({ '': 'Devices are paired and revoked at the desk.' });
+    await press(me, 'Revoke');
+    await waitFor(() => expect(seen()).toContain('Devices are paired and revoked at the desk.'));
+  });
+});

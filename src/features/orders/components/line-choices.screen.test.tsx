@@ -1,0 +1,117 @@
+import { describe, expect, test, vi } from 'vitest';
+import { kindById, KINDS, sampleOf, takeOff, type Role, type TakeOff } from '@/core/covers';
+import { cutList, type WidePart } from '@/core/cutlist';
+import { inches } from '@/core/length';
+import { USUAL_RULES } from '@/features/workroom/form';
+import { field, press, seen, show } from '@/ui/testing/screen';
+import { emptyLine, materialRolesOf, ROLE_LABELS, type LineForm } from '../form';
+import type { ClothChoice, NotionChoice } from '../queries';
+import { Directions, WideChoice } from './line-directions';
+import { LineMaterials } from './line-materials';
+import { OrderProvider } from './order-context';
+
+// What a line decides beside its sizes: which way the cloth runs, how a part is cut that is too wide, other materials than the usual.
+
+const boxed = kindById('boxed-cushion')!;
+const cover = (() => {
+  const made = takeOff(boxed, { measures: sampleOf(boxed), options: {}, units: 'in' });
+  if (!made.ok) throw new Error(made.faults[0]!.message);
+  return made.value;
+})() satisfies TakeOff;
+const cloth = (id: string, name: string, rest: Partial<ClothChoice['cloth']> = {}, sort: ClothChoice['sort'] = 'cloth'): ClothChoice => ({
+  id,
+  name,
+  sort,
+  look: { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] },
+  cloth: { name, width: inches(54), selvage: [0, 0], repeat: null, turns: 'any', price: { minor: 1800, currency: 'GBP', per: 'yd' }, sellingStep: inches(9), ...rest },
+}); // prettier-ignore
+
+/** Keeps a line as the form does, and shows what is made of it. */
+function keeping(first: Partial<LineForm>) {
+  let line: LineForm = { ...emptyLine(boxed), ...first };
+  const change = vi.fn((part: (now: LineForm) => Partial<LineForm>) => void (line = { ...line, ...part(line) }));
+  return { now: () => line, change };
+}
+
+describe('which way the cloth runs', () => {
+  test('what is usual is named and not kept; what is chosen otherwise is kept for its part alone', async () => {
+    const { now, change } = keeping({});
+    const view = () => <Directions cover={cover} line={now()} cloth={cloth('1', 'Barge canvas')} change={change} />;
+    const { me, again } = show(view());
+    const part = cover.pieces[0]!.name;
+    const list = () => field<HTMLSelectElement>(`On the ${part}`);
+    const usual = [...list().options].find(({ text }) => text.endsWith('(usual)'))!;
+    expect(list().value).toBe(usual.value);
+    const other = [...list().options].find(({ value }) => value !== usual.value)!.value;
+    await me.selectOptions(list(), other);
+    expect(now().directions).toEqual({ [part]: other });
+    again(view());
+    await me.selectOptions(list(), usual.value);
+    expect(now().directions).toEqual({});
+  });
+
+  test('only cloth that may lie any way offers that', () => {
+    const { now, change } = keeping({});
+    const choices = (turns: 'any' | 'none') => {
+      const { unmount } = show(<Directions cover={cover} line={now()} cloth={cloth('1', 'Moquette', { turns })} change={change} />); // prettier-ignore
+      const texts = [...field<HTMLSelectElement>(`On the ${cover.pieces[0]!.name}`).options].map(({ value }) => value);
+      unmount();
+      return texts;
+    };
+    expect(choices('any')).toContain('any');
+    expect(choices('none')).not.toContain('any');
+  });
+});
+
+describe('a part that is wider than its cloth', () => {
+  const narrow = cloth('1', 'Narrow moquette', { width: inches(27), turns: 'none' });
+  const list = cutList([{ id: '1', kind: 'envelope-cushion', qty: 1, measures: { width: inches(40), height: inches(20) }, options: {}, cloth: { face: '1' } }], 'in', { cloths: new Map([['1', narrow.cloth]]) }); // prettier-ignore
+  const wide: WidePart[] = list.ok ? list.value.wide : [];
+
+  test('is cut as the person says, each or all; every way says what it takes and costs', async () => {
+    expect(wide.length).toBeGreaterThan(1);
+    const { now, change } = keeping({});
+    const { me } = show(<WideChoice wide={wide} units="in" cloth={narrow.cloth} change={change} />);
+    expect(seen()).toContain(`${wide.length} parts are too wide for Narrow moquette, 27 in between its selvages`);
+    expect(seen()).toMatch(/joined from \d+: .*, £\d+\.\d\d/);
+    await press(me, 'Run all along the bolt');
+    expect(now().panels).toEqual(Object.fromEntries(wide.map(({ part }) => [part, 'sideways'])));
+    await press(me, 'Join all');
+    expect(new Set(Object.values(now().panels))).toEqual(new Set(['join']));
+    const first = document.querySelector(`[aria-label="How the ${wide[0]!.part} is cut"]`)!;
+    const along = [...first.querySelectorAll('label')].find((one) => seen(one).startsWith('along the bolt'))!;
+    await me.click(along.querySelector('input')!);
+    expect(now().panels).toEqual({ ...Object.fromEntries(wide.map(({ part }) => [part, 'join'])), [wide[0]!.part]: 'sideways' }); // prettier-ignore
+  });
+});
+
+describe('materials and notions', () => {
+  const notions: NotionChoice[] = [{ id: '4', name: 'Brass snaps', usualFor: [] }, { id: '5', name: 'Nylon zip, no. 5', usualFor: ['zip'] }] as never; // prettier-ignore
+  const kind = KINDS.find((one) => materialRolesOf(one).length > 0)!;
+  const [role] = materialRolesOf(kind) as [Role];
+  const material = cloth('9', 'The other one', {}, role as never);
+  const open = (first: Partial<LineForm> = {}, of = boxed) => {
+    const { now, change } = keeping(first);
+    const { me } = show(
+      <OrderProvider cloths={[cloth('1', 'Barge canvas'), material]} notions={notions} own={[]} withdrawn={[]} workroom={USUAL_RULES}>
+        <LineMaterials kind={of} cover={cover} line={now()} change={change} errorAt={() => undefined} />
+      </OrderProvider>,
+    ); // prettier-ignore
+    return { me, now };
+  };
+  const names = (label: string) => [...field<HTMLSelectElement>(label).options].map(({ text }) => text);
+
+  test('are the usual ones unless another is chosen; what is meant for it stands first', async () => {
+    const { me, now } = open();
+    expect(names('Zip')).toEqual(['the usual one', 'Nylon zip, no. 5', 'Brass snaps']);
+    await me.selectOptions(field('Zip'), 'Brass snaps');
+    expect(now().notions).toEqual({ zip: '4' });
+  });
+
+  test('a material is chosen among those of its sort', async () => {
+    const { me, now } = open({ cloth: { face: '1' } }, kind);
+    expect(names(ROLE_LABELS[role])).toEqual(['the usual one', 'The other one']);
+    await me.selectOptions(field(ROLE_LABELS[role]), 'The other one');
+    expect(now().cloth).toEqual({ face: '1', [role]: '9' });
+  });
+});

@@ -1,0 +1,269 @@
+import { screen, within } from '@testing-library/react';
+import { beforeEach, describe, expect, test, vi } from 'vitest';
+import { kindById } from '@/core/covers';
+import { inches } from '@/core/length';
+import { server } from '@/features/commands/testing';
+import { USUAL_RULES } from '@/features/workroom/form';
+import { gone } from '@/ui/testing/navigation';
+import { errorOf, seen, show } from '@/ui/testing/screen';
+import { emptyLine, type LineForm, type OrderForm } from '../form';
+import { orderText } from '../order-text';
+import type { ClothChoice } from '../queries';
+import { OrderFormOfText, type OrderFormData } from './order-form';
+
+// It lays in web workers, which are tested by themselves.
+vi.mock('./cloth-needs', () => ({ ClothNeeds: () => null }));
+
+beforeEach(() => {
+  server.begin();
+  server.gives({ id: 31, version: 5, reopened: [] });
+  gone.length = 0;
+  vi.stubGlobal('fetch', async () => new Response(JSON.stringify(['Tumblehome Hire', 'Mill Race Players'])));
+});
+
+const cloth = (id: string, name: string, rest: Partial<ClothChoice['cloth']> = {}): ClothChoice => ({
+  id,
+  name,
+  sort: 'cloth',
+  look: { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] },
+  cloth: {
+    name,
+    width: inches(54),
+    selvage: [inches(0.5), inches(0.5)],
+    repeat: null,
+    turns: 'any',
+    price: { minor: 1800, currency: 'GBP', per: 'm' },
+    sellingStep: inches(4.5),
+    ...rest,
+  } as ClothChoice['cloth'],
+});
+const CLOTHS = [
+  cloth('1', 'Barge canvas'),
+  cloth('2', 'Fern print', { repeat: { across: inches(9), along: inches(12), drop: 0 } }),
+];
+
+const line = (rest: Partial<LineForm> = {}): LineForm => ({ ...emptyLine(kindById('envelope-cushion')!), ...rest });
+const typed = line({ qty: '4', typed: { width: '18', height: '16 1/2' }, cloth: { face: '1' } });
+const order = (lines: LineForm[], rest: Partial<OrderForm> = {}): OrderForm => ({
+  customer: 'Mill Race Players',
+  due: '2027-03-05',
+  units: 'in',
+  notes: '',
+  lines,
+  ...rest,
+});
+
+function open(initial: OrderForm, rest: Partial<OrderFormData> = {}) {
+  const text = orderText({
+    edited: { id: 31, no: 240, mark: 1, version: 4, batches: [] },
+    initial,
+    cloths: CLOTHS,
+    notions: [],
+    own: [],
+    withdrawn: [],
+    workroom: USUAL_RULES,
+    ...rest,
+  });
+  return show(<OrderFormOfText text={text} />);
+}
+const field = (name: string) => screen.getByRole('textbox', { name: new RegExp(`^${name}`) });
+const list = (name: string) => screen.getByRole<HTMLSelectElement>('combobox', { name });
+const cutTable = () => within(screen.getByRole('group', { name: 'Line 1' })).getAllByRole('table')[0]!;
+
+describe('while a line is typed', () => {
+  test('the guide stands there until its sizes are known, then the cover and its cut list', async () => {
+    const { me } = open(order([line({ cloth: { face: '1' } })]));
+    expect(seen()).toContain('The cover and its cut list appear here as soon as its sizes are known.');
+    await me.type(field('Width'), '18');
+    expect(screen.queryByRole('table')).toBeNull();
+    await me.type(field('Height'), '16 1/2');
+    // True size with half-inch seams: the front is an inch more each way.
+    expect(await screen.findByText('front')).toBeTruthy();
+    expect(seen(cutTable())).toContain('front19 × 17 1⁄2');
+  });
+
+  test('what is no length is told at its field, and the last cover stays to be seen', async () => {
+    const { me } = open(order([typed]));
+    await screen.findByText('front');
+    await me.clear(field('Width'));
+    await me.type(field('Width'), '18 oxen');
+    expect(field('Width').getAttribute('aria-invalid')).toBe('true');
+    expect(errorOf(field('Width'))).toContain('18 oxen');
+    expect(seen(cutTable())).toContain('front');
+  });
+
+  test('an empty field is not scolded before somebody saves', async () => {
+    const { me } = open(order([line({ cloth: { face: '1' } })]));
+    await me.type(field('Width'), '18');
+    expect(seen()).not.toContain('Height is needed.');
+    server.refuses({});
+    await me.click(screen.getByRole('button', { name: 'Save order' }));
+    expect(await screen.findByText('Height is needed.')).toBeTruthy();
+  });
+
+  test('centimetres instead of inches leave every typed size as long as it was; the usual seam is a centimetre', async () => {
+    const { me } = open(order([typed]));
+    await screen.findByText('front');
+    await me.selectOptions(list('Measured in'), 'centimetres');
+    expect((field('Width') as HTMLInputElement).value).toBe('18 in');
+    expect((field('Height') as HTMLInputElement).value).toBe('16 1/2 in');
+    // 18 in are 45.72 cm, 16 1/2 in are 41.91 cm.
+    await vi.waitFor(() => expect(seen(cutTable())).toContain('front47.72 × 43.91'));
+    await me.selectOptions(list('Measured in'), 'inches');
+    expect((field('Width') as HTMLInputElement).value).toBe('18 in');
+    await vi.waitFor(() => expect(seen(cutTable())).toContain('front19 × 17 1⁄2'));
+  });
+
+  test('only a cloth with a pattern asks how it is matched', async () => {
+    const { me } = open(order([typed]));
+    expect(screen.queryByRole('combobox', { name: 'Pattern' })).toBeNull();
+    await me.selectOptions(list('Face cloth'), 'Fern print');
+    await me.selectOptions(list('Pattern'), 'Motif centred');
+    expect(list('Pattern').value).toBe('centred');
+  });
+
+  test('another kind takes over how many and of which cloth', async () => {
+    const { me } = open(order([typed]));
+    await me.selectOptions(list('Kind of cover'), kindById('bolster')!.name);
+    expect((field('How many') as HTMLInputElement).value).toBe('4');
+    expect(list('Face cloth').value).toBe('1');
+    for (const { label } of kindById('bolster')!.measures)
+      expect((field(label) as HTMLInputElement).value, label).toBe('');
+  });
+});
+
+describe('lines', () => {
+  test('are added with the cloth of the last one, and removed as long as one stays', async () => {
+    const { me } = open(order([{ ...typed, cloth: { face: '2' } }]));
+    expect(screen.queryByRole('button', { name: 'Remove' })).toBeNull();
+    await me.selectOptions(list('Kind of the next line'), kindById('bolster')!.name);
+    await me.click(screen.getByRole('button', { name: 'Add a line' }));
+    const second = within(screen.getByRole('group', { name: 'Line 2' }));
+    expect(second.getByRole<HTMLSelectElement>('combobox', { name: 'Kind of cover' }).value).toBe('bolster');
+    expect(second.getByRole<HTMLSelectElement>('combobox', { name: 'Face cloth' }).value).toBe('2');
+    await me.click(screen.getAllByRole('button', { name: 'Remove' })[0]!);
+    expect(screen.queryByRole('group', { name: 'Line 2' })).toBeNull();
+    expect(list('Kind of cover').value).toBe('bolster');
+  });
+
+  test('an approved one cannot be changed, and says by which batch; the units stay', () => {
+    open(
+      order([
+        { ...typed, id: 7, frozenBy: 'Spring boats' },
+        { ...typed, id: 8 },
+      ]),
+    );
+    const frozen = screen.getByRole<HTMLFieldSetElement>('group', { name: 'Line 1' });
+    expect(frozen.disabled).toBe(true);
+    expect(seen(frozen)).toContain('approved in “Spring boats”; copy the order to change it');
+    expect(within(frozen).queryByRole('button', { name: 'Remove' })).toBeNull();
+    expect(screen.getByRole<HTMLFieldSetElement>('group', { name: 'Line 2' }).disabled).toBe(false);
+    expect(list('Measured in').disabled).toBe(true);
+  });
+
+  test('several like one, pasted from a sheet: a row a line, what is wrong with its row and column', async () => {
+    const { me } = open(order([typed]));
+    await me.click(screen.getByRole('button', { name: 'Several like this' }));
+    const rows = within(await screen.findByRole('dialog'));
+    await me.click(rows.getByRole('textbox', { name: 'Row 1, How many' }));
+    await me.paste('2\t20\t14\n3\t22\tabc\n');
+    expect(seen()).toContain('Row 2, Height: ');
+    expect(rows.getByRole<HTMLButtonElement>('button', { name: 'Add 2 lines' }).disabled).toBe(true);
+    const wrong = rows.getByRole('textbox', { name: 'Row 2, Height' });
+    await me.clear(wrong);
+    await me.type(wrong, '15 1/2');
+    await me.click(rows.getByRole('button', { name: 'Add 2 lines' }));
+    const third = within(await screen.findByRole('group', { name: 'Line 3' }));
+    expect(third.getByRole<HTMLInputElement>('textbox', { name: /^How many/ }).value).toBe('3');
+    expect(third.getByRole<HTMLInputElement>('textbox', { name: /^Height/ }).value).toBe('15 1/2');
+    expect(third.getByRole<HTMLSelectElement>('combobox', { name: 'Face cloth' }).value).toBe('1');
+  });
+});
+
+describe('saving', () => {
+  const press = async (me: ReturnType<typeof open>['me']) =>
+    me.click(await screen.findByRole('button', { name: 'Save order' }));
+  const save = async (me: ReturnType<typeof open>['me'], qty = '6') => {
+    await me.clear(field('How many'));
+    await me.type(field('How many'), qty);
+    await press(me);
+  };
+
+  test('sends what was typed, with the version that was read; then there is nothing to save', async () => {
+    const { me } = open(order([{ ...typed, id: 7 }]));
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Saved' }).disabled).toBe(true);
+    await save(me);
+    await screen.findByRole('button', { name: 'Saved' });
+    expect(server.asked.map(({ args }) => args)).toEqual([[order([{ ...typed, id: 7, qty: '6' }]), { id: 31, version: 4 }]]); // prettier-ignore
+    expect(gone).toEqual(['again']);
+    // The next time it is the version that saving gave.
+    await save(me, '7');
+    await vi.waitFor(() => expect(server.asked[1]?.args[1]).toEqual({ id: 31, version: 5 }));
+  });
+
+  test('a new order leads to the list', async () => {
+    const { me } = open(order([typed]), { edited: null });
+    await me.click(screen.getByRole('button', { name: 'Save order' }));
+    await vi.waitFor(() => expect(gone).toEqual(['/orders']));
+    expect(server.asked[0]!.args[1]).toBeNull();
+  });
+
+  test('what the server refuses is told at its field of its line, and what was typed is still there', async () => {
+    server.refuses({
+      due: 'Write the day it is due.',
+      'lines.0.typed.width': 'Nothing here is longer than 20 m.',
+      '': 'This customer is not known.',
+    });
+    const { me } = open(order([typed]));
+    await save(me);
+    const told = await screen.findByText('Nothing here is longer than 20 m.');
+    expect(errorOf(field('Width'))).toBe(told.textContent);
+    expect(errorOf(screen.getByLabelText(/^Due/))).toBe('Write the day it is due.');
+    expect(seen()).toContain('This customer is not known.');
+    expect((field('How many') as HTMLInputElement).value).toBe('6');
+    expect((await screen.findByRole<HTMLButtonElement>('button', { name: 'Save order' })).disabled).toBe(false);
+  });
+
+  test('where the server does not answer, the same request can be sent again', async () => {
+    server.answer = new TypeError('Failed to fetch');
+    const { me } = open(order([typed]));
+    await save(me);
+    expect(await screen.findByText(/did not answer. What you typed is still here; try again./)).toBeTruthy();
+    server.gives({ id: 31, version: 5, reopened: [] });
+    await press(me);
+    await screen.findByRole('button', { name: 'Saved' });
+    // Under the same id it cannot be done twice.
+    expect(server.asked[1]).toEqual(server.asked[0]);
+  });
+
+  test('after somebody else’s change mine goes over theirs only when I say so', async () => {
+    server.answer = { ok: false, faults: [{ code: 'stale', field: '', message: 'Changed.' }], stale: { version: 9, savedAt: '2027-01-05T10:20:00Z' } }; // prettier-ignore
+    const { me } = open(order([typed]));
+    await save(me);
+    expect(await screen.findByText(/Somebody else saved this order at/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Look at theirs beside' }).getAttribute('href')).toBe('/orders/31');
+    server.gives({ id: 31, version: 5, reopened: [] });
+    await me.click(screen.getByRole('button', { name: 'Save mine over theirs' }));
+    await screen.findByRole('button', { name: 'Saved' });
+    expect(server.asked[1]!.args).toEqual([order([{ ...typed, qty: '6' }]), { id: 31, version: 9 }]);
+    expect(seen()).not.toContain('Somebody else');
+  });
+});
+
+test('customers are proposed as their names are typed', async () => {
+  const asked: string[] = [];
+  vi.stubGlobal('fetch', async (url: string) => {
+    asked.push(url);
+    return new Response(JSON.stringify(['Mill Race Players']));
+  });
+  const { me } = open(order([typed], { customer: '' }));
+  await me.type(screen.getByRole('combobox', { name: /^Customer/ }), 'Mill & Co');
+  await vi.waitFor(() => expect(asked.at(-1)).toBe('/api/customers?q=Mill%20%26%20Co'));
+  await vi.waitFor(() => expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Mill Race Players')); // prettier-ignore
+});
+
+test('without any cloth the pieces are worked out all the same, and the way to add one is shown', async () => {
+  open(order([{ ...typed, cloth: {} }]), { cloths: [] });
+  expect(await screen.findByText('front')).toBeTruthy();
+  expect(screen.getByRole('link', { name: 'add a cloth' }).getAttribute('href')).toBe('/cloth/new');
+});
