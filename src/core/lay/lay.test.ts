@@ -201,7 +201,7 @@ describe('random jobs', () => {
         expect(findFaults(job, plan)).toEqual([]);
         if (plan.unplaced.length === 0) expect(provenBound(job)).toBeLessThanOrEqual(plan.used);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -212,7 +212,7 @@ describe('random jobs', () => {
         expect(lay(job, 200).used).toBeLessThanOrEqual(handLength(job) + 2540);
       }),
       // A heuristic's promise: checked on a fixed sample.
-      { numRuns: 40, seed: 11 },
+      { numRuns: 20, seed: 11 },
     );
   });
 });

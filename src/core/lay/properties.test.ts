@@ -69,12 +69,12 @@ describe('a job in the mirror', () => {
         const plan = lay(job, 25);
         expect(findFaults(other, mirroredPlan(job, plan, widths))).toEqual([]);
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
   test('takes about the same length: one way round is no better than the other on the whole', () => {
-    const ratios = fc.sample(jobArb, { numRuns: 25, seed: 5 }).map((json) => {
+    const ratios = fc.sample(jobArb, { numRuns: 15, seed: 5 }).map((json) => {
       const free = { ...json, cut: 'free', stock: undefined, strips: [] };
       return lay(jobOf(mirrored(free)), 300).used / lay(jobOf(free), 300).used;
     });
@@ -95,7 +95,7 @@ test('a wider cloth needs no more length, but for what the search misses', () =>
       expect(wide.unplaced).toEqual([]);
       expect(wide.used).toBeLessThanOrEqual(narrow.used * NOISE + 2540);
     }),
-    { numRuns: 20, seed: 7 },
+    { numRuns: 12, seed: 7 },
   );
 });
 
@@ -122,7 +122,7 @@ describe('locked pieces', () => {
           );
         if (plan.unplaced.length === 0) expect(provenBound(job)).toBeLessThanOrEqual(plan.used);
       }),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
   });
 

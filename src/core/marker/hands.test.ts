@@ -90,7 +90,7 @@ describe('a move', () => {
         if (!spot) return;
         expect(wrong(hands.moved(item.key, spot).lay).filter(({ kind }) => kind !== 'bound')).toEqual([]);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 });

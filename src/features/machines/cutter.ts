@@ -3,6 +3,7 @@ import Joi from 'joi';
 import { keepableText } from '@/features/commands/keepable-text';
 import { exportLay } from '@/features/table/export-lay';
 import { CUTTER_STATES } from '@/db/schema/machines';
+import { patience } from './patience';
 import { ask } from './talk';
 
 /** How a lay stands at the cutter, as the cutter says it. */
@@ -14,8 +15,6 @@ export interface CutterAnswer {
   faults: string[];
 }
 
-const SEND_WITHIN_MS = 8_000;
-const LOOK_WITHIN_MS = 2_000;
 const NAME = 'The cutter';
 
 const text = keepableText().allow('').max(300);
@@ -50,7 +49,7 @@ export async function sendToCutter(
   const file = await exportLay(batchId, clothId, 'dxf', 'a4');
   if (!file || 'message' in file) return { messages: ['There is no such lay.'] };
   const url = `${address.replace(/\/$/, '')}/jobs?name=${encodeURIComponent(name)}`;
-  const heard = await ask(url, { name: NAME, method: 'POST', body: file.bytes, type: file.type, within: SEND_WITHIN_MS }); // prettier-ignore
+  const heard = await ask(url, { name: NAME, method: 'POST', body: file.bytes, type: file.type, within: patience.cutterTakes }); // prettier-ignore
   if (!heard.ok) return { messages: [heard.message] };
   if (heard.status === 201) return read<CutterAnswer>(answerRules, heard.text) ?? { messages: [nonsense(address)] };
   return { messages: read<{ faults: string[] }>(refusalRules, heard.text)?.faults ?? [nonsense(address)] };
@@ -58,7 +57,7 @@ export async function sendToCutter(
 
 /** How a job stands; `lost` where the cutter no longer knows it, the sentence where it does not answer. */
 export async function lookAtCutter(address: string, id: string): Promise<CutterAnswer | 'lost' | { message: string }> {
-  const heard = await ask(jobUrl(address, id), { name: NAME, within: LOOK_WITHIN_MS });
+  const heard = await ask(jobUrl(address, id), { name: NAME, within: patience.cutterTells });
   if (!heard.ok) return heard;
   if (heard.status === 404) return 'lost';
   return (heard.status === 200 ? read<CutterAnswer>(answerRules, heard.text) : null) ?? { message: nonsense(address) };
@@ -66,7 +65,7 @@ export async function lookAtCutter(address: string, id: string): Promise<CutterA
 
 /** Asks the cutter to stop a job. */
 export async function stopCutter(address: string, id: string): Promise<CutterAnswer | { message: string }> {
-  const heard = await ask(`${jobUrl(address, id)}/stop`, { name: NAME, method: 'POST', body: '', type: 'text/plain', within: LOOK_WITHIN_MS }); // prettier-ignore
+  const heard = await ask(`${jobUrl(address, id)}/stop`, { name: NAME, method: 'POST', body: '', type: 'text/plain', within: patience.cutterTells }); // prettier-ignore
   if (!heard.ok) return heard;
   return read<CutterAnswer>(answerRules, heard.text) ?? { message: nonsense(address) };
 }

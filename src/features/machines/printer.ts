@@ -1,8 +1,7 @@
 import 'server-only';
 import { connect } from 'node:net';
 import { hostAndPort } from './form';
-
-const WITHIN_MS = 5_000;
+import { patience } from './patience';
 
 /** Sends a document to the label printer over raw TCP; the sentence where it does not take it. */
 export function print(address: string, bytes: Uint8Array): Promise<{ message: string } | null> {
@@ -13,8 +12,8 @@ export function print(address: string, bytes: Uint8Array): Promise<{ message: st
     const socket = connect(at);
     const timer = setTimeout(() => {
       socket.destroy();
-      silent(`does not take the labels within ${WITHIN_MS / 1000} s`);
-    }, WITHIN_MS);
+      silent(`does not take the labels within ${patience.printer / 1000} s`);
+    }, patience.printer);
     const end = (answer: () => void) => {
       clearTimeout(timer);
       answer();

@@ -3,9 +3,9 @@ import { isValid, parseISO } from 'date-fns';
 import Joi from 'joi';
 import { parseAmount } from '@/core/cost';
 import { keepableText } from '@/features/commands/keepable-text';
+import { patience } from './patience';
 import { ask } from './talk';
 
-const WITHIN_MS = 6_000;
 const NAME = 'The supplier’s list';
 const PER = ['yd', 'm', 'piece', 'pack', 'sheet'] as const;
 
@@ -60,7 +60,7 @@ const rules = Joi.object({
 
 /** Fetches and reads a supplier's list; the sentence where it can't be had or read. */
 export async function fetchPrices(address: string): Promise<PriceList | { message: string }> {
-  const heard = await ask(address, { name: NAME, within: WITHIN_MS });
+  const heard = await ask(address, { name: NAME, within: patience.supplier });
   if (!heard.ok) return heard;
   if (heard.status !== 200) return { message: `${NAME} at ${address} can’t be had now (status ${heard.status}); try again later.` }; // prettier-ignore
   const nonsense = { message: `${NAME} at ${address} is no price list that can be read (docs/formats/prices.md).` };

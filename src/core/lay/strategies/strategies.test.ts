@@ -213,7 +213,7 @@ describe('odd outlines', () => {
         expect(findFaults(job, plan)).toEqual([]);
         expect(plan.unplaced).toEqual([]);
       }),
-      { numRuns: 25 },
+      { numRuns: 12 },
     );
   });
 });

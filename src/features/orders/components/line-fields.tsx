@@ -6,6 +6,7 @@ import { Link } from '@/ui/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
 import { parseLength, printBoth, type Units } from '@/core/length';
+import { isAlike } from '@/ui/alike';
 import { Choice, TextField } from '@/ui/fields/choice';
 import { Folded } from '@/ui/folded';
 import { LengthField, typingUnit } from '@/ui/fields/length-field';
@@ -34,16 +35,6 @@ interface Props {
   change: Change;
   errorAt: (name: string) => string | undefined;
   onFocusMeasure: (id: string | undefined) => void;
-}
-
-/** Props are alike when they show alike. Handlers here know nothing of the line (see Change), so an older one does the same. */
-function isAlike(a: object, b: object): boolean {
-  const [before, now] = [a, b] as Record<string, unknown>[];
-  return Object.keys({ ...before, ...now }).every((key) => {
-    const [one, other] = [before![key], now![key]];
-    if (typeof one === 'function' && typeof other === 'function') return true;
-    return Object.is(one, other) || (typeof one === 'object' && JSON.stringify(one) === JSON.stringify(other));
-  });
 }
 
 // A line has up to thirty fields; a letter in one of them draws only that one again.

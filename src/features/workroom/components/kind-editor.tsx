@@ -4,11 +4,12 @@ import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { useDeferredValue, useMemo, useState, useTransition } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';
 import { kindToJson } from '@/core/files/kind-text';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
+import { isAlike } from '@/ui/alike';
 import { Choice, TextField } from '@/ui/fields/choice';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
@@ -32,6 +33,15 @@ const KindPreview = dynamic(() => import('./kind-preview').then((file) => file.K
   ssr: false,
   loading: () => <Panel title="Tried out">A moment …</Panel>,
 });
+
+// A kind has a hundred fields; a letter in one of them draws only that one again.
+const Short = memo(TextField, isAlike);
+const Pick = memo(Choice, isAlike);
+
+/** The parts of a kind that are lists of rows. */
+type ListName = 'measures' | 'options' | 'results' | 'pieces' | 'strips' | 'notions' | 'checks' | 'marks' | 'steps';
+type RowOf<Name extends ListName> = NonNullable<CoverKind[Name]>[number];
+const NO_ROWS: readonly never[] = [];
 
 interface Props {
   edited: { id: number; version: number; isWithdrawn: boolean; uses: number } | null;
@@ -73,10 +83,11 @@ export function KindEditor({ edited, initial, units }: Props) {
   const sample = useMemo(() => sampleFrom(later, typed, units), [later, typed, units]);
   const checked = useMemo(() => check(later, sample, units), [later, sample, units]);
   const faults = [...checked.faults, ...told];
-  const set = (part: Partial<CoverKind>) => {
+  const change = useCallback((part: (now: CoverKind) => Partial<CoverKind>) => {
     setTold([]);
-    setKind({ ...kind, ...part });
-  };
+    setKind((now) => ({ ...now, ...part(now) }));
+  }, []);
+  const set = (part: Partial<CoverKind>) => change(() => part);
   const errorAt = (field: string) =>
     faults.find((fault) => fault.field === field && (isTried || fault.code !== NAMELESS))?.message;
   const isChanged = kind !== saved;
@@ -105,7 +116,15 @@ export function KindEditor({ edited, initial, units }: Props) {
       router.refresh();
     });
 
-  const lists = { faults, kind, set };
+  const measured = useMemo(() => measureColumns(kind.object), [kind.object]);
+  /** What a list of the kind’s is edited with. */
+  const list = <Name extends ListName>(field: Name, make: (now: CoverKind) => RowOf<Name>) => ({
+    field,
+    rows: (kind[field] ?? NO_ROWS) as readonly RowOf<Name>[],
+    faults,
+    onAdd: () => change((now) => ({ [field]: [...(now[field] ?? []), make(now)] })),
+    onChange: (next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) => change((now) => ({ [field]: next((now[field] ?? []) as readonly RowOf<Name>[]) })), // prettier-ignore
+  });
   return (
     <>
       <PageHead
@@ -151,28 +170,28 @@ export function KindEditor({ edited, initial, units }: Props) {
         <Stack gap="5" minW="0">
           <Panel title="What it is">
             <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', xl: 'repeat(4, minmax(0, 1fr))' }} gap="4">
-              <TextField label="Name" value={kind.name} error={errorAt('name')} onChange={(name) => set({ name })} />
+              <Short label="Name" value={kind.name} error={errorAt('name')} onChange={(name) => set({ name })} />
               <Box gridColumn={{ xl: 'span 3' }}>
-                <TextField
+                <Short
                   label="In a sentence"
                   value={kind.about}
                   error={errorAt('about')}
                   onChange={(about) => set({ about })}
                 />
               </Box>
-              <Choice
+              <Pick
                 label="What is measured"
                 value={kind.object}
                 choices={Object.keys(TAPES).map((id) => ({ id, label: OBJECT_NAMES[id as CoverKind['object']] }))}
-                onChange={(object) => set(withObject(kind, object as CoverKind['object']))}
+                onChange={(object) => change((now) => withObject(now, object as CoverKind['object']))}
               />
-              <Choice
+              <Pick
                 label="Drawn as"
                 value={kind.drawing}
                 choices={DRAWINGS.map((id) => ({ id, label: id }))}
                 onChange={(drawing) => set({ drawing: drawing as CoverKind['drawing'] })}
               />
-              <Choice
+              <Pick
                 label="Filled"
                 value={kind.fill}
                 choices={[
@@ -181,7 +200,7 @@ export function KindEditor({ edited, initial, units }: Props) {
                 ]}
                 onChange={(fill) => set({ fill: fill as CoverKind['fill'] })}
               />
-              <Choice
+              <Pick
                 label="Usual fit"
                 value={kind.defaultFit}
                 error={errorAt('defaultFit')}
@@ -191,147 +210,120 @@ export function KindEditor({ edited, initial, units }: Props) {
             </Grid>
           </Panel>
           <RowsEditor
+            {...list('measures', () => ({ id: '', label: '', hint: '' }))}
             title="Measures"
             about="What the tape takes. The name is used in formulas."
-            field="measures"
-            rows={kind.measures}
-            columns={measureColumns(kind.object)}
-            make={() => ({ id: '', label: '', hint: '' })}
+            columns={measured}
             addLabel="Add a measure"
-            onChange={(measures) => set({ measures })}
-            faults={lists.faults}
           />
           <RowsEditor
+            {...list('options', () => ({ id: '', label: '', type: 'length' as const }))}
             title="Options"
             about="What may differ from order to order. A length left empty is 0, and …Given tells whether it was written."
-            field="options"
-            rows={kind.options}
             columns={optionColumns}
-            make={() => ({ id: '', label: '', type: 'length' as const })}
             addLabel="Add an option"
-            onChange={(options) => set({ options })}
-            faults={lists.faults}
           />
           <Panel title="Fit and finished size">
             <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
               {FITS.map((fit) => (
-                <TextField
+                <Short
                   key={fit}
                   label={FIT_NAMES[fit]}
                   value={kind.allowance[fit] ?? ''}
                   placeholder="not offered"
                   error={errorAt(`allowance.${fit}`)}
                   hint="to a measured edge, both sides; in formulas: allowance"
-                  onChange={(text) => set({ allowance: without(kind.allowance, fit, text) })}
+                  onChange={(text) => change(({ allowance }) => ({ allowance: without(allowance, fit, text) }))}
                 />
               ))}
               {FINISHED.map(([id, label]) => (
-                <TextField
+                <Short
                   key={id}
                   label={`Finished: ${label.toLowerCase()}`}
                   value={kind.finished[id] ?? ''}
                   placeholder={id === 'width' || id === 'height' ? undefined : 'none'}
                   error={errorAt(`finished.${id}`)}
                   onChange={(text) =>
-                    set({
+                    change(({ finished }) => ({
                       finished:
                         id === 'width' || id === 'height'
-                          ? { ...kind.finished, [id]: text }
-                          : (without(kind.finished, id, text) as CoverKind['finished']),
-                    })
+                          ? { ...finished, [id]: text }
+                          : (without(finished, id, text) as CoverKind['finished']),
+                    }))
                   }
                 />
               ))}
             </Grid>
           </Panel>
           <RowsEditor
+            {...list('results', () => ({ name: '', is: '' }))}
             title="Sums"
             about="Named results, in any order: + - * / ( ), a ? b : c, inch(1/2), cm(3), min, max, diagonal, circumference, whole, stockUp, stockDown, spread."
-            field="results"
-            rows={kind.results}
             columns={resultColumns}
-            make={() => ({ name: '', is: '' })}
             addLabel="Add a sum"
-            onChange={(results) => set({ results })}
-            faults={lists.faults}
           />
           <RowsEditor
+            {...list('pieces', () => ({ name: '', role: 'face' as const, qty: 1, across: '', along: '' }))}
             title="Pieces"
             about="What is cut, as cut: across and along are formulas."
-            field="pieces"
-            rows={kind.pieces}
             columns={pieceColumns}
-            make={() => ({ name: '', role: 'face' as const, qty: 1, across: '', along: '' })}
             addLabel="Add a piece"
-            onChange={(pieces) => set({ pieces })}
-            faults={lists.faults}
           />
           <RowsEditor
+            {...list('strips', () => ({
+              name: '',
+              role: 'welt' as const,
+              qty: '1',
+              width: '',
+              length: '',
+              grain: "'straight'",
+              loss: 'inch(1)',
+              least: 'inch(12)',
+            }))}
             title="Strips"
             about="Long parts that may be joined: piping, binding, boxing."
-            field="strips"
-            rows={kind.strips}
             columns={stripColumns}
-            make={() => ({ name: '', role: 'welt' as const, qty: '1', width: '', length: '', grain: "'straight'", loss: 'inch(1)', least: 'inch(12)' })} // prettier-ignore
             addLabel="Add a strip"
-            onChange={(strips) => set({ strips })}
-            faults={lists.faults}
           />
           <RowsEditor
+            {...list('notions', () => ({ name: '', qty: '1', note: '' }))}
             title="Notions"
             about="Zips, cord, snaps, foam: what is not cut from cloth. A note may hold {formulas}."
-            field="notions"
-            rows={kind.notions}
             columns={notionColumns}
-            make={() => ({ name: '', qty: '1', note: '' })}
             addLabel="Add a notion"
-            onChange={(notions) => set({ notions })}
-            faults={lists.faults}
           />
           <RowsEditor
-            title="Checks"
-            about="Warnings that an order shows; only what can’t be made stops it."
-            field="checks"
-            rows={kind.checks}
-            columns={checkColumns}
-            make={() => ({
+            {...list('checks', (now) => ({
               code: '',
-              field: kind.measures[0]?.id ?? '',
+              field: now.measures[0]?.id ?? '',
               when: '',
               message: '',
               level: 'warn' as const,
-            })}
+            }))}
+            title="Checks"
+            about="Warnings that an order shows; only what can’t be made stops it."
+            columns={checkColumns}
             addLabel="Add a check"
-            onChange={(checks) => set({ checks })}
-            faults={lists.faults}
           />
           <RowsEditor
-            title="Marks"
-            about="What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers."
-            field="marks"
-            rows={kind.marks ?? []}
-            columns={markColumns}
-            make={() => ({
+            {...list('marks', (now) => ({
               name: '',
-              piece: kind.pieces[0]?.name ?? '',
+              piece: now.pieces[0]?.name ?? '',
               sort: 'point' as const,
               across: '',
               along: '',
-            })}
+            }))}
+            title="Marks"
+            about="What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers."
+            columns={markColumns}
             addLabel="Add a mark"
-            onChange={(marks) => set({ marks })}
-            faults={lists.faults}
           />
           <RowsEditor
+            {...list('steps', () => ({ do: '' }))}
             title="Steps"
             about="How it is sewn, in order, with the caution where work can hurt."
-            field="steps"
-            rows={kind.steps}
             columns={stepColumns}
-            make={() => ({ do: '' })}
             addLabel="Add a step"
-            onChange={(steps) => set({ steps })}
-            faults={lists.faults}
           />
         </Stack>
         <Box position={{ lg: 'sticky' }} top="4">

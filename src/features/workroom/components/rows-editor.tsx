@@ -2,8 +2,9 @@
 
 import { Box, Button, Flex, IconButton, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
 import { ArrowUp, Plus, X } from 'lucide-react';
-import { useState, type ReactNode } from 'react';
+import { memo, useState } from 'react';
 import type { Fault } from '@/core/result';
+import { isAlike } from '@/ui/alike';
 
 /** A column of a list in the kind editor. Without choices it is a text; `wide` texts may run over lines. */
 export interface Column<T> {
@@ -27,98 +28,110 @@ interface Props<T> {
   rows: readonly T[];
   columns: readonly Column<T>[];
   faults: readonly Fault[];
-  make: () => T;
   addLabel: string;
-  onChange: (rows: T[]) => void;
-  aside?: ReactNode;
+  onAdd: () => void;
+  /** Changes the rows from what they are at that moment. */
+  onChange: (next: (rows: readonly T[]) => T[]) => void;
 }
 
-/** A list that is written row by row, with every fault at its cell. */
-export function RowsEditor<T>({
-  title,
-  about,
-  field,
-  rows,
-  columns,
-  faults,
-  make,
-  addLabel,
-  onChange,
-  aside,
-}: Props<T>) {
-  const set = (at: number, row: T) => onChange(rows.map((one, i) => (i === at ? row : one)));
-  const general = faults.filter((fault) => fault.field === field);
+/** A list that is written row by row, with every fault at its cell. A letter in one row draws only that one again. */
+export const RowsEditor = memo(RowsList, isSameList) as typeof RowsList;
+
+/** Whether two lists show alike: rows are changed by making others of them. */
+function isSameList(a: Props<unknown>, b: Props<unknown>): boolean {
+  const own = ({ field, faults }: Props<unknown>) => JSON.stringify(faults.filter((fault) => fault.field.split('.')[0] === field)); // prettier-ignore
+  return a.rows === b.rows && a.columns === b.columns && own(a) === own(b);
+}
+
+function RowsList<T>({ title, about, field, rows, columns, faults, addLabel, onAdd, onChange }: Props<T>) {
   return (
     <Box as="section" bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" p="5" aria-label={title}>
-      <Flex justify="space-between" align="baseline" gap="4" mb="2">
-        <Box>
-          <Text as="h2" fontFamily="heading" fontWeight="700" fontSize="lg">
-            {title}
-          </Text>
-          <Text color="fg.muted" fontSize="sm">
-            {about}
-          </Text>
-        </Box>
-        {aside}
-      </Flex>
-      {general.map(({ code, message }) => (
-        <Text key={code} color="fg.error" mb="2">
-          {message}
+      <Box mb="2">
+        <Text as="h2" fontFamily="heading" fontWeight="700" fontSize="lg">
+          {title}
         </Text>
-      ))}
+        <Text color="fg.muted" fontSize="sm">
+          {about}
+        </Text>
+      </Box>
+      {faults
+        .filter((fault) => fault.field === field)
+        .map(({ code, message }) => (
+          <Text key={code} color="fg.error" mb="2">
+            {message}
+          </Text>
+        ))}
       <Stack gap="3">
         {rows.map((row, i) => (
-          <Flex
+          <Row
             key={i}
-            gap="2"
-            align="flex-start"
-            borderTopWidth={i > 0 ? '1px' : 0}
-            borderColor="border.muted"
-            pt={i > 0 ? '3' : 0}
-          >
-            <Flex gap="2" wrap="wrap" flex="1" minW="0">
-              {columns.map((column) => {
-                if (column.shows && !column.shows(row)) return null;
-                const error = faults.find((fault) => fault.field === `${field}.${i}.${column.id}`)?.message;
-                return (
-                  <Box key={column.id} flex={column.width} minW="90px">
-                    <Cell
-                      column={column}
-                      label={`${title}, ${i + 1}, ${column.label}`}
-                      row={row}
-                      error={error}
-                      onChange={(text) => set(i, column.write(row, text))}
-                    />
-                  </Box>
-                );
-              })}
-            </Flex>
-            <Flex pt="6">
-              <IconButton
-                variant="ghost"
-                size="sm"
-                aria-label={`Move ${title.toLowerCase()} ${i + 1} up`}
-                disabled={i === 0}
-                onClick={() => onChange(rows.map((one, k) => (k === i - 1 ? rows[i]! : k === i ? rows[i - 1]! : one)))}
-              >
-                <ArrowUp size={16} />
-              </IconButton>
-              <IconButton
-                variant="ghost"
-                size="sm"
-                aria-label={`Take out ${title.toLowerCase()} ${i + 1}`}
-                onClick={() => onChange(rows.filter((_, k) => k !== i))}
-              >
-                <X size={16} />
-              </IconButton>
-            </Flex>
-          </Flex>
+            title={title}
+            n={i}
+            row={row}
+            columns={columns}
+            faults={faults.filter((fault) => fault.field.startsWith(`${field}.${i}.`))}
+            onChange={onChange}
+          />
         ))}
       </Stack>
-      <Button variant="outline" size="sm" mt="3" onClick={() => onChange([...rows, make()])}>
+      <Button variant="outline" size="sm" mt="3" onClick={onAdd}>
         <Plus size={16} /> {addLabel}
       </Button>
     </Box>
+  );
+}
+
+interface RowProps<T> {
+  title: string;
+  /** Which row it is, from 0. */
+  n: number;
+  row: T;
+  columns: readonly Column<T>[];
+  faults: readonly Fault[];
+  onChange: Props<T>['onChange'];
+}
+
+const Row = memo(OneRow, isAlike) as typeof OneRow;
+
+function OneRow<T>({ title, n, row, columns, faults, onChange }: RowProps<T>) {
+  return (
+    <Flex gap="2" align="flex-start" borderTopWidth={n > 0 ? '1px' : 0} borderColor="border.muted" pt={n > 0 ? '3' : 0}>
+      <Flex gap="2" wrap="wrap" flex="1" minW="0">
+        {columns.map((column) => {
+          if (column.shows && !column.shows(row)) return null;
+          return (
+            <Box key={column.id} flex={column.width} minW="90px">
+              <Cell
+                column={column}
+                label={`${title}, ${n + 1}, ${column.label}`}
+                row={row}
+                error={faults.find((fault) => fault.field.split('.')[2] === column.id)?.message}
+                onChange={(text) => onChange((rows) => rows.map((one, i) => (i === n ? column.write(one, text) : one)))}
+              />
+            </Box>
+          );
+        })}
+      </Flex>
+      <Flex pt="6">
+        <IconButton
+          variant="ghost"
+          size="sm"
+          aria-label={`Move ${title.toLowerCase()} ${n + 1} up`}
+          disabled={n === 0}
+          onClick={() => onChange((rows) => rows.toSpliced(n - 1, 2, rows[n]!, rows[n - 1]!))}
+        >
+          <ArrowUp size={16} />
+        </IconButton>
+        <IconButton
+          variant="ghost"
+          size="sm"
+          aria-label={`Take out ${title.toLowerCase()} ${n + 1}`}
+          onClick={() => onChange((rows) => rows.toSpliced(n, 1))}
+        >
+          <X size={16} />
+        </IconButton>
+      </Flex>
+    </Flex>
   );
 }
 
