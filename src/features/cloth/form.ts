@@ -3,6 +3,7 @@ import { parseAmount, writeAmount } from '@/core/cost';
 import { parseLength, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CLOTH_SORTS, type ClothSort } from '@/core/stock';
+import { inOrderUnits } from '@/features/workroom/form';
 import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 
 /** A cloth as it is typed: lengths and money stay texts. */
@@ -116,6 +117,14 @@ export const WEIGHT_LABELS: Record<Weight, string> = Object.fromEntries(WEIGHTS.
 export const GIVE_LABELS: Record<Give, string> = Object.fromEntries(
   GIVES.map((one) => [one, { none: 'not at all', little: 'a little, as wovens do', stretch: 'stretches' }[one]]),
 ) as Record<Give, string>;
+
+/** The fields that hold a length. */
+const LENGTHS = ['width', 'selvageLeft', 'selvageRight', 'repeatAcross', 'repeatAlong', 'motifAcross', 'motifAlong', 'sellingStep', 'sheetLength', 'thickness'] as const satisfies readonly (keyof ClothForm)[]; // prettier-ignore
+export type LengthOfCloth = (typeof LENGTHS)[number];
+
+/** The lengths of a cloth that is measured in other units from now on: they stay as long as they are. */
+export const inOtherUnits = (form: ClothForm, to: Units): Pick<ClothForm, LengthOfCloth> =>
+  Object.fromEntries(LENGTHS.map((name) => [name, inOrderUnits(form[name], form.units, to)])) as Pick<ClothForm, LengthOfCloth>; // prettier-ignore
 
 /** The fields of the form that are typed. */
 export type TextOfCloth = { [K in keyof ClothForm]: ClothForm[K] extends boolean ? never : K }[keyof ClothForm];

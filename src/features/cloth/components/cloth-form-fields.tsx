@@ -73,15 +73,24 @@ export function Select({
   control,
   name,
   choices,
+  onChange,
 }: {
   control: Control<ClothForm>;
   name: TextOfCloth;
   choices: Record<string, string>;
+  /** Hears of another choice before it is made. */
+  onChange?: (id: string) => void;
 }) {
   const { field } = useController({ control, name });
   return (
     <NativeSelect.Root>
-      <NativeSelect.Field {...field}>
+      <NativeSelect.Field
+        {...field}
+        onChange={(event) => {
+          onChange?.(event.target.value);
+          field.onChange(event);
+        }}
+      >
         {Object.entries(choices).map(([id, label]) => (
           <option key={id} value={id}>
             {label}

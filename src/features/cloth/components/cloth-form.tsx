@@ -17,12 +17,14 @@ import { deleteCloth, dropClothPhoto, saveCloth } from '../actions';
 import {
   FIBRE_LABELS,
   GIVE_LABELS,
+  inOtherUnits,
   PATTERN_LABELS,
   readClothForm,
   SORT_LABELS,
   TURN_LABELS,
   WEIGHT_LABELS,
   type ClothForm,
+  type LengthOfCloth,
 } from '../form';
 import { FormLength, Labelled, Select, Tick } from './cloth-form-fields';
 
@@ -37,7 +39,7 @@ export function ClothFormView({
   photo?: string | null;
 }) {
   const router = useRouter();
-  const { control, register, handleSubmit, getValues, reset, formState } = useForm<ClothForm>({
+  const { control, register, handleSubmit, getValues, setValue, reset, formState } = useForm<ClothForm>({
     defaultValues: initial,
   });
   const form = useWatch({ control }) as ClothForm;
@@ -53,21 +55,15 @@ export function ClothFormView({
     )?.message;
     return typing ?? saved;
   };
-  const length = (
-    name:
-      | 'width'
-      | 'selvageLeft'
-      | 'selvageRight'
-      | 'repeatAcross'
-      | 'repeatAlong'
-      | 'motifAcross'
-      | 'motifAlong'
-      | 'sellingStep'
-      | 'sheetLength'
-      | 'thickness',
-    label: string,
-    hint: string,
-  ) => <FormLength control={control} name={name} label={label} hint={hint} units={form.units} error={errorAt(name)} />;
+  const length = (name: LengthOfCloth, label: string, hint: string) => (
+    <FormLength control={control} name={name} label={label} hint={hint} units={form.units} error={errorAt(name)} />
+  );
+
+  // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
+  const keepLengths = (units: string) => {
+    const kept = Object.entries(inOtherUnits(getValues(), units as ClothForm['units']));
+    for (const [name, text] of kept) setValue(name as LengthOfCloth, text, { shouldDirty: true });
+  };
 
   const save = (values: ClothForm, onVersion: number) =>
     start(async () => {
@@ -153,7 +149,12 @@ export function ClothFormView({
                   <Select control={control} name="sort" choices={SORT_LABELS} />
                 </Labelled>
                 <Labelled label="Measured in">
-                  <Select control={control} name="units" choices={{ in: 'inches', mm: 'centimetres' }} />
+                  <Select
+                    control={control}
+                    name="units"
+                    choices={{ in: 'inches', mm: 'centimetres' }}
+                    onChange={keepLengths}
+                  />
                 </Labelled>
                 {length('width', 'Width', 'edge to edge')}
                 <Labelled label="Notes" error={errorAt('notes')}>

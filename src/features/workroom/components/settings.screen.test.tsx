@@ -96,3 +96,11 @@ test('minutes of a kind stand with the usual ones, and are sent by the kind', as
   await waitFor(() => expect(server.asked).toHaveLength(1));
   expect(server.asked[0]!.args[0]).toEqual({ ...reckoning, minutes: { bolster: '70' } });
 });
+
+test('rules in other units keep their lengths', async () => {
+  const { me } = show(<WorkroomRulesForm initial={{ ...USUAL_RULES, seam: '3/8', hem: '1/4 + 1' }} />);
+  await me.selectOptions(field('We measure in'), 'centimetres');
+  expect([field('Seam allowance').value, field('Hem').value]).toEqual(['3/8 in', '1/4 in + 1 in']);
+  await press(me, 'Save rules');
+  await waitFor(() => expect(server.asked[0]!.args[0]).toMatchObject({ units: 'mm', seam: '3/8 in' }));
+});

@@ -9,7 +9,7 @@ import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { send } from '@/features/commands/send';
 import { saveRules } from '../actions';
-import { rulesFaults, type WorkroomRules } from '../form';
+import { rulesFaults, rulesInUnits, type WorkroomRules } from '../form';
 
 /** What new order lines start with. */
 export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
@@ -50,7 +50,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
             { id: 'in', label: 'inches' },
             { id: 'mm', label: 'centimetres' },
           ]}
-          onChange={(units) => set({ units: units as WorkroomRules['units'] })}
+          onChange={(units) => set(rulesInUnits(rules, units as WorkroomRules['units']))}
         />
         <LengthField
           label="Seam allowance"
