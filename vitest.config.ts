@@ -40,6 +40,10 @@ export default defineConfig({
           ...shared,
           name: 'screens',
           environment: 'happy-dom',
+          // There is no other page to go to.
+          environmentOptions: {
+            happyDOM: { settings: { navigation: { disableMainFrameNavigation: true, disableChildPageNavigation: true } } },
+          },
           include: ['src/**/*.screen.test.tsx'],
           setupFiles: 'src/ui/testing/dom.ts',
           // Loading what every screen is made of takes longer than a file's tests.

@@ -8,6 +8,7 @@ import { ThemeProvider } from 'next-themes';
 import dynamic from 'next/dynamic';
 import { useState, type ReactNode } from 'react';
 import { system } from './theme';
+import { LeaveGuard } from './unsaved/leave-guard';
 
 const Toasts = dynamic(() => import('./toasts'), { ssr: false });
 
@@ -51,6 +52,7 @@ export function Provider({ nonce, children }: { nonce: string | undefined; child
         <ThemeProvider attribute="class" disableTransitionOnChange {...(nonce && { nonce })}>
           {children}
           <Toasts />
+          <LeaveGuard />
         </ThemeProvider>
       </ChakraProvider>
     </StyleRegistry>

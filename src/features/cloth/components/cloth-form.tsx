@@ -11,6 +11,7 @@ import { ClothSwatch, type ClothLook } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { laysAgain } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { deleteCloth, dropClothPhoto, saveCloth } from '../actions';
@@ -48,6 +49,7 @@ export function ClothFormView({
   const [version, setVersion] = useState(edited?.version ?? 0);
   const [stale, setStale] = useState<number | null>(null);
   const live = readClothForm(form);
+  useUnsaved(formState.isDirty && !isBusy);
   const errorAt = (name: keyof ClothForm) => {
     const saved = faults.find(({ field }) => field === name)?.message;
     const typing = live.faults.find(

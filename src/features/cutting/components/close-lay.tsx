@@ -10,6 +10,7 @@ import { Choice, TextField } from '@/ui/fields/choice';
 import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { longLength } from '@/ui/words';
 import { closeLay } from '../actions';
 import { NOT_ON_SHELF, EVENT_LABELS, EVENT_SORTS, type EventForm, type RemnantForm } from '../form';
@@ -24,6 +25,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
   const [remnants, setRemnants] = useState<(RemnantForm & { hasShape: boolean })[]>(view.remnants);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
+  useUnsaved((events !== view.found || remnants !== view.remnants) && !isBusy);
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
   const change = <T,>(all: T[], set: (next: T[]) => void, i: number, part: Partial<T>) => {
     setFaults([]);

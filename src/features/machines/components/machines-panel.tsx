@@ -7,6 +7,7 @@ import { send } from '@/features/commands/send';
 import { TextField } from '@/ui/fields/choice';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { saveMachines } from '../actions';
 import { useTapeAddress } from '../device-tape';
 import { machineFaults, type MachinesForm } from '../form';
@@ -27,6 +28,7 @@ export function MachinesPanel({ initial }: { initial: MachinesForm }) {
   const [tape, setTape] = useTapeAddress();
   const found = machineFaults(form);
   const faults = [...found, ...refused];
+  useUnsaved(form !== saved && !isBusy);
   const save = () =>
     start(async () => {
       const answer = await send(saveMachines, form);

@@ -11,6 +11,7 @@ import { Choice, TextField } from '@/ui/fields/choice';
 import { LengthField } from '@/ui/fields/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { deleteMaterial, saveMaterial } from '../actions';
 import { COUNTED_NAMES, readMaterial, SORT_NAMES, TEETH_NAMES, type MaterialForm } from '../form';
 import type { PriceRow } from '../queries';
@@ -47,6 +48,7 @@ export function MaterialFormView({
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
   const isZip = form.sort === 'zip';
+  useUnsaved(form !== initial && !isBusy);
   const save = () => {
     const found = readMaterial(form, units).faults;
     if (found.length > 0) return setFaults(found);

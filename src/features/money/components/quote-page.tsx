@@ -9,6 +9,7 @@ import type { QuoteEvent } from '@/core/cost';
 import { send } from '@/features/commands/send';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { editQuote, stepQuote } from '../actions';
 import type { QuoteView } from '../queries';
 import { CostTable } from './cost-table';
@@ -30,6 +31,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
   const [isBusy, start] = useTransition();
   const isDraft = quote.state === 'draft';
   const isChanged = words !== quote.words || day !== quote.validUntil;
+  useUnsaved(isDraft && isChanged && !isBusy);
   const step = (event: QuoteEvent) =>
     start(async () => {
       setError('');

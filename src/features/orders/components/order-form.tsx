@@ -5,13 +5,14 @@ import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';
+import { useCallback, useMemo, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { laysAgain } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { saveOrder } from '../actions';
@@ -63,7 +64,7 @@ function OrderPage({ edited, initial }: Props) {
   const units = useWatch({ control, name: 'units' });
   const due = useWatch({ control, name: 'due' });
   const isFrozen = initial.lines.some(({ frozenBy }) => frozenBy !== undefined);
-  useWarningOnLeave(formState.isDirty && !isSaving);
+  useUnsaved(formState.isDirty && !isSaving);
 
   // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
   const setUnits = (next: Units) => {
@@ -251,14 +252,4 @@ function OrderPage({ edited, initial }: Props) {
       </Stack>
     </form>
   );
-}
-
-/** The browser asks before a page with unsaved entries is closed. */
-function useWarningOnLeave(isNeeded: boolean) {
-  useEffect(() => {
-    if (!isNeeded) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [isNeeded]);
 }

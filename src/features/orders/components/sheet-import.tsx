@@ -21,6 +21,7 @@ import { FileDrop } from '@/ui/fields/file-drop';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { pageWorker, type PageWorker } from '@/ui/page-worker';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { counted } from '@/ui/words';
 import type { OrderProviderProps } from './order-context';
 import { SheetOutcome } from './sheet-outcome';
@@ -40,6 +41,8 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
   const kinds = useMemo(() => kindBook(room.own, room.withdrawn).current, [room.own, room.withdrawn]);
   const known = useMemo(() => sheetFields(kinds), [kinds]);
   const [isPartial, setPartial] = useState(false);
+  const [isIn, setIn] = useState(false);
+  useUnsaved(sheet !== null && !isIn);
   const checked = useCheck(sheet, fields, room, usualDue, isPartial);
 
   const take = (next: Sheet) => {
@@ -78,6 +81,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
     setBusy(null);
     if (answer.ok || answer.faults[0]!.code !== 'offline') answered(IMPORT);
     if (!answer.ok) return setProblem(answer.faults[0]!.message);
+    setIn(true);
     toaster.create({ title: `${counted(answer.value.orders, 'order')} with ${counted(answer.value.lines, 'line')} are brought in.`, type: 'success' }); // prettier-ignore
     router.push('/orders');
   };

@@ -13,6 +13,7 @@ import { Choice, TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { bookCount } from '../actions';
 import { amountText, readAmount } from '../amount';
 import type { ShelfRow } from '../queries';
@@ -40,6 +41,7 @@ function CountSheet({ rows, places, place, hasMore }: CountSheetData) {
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
   const typed = rows.filter(({ id }) => (counts[id] ?? '').trim() !== '');
+  useUnsaved(typed.length > 0 && !isBusy);
   const read = new Map(typed.map((row) => [row.id, readAmount(counts[row.id]!, row)]));
   const differences = typed.flatMap((row) => {
     const one = read.get(row.id)!;

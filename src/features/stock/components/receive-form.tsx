@@ -12,6 +12,7 @@ import { LengthField } from '@/ui/fields/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { TracedOutline } from '@/ui/shape/traced-outline';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { receive } from '../actions';
 import { emptyReceipt, readReceipt, type CatalogueEntry, type FlawForm, type ReceiveForm } from '../form';
 
@@ -25,6 +26,8 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
   const [isBusy, start] = useTransition();
   const entry = entries.find(({ key }) => key === form.what) ?? first;
   const { units } = entry;
+  const { place: _place, ...typed } = form;
+  useUnsaved(!isBusy && JSON.stringify({ ...typed, place: '' }) !== JSON.stringify(emptyReceipt(entry)));
   const isCloth = entry.sort === 'roll' || entry.sort === 'sheets';
   const set = (part: Partial<ReceiveForm>) => {
     setFaults([]);

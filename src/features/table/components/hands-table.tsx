@@ -21,6 +21,7 @@ import { lengthName } from '../lay-view';
 import { obstacleWords } from '../obstacle-words';
 import { nameOf, sceneOf, type TableFacts } from '../scene-lay';
 import type { SceneShow, ShowBy } from '../scene/scene-types';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { openTable } from '../table-document';
 import { HandsBar } from './hands-bar';
 import { HandsFigures } from './hands-figures';
@@ -112,12 +113,7 @@ export default function HandsTable({
   const saved = useMemo(() => figures(new HandLay(lay.job, marker.plan)), []);
   const isDirty = history.past.length > 0;
   useEffect(() => onDirty(isDirty), [isDirty, onDirty]);
-  useEffect(() => {
-    if (!isDirty) return;
-    const ask = (event: BeforeUnloadEvent) => event.preventDefault();
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, [isDirty]);
+  useUnsaved(isDirty);
 
   const named = useCallback((key: string) => {
     const item = lay.item(key);

@@ -13,6 +13,7 @@ import { isAlike } from '@/ui/alike';
 import { Choice, TextField } from '@/ui/fields/choice';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { send } from '@/features/commands/send';
 import { saveKind, withdrawKind } from '../actions';
 import {
@@ -91,6 +92,7 @@ export function KindEditor({ edited, initial, units }: Props) {
   const errorAt = (field: string) =>
     faults.find((fault) => fault.field === field && (isTried || fault.code !== NAMELESS))?.message;
   const isChanged = kind !== saved;
+  useUnsaved(isChanged && !isBusy);
 
   const save = () =>
     start(async () => {

@@ -9,6 +9,7 @@ import { Folded } from '@/ui/folded';
 import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { saveReckoning } from '../actions';
 import { readReckoning, type ReckoningForm } from '../reckoning';
 
@@ -25,6 +26,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
     setForm({ ...form, ...part });
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  useUnsaved(form !== saved && !isBusy);
   const save = () =>
     start(async () => {
       const answer = await send(saveReckoning, form);

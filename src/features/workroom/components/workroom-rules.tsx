@@ -7,6 +7,7 @@ import { Choice, TextField } from '@/ui/fields/choice';
 import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { send } from '@/features/commands/send';
 import { saveRules } from '../actions';
 import { rulesFaults, rulesInUnits, type WorkroomRules } from '../form';
@@ -24,6 +25,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
     setRules({ ...rules, ...part });
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  useUnsaved(rules !== saved && !isBusy);
   const save = () =>
     start(async () => {
       const answer = await send(saveRules, rules);
