@@ -42,7 +42,9 @@ export default defineConfig({
           environment: 'happy-dom',
           // There is no other page to go to.
           environmentOptions: {
-            happyDOM: { settings: { navigation: { disableMainFrameNavigation: true, disableChildPageNavigation: true } } },
+            happyDOM: {
+              settings: { navigation: { disableMainFrameNavigation: true, disableChildPageNavigation: true } },
+            },
           },
           include: ['src/**/*.screen.test.tsx'],
           setupFiles: 'src/ui/testing/dom.ts',
