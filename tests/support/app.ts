@@ -2,7 +2,7 @@ import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_pr
 import { readdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
-import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
+import puppeteer, { type Browser, type ElementHandle, type JSHandle, type Page } from 'puppeteer-core';
 
 const ROOT = process.cwd();
 
@@ -151,6 +151,17 @@ export const CHROMIUM = [
 export const openBrowser = (): Promise<Browser> =>
   puppeteer.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
 
+/** In the page: the nth field of that label. */
+const findField = (label: string, nth: number) =>
+  [...document.querySelectorAll<HTMLInputElement>('input, textarea')].filter(
+    (one) =>
+      one.getAttribute('aria-label') === label ||
+      [...(one.labels ?? [])].some((own) => own.innerText.replace('*', '').trim() === label),
+  )[nth];
+
+/** What is found is used at once; a page that puts another in its place each time is at fault. */
+const MOST_TRIES = 4;
+
 /** Browsers that somebody sits at. */
 const inUse = new WeakSet<Browser>();
 
@@ -231,41 +242,61 @@ export class Person {
   /** Presses the button or link of that name. */
   async press(name: string) {
     await this.page.bringToFront();
-    const found = await this.page.waitForFunction(findNamed, { polling: 'mutation' }, 'button, a[href], [role=button]', name).catch(() => {
-      throw new Error(`There is no button or link ${name} at ${this.page.url()}`);
-    }); // prettier-ignore
-    await (found.asElement() as ElementHandle<HTMLElement>).click();
+    await this.using(
+      () => this.page.waitForFunction(findNamed, { polling: 'mutation' }, 'button, a[href], [role=button]', name),
+      `button or link ${name}`,
+      (found) => found.click(),
+    );
   }
 
   /** Types into the field of that label, in place of what is there. */
   async type(label: string, text: string, nth = 0) {
     await this.page.bringToFront();
-    const find = (name: string, index: number) =>
-      [...document.querySelectorAll<HTMLInputElement>('input, textarea')].filter(
-        (one) =>
-          one.getAttribute('aria-label') === name ||
-          [...(one.labels ?? [])].some((own) => own.innerText.replace('*', '').trim() === name),
-      )[index];
-    await this.page.waitForFunction(find, { polling: 'mutation' }, label, nth).catch(() => {
-      throw new Error(`There is no field ${label} (${nth}) at ${this.page.url()}`);
-    });
-    const field = (await this.page.evaluateHandle(find, label, nth)).asElement() as ElementHandle<HTMLInputElement>;
-    await field.click({ count: 3 });
-    // As a whole, like something pasted: a key at a time would have the page drawn anew for each letter.
-    if (text) await this.page.keyboard.sendCharacter(text);
-    else await this.page.keyboard.press('Backspace');
+    await this.using(
+      () => this.page.waitForFunction(findField, { polling: 'mutation' }, label, nth),
+      `field ${label} (${nth})`,
+      async (field) => {
+        await field.click({ count: 3 });
+        // As a whole, like something pasted: a key at a time would have the page drawn anew for each letter.
+        if (text) await this.page.keyboard.sendCharacter(text);
+        else await this.page.keyboard.press('Backspace');
+      },
+    );
   }
 
   /** Chooses an entry of the list of that label. */
   async choose(label: string, entry: string) {
-    const found = await this.page.waitForFunction(findNamed, { polling: 'mutation' }, 'select', label);
-    const list = found.asElement() as ElementHandle<HTMLSelectElement>;
-    const value = await list.evaluate(
-      ({ options }, wanted) => [...options].find((one) => one.text.startsWith(wanted))?.value,
-      entry,
+    await this.using(
+      () => this.page.waitForFunction(findNamed, { polling: 'mutation' }, 'select', label),
+      `list ${label}`,
+      async (found) => {
+        const list = found as ElementHandle<HTMLSelectElement>;
+        const value = await list.evaluate(
+          ({ options }, wanted) => [...options].find((one) => one.text.startsWith(wanted))?.value,
+          entry,
+        );
+        if (value === undefined) throw new Error(`${label} has no entry ${entry}`);
+        await list.select(value);
+      },
     );
-    if (value === undefined) throw new Error(`${label} has no entry ${entry}`);
-    await list.select(value);
+  }
+
+  /** Uses what is found on the page. Where the page has put another in its place before it could be used, that one is found and used. */
+  private async using(
+    find: () => Promise<JSHandle>,
+    what: string,
+    act: (found: ElementHandle<HTMLElement>) => Promise<unknown>,
+  ) {
+    for (let tries = 1; ; tries++) {
+      const handle = await find().catch(() => {
+        throw new Error(`There is no ${what} at ${this.page.url()}`);
+      });
+      try {
+        return await act(handle.asElement() as ElementHandle<HTMLElement>);
+      } catch (error) {
+        if (tries === MOST_TRIES || !/detached|not clickable/.test(String(error))) throw error;
+      }
+    }
   }
 
   async tick(label: string) {
