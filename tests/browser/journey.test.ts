@@ -1,7 +1,7 @@
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
+import type { Browser, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
 import { findFaults, readJob, readPlan } from '@/core/lay';
 import { App, openBrowser, Person } from '../support/app';
@@ -32,8 +32,13 @@ journey('from nothing to a costed lay', (leg) => {
     await me.type('Height', '20');
     // Take-off is useful by itself.
     await me.sees('20 + 2 × 1⁄2 = 21');
+    // It opens beside the order.
+    const opened = new Promise<Page | null>((resolve) => me.page.once('popup', resolve));
     await me.press('add a cloth');
-    await me.sees('New cloth');
+    const beside = new Person((await opened)!, app.url);
+    await beside.sees('New cloth');
+    await beside.page.close();
+    await me.go('/cloth/new');
   });
 
   leg('a cloth is written down; a fault in it is shown at the field and nothing typed is lost', async () => {

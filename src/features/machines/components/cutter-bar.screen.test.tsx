@@ -37,7 +37,7 @@ test('a lay that is sent is watched until it is cut, and no longer', async () =>
   view = at('done', { progress: 1 });
   await vi.advanceTimersByTimeAsync(2_000);
   await waitFor(() => expect(seen()).toContain('The cutter has cut it.'));
-  expect(button('Send it again').disabled).toBe(false);
+  await waitFor(() => expect(button('Send it again').disabled).toBe(false));
   const asked = looks;
   await vi.advanceTimersByTimeAsync(20_000);
   expect(looks).toBeLessThanOrEqual(asked + 1);

@@ -131,9 +131,11 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
         <Text color="fg.muted">
           No cloth is written down yet. The pieces are worked out all the same; to save the order,{' '}
           <TextLink asChild fontWeight="600">
-            <Link href="/cloth/new">add a cloth</Link>
+            <Link href="/cloth/new" target="_blank">
+              add a cloth
+            </Link>
           </TextLink>{' '}
-          first.
+          first. It opens beside this order, which waits.
         </Text>
       )}
       <Stack gap="1">

@@ -5,7 +5,7 @@ import { inches } from '@/core/length';
 import { server } from '@/features/commands/testing';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { gone } from '@/ui/testing/navigation';
-import { errorOf, seen, show } from '@/ui/testing/screen';
+import { errorOf, seen, show, type } from '@/ui/testing/screen';
 import { emptyLine, type LineForm, type OrderForm } from '../form';
 import { orderText } from '../order-text';
 import type { ClothChoice } from '../queries';
@@ -53,8 +53,8 @@ const order = (lines: LineForm[], rest: Partial<OrderForm> = {}): OrderForm => (
   ...rest,
 });
 
-function open(initial: OrderForm, rest: Partial<OrderFormData> = {}) {
-  const text = orderText({
+const textOf = (initial: OrderForm, rest: Partial<OrderFormData>) =>
+  orderText({
     edited: { id: 31, no: 240, mark: 1, version: 4, batches: [] },
     initial,
     cloths: CLOTHS,
@@ -64,8 +64,8 @@ function open(initial: OrderForm, rest: Partial<OrderFormData> = {}) {
     workroom: USUAL_RULES,
     ...rest,
   });
-  return show(<OrderFormOfText text={text} />);
-}
+const open = (initial: OrderForm, rest: Partial<OrderFormData> = {}) =>
+  show(<OrderFormOfText text={textOf(initial, rest)} />);
 const field = (name: string) => screen.getByRole('textbox', { name: new RegExp(`^${name}`) });
 const list = (name: string) => screen.getByRole<HTMLSelectElement>('combobox', { name });
 const cutTable = () => within(screen.getByRole('group', { name: 'Line 1' })).getAllByRole('table')[0]!;
@@ -262,8 +262,19 @@ test('customers are proposed as their names are typed', async () => {
   await vi.waitFor(() => expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Mill Race Players')); // prettier-ignore
 });
 
-test('without any cloth the pieces are worked out all the same, and the way to add one is shown', async () => {
-  open(order([{ ...typed, cloth: {} }]), { cloths: [] });
+test('without any cloth the pieces are worked out all the same; one that is added beside is there, and what was typed too', async () => {
+  const { me, again } = open(order([{ ...typed, cloth: {} }]), { cloths: [] });
   expect(await screen.findByText('front')).toBeTruthy();
-  expect(screen.getByRole('link', { name: 'add a cloth' }).getAttribute('href')).toBe('/cloth/new');
+  const add = screen.getByRole('link', { name: 'add a cloth' });
+  expect([add.getAttribute('href'), add.getAttribute('target')]).toEqual(['/cloth/new', '_blank']);
+  await type(me, field('Width'), '23');
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(gone).toEqual(['again']);
+  // As the page comes anew, with the cloth.
+  again(<OrderFormOfText text={textOf(order([{ ...typed, cloth: {} }]), {})} />);
+  await me.selectOptions(list('Face cloth'), 'Barge canvas');
+  expect((field('Width') as HTMLInputElement).value).toBe('23');
+  expect(seen()).not.toContain('No cloth is written down yet.');
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(gone).toEqual(['again']);
 });

@@ -5,7 +5,7 @@ import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useMemo, useState, useTransition } from 'react';
+import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
 import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -65,6 +65,7 @@ function OrderPage({ edited, initial }: Props) {
   const due = useWatch({ control, name: 'due' });
   const isFrozen = initial.lines.some(({ frozenBy }) => frozenBy !== undefined);
   useUnsaved(formState.isDirty && !isSaving);
+  useFirstCloth();
 
   // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
   const setUnits = (next: Units) => {
@@ -252,4 +253,19 @@ function OrderPage({ edited, initial }: Props) {
       </Stack>
     </form>
   );
+}
+
+/** The first cloth is written down beside the order: it is there when somebody comes back, and what was typed too. */
+function useFirstCloth() {
+  const router = useRouter();
+  const { cloths } = useOrder();
+  const isWithout = cloths.length === 0;
+  useEffect(() => {
+    if (!isWithout) return;
+    const look = () => {
+      if (document.visibilityState === 'visible') router.refresh();
+    };
+    document.addEventListener('visibilitychange', look);
+    return () => document.removeEventListener('visibilitychange', look);
+  }, [isWithout, router]);
 }
