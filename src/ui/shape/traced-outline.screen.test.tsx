@@ -1,3 +1,4 @@
+import { waitFor } from '@testing-library/react';
 import { useState } from 'react';
 import { expect, test, vi } from 'vitest';
 import { field, press, seen, show, type } from '../testing/screen';
@@ -39,13 +40,17 @@ test('what is wrong with it is told at its field', () => {
 test('the way that is turned away from keeps what was written in it', async () => {
   const { me } = show(<Form first={OFFSETS} />);
   expect(cell(2, 'to the left').value).toBe('10');
-  const turnTo = async (way: string) => me.click([...document.querySelectorAll('label')].find((one) => seen(one) === way)!); // prettier-ignore
-  await turnTo('Corner by corner');
+  /** Turns to a way, and waits until its first field stands there. */
+  const turnTo = async (way: string, first: string) => {
+    await me.click([...document.querySelectorAll('label')].find((one) => seen(one) === way)!);
+    await waitFor(() => field(first));
+  };
+  await turnTo('Corner by corner', 'Corners of the form');
   expect(kept).toBe('');
   await type(me, field('Corners of the form'), SEAT);
-  await turnTo('Offsets from a centre line');
+  await turnTo('Offsets from a centre line', 'Station 1, along the line');
   expect(kept).toBe(OFFSETS);
-  await turnTo('Corner by corner');
+  await turnTo('Corner by corner', 'Corners of the form');
   expect(kept).toBe(SEAT);
 });
 

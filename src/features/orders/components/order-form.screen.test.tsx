@@ -1,4 +1,4 @@
-import { screen, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { kindById } from '@/core/covers';
 import { inches } from '@/core/length';
@@ -108,10 +108,10 @@ describe('while a line is typed', () => {
     expect((field('Width') as HTMLInputElement).value).toBe('18 in');
     expect((field('Height') as HTMLInputElement).value).toBe('16 1/2 in');
     // 18 in are 45.72 cm, 16 1/2 in are 41.91 cm.
-    await vi.waitFor(() => expect(seen(cutTable())).toContain('front47.72 × 43.91'));
+    await waitFor(() => expect(seen(cutTable())).toContain('front47.72 × 43.91'));
     await me.selectOptions(list('Measured in'), 'inches');
     expect((field('Width') as HTMLInputElement).value).toBe('18 in');
-    await vi.waitFor(() => expect(seen(cutTable())).toContain('front19 × 17 1⁄2'));
+    await waitFor(() => expect(seen(cutTable())).toContain('front19 × 17 1⁄2'));
   });
 
   test('only a cloth with a pattern asks how it is matched', async () => {
@@ -198,13 +198,13 @@ describe('saving', () => {
     expect(gone).toEqual(['again']);
     // The next time it is the version that saving gave.
     await save(me, '7');
-    await vi.waitFor(() => expect(server.asked[1]?.args[1]).toEqual({ id: 31, version: 5 }));
+    await waitFor(() => expect(server.asked[1]?.args[1]).toEqual({ id: 31, version: 5 }));
   });
 
   test('a new order leads to the list', async () => {
     const { me } = open(order([typed]), { edited: null });
     await me.click(screen.getByRole('button', { name: 'Save order' }));
-    await vi.waitFor(() => expect(gone).toEqual(['/orders']));
+    await waitFor(() => expect(gone).toEqual(['/orders']));
     expect(server.asked[0]!.args[1]).toBeNull();
   });
 
@@ -258,8 +258,8 @@ test('customers are proposed as their names are typed', async () => {
   });
   const { me } = open(order([typed], { customer: '' }));
   await me.type(screen.getByRole('combobox', { name: /^Customer/ }), 'Mill & Co');
-  await vi.waitFor(() => expect(asked.at(-1)).toBe('/api/customers?q=Mill%20%26%20Co'));
-  await vi.waitFor(() => expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Mill Race Players')); // prettier-ignore
+  await waitFor(() => expect(asked.at(-1)).toBe('/api/customers?q=Mill%20%26%20Co'));
+  await waitFor(() => expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Mill Race Players')); // prettier-ignore
 });
 
 test('without any cloth the pieces are worked out all the same; one that is added beside is there, and what was typed too', async () => {
