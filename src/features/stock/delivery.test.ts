@@ -1,23 +1,8 @@
 import { describe, expect, test } from 'vitest';
 import { readDelivery } from './delivery';
-import type { CatalogueEntry } from './form';
+import { catalogueEntry } from './testing';
 
-const entry = (key: string, name: string, rest: Partial<CatalogueEntry> = {}): CatalogueEntry => ({
-  key,
-  name,
-  units: 'in',
-  sort: 'roll',
-  packSize: 1,
-  currency: 'GBP',
-  pricePer: 'yd',
-  width: '54',
-  selvageLeft: '1/2',
-  selvageRight: '1/2',
-  price: '12.00',
-  supplier: 'Loom Lane',
-  ...rest,
-});
-const entries = [entry('cloth 1', 'Heron reed'), entry('material 4', 'Coil zip 14 in', { sort: 'pieces', pricePer: 'piece', width: '' })]; // prettier-ignore
+const entries = [catalogueEntry('cloth 1', 'Heron reed'), catalogueEntry('material 4', 'Coil zip 14 in', { sort: 'pieces', pricePer: 'piece', width: '' })]; // prettier-ignore
 const columns = ['Cloth', 'Dye lot', 'Length', 'Qty', 'Unit price'];
 
 describe('a delivery note', () => {

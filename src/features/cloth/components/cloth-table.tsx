@@ -3,7 +3,7 @@
 import { Link } from '@/ui/link';
 import { useMemo } from 'react';
 import { ClothSwatch, type ClothLook } from '@/ui/cloth/cloth-pattern';
-import { columnsOf, DataTable } from '@/ui/data-table';
+import { columnsOf, DataTable } from '@/ui/table/data-table';
 import { Fractions } from '@/ui/fraction';
 
 export interface ClothListRow {

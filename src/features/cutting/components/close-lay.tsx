@@ -20,12 +20,13 @@ import type { CuttingView } from '../queries';
 export function CloseLay({ view }: { view: CuttingView }) {
   const { batch, clothId, units, lengths, parts } = view;
   const router = useRouter();
-  const [from, setFrom] = useState(() => lengths.map(({ code, itemId }) => ({ code, itemId })));
+  const [planned] = useState(() => lengths.map(({ code, itemId }) => ({ code, itemId })));
+  const [from, setFrom] = useState(planned);
   const [events, setEvents] = useState<EventForm[]>(view.found);
   const [remnants, setRemnants] = useState<(RemnantForm & { hasShape: boolean })[]>(view.remnants);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
-  useUnsaved((events !== view.found || remnants !== view.remnants) && !isBusy);
+  useUnsaved((from !== planned || events !== view.found || remnants !== view.remnants) && !isBusy);
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
   const change = <T,>(all: T[], set: (next: T[]) => void, i: number, part: Partial<T>) => {
     setFaults([]);

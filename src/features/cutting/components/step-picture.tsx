@@ -7,7 +7,7 @@ import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { ClothPattern } from '@/ui/cloth/cloth-pattern';
 import { withFraction } from '@/ui/fraction';
 import { markColour, markPath } from '@/ui/order-mark';
-import { tapeMarks } from '@/ui/tape';
+import { tapeMarks } from '@/ui/shape/tape';
 import { lengthOf, type SheetItem, type SheetView } from '../sheet-view';
 
 interface Props {

@@ -5,7 +5,8 @@ import { inches } from '@/core/length';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { field, press, seen, show } from '@/ui/testing/screen';
 import { emptyLine, materialRolesOf, ROLE_LABELS, type LineForm } from '../form';
-import type { ClothChoice, NotionChoice } from '../queries';
+import type { NotionChoice } from '../queries';
+import { clothChoice } from '../testing';
 import { Directions, WideChoice } from './line-directions';
 import { LineMaterials } from './line-materials';
 import { OrderProvider } from './order-context';
@@ -18,14 +19,6 @@ const cover = (() => {
   if (!made.ok) throw new Error(made.faults[0]!.message);
   return made.value;
 })() satisfies TakeOff;
-const cloth = (id: string, name: string, rest: Partial<ClothChoice['cloth']> = {}, sort: ClothChoice['sort'] = 'cloth'): ClothChoice => ({
-  id,
-  name,
-  sort,
-  look: { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] },
-  cloth: { name, width: inches(54), selvage: [0, 0], repeat: null, turns: 'any', price: { minor: 1800, currency: 'GBP', per: 'yd' }, sellingStep: inches(9), ...rest },
-}); // prettier-ignore
-
 /** Keeps a line as the form does, and shows what is made of it. */
 function keeping(first: Partial<LineForm>) {
   let line: LineForm = { ...emptyLine(boxed), ...first };
@@ -36,7 +29,9 @@ function keeping(first: Partial<LineForm>) {
 describe('which way the cloth runs', () => {
   test('what is usual is named and not kept; what is chosen otherwise is kept for its part alone', async () => {
     const { now, change } = keeping({});
-    const view = () => <Directions cover={cover} line={now()} cloth={cloth('1', 'Barge canvas')} change={change} />;
+    const view = () => (
+      <Directions cover={cover} line={now()} cloth={clothChoice('1', 'Barge canvas')} change={change} />
+    );
     const { me, again } = show(view());
     const part = cover.pieces[0]!.name;
     const list = () => field<HTMLSelectElement>(`On the ${part}`);
@@ -53,7 +48,7 @@ describe('which way the cloth runs', () => {
   test('only cloth that may lie any way offers that', () => {
     const { now, change } = keeping({});
     const choices = (turns: 'any' | 'none') => {
-      const { unmount } = show(<Directions cover={cover} line={now()} cloth={cloth('1', 'Moquette', { turns })} change={change} />); // prettier-ignore
+      const { unmount } = show(<Directions cover={cover} line={now()} cloth={clothChoice('1', 'Moquette', { turns })} change={change} />); // prettier-ignore
       const texts = [...field<HTMLSelectElement>(`On the ${cover.pieces[0]!.name}`).options].map(({ value }) => value);
       unmount();
       return texts;
@@ -64,7 +59,7 @@ describe('which way the cloth runs', () => {
 });
 
 describe('a part that is wider than its cloth', () => {
-  const narrow = cloth('1', 'Narrow moquette', { width: inches(27), turns: 'none' });
+  const narrow = clothChoice('1', 'Narrow moquette', { width: inches(27), turns: 'none' });
   const list = cutList([{ id: '1', kind: 'envelope-cushion', qty: 1, measures: { width: inches(40), height: inches(20) }, options: {}, cloth: { face: '1' } }], 'in', { cloths: new Map([['1', narrow.cloth]]) }); // prettier-ignore
   const wide: WidePart[] = list.ok ? list.value.wide : [];
 
@@ -89,11 +84,11 @@ describe('materials and notions', () => {
   const notions: NotionChoice[] = [{ id: '4', name: 'Brass snaps', usualFor: [] }, { id: '5', name: 'Nylon zip, no. 5', usualFor: ['zip'] }] as never; // prettier-ignore
   const kind = KINDS.find((one) => materialRolesOf(one).length > 0)!;
   const [role] = materialRolesOf(kind) as [Role];
-  const material = cloth('9', 'The other one', {}, role as never);
+  const material = clothChoice('9', 'The other one', {}, role as never);
   const open = (first: Partial<LineForm> = {}, of = boxed) => {
     const { now, change } = keeping(first);
     const { me } = show(
-      <OrderProvider cloths={[cloth('1', 'Barge canvas'), material]} notions={notions} own={[]} withdrawn={[]} workroom={USUAL_RULES}>
+      <OrderProvider cloths={[clothChoice('1', 'Barge canvas'), material]} notions={notions} own={[]} withdrawn={[]} workroom={USUAL_RULES}>
         <LineMaterials kind={of} cover={cover} line={now()} change={change} errorAt={() => undefined} />
       </OrderProvider>,
     ); // prettier-ignore

@@ -9,7 +9,7 @@ import type { CoverKind, TakeOff } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
 import { bestTube } from '@/core/lay';
 import { NM, printLength, STYLES, type Units } from '@/core/length';
-import { CutTable } from '@/ui/cut-table';
+import { CutTable } from '@/ui/table/cut-table';
 import { Folded } from '@/ui/folded';
 import { Fractions } from '@/ui/fraction';
 import { Notice } from '@/ui/page';

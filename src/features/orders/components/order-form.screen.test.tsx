@@ -6,9 +6,10 @@ import { server } from '@/features/commands/testing';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { gone } from '@/ui/testing/navigation';
 import { errorOf, seen, show, type } from '@/ui/testing/screen';
+import { orderForm as order } from '../../../../tests/support/forms';
 import { emptyLine, type LineForm, type OrderForm } from '../form';
 import { orderText } from '../order-text';
-import type { ClothChoice } from '../queries';
+import { clothChoice } from '../testing';
 import { OrderFormOfText, type OrderFormData } from './order-form';
 
 // It lays in web workers, which are tested by themselves.
@@ -21,38 +22,13 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async () => new Response(JSON.stringify(['Tumblehome Hire', 'Mill Race Players'])));
 });
 
-const cloth = (id: string, name: string, rest: Partial<ClothChoice['cloth']> = {}): ClothChoice => ({
-  id,
-  name,
-  sort: 'cloth',
-  look: { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] },
-  cloth: {
-    name,
-    width: inches(54),
-    selvage: [inches(0.5), inches(0.5)],
-    repeat: null,
-    turns: 'any',
-    price: { minor: 1800, currency: 'GBP', per: 'm' },
-    sellingStep: inches(4.5),
-    ...rest,
-  } as ClothChoice['cloth'],
-});
 const CLOTHS = [
-  cloth('1', 'Barge canvas'),
-  cloth('2', 'Fern print', { repeat: { across: inches(9), along: inches(12), drop: 0 } }),
+  clothChoice('1', 'Barge canvas'),
+  clothChoice('2', 'Fern print', { repeat: { across: inches(9), along: inches(12), drop: 0 } }),
 ];
 
 const line = (rest: Partial<LineForm> = {}): LineForm => ({ ...emptyLine(kindById('envelope-cushion')!), ...rest });
 const typed = line({ qty: '4', typed: { width: '18', height: '16 1/2' }, cloth: { face: '1' } });
-const order = (lines: LineForm[], rest: Partial<OrderForm> = {}): OrderForm => ({
-  customer: 'Mill Race Players',
-  due: '2027-03-05',
-  units: 'in',
-  notes: '',
-  lines,
-  ...rest,
-});
-
 const textOf = (initial: OrderForm, rest: Partial<OrderFormData>) =>
   orderText({
     edited: { id: 31, no: 240, mark: 1, version: 4, batches: [] },

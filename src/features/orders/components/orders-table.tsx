@@ -4,7 +4,7 @@ import { Copy, Trash2 } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useMemo, useTransition } from 'react';
-import { columnsOf, DataTable, type ServerPage } from '@/ui/data-table';
+import { columnsOf, DataTable, type ServerPage } from '@/ui/table/data-table';
 import type { Answer } from '@/features/commands/answer';
 import { OrderMark } from '@/ui/order-mark';
 import { toaster } from '@/ui/toaster';

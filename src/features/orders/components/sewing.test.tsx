@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { KINDS, sampleOf, STITCHES, type CoverKind } from '@/core/covers';
 import { cutList, type CutList } from '@/core/cutlist';
 import { textOf } from '@/ui/testing/markup';
-import { CutTable } from '@/ui/cut-table';
+import { CutTable } from '@/ui/table/cut-table';
 import { Inspections, notionsText, Steps } from './sewing';
 
 const listOf = (kind: CoverKind, qty = 2): CutList => {

@@ -1,10 +1,9 @@
 import { waitFor } from '@testing-library/react';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
-import { inches } from '@/core/length';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { gone } from '@/ui/testing/navigation';
 import { button, field, press, seen, show, type } from '@/ui/testing/screen';
-import type { ClothChoice } from '../queries';
+import { clothChoice } from '../testing';
 import './sheet-check.worker';
 import { SheetImport } from './sheet-import';
 
@@ -36,13 +35,7 @@ beforeEach(() => {
   });
 });
 
-const cloth: ClothChoice = {
-  id: '1',
-  name: 'Barge canvas',
-  sort: 'cloth',
-  look: { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] },
-  cloth: { name: 'Barge canvas', width: inches(54), selvage: [0, 0], repeat: null, turns: 'any', price: { minor: 0, currency: 'GBP', per: 'yd' }, sellingStep: inches(9) }, // prettier-ignore
-};
+const cloth = clothChoice('1', 'Barge canvas');
 const open = () => show(<SheetImport cloths={[cloth]} own={[]} withdrawn={[]} workroom={USUAL_RULES} usualDue="2027-03-05" />); // prettier-ignore
 const HEAD = 'Ref,Customer,Kind,Qty,Width,Height,Cloth';
 const GOOD = 'A,Mill Race Players,Envelope cushion,4,18,16 1/2,Barge canvas';

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';
 import { button, errorOf, field, seen, show, type } from '@/ui/testing/screen';
-import type { CatalogueEntry } from '../form';
+import { catalogueEntry } from '../testing';
 import { ReceiveFormView } from './receive-form';
 
 beforeEach(() => {
@@ -12,25 +12,19 @@ beforeEach(() => {
   gone.length = 0;
 });
 
-const entry = (key: string, name: string, rest: Partial<CatalogueEntry>): CatalogueEntry => ({
-  key,
-  name,
-  units: 'in',
-  sort: 'roll',
-  packSize: 1,
-  currency: 'GBP',
-  pricePer: 'yd',
-  width: '54',
-  selvageLeft: '1/2',
+const canvas = catalogueEntry('cloth 7', 'Barge canvas', {
   selvageRight: '3/8',
   price: '24.50',
   supplier: 'Towpath Textiles',
-  ...rest,
 });
-const canvas = entry('cloth 7', 'Barge canvas', {});
-const foam = entry('cloth 9', 'Seat foam', { sort: 'sheets', pricePer: 'sheet', selvageLeft: '0', selvageRight: '0' });
-const cord = entry('material 2', 'Piping cord', { sort: 'length', width: '' });
-const snaps = entry('material 3', 'Snaps', { sort: 'pieces', packSize: 50, pricePer: 'pack', width: '' });
+const foam = catalogueEntry('cloth 9', 'Seat foam', {
+  sort: 'sheets',
+  pricePer: 'sheet',
+  selvageLeft: '0',
+  selvageRight: '0',
+});
+const cord = catalogueEntry('material 2', 'Piping cord', { sort: 'length', width: '' });
+const snaps = catalogueEntry('material 3', 'Snaps', { sort: 'pieces', packSize: 50, pricePer: 'pack', width: '' });
 const open = (first = canvas) => show(<ReceiveFormView entries={[canvas, foam, cord, snaps]} first={first} />);
 
 describe('what is asked', () => {

@@ -1,6 +1,6 @@
 import { NM, type Units } from '@/core/length';
 import { markPath } from '@/ui/order-mark';
-import { tapeMarks } from '@/ui/tape';
+import { tapeMarks } from '@/ui/shape/tape';
 import { lengthName, lengthText, type LayView, type LayViewItem, type LayViewLength } from '../lay-view';
 
 interface Props {

@@ -1,6 +1,6 @@
 import { NM, type Units } from '@/core/length';
 import { tileOf, type ClothLook } from '@/ui/cloth/cloth-shapes';
-import { tapeMarks } from '@/ui/tape';
+import { tapeMarks } from '@/ui/shape/tape';
 import { lengthText } from '../lay-view';
 import { trace } from './draw-item';
 import type { SceneLength, SceneShow } from './scene-types';

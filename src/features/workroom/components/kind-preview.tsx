@@ -6,7 +6,7 @@ import { cutList } from '@/core/cutlist';
 import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
-import { CutTable } from '@/ui/cut-table';
+import { CutTable } from '@/ui/table/cut-table';
 import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { NAMELESS } from './kind-faults';

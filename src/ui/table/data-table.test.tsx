@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import { columnsOf, DataTable, type ServerPage } from './data-table';
-import { attributes, markup, textOf } from './testing/markup';
+import { attributes, markup, textOf } from '../testing/markup';
 
 interface Row {
   no: number;

@@ -3,8 +3,8 @@
 import { Box, Text } from '@chakra-ui/react';
 import type { CutList } from '@/core/cutlist';
 import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
-import { Flash } from './flash';
-import { Fractions } from './fraction';
+import { Flash } from '../flash';
+import { Fractions } from '../fraction';
 
 const text = (length: Nm, units: Units) => printNumber(length, STYLES[units]).text;
 

@@ -16,7 +16,7 @@ import {
 } from '@tanstack/react-table';
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
 import { Link } from '@/ui/link';
-import { PageLink } from './page-link';
+import { PageLink } from '../page-link';
 
 export const sortable = tableFeatures({
   rowSortingFeature,
