@@ -70,6 +70,7 @@ export default defineConfig({
           include: ['tests/db/**/*.test.ts'],
           // A database server for each (`tests/support/own-database.ts`).
           maxWorkers: 2,
+          isolate: false,
           setupFiles: 'tests/support/own-database.ts',
           testTimeout: 120_000,
           hookTimeout: 120_000,

@@ -80,7 +80,9 @@ await runMain(async () => {
   await step(
     'database tests',
     async () => {
-      const clusters = [1, 2].map((no) => new Cluster(join(LOCAL, `test-cluster-${no}`), postgres));
+      const clusters = [1, 2].map(
+        (no) => new Cluster(join(LOCAL, `test-cluster-${no}`), postgres, { isThrownAway: true }),
+      );
       try {
         for (const cluster of clusters) await cluster.start();
         // Beside each other, a search has one core.

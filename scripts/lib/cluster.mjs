@@ -51,8 +51,12 @@ export const isPortFree = (port) =>
 const KEPT_DUMPS = 5;
 
 export class Cluster {
-  /** `folder` holds data, socket, settings and backups; `newest` is the folder of the newest of PostgreSQL's programs. */
-  constructor(folder, newest) {
+  /**
+   * `folder` holds data, socket, settings and backups; `newest` is the folder of the newest of PostgreSQL's programs. One that is thrown away
+   * need not outlive the machine's power: it does not wait for the disk.
+   */
+  constructor(folder, newest, { isThrownAway = false } = {}) {
+    this.isThrownAway = isThrownAway;
     this.folder = folder;
     this.newest = newest;
     this.data = join(folder, 'data');
@@ -196,6 +200,7 @@ export class Cluster {
       'log_truncate_on_rotation=on',
       'log_rotation_size=0',
       'log_rotation_age=1d',
+      ...(this.isThrownAway ? ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off'] : []),
     ];
     this.child = spawn(
       'setpriv',

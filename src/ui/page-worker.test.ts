@@ -1,27 +1,49 @@
+import { expose } from 'comlink';
 import { expect, test } from 'vitest';
-import { askTold } from './page-worker';
+import { whyBroken, pageWorker } from './page-worker';
 
-test('what a worker still tells after its answer is not heard', async () => {
+type Ear = (done: number) => void;
+
+/** A worker that does this, in the process of the test. */
+function workerOf<Work extends object>(work: Work) {
+  const { port1, port2 } = new MessageChannel();
+  expose(work, port1 as never);
+  const worker = Object.assign(port2, { terminate: () => port1.close() }) as unknown as Worker;
+  return { asked: pageWorker<Work>(worker), worker };
+}
+const soon = () => new Promise((resolve) => setTimeout(resolve, 20));
+
+test('what a worker tells is heard until its answer, and nothing after it', async () => {
+  const ears: Ear[] = [];
+  const { asked } = workerOf({ lay: async (ear: Ear) => (ears.push(ear), await ear(0.5), 'laid') });
   const heard: number[] = [];
-  let tell: (done: number) => void = () => undefined;
-  const answer = await askTold(async (earOf) => {
-    tell = earOf((done: number) => heard.push(done));
-    tell(0.5);
-    return 'laid';
-  });
-  tell(0.99);
-  expect(answer).toBe('laid');
+  expect(await asked.ask((work, earOf) => work.lay(earOf((done: number) => heard.push(done))))).toBe('laid');
+  ears[0]!(0.99);
+  await soon();
   expect(heard).toEqual([0.5]);
+  asked.end();
 });
 
-test('nor after it broke off', async () => {
+test('nor after it broke off, which is told with what it said', async () => {
+  const ears: Ear[] = [];
+  const { asked } = workerOf({ lay: async (ear: Ear): Promise<string> => (ears.push(ear), Promise.reject(new Error('no room'))) }); // prettier-ignore
   const heard: number[] = [];
-  let tell: (done: number) => void = () => undefined;
-  const asked = askTold((earOf) => {
-    tell = earOf((done: number) => heard.push(done));
-    return Promise.reject(new Error('gone'));
-  });
-  await expect(asked).rejects.toThrow('gone');
-  tell(1);
+  const answer = asked.ask((work, earOf) => work.lay(earOf((done: number) => heard.push(done))));
+  expect(await answer.catch(whyBroken)).toBe('no room');
+  ears[0]!(1);
+  await soon();
   expect(heard).toEqual([]);
+  asked.end();
+});
+
+test.each([
+  ['while it is asked', 0],
+  ['before it is asked', 20],
+])('one that can’t be loaded is told and not waited for: %s', async (_, wait) => {
+  const { asked, worker } = workerOf({ lay: () => new Promise<string>(() => undefined) });
+  if (wait === 0) setTimeout(() => worker.onerror!({ message: '' } as ErrorEvent), 5);
+  else worker.onerror!({ message: '' } as ErrorEvent);
+  await new Promise((resolve) => setTimeout(resolve, wait));
+  expect(await asked.ask((work) => work.lay()).catch(whyBroken)).toBe('its program did not come'); // prettier-ignore
+  asked.end();
 });

@@ -1,17 +1,38 @@
 import { proxy, releaseProxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
-/** A worker behind a page: what it exposes, and its end, after which it answers nothing more. */
+/** Makes an ear of a function, for a worker to tell things along the way. */
+export type EarOf = <Told extends unknown[]>(hear: (...told: Told) => void) => ((...told: Told) => void) & ProxyMarked;
+
+/** A worker behind a page: what it is asked, and its end, after which it answers nothing more. */
 export interface PageWorker<Work> {
-  work: Remote<Work>;
+  /**
+   * Asks it something; rejects when it breaks off, or can't be loaded. What it tells and what it answers come by ways of their own, so that
+   * the last thing told may arrive after the answer: from then on nothing is heard.
+   */
+  ask: <Answer>(question: (work: Remote<Work>, earOf: EarOf) => Promise<Answer>) => Promise<Answer>;
   end: () => void;
 }
 
-/** `onFailed` hears of a worker that can't be loaded, or broke off outside of a question. */
-export function pageWorker<Work>(worker: Worker, onFailed?: (message: string) => void): PageWorker<Work> {
+export function pageWorker<Work>(worker: Worker): PageWorker<Work> {
   const work = wrap<Work>(worker);
-  if (onFailed) worker.onerror = ({ message }) => onFailed(message);
+  const failed = new Promise<never>((_, reject) => {
+    worker.onerror = ({ message }) => reject(new Error(message || 'its program did not come'));
+  });
+  // Heard by those who ask; it may fail before anybody does.
+  failed.catch(() => undefined);
   return {
-    work,
+    ask: async (question) => {
+      let isOver = false;
+      const earOf: EarOf = (hear) =>
+        proxy((...told) => {
+          if (!isOver) hear(...told);
+        });
+      try {
+        return await Promise.race([question(work, earOf), failed]);
+      } finally {
+        isOver = true;
+      }
+    },
     end: () => {
       work[releaseProxy]();
       worker.terminate();
@@ -19,22 +40,5 @@ export function pageWorker<Work>(worker: Worker, onFailed?: (message: string) =>
   };
 }
 
-/** Makes an ear of a function, for a worker to tell things along the way. */
-type EarOf = <Told extends unknown[]>(hear: (...told: Told) => void) => ((...told: Told) => void) & ProxyMarked;
-
-/**
- * Asks a worker that tells how far it is. What it tells and what it answers come by ways of their own, so that the last
- * thing told may arrive after the answer: from then on nothing is heard.
- */
-export async function askTold<Answer>(ask: (earOf: EarOf) => Promise<Answer>): Promise<Answer> {
-  let isOver = false;
-  try {
-    return await ask((hear) =>
-      proxy((...told) => {
-        if (!isOver) hear(...told);
-      }),
-    );
-  } finally {
-    isOver = true;
-  }
-}
+/** Why a worker gave no answer, as it is put into a sentence. */
+export const whyBroken = (error: unknown) => (error instanceof Error ? error.message : String(error));

@@ -18,8 +18,9 @@ export const MOST_ATTEMPTS = 3;
  * Works a lay run: loads its batch, lays every cloth in the pool with progress and cancelling through the run's
  * row, and saves all lays with their figures in one transaction. The run's time is shared over the cloths (`shareTime`). Does
  * nothing when another worker has the run, or the batch has been asked for again or changed since. A failure is written on the run.
+ * `within` is other seconds than the run's own.
  */
-export async function layBatch(db: Database, runId: number, worker: string): Promise<void> {
+export async function layBatch(db: Database, runId: number, worker: string, within?: number): Promise<void> {
   const lease = await take(db, runId, worker);
   if (!lease) return;
   if (lease.attempt > MOST_ATTEMPTS) {
@@ -40,7 +41,8 @@ export async function layBatch(db: Database, runId: number, worker: string): Pro
     for (const { cloth, whole } of tasks)
       if (copiesOf(whole.job) > MOST_COPIES)
         throw new LayFailure(`${copiesOf(whole.job).toLocaleString('en')} pieces and strips are to be cut from ${cloth.name}, more than ${MOST_COPIES.toLocaleString('en')}: make two batches of these lines.`); // prettier-ignore
-    const plans = await layCloths(tasks, loaded, cancel, watch.report);
+    const { seed, seconds } = loaded;
+    const plans = await layCloths(tasks, { seed, seconds: within ?? seconds }, cancel, watch.report);
     watch.report({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
     const results: LaidCloth[] = [];
     for (const [i, task] of tasks.entries()) {
@@ -62,14 +64,15 @@ export async function layBatch(db: Database, runId: number, worker: string): Pro
   }
 }
 
-/** Makes the lays of a batch here and now, in `seconds`, without the queue. */
-export async function layAtOnce(db: Database, batchId: number, seconds: number): Promise<void> {
+/** Makes the lays of a batch here and now, within `within` seconds or parts of one, without the queue. */
+export async function layAtOnce(db: Database, batchId: number, within: number): Promise<void> {
+  const seconds = Math.ceil(within);
   const [run] = await db.insert(schema.layRuns).values({ batchId, seconds }).returning({ id: schema.layRuns.id });
   await db
     .update(schema.batches)
     .set({ status: 'queued', seconds, runId: run!.id })
     .where(eq(schema.batches.id, batchId));
-  await layBatch(db, run!.id, 'here');
+  await layBatch(db, run!.id, 'here', within);
 }
 
 /**
@@ -78,7 +81,7 @@ export async function layAtOnce(db: Database, batchId: number, seconds: number):
  */
 async function layCloths(
   tasks: readonly ClothTask[],
-  { seconds, seed }: Loaded,
+  { seconds, seed }: Pick<Loaded, 'seconds' | 'seed'>,
   cancel: Cancel,
   report: (told: Progress) => void,
 ): Promise<LayPlan[]> {

@@ -18,7 +18,7 @@ import { receive } from '@/features/stock/actions';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { receipt } from '../support/stock';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // The cutting sheet as the database keeps it: what devices note, whatever order and however often it arrives.
 
@@ -36,7 +36,7 @@ beforeEach(async () => {
   const order = value(await saveOrder(orderForm([lineForm(cloth, { qty: '3', typed: { width: '20', height: '18' } })]), null)).id; // prettier-ignore
   const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
   batch = value(await createBatch({ name: 'Test batch', lineIds })).id;
-  await layAtOnce(db, batch, 1);
+  await layAtOnce(db, batch, A_MOMENT);
 });
 
 const AT = '2026-11-29T10:00:00.000Z';
@@ -111,7 +111,7 @@ describe('ticks', () => {
   test('of a lay that was planned again belong to its earlier version: the new sheet begins with none', async () => {
     await told([tick(1)]);
     value(await withdrawApproval(batch));
-    await layAtOnce(db, batch, 1);
+    await layAtOnce(db, batch, A_MOMENT);
     await approve();
     const state = (await getSheetState(batch, cloth))!;
     expect(state).toMatchObject({ layVersion: 2, ticks: [] });

@@ -20,7 +20,7 @@ import { printLabels } from '@/features/table/actions';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { StandIn } from '../support/stand-in';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // The workroom and what stands around it: each stand-in is a real process that also stalls, answers nonsense, breaks and dies. None of
 // that harms anything, and every silence ends in a sentence.
@@ -56,7 +56,7 @@ async function approvedBatch() {
   const order = value(await saveOrder(orderForm([lineForm(cloth, { typed: { width: '20', height: '18' } })]), null)).id;
   const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
   batch = value(await createBatch({ name: 'Test batch', lineIds })).id;
-  await layAtOnce(db, batch, 1);
+  await layAtOnce(db, batch, A_MOMENT);
   value(await approveBatch(batch, (await getBatch(batch))!.batch.version));
 }
 async function until<T>(look: () => Promise<T>, isEnough: (found: T) => boolean): Promise<T> {

@@ -26,7 +26,7 @@ import { USUAL_RECKONING } from '@/features/workroom/reckoning';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { receipt } from '../support/stock';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // Quoted before, reckoned after, and the difference line by line; what is to buy, and what is worth cutting together.
 
@@ -52,7 +52,7 @@ const amounts = ({ lines }: { lines: { part: string; amount: number }[] }) => li
 async function approved(orderId: number) {
   const lineIds = (await getOrder(orderId))!.form.lines.map(({ id }) => id!);
   const { id } = value(await createBatch({ name: 'Test batch', lineIds }));
-  await layAtOnce(db, id, 1);
+  await layAtOnce(db, id, A_MOMENT);
   value(await approveBatch(id, (await getBatch(id))!.batch.version));
   return id;
 }

@@ -20,7 +20,7 @@ import { countList, getItem, listShelf, shelfWorth } from '@/features/stock/quer
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { movementSums, receipt } from '../support/stock';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // The shelf as a ledger: what came in is what is left and where the rest went, whatever happens and whoever comes at the same moment.
 
@@ -41,7 +41,7 @@ const bolt = async (rest = {}) => value(await receive(receipt(cloth, rest))).id;
 const item = async (id: number) => (await getItem(id))!;
 /** Two faces of 30 x 30, which leave 23 beside them. */
 const large = () => lineForm(cloth, { ...emptyLine(kindById('zip-cushion')!), qty: '1', typed: { width: '30', height: '30' }, cloth: { face: String(cloth) } }); // prettier-ignore
-async function laidBatch(line = lineForm(cloth, { typed: { width: '20', height: '20' } }), seconds = 1) {
+async function laidBatch(line = lineForm(cloth, { typed: { width: '20', height: '20' } }), seconds = A_MOMENT) {
   const order = value(await saveOrder(orderForm([line]), null)).id;
   const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
   const { id } = value(await createBatch({ name: 'Test batch', lineIds }));
@@ -306,10 +306,10 @@ describe('a lay on the shelf', () => {
     const choice = { batchId: batch, clothId: cloth, isLotMixed: false };
     const codes = async () => (await layOf(batch)).stock.uses.map(({ itemId }) => itemId);
     value(await chooseStock({ ...choice, pinned: [], leftOut: [a] }));
-    await layAtOnce(db, batch, 1);
+    await layAtOnce(db, batch, A_MOMENT);
     expect(await codes()).toEqual([b]);
     value(await chooseStock({ ...choice, pinned: [a], leftOut: [] }));
-    await layAtOnce(db, batch, 1);
+    await layAtOnce(db, batch, A_MOMENT);
     expect(await codes()).toEqual([a]);
     // Planned again: what it was before stands beside it.
     const [lay] = (await getBatch(batch))!.lays;

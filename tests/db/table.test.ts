@@ -26,7 +26,7 @@ import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { blackPng } from '../support/pictures';
 import { receipt } from '../support/stock';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // What hands do on the table, as the database sees it: nothing that could not be cut is kept, and nobody's work is lost.
 
@@ -45,7 +45,7 @@ async function laidBatch(lines = [lineForm(cloth, { typed: { width: '20', height
   const order = value(await saveOrder(orderForm(lines), null)).id;
   const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
   const { id } = value(await createBatch({ name: 'Test batch', lineIds }));
-  await layAtOnce(db, id, 1);
+  await layAtOnce(db, id, A_MOMENT);
   return id;
 }
 const tableOf = async (batch: number) => openTable((await getTableText(batch, cloth))!);
@@ -184,7 +184,7 @@ describe('other ways', () => {
     expect(findFaults(after.lay.job, after.lay.plan)).toEqual([]);
     expect(after.lay.items.length).not.toBe(before.lay.items.length);
     // Laid again it stays so: the order line says it now.
-    await layAtOnce(db, batch, 1);
+    await layAtOnce(db, batch, A_MOMENT);
     expect((await handsOf(batch)).lay.items.length).toBe(after.lay.items.length);
     expect((JSON.parse((await getWaysText(batch, cloth))!) as WaysDocument).kept[0]!.takenAt).not.toBeNull();
   });

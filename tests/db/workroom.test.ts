@@ -1,10 +1,8 @@
 import { eq, sql } from 'drizzle-orm';
-import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { connect, schema, type Database } from '@/db';
+import { schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
-import type { Answer } from '@/features/commands/answer';
 import { approveBatch, createBatch, deleteBatch, makeLays, removeLine, stopLays } from '@/features/batches/actions';
 import { markCut } from '@/features/cutting/actions';
 import { batchLines, batchProgress, getBatch, listBatches } from '@/features/batches/queries';
@@ -26,48 +24,23 @@ import { findFaults, readJob } from '@/core/lay';
 import { readMarker } from '@/core/marker';
 import { toCloth } from '@/db/rows';
 import { layAtOnce } from '@/work/lay-batch';
-import { closePool } from '@/work/pool';
 import { KINDS } from '@/core/covers';
 import { emptyLine, readLineForm } from '@/features/orders/form';
 import { lineForm, orderForm } from '../support/forms';
+import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 let db: Database;
 let close: () => Promise<void>;
 let cloth: number;
 
-const value = <T>(answer: Answer<T>): T => {
-  if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
-  return answer.value;
-};
 const listOrders = async (query: OrderQuery) => (await pageOfOrders(query)).orders;
-const faultsOf = (answer: Answer) => (answer.ok ? [] : answer.faults);
 
 beforeAll(async () => {
-  ({ db, close } = connect());
-  await migrate(db, { migrationsFolder: 'src/db/migrations' });
+  ({ db, close } = await openWorkroom());
 });
-
-afterAll(async () => {
-  await closePool();
-  await close();
-});
-
+afterAll(() => close());
 beforeEach(async () => {
-  await db.execute(sql`TRUNCATE settings, customers, cloths, orders, batches, kinds RESTART IDENTITY CASCADE`);
-  cloth = value(
-    await saveCloth(
-      {
-        ...EMPTY_CLOTH,
-        name: 'Test reed',
-        repeatAcross: '9',
-        repeatAlong: '8',
-        drop: '1/2',
-        price: '18',
-        turns: 'none',
-      },
-      null,
-    ),
-  ).id;
+  cloth = await resetWorkroom(db);
 });
 
 const newOrder = async (lines = [lineForm(cloth)], rest = {}) =>
@@ -138,7 +111,7 @@ describe('orders', () => {
     }
     const everything = (await Promise.all((await listOrders({})).map(({ id }) => linesOf(id)))).flat();
     const id = value(await createBatch({ name: 'One of each', lineIds: everything })).id;
-    await layAtOnce(db, id, 1);
+    await layAtOnce(db, id, A_MOMENT);
     const { batch, lays } = (await getBatch(id))!;
     expect([batch.status, batch.error, lays.length]).toEqual(['laid', '', 1]);
   });
@@ -365,7 +338,7 @@ describe('the database holds its own rules', () => {
 });
 
 describe('batches', () => {
-  const lay = (id: number, seconds = 1) => layAtOnce(db, id, seconds);
+  const lay = (id: number, seconds = A_MOMENT) => layAtOnce(db, id, seconds);
   /** Waits until a batch's run has found its first lay, so that what comes next comes in the middle of it. */
   const untilLaying = async (id: number) => {
     for (let tries = 0; tries < 400; tries++) {
@@ -688,7 +661,7 @@ describe('kinds of the workroom’s own', () => {
       lineForm(cloth, { kind: 'own-1', kindVersion: 1, typed: { width: '20', height: '40' } }),
     ]);
     const batch = value(await createBatch({ name: 'Flags', lineIds: await linesOf(order) })).id;
-    await layAtOnce(db, batch, 1);
+    await layAtOnce(db, batch, A_MOMENT);
     expect((await getBatch(batch))!.lays[0]).toMatchObject({ unplaced: 0 });
   });
 });
@@ -727,7 +700,7 @@ describe('directions and wide parts', () => {
       panels: { top: 'sideways' },
     });
     const batch = value(await createBatch({ name: 'Bench', lineIds: await linesOf(order) })).id;
-    await layAtOnce(db, batch, 1);
+    await layAtOnce(db, batch, A_MOMENT);
     const [lay] = await db.select().from(schema.lays);
     const sizes = Object.fromEntries(
       (lay!.job as { pieces: { id: string; size: number[] }[] }).pieces.map(({ id, size }) => [

@@ -149,7 +149,12 @@ export const CHROMIUM = [
 ];
 
 export const openBrowser = (): Promise<Browser> =>
-  puppeteer.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+  puppeteer.launch({
+    executablePath: '/usr/bin/chromium-headless-shell',
+    headless: 'shell',
+    dumpio: true,
+    args: CHROMIUM,
+  });
 
 /** In the page: the nth field of that label. */
 const findField = (label: string, nth: number) =>
@@ -161,6 +166,9 @@ const findField = (label: string, nth: number) =>
 
 /** What is found is used at once; a page that puts another in its place each time is at fault. */
 const MOST_TRIES = 4;
+
+/** Between two looks at a page for what is waited for. */
+const LOOK_MS = 100;
 
 /** Browsers that somebody sits at. */
 const inUse = new WeakSet<Browser>();
@@ -190,8 +198,8 @@ const findNamed = (selector: string, name: string) => {
 };
 
 /**
- * A page with the words of a person at the screen; script errors and logged errors are kept. What is waited for is looked for when the page
- * changes, not by the clock: reading a large page ten times a second would take as long as what is waited for.
+ * A page with the words of a person at the screen; script errors and logged errors are kept. What is waited for is looked for by the clock:
+ * a window that has just been opened gets its document after the look has begun, and what watches the first one hears nothing of it.
  */
 export class Person {
   readonly errors: string[] = [];
@@ -224,13 +232,13 @@ export class Person {
     // A page behind another one is not drawn.
     await this.page.bringToFront();
     await this.page.goto(this.base + path, { waitUntil: 'load' });
-    await this.page.waitForFunction(isAlive, { polling: 50 });
+    await this.page.waitForFunction(isAlive, { polling: LOOK_MS });
   }
 
   /** Waits until the words can be read on the page; says what stood there instead when they never came. */
   async sees(text: string, timeout = 40_000) {
     const isThere = (wanted: string) => document.body.innerText.replace(/\s+/g, ' ').includes(wanted);
-    await this.page.waitForFunction(isThere, { timeout, polling: 'mutation' }, text).catch(async () => {
+    await this.page.waitForFunction(isThere, { timeout, polling: LOOK_MS }, text).catch(async () => {
       throw new Error(`“${text}” was not seen at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}`);
     });
   }
@@ -243,7 +251,7 @@ export class Person {
   async press(name: string) {
     await this.page.bringToFront();
     await this.using(
-      () => this.page.waitForFunction(findNamed, { polling: 'mutation' }, 'button, a[href], [role=button]', name),
+      () => this.page.waitForFunction(findNamed, { polling: LOOK_MS }, 'button, a[href], [role=button]', name),
       `button or link ${name}`,
       (found) => found.click(),
     );
@@ -253,7 +261,7 @@ export class Person {
   async type(label: string, text: string, nth = 0) {
     await this.page.bringToFront();
     await this.using(
-      () => this.page.waitForFunction(findField, { polling: 'mutation' }, label, nth),
+      () => this.page.waitForFunction(findField, { polling: LOOK_MS }, label, nth),
       `field ${label} (${nth})`,
       async (field) => {
         await field.click({ count: 3 });
@@ -267,7 +275,7 @@ export class Person {
   /** Chooses an entry of the list of that label. */
   async choose(label: string, entry: string) {
     await this.using(
-      () => this.page.waitForFunction(findNamed, { polling: 'mutation' }, 'select', label),
+      () => this.page.waitForFunction(findNamed, { polling: LOOK_MS }, 'select', label),
       `list ${label}`,
       async (found) => {
         const list = found as ElementHandle<HTMLSelectElement>;

@@ -6,6 +6,9 @@ import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { closePool } from '@/work/pool';
 
+/** So long (s) lays are made in tests of what happens to them. */
+export const A_MOMENT = 0.2;
+
 /** What an action gave; a refusal fails the test. */
 export const value = <T>(answer: Answer<T>): T => {
   if (!answer.ok) throw new Error(JSON.stringify(answer.faults));

@@ -1,5 +1,5 @@
 import { cleanup, configure } from '@testing-library/react';
-import { afterEach } from 'vitest';
+import { afterEach, vi } from 'vitest';
 import { seen } from './screen';
 
 // Set up before each file of component tests. Nothing here is laid out: every size is 0.
@@ -10,4 +10,9 @@ configure({
   getElementError: (message) => new Error(`${message?.split('\n')[0]} There was: ${seen().slice(0, 1500)}`),
 });
 
-afterEach(cleanup);
+afterEach(() => {
+  cleanup();
+  // Files of a process share the page.
+  vi.unstubAllGlobals();
+  vi.restoreAllMocks();
+});

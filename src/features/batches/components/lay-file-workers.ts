@@ -1,6 +1,6 @@
 import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
 import { refuse, type Result } from '@/core/result';
-import { askTold, pageWorker, type PageWorker } from '@/ui/page-worker';
+import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-file.worker';
 
 /** No more workers than that, however many cores there are: each takes memory of its own. */
@@ -23,9 +23,10 @@ export class LayFileWorkers {
     this.workers = [];
   }
 
-  read = (job: string): Promise<Result<JobFigures>> => this.alone((work) => work.read(job));
+  read = (job: string): Promise<Result<JobFigures>> =>
+    this.alone(({ ask }) => ask<Result<JobFigures>>(async (work) => await work.read(job)));
 
-  check = (job: string, plan: string | LayPlan): Promise<Result<CheckedPlan>> => this.alone((work) => work.check(job, plan)); // prettier-ignore
+  check = (job: string, plan: string | LayPlan): Promise<Result<CheckedPlan>> => this.alone(({ ask }) => ask<Result<CheckedPlan>>(async (work) => await work.check(job, plan))); // prettier-ignore
 
   /** Lays a job in a worker a core, each searching in its own way, and keeps the best plan of all. */
   async lay(job: string, seconds: number, { onProgress, onBetter }: LayEars): Promise<Result<LayPlan>> {
@@ -42,12 +43,12 @@ export class LayFileWorkers {
     };
     return new Promise((resolve) => {
       for (let number = 0; number < count; number++) {
-        void this.open(async (work) => {
+        void this.open(async ({ ask }) => {
           const tell = (done: number) => {
             if (number === 0) onProgress(done);
           };
-          const answer = await askTold<Result<LayPlan>>(
-            async (earOf) => await work.lay(job, seconds, number, earOf(tell), earOf(hear)),
+          const answer = await ask<Result<LayPlan>>(
+            async (work, earOf) => await work.lay(job, seconds, number, earOf(tell), earOf(hear)),
           );
           if (answer.ok) laid.push(answer.value);
           if (answer.ok && laid.length < count && !isAtBound(answer.value)) return answer;
@@ -59,18 +60,17 @@ export class LayFileWorkers {
     });
   }
 
-  private alone<T>(ask: (work: PageWorker<LayFileWork>['work']) => Promise<Result<T>>): Promise<Result<T>> {
+  private alone<T>(question: (worker: PageWorker<LayFileWork>) => Promise<Result<T>>): Promise<Result<T>> {
     this.end();
-    return this.open(ask);
+    return this.open(question);
   }
 
   /** Asks a worker of its own; one that breaks off is refused with what it said. */
-  private open<T>(ask: (work: PageWorker<LayFileWork>['work']) => Promise<Result<T>>): Promise<Result<T>> {
-    return new Promise((resolve) => {
-      const broken = (why: string) => resolve(refuse('broken', '', `the search broke off (${why})`));
-      const made = pageWorker<LayFileWork>(new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' }), broken); // prettier-ignore
-      this.workers.push(made);
-      ask(made.work).then(resolve, (error: unknown) => broken(error instanceof Error ? error.message : String(error)));
-    });
+  private open<T>(question: (worker: PageWorker<LayFileWork>) => Promise<Result<T>>): Promise<Result<T>> {
+    const made = pageWorker<LayFileWork>(new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+    this.workers.push(made);
+    return question(made).catch((error: unknown): Result<T> =>
+      refuse('broken', '', `the search broke off (${whyBroken(error)})`),
+    );
   }
 }

@@ -8,7 +8,7 @@ import type { Units } from '@/core/length';
 import { Flash } from '@/ui/flash';
 import { Fractions } from '@/ui/fraction';
 import { Panel } from '@/ui/page';
-import { askTold, pageWorker } from '@/ui/page-worker';
+import { pageWorker } from '@/ui/page-worker';
 import { longLength } from '@/ui/words';
 import type { OrderForm } from '../form';
 import type { NeedsAnswer, NeedsQuestion, NeedsWork } from './cloth-needs.worker';
@@ -78,7 +78,7 @@ class Layers {
   private worker = made();
   private spare = made();
 
-  constructor(private readonly hear: (answer: NeedsAnswer) => void) {}
+  constructor(private readonly hear: (answer: NeedsAnswer | null) => void) {}
 
   async ask(question: NeedsQuestion) {
     const run = ++this.asked;
@@ -88,12 +88,14 @@ class Layers {
       this.spare = made();
     }
     this.isBusy = true;
-    const tell = (answer: NeedsAnswer) => {
+    const tell = (answer: NeedsAnswer | null) => {
       if (run === this.asked) this.hear(answer);
     };
-    const last = await askTold((earOf) => this.worker.work.needs(question, earOf(tell)));
+    // Where it can't be worked out nothing is shown: what stands there is of the order as it was.
+    const last = await this.worker.ask((work, earOf) => work.needs(question, earOf(tell))).catch(() => null);
     if (run !== this.asked) return;
-    this.isBusy = false;
+    // One that broke off is given up for the spare with the next question.
+    this.isBusy = last === null;
     tell(last);
   }
 

@@ -1,41 +1,6 @@
 import { expose } from 'comlink';
-import { kindBook } from '@/core/covers';
-import type { Sheet } from '@/core/files';
-import { checkSheet, type CellFault } from '../sheet';
-import type { OrderProviderProps } from './order-context';
+import { sheetWork } from './sheet-check';
 
 // Checks a sheet away from the page, so that typing goes on while ten thousand rows are read.
 
-export interface SheetQuestion {
-  sheet: Sheet;
-  fields: string[];
-  room: OrderProviderProps;
-  usualDue: string;
-  isPartial: boolean;
-}
-
-export interface SheetAnswer {
-  orders: number;
-  goodRows: number;
-  badRows: number[];
-  heldBack: number;
-  faults: CellFault[];
-}
-
-const work = {
-  check: ({ sheet, fields, room, usualDue, isPartial }: SheetQuestion): SheetAnswer => {
-    const whole = {
-      kinds: kindBook(room.own, room.withdrawn),
-      cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
-      clothIds: new Map(room.cloths.map(({ id, name }) => [name.toLowerCase(), id])),
-      workroom: room.workroom,
-      usualDue,
-    };
-    const { orders, ...checked } = checkSheet(sheet, fields, whole, isPartial);
-    return { orders: orders.length, ...checked };
-  },
-};
-
-export type SheetWork = typeof work;
-
-expose(work);
+expose(sheetWork);

@@ -3,20 +3,10 @@ import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { gone } from '@/ui/testing/navigation';
 import { button, field, press, seen, show, type } from '@/ui/testing/screen';
+import { nearWorkers } from '@/ui/testing/workers';
 import { clothChoice } from '../testing';
-import './sheet-check.worker';
+import { sheetWork } from './sheet-check';
 import { SheetImport } from './sheet-import';
-
-// The page's own worker does its work here, in the page: what it exposes is what the page is given.
-const worker = vi.hoisted(() => ({ work: null as unknown }));
-vi.mock('comlink', () => ({ expose: (work: unknown) => void (worker.work = work) }));
-vi.mock('@/ui/page-worker', () => ({
-  pageWorker: () => ({
-    work: { check: async (question: unknown) => (worker.work as { check(asked: unknown): unknown }).check(question) },
-    end: () => undefined,
-  }),
-}));
-vi.stubGlobal('Worker', class {});
 
 /** Requests to the server, and what it answers to the next ones. */
 const requests: { path: string; id: string | null; body: unknown }[] = [];
@@ -25,6 +15,7 @@ beforeEach(() => {
   requests.length = 0;
   gone.length = 0;
   answers = [];
+  nearWorkers(sheetWork);
   vi.stubGlobal('fetch', (path: string, { body, headers, signal }: RequestInit) => {
     requests.push({ path, id: new Headers(headers).get('x-request-id'), body: typeof body === 'string' ? JSON.parse(body) : body }); // prettier-ignore
     const answer = answers.shift() ?? (async () => Response.json({ ok: true, value: { orders: 1, lines: 2 } }));
@@ -49,6 +40,15 @@ async function paste(...rows: string[]) {
   await waitFor(() => expect(seen()).toMatch(/good rows?/));
   return me;
 }
+
+test('where the sheet can’t be checked that is said, and nothing is brought in', async () => {
+  nearWorkers({ check: () => Promise.reject(new Error('out of memory')) });
+  const { me } = open();
+  await type(me, field('Pasted rows'), [HEAD, GOOD].join('\n'));
+  await press(me, 'Take these rows');
+  await waitFor(() => expect(seen()).toContain('The sheet could not be checked (out of memory); open the page again.')); // prettier-ignore
+  expect(button('Checking …').disabled).toBe(true);
+});
 
 describe('a pasted sheet', () => {
   test('has its columns told by their names; each may mean something else, and nothing twice', async () => {

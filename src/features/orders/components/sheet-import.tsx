@@ -19,13 +19,13 @@ import type { Answer } from '@/features/commands/answer';
 import { answered, requestFor } from '@/features/commands/send';
 import { FileDrop } from '@/ui/fields/file-drop';
 import { Notice, PageHead, Panel } from '@/ui/page';
-import { pageWorker, type PageWorker } from '@/ui/page-worker';
+import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import { toaster } from '@/ui/toaster';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { counted } from '@/ui/words';
 import type { OrderProviderProps } from './order-context';
 import { SheetOutcome } from './sheet-outcome';
-import type { SheetAnswer, SheetQuestion, SheetWork } from './sheet-check.worker';
+import type { SheetAnswer, SheetQuestion, SheetWork } from './sheet-check';
 
 const IMPORT = '/api/orders/import';
 
@@ -43,7 +43,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
   const [isPartial, setPartial] = useState(false);
   const [isIn, setIn] = useState(false);
   useUnsaved(sheet !== null && !isIn);
-  const checked = useCheck(sheet, fields, room, usualDue, isPartial);
+  const checked = useCheck(sheet, fields, room, usualDue, isPartial, setProblem);
 
   const take = (next: Sheet) => {
     setProblem('');
@@ -278,6 +278,7 @@ function useCheck(
   room: OrderProviderProps,
   usualDue: string,
   isPartial: boolean,
+  onBroken: (why: string) => void,
 ): SheetAnswer | null {
   const worker = useRef<PageWorker<SheetWork>>(null);
   const [answer, setAnswer] = useState<SheetAnswer | null>(null);
@@ -291,11 +292,17 @@ function useCheck(
     if (!sheet) return;
     let isCurrent = true;
     const question: SheetQuestion = { sheet, fields, room: { cloths, own, withdrawn, workroom }, usualDue, isPartial };
-    void worker.current?.work.check(question).then((found) => isCurrent && setAnswer(found));
+    void worker.current
+      ?.ask((work) => work.check(question))
+      .then(
+        (found) => isCurrent && setAnswer(found),
+        (error: unknown) =>
+          isCurrent && onBroken(`The sheet could not be checked (${whyBroken(error)}); open the page again.`),
+      );
     return () => {
       isCurrent = false;
     };
-  }, [sheet, fields, cloths, own, withdrawn, workroom, usualDue, isPartial]);
+  }, [sheet, fields, cloths, own, withdrawn, workroom, usualDue, isPartial, onBroken]);
   return sheet ? answer : null;
 }
 

@@ -5,7 +5,7 @@ import type { Sheet } from '@/core/files/order-sheet';
 import { Fractions } from '@/ui/fraction';
 import { Panel } from '@/ui/page';
 import { counted } from '@/ui/words';
-import type { SheetAnswer } from './sheet-check.worker';
+import type { SheetAnswer } from './sheet-check';
 
 const SHOWN_ROWS = 100;
 

@@ -6,14 +6,14 @@ import { useEffect, useMemo, useRef, useState, useTransition } from 'react';
 import { takenBy, wasteOf, workOf, type Way } from '@/core/batch';
 import { printMoney } from '@/core/cost';
 import { planToJson, type LayJob, type LayPlan } from '@/core/lay';
-import type { Result } from '@/core/result';
+import { refuse, type Result } from '@/core/result';
 import { NM, printLength, STYLES } from '@/core/length';
 import { HandLay } from '@/core/marker';
 import type { JobPart } from '@/core/cutlist';
 import { send } from '@/features/commands/send';
 import { Fractions } from '@/ui/fraction';
 import { Notice } from '@/ui/page';
-import { askTold, pageWorker, type PageWorker } from '@/ui/page-worker';
+import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import { toaster } from '@/ui/toaster';
 import { longLength, percent } from '@/ui/words';
 import { keepWays, takeWay } from '../actions';
@@ -80,9 +80,9 @@ export default function WaysTable({ lay, text, ways: waysText }: { lay: LayView;
       begun.map(async ({ job }, i) => {
         const worker = pageWorker<LayAgainWork>(new Worker(new URL('./lay-again.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
         workers.current.push(worker);
-        const answer = await askTold<Result<LayPlan>>(async (earOf) => await worker.work.afresh(job, SECONDS, earOf((plan: LayPlan) => change(i, { plan })), earOf((done: number) => change(i, { done: Math.min(done, 0.99) })))); // prettier-ignore
+        const answer = await worker.ask<Result<LayPlan>>(async (work, earOf) => await work.afresh(job, SECONDS, earOf((plan: LayPlan) => change(i, { plan })), earOf((done: number) => change(i, { done: Math.min(done, 0.99) })))).catch((error: unknown) => refuse('broken', '', `The search broke off (${whyBroken(error)}).`)); // prettier-ignore
         change(i, answer.ok ? { plan: answer.value, done: 1 } : { done: 1 });
-        if (!answer.ok) setProblem(answer.faults[0]!.message);
+        if (!answer.ok && own === run.current) setProblem(answer.faults[0]!.message);
         return answer.ok ? answer.value : null;
       }),
     );

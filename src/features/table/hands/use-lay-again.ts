@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { LayPlan } from '@/core/lay';
 import type { HandLay } from '@/core/marker';
 import type { Result } from '@/core/result';
-import { askTold, pageWorker, type PageWorker } from '@/ui/page-worker';
+import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import type { LayAgainWork } from '../components/lay-again.worker';
 
 /** So long the rest is laid again before the search ends by itself. */
@@ -40,20 +40,27 @@ export function useLayAgain() {
     open();
   }, [open]);
 
-  const start = useCallback(async (from: HandLay) => {
-    const own = ++run.current;
-    const isCurrent = () => own === run.current;
-    setLaying({ from, best: null, done: 0, isRunning: true, problem: '' });
-    const onBetter = (best: LayPlan) => isCurrent() && setLaying((now) => now && { ...now, best });
-    const onProgress = (done: number) => isCurrent() && setLaying((now) => now && { ...now, done });
-    try {
-      const answer = await askTold<Result<LayPlan>>(async (earOf) => await worker.current!.work.again(from.lockedJob(), from.plan, SECONDS, earOf(onBetter), earOf(onProgress))); // prettier-ignore
-      if (!isCurrent()) return;
-      setLaying((now) => now && { ...now, isRunning: false, done: 1, ...(answer.ok ? { best: answer.value } : { problem: answer.faults[0]!.message }) }); // prettier-ignore
-    } catch (error) {
-      if (isCurrent()) setLaying((now) => now && { ...now, isRunning: false, problem: `The search broke off (${error instanceof Error ? error.message : String(error)}).` }); // prettier-ignore
-    }
-  }, []);
+  const start = useCallback(
+    async (from: HandLay) => {
+      const own = ++run.current;
+      const isCurrent = () => own === run.current;
+      setLaying({ from, best: null, done: 0, isRunning: true, problem: '' });
+      const onBetter = (best: LayPlan) => isCurrent() && setLaying((now) => now && { ...now, best });
+      const onProgress = (done: number) => isCurrent() && setLaying((now) => now && { ...now, done });
+      try {
+        const answer = await worker.current!.ask<Result<LayPlan>>(async (work, earOf) => await work.again(from.lockedJob(), from.plan, SECONDS, earOf(onBetter), earOf(onProgress))); // prettier-ignore
+        if (!isCurrent()) return;
+        setLaying((now) => now && { ...now, isRunning: false, done: 1, ...(answer.ok ? { best: answer.value } : { problem: answer.faults[0]!.message }) }); // prettier-ignore
+      } catch (error) {
+        if (!isCurrent()) return;
+        setLaying((now) => now && { ...now, isRunning: false, problem: `The search broke off (${whyBroken(error)}).` });
+        // Another one may come through.
+        worker.current?.end();
+        open();
+      }
+    },
+    [open],
+  );
 
   return { laying, start, end };
 }

@@ -1,0 +1,88 @@
+import type { PricedItem } from '@/core/batch';
+import type { Cloth } from '@/core/cloth';
+import type { JobPart } from '@/core/cutlist';
+import { findFaults, type LayJob, type LayPlan } from '@/core/lay';
+import { jobOf, provenBound } from '@/core/lay/testing';
+import { inches } from '@/core/length';
+import { writeMarker } from '@/core/marker';
+import type { TableDocument } from './table-document';
+
+// For tests: a small lay as the table opens it.
+
+export const IN = inches(1);
+export const CLOTH: Cloth = {
+  name: 'Plain drill',
+  width: 54 * IN,
+  selvage: [IN / 2, IN / 2],
+  repeat: null,
+  turns: 'half',
+  price: { minor: 1800, currency: 'GBP', per: 'yd' },
+  sellingStep: 9 * IN,
+};
+/** Two fronts and a back of order 31 on a bolt, with a remnant beside it. */
+export const JOB: LayJob = jobOf({
+  stock: [{ id: 'R7', length: 30 }, { id: 'B12', length: 200 }],
+  pieces: [{ id: '31/1 front', size: [20, 12], qty: 2 }, { id: '31/1 back', size: [10, 10], qty: 1 }],
+}); // prettier-ignore
+const part = (name: string, size: [number, number]): JobPart => ({
+  id: `31/1 ${name}`,
+  orderNo: '31',
+  line: '1',
+  name,
+  sum: ['', ''],
+  size: [size[0] * IN, size[1] * IN],
+  isStrip: false,
+});
+export const PARTS = [part('front', [20, 12]), part('back', [10, 10])];
+
+const item = (id: number, code: string, sort: PricedItem['sort'], length: number): PricedItem => ({
+  id,
+  code,
+  sort,
+  lot: '3',
+  width: 54 * IN,
+  selvage: [IN / 2, IN / 2],
+  received: length * IN,
+  available: length * IN,
+  isOpened: true,
+  isWashed: false,
+  motif: [0, 0],
+  flaws: [],
+  outline: null,
+  price: { minor: 1800, currency: 'GBP', per: 'yd' },
+});
+const ITEMS = [item(7, 'R7', 'remnant', 30), item(12, 'B12', 'bolt', 200)];
+
+/** A lay of that job: each piece on a length, where it is said to be (in). */
+export function planOf(
+  job: LayJob,
+  placed: [stock: string, piece: string, copy: number, x: number, y: number][],
+): LayPlan {
+  const stocks = [...new Set(placed.map(([stock]) => stock))];
+  const lays = stocks.map((stock) => {
+    const own = placed.filter(([on]) => on === stock);
+    const used = Math.max(...own.map(([, piece, , , y]) => y * IN + job.pieces.find(({ id }) => id === piece)!.height));
+    return { stock, used, placed: own.map(([, piece, copy, x, y]) => ({ piece, copy, x: x * IN, y: y * IN, turn: 0 })), cuts: [] };
+  }); // prettier-ignore
+  const used = lays.reduce((sum, one) => sum + one.used, 0);
+  const plan: LayPlan = { lays, unplaced: [], used, endless: used, bound: provenBound(job), passes: 0, refused: 0 };
+  const [fault] = findFaults(job, plan);
+  if (fault) throw new Error(fault.what);
+  return plan;
+}
+
+/** Side by side on the bolt, 12 in long. */
+export const SIDE_BY_SIDE = planOf(JOB, [['B12', '31/1 front', 1, 0.5, 0], ['B12', '31/1 front', 2, 20.5, 0], ['B12', '31/1 back', 1, 42, 0]]); // prettier-ignore
+
+/** What the server writes of a lay for the table. */
+export const tableText = (plan: LayPlan = SIDE_BY_SIDE, rest: Partial<TableDocument> = {}): string =>
+  JSON.stringify({
+    marker: writeMarker({ version: 3, cloth: CLOTH, job: JOB, plan, parts: PARTS }),
+    cloth: CLOTH,
+    items: ITEMS,
+    isOpen: true,
+    boughtNm: plan.used,
+    costMinor: 600,
+    currency: 'GBP',
+    ...rest,
+  } satisfies TableDocument);
