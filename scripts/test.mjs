@@ -48,7 +48,12 @@ await runMain(async () => {
     (await program('prettier', '--check', '--log-level', 'warn', ...cache('format'), '.')) &&
     (await program('eslint', ...cache('lint'), '.'));
   await step('format, lint, types', async () =>
-    (await Promise.all([looks(), program('tsc', '--noEmit')])).every(Boolean),
+    (
+      await Promise.all([
+        looks(),
+        program('tsc', '--noEmit', '--incremental', '--tsBuildInfoFile', join(LOCAL, 'types-cache')),
+      ])
+    ).every(Boolean),
   );
   const counts = { passed: 0, failed: 0 };
   const failures = [];

@@ -83,7 +83,7 @@ export function sourceHash() {
     ),
   ];
   for (const file of files) {
-    if (/\.test\.tsx?$/.test(file)) continue;
+    if (/\.test\.tsx?$|\/testing(\.ts$|\/)/.test(file)) continue;
     hash.update(file.slice(ROOT.length)).update(readFileSync(file));
   }
   return hash.digest('hex');

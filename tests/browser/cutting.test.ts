@@ -1,10 +1,10 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser } from 'puppeteer-core';
+import type { Browser } from 'puppeteer-core';
 import sharp from 'sharp';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, CHROMIUM, openBrowser, Person } from '../support/app';
+import { App, openBrowser, Person } from '../support/app';
 import { journey } from '../support/journey';
 import { Network } from '../support/network';
 import { StandIn } from '../support/stand-in';
@@ -273,10 +273,11 @@ describe('a label', () => {
     const neutral = Buffer.alloc((width * height) / 2, 128);
     const film = join(folder, 'label.y4m');
     writeFileSync(film, Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip C420\nFRAME\n`), grey, neutral])); // prettier-ignore
-    const camera = await puppeteer.launch({
-      executablePath: '/usr/bin/chromium',
-      args: [...CHROMIUM, '--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', `--use-file-for-fake-video-capture=${film}`], // prettier-ignore
-    });
+    const camera = await openBrowser(
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`,
+    );
     try {
       const me = await Person.at(camera, app.url);
       await me.go(`/batches/${at.batch}`);

@@ -3,9 +3,9 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { request } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser } from 'puppeteer-core';
+import type { Browser } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, CHROMIUM, Person } from '../support/app';
+import { App, openBrowser, Person } from '../support/app';
 
 // The demo workroom used hard: everything that waits is laid, processes are killed, strangers knock, the whole goes out and in.
 
@@ -16,10 +16,7 @@ let me: Person;
 
 beforeAll(async () => {
   await app.begin('demo');
-  browser = await puppeteer.launch({
-    executablePath: '/usr/bin/chromium',
-    args: [...CHROMIUM, '--host-resolver-rules=MAP rebound.example 127.0.0.1, MAP stranger.example 127.0.0.1'],
-  });
+  browser = await openBrowser('--host-resolver-rules=MAP rebound.example 127.0.0.1, MAP stranger.example 127.0.0.1');
   me = await Person.at(browser, app.url);
 });
 afterAll(async () => {

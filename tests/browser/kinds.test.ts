@@ -71,7 +71,7 @@ journey('the workroom: who is here, its rules, its own kinds', (leg) => {
     await me.sees('16 + 2 × 3⁄8 = 16 3⁄4');
   });
 
-  leg('a kind is built from nothing: each fault at its formula, the cover made beside', async () => {
+  leg('a kind is built from nothing, the cover made beside', async () => {
     await me.go('/workroom/kinds/new');
     await me.type('Name', 'Lifebelt cover');
     await me.type('In a sentence', 'Two faces and a strap.');
@@ -79,20 +79,12 @@ journey('the workroom: who is here, its rules, its own kinds', (leg) => {
     await me.type('Sums, 1, Name', 'loop');
     await me.type('Sums, 1, Is', 'strap + inch(2)');
     await me.sees('“strap” is not a measure, an option or a result of this kind.');
-    await me.press('Save kind');
-    await me.sees('One thing is to be put right first');
-    await me.type('Sums, 1, Is', 'height / (2 - 2)');
-    await me.sees('The formula divides by zero.');
-    await me.type('Sums, 1, Is', 'loop + inch(1)');
-    await me.sees('This goes in a circle: “loop” needs “loop”.');
     await me.type('Sums, 1, Is', 'height / 2 + inch(2)');
     await me.press('Add a piece');
     await me.type('Pieces, 2, Piece', 'strap');
     await me.type('Pieces, 2, How many', '3');
-    await me.type('Pieces, 2, Across', 'inch(2) - width');
-    await me.type('Pieces, 2, Along', 'loop');
-    await me.sees('On the sample this comes to -14 in; a piece can’t be that small.');
     await me.type('Pieces, 2, Across', 'inch(2)');
+    await me.type('Pieces, 2, Along', 'loop');
     // The sample is 16 by 16: front 17 x 17, strap 2 x 10.
     await me.sees('17 × 17');
     await me.sees('16 / 2 + 2 = 10');

@@ -3,6 +3,7 @@ import { readdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from '
 import { join } from 'node:path';
 import pg from 'pg';
 import puppeteer, { type Browser, type ElementHandle, type JSHandle, type Page } from 'puppeteer-core';
+import { testBrowser } from '../../scripts/lib/debian.mjs';
 
 const ROOT = process.cwd();
 
@@ -132,7 +133,7 @@ export class App {
 }
 
 /** What Chromium is started with. */
-export const CHROMIUM = [
+const CHROMIUM = [
   // These save a sixth of a page’s processor time (measured): no frame of a browser to draw, one thread that paints, and no compiling of
   // what runs once.
   '--kiosk',
@@ -148,13 +149,9 @@ export const CHROMIUM = [
   '--lang=en-GB',
 ];
 
-export const openBrowser = (): Promise<Browser> =>
-  puppeteer.launch({
-    executablePath: '/usr/bin/chromium-headless-shell',
-    headless: 'shell',
-    dumpio: true,
-    args: CHROMIUM,
-  });
+/** The browser of the tests, with further switches where they are given. */
+export const openBrowser = (...more: string[]): Promise<Browser> =>
+  puppeteer.launch({ ...testBrowser(), args: [...CHROMIUM, ...more] });
 
 /** In the page: the nth field of that label. */
 const findField = (label: string, nth: number) =>

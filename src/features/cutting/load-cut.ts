@@ -14,7 +14,7 @@ export interface LayToCut {
   row: LayRow;
   cloth: ClothRow;
   marker: Marker;
-  remnants: Remnant[];
+  readonly remnants: Remnant[];
   /** What part of the used length is there for the pattern. */
   patternPart: number;
 }
@@ -35,11 +35,15 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
     const read = readMarker(row, toCloth(cloth));
     if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
     const marker = read.value;
+    // Worked out where they are asked for: round traced outlines that takes half a second.
+    let remnants: Remnant[] | null = null;
     return {
       row,
       cloth,
       marker,
-      remnants: remnantsOf(marker.job, marker.plan, leastRemnant),
+      get remnants() {
+        return (remnants ??= remnantsOf(marker.job, marker.plan, leastRemnant));
+      },
       patternPart: patternPart(row.usedNm, row.plainNm),
     };
   });

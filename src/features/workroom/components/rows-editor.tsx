@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Flex, IconButton, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
+import { Box, Button, Field, Flex, IconButton, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
 import { ArrowUp, Plus, X } from 'lucide-react';
 import { memo, useState } from 'react';
 import type { Fault } from '@/core/result';
@@ -153,7 +153,6 @@ function Cell<T>({
   const [typing, setTyping] = useState<string | null>(null);
   const shared = {
     'aria-label': label,
-    'aria-invalid': error !== undefined,
     value: typing ?? value,
     placeholder: column.placeholder,
     autoComplete: 'off',
@@ -164,33 +163,27 @@ function Cell<T>({
     onBlur: () => setTyping(null),
   };
   return (
-    <Box asChild>
-      <label>
-        <Text fontSize="xs" color="fg.muted" fontWeight="600" mb="0.5">
-          {column.label}
-        </Text>
-        {column.choices ? (
-          <NativeSelect.Root>
-            <NativeSelect.Field aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
-              {column.choices.map((choice) => (
-                <option key={choice.id} value={choice.id}>
-                  {choice.label}
-                </option>
-              ))}
-            </NativeSelect.Field>
-            <NativeSelect.Indicator />
-          </NativeSelect.Root>
-        ) : column.isWide ? (
-          <Textarea {...shared} rows={1} autoresize minH="11" bg="bg.panel" />
-        ) : (
-          <Input {...shared} borderColor={error ? 'border.error' : undefined} />
-        )}
-        {error && (
-          <Text fontSize="sm" color="fg.error" mt="0.5">
-            {error}
-          </Text>
-        )}
-      </label>
-    </Box>
+    <Field.Root invalid={error !== undefined} gap="0.5">
+      <Field.Label fontSize="xs" color="fg.muted" fontWeight="600">
+        {column.label}
+      </Field.Label>
+      {column.choices ? (
+        <NativeSelect.Root>
+          <NativeSelect.Field aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
+            {column.choices.map((choice) => (
+              <option key={choice.id} value={choice.id}>
+                {choice.label}
+              </option>
+            ))}
+          </NativeSelect.Field>
+          <NativeSelect.Indicator />
+        </NativeSelect.Root>
+      ) : column.isWide ? (
+        <Textarea {...shared} rows={1} autoresize minH="11" bg="bg.panel" />
+      ) : (
+        <Input {...shared} />
+      )}
+      {error && <Field.ErrorText fontSize="sm">{error}</Field.ErrorText>}
+    </Field.Root>
   );
 }
