@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';
 import { button, errorOf, field, press, seen, show, type } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import { EMPTY_CLOTH, type ClothForm } from '../form';
 import { ClothFormView } from './cloth-form';
 
@@ -16,6 +17,13 @@ const reed: ClothForm = { ...EMPTY_CLOTH, name: 'Reed', price: '18', width: '54'
 const open = (rest: Partial<ClothForm> = {}, edited: { id: number; version: number } | null = { id: 7, version: 4 }) =>
   show(<ClothFormView edited={edited} initial={{ ...reed, ...rest }} />);
 const sent = () => server.asked[0]!.args[0] as ClothForm;
+
+test('what was only looked at holds nothing that would be lost; what is typed does', async () => {
+  const { me } = open();
+  expect(hasUnsaved()).toBe(false);
+  await type(me, field('Name'), 'Reed of ours');
+  await waitFor(() => expect(hasUnsaved()).toBe(true));
+});
 
 describe('while it is typed', () => {
   test('it says what can be cut from it, and how many repeats lie across', async () => {

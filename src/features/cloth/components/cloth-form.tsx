@@ -143,7 +143,7 @@ export function ClothFormView({
         <Grid templateColumns={{ base: '1fr', lg: '1fr 360px' }} gap="5" alignItems="start">
           <Stack gap="5">
             <Panel title="What it is">
-              <Grid templateColumns="2fr 1fr 1fr 1fr" gap="4">
+              <Grid templateColumns={{ base: '1fr 1fr', xl: '2fr 1.4fr 1fr 1fr' }} gap="4">
                 <Labelled label="Name" error={errorAt('name')}>
                   <Input {...register('name')} autoComplete="off" />
                 </Labelled>
@@ -159,18 +159,20 @@ export function ClothFormView({
                   />
                 </Labelled>
                 {length('width', 'Width', 'edge to edge')}
-                <Labelled label="Notes" error={errorAt('notes')}>
-                  <Textarea
-                    {...register('notes')}
-                    rows={1}
-                    autoresize
-                    minH="11"
-                    bg="bg.panel"
-                    placeholder="Fibre, weight, how to press it"
-                  />
-                </Labelled>
                 {length('selvageLeft', 'Left selvage', 'to trim')}
                 {length('selvageRight', 'Right selvage', 'to trim')}
+                <Box gridColumn="span 2">
+                  <Labelled label="Notes" error={errorAt('notes')}>
+                    <Textarea
+                      {...register('notes')}
+                      rows={1}
+                      autoresize
+                      minH="11"
+                      bg="bg.panel"
+                      placeholder="Fibre, weight, how to press it"
+                    />
+                  </Labelled>
+                </Box>
               </Grid>
             </Panel>
             {form.sort !== 'cloth' && (

@@ -2,10 +2,18 @@ import { waitFor } from '@testing-library/react';
 import { beforeEach, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { button, errorOf, field, press, seen, show, type } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import { MachinesPanel } from './machines-panel';
 
 beforeEach(() => server.begin());
 const open = () => show(<MachinesPanel initial={{ cutter: '', printer: '', tape: '', supplier: '' }} />);
+
+test('what was only looked at holds nothing that would be lost; what is typed does', async () => {
+  const { me } = open();
+  expect(hasUnsaved()).toBe(false);
+  await type(me, field('Cutter'), 'http://127.0.0.1:9');
+  await waitFor(() => expect(hasUnsaved()).toBe(true));
+});
 
 test('an address that is none is told at its field while it is typed; a good one is saved', async () => {
   const { me } = open();

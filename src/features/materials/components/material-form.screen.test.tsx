@@ -3,6 +3,7 @@ import { beforeEach, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';
 import { button, errorOf, field, press, seen, show, type } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import { EMPTY_MATERIAL, type MaterialForm } from '../form';
 import { MaterialFormView } from './material-form';
 
@@ -17,6 +18,13 @@ const open = (initial = zip, edited: { id: number; version: number } | null = { 
   show(<MaterialFormView edited={edited} initial={initial} units="in" names={['zip', 'cord', 'snaps']} prices={[{ since: '1 May', price: '£1.20' }, { since: '1 March', price: '£1.10' }] as never} />); // prettier-ignore
 const labels = () => [...document.querySelectorAll('label')].map((one) => seen(one));
 const perOnes = () => [...field<HTMLSelectElement>('For one').options].map(({ text }) => text);
+
+test('what was only looked at holds nothing that would be lost; what is typed does', async () => {
+  const { me } = open();
+  expect(hasUnsaved()).toBe(false);
+  await type(me, field('Supplier'), 'Loom Lane');
+  await waitFor(() => expect(hasUnsaved()).toBe(true));
+});
 
 test('asks what fits the way it is counted', async () => {
   const { me } = open();

@@ -4,6 +4,7 @@ import { server } from '@/features/commands/testing';
 import { inches } from '@/core/length';
 import { gone } from '@/ui/testing/navigation';
 import { button, field, seen, show, type } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import type { ShelfRow } from '../queries';
 import { CountSheetOfText, type CountSheetData } from './count-sheet';
 
@@ -41,6 +42,13 @@ const dear = row(3, 'B-3', { name: 'Tram moquette', currency: 'EUR', worthMinor:
 const open = (rest: Partial<CountSheetData> = {}) =>
   show(<CountSheetOfText text={JSON.stringify({ rows: [bolt, snaps, dear], places: ['Rack C', 'Loft'], place: '', hasMore: false, ...rest })} />); // prettier-ignore
 const lineOf = (code: string) => seen([...document.querySelectorAll('tr')].find((one) => seen(one).includes(code))!);
+
+test('what was only looked at holds nothing that would be lost; what is typed does', async () => {
+  const { me } = open();
+  expect(hasUnsaved()).toBe(false);
+  await type(me, field('Counted of B-1'), '3');
+  await waitFor(() => expect(hasUnsaved()).toBe(true));
+});
 
 test('a difference stands there in length and in money before it is booked', async () => {
   const { me } = open();

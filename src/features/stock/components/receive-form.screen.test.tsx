@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';
 import { button, errorOf, field, seen, show, type } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import { catalogueEntry } from '../testing';
 import { ReceiveFormView } from './receive-form';
 
@@ -57,6 +58,30 @@ describe('what is asked', () => {
     await type(me, field('Length'), '20 yd');
     await me.selectOptions(field('What it is'), 'Seat foam');
     expect([field('Place').value, field('Lot').value, field('Length').value]).toEqual(['Rack C', '', '']);
+  });
+});
+
+describe('what would be lost with the page', () => {
+  test('nothing while it was only looked at, or only its place is written', async () => {
+    const { me } = open();
+    expect(hasUnsaved()).toBe(false);
+    await type(me, field('Place'), 'rack 1');
+    expect(hasUnsaved()).toBe(false);
+    await type(me, field('Lot'), 'K 4');
+    expect(hasUnsaved()).toBe(true);
+    await type(me, field('Lot'), '');
+    expect(hasUnsaved()).toBe(false);
+  });
+
+  test('nothing once it is booked, though what is alike stays for one more', async () => {
+    const { me } = open();
+    await type(me, field('Lot'), 'K 4');
+    await type(me, field('Length'), '20 yd');
+    await me.click(button('Book, and one more'));
+    await waitFor(() => expect(field('Length').value).toBe(''));
+    await waitFor(() => expect(hasUnsaved()).toBe(false));
+    await type(me, field('Length'), '3 yd');
+    expect(hasUnsaved()).toBe(true);
   });
 });
 

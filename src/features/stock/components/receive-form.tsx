@@ -12,6 +12,7 @@ import { LengthField } from '@/ui/fields/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { TracedOutline } from '@/ui/shape/traced-outline';
 import { toaster } from '@/ui/toaster';
+import { isAlike } from '@/ui/alike';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { receive } from '../actions';
 import { emptyReceipt, readReceipt, type CatalogueEntry, type FlawForm, type ReceiveForm } from '../form';
@@ -26,18 +27,23 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
   const [isBusy, start] = useTransition();
   const entry = entries.find(({ key }) => key === form.what) ?? first;
   const { units } = entry;
-  const { place: _place, ...typed } = form;
-  useUnsaved(!isBusy && JSON.stringify({ ...typed, place: '' }) !== JSON.stringify(emptyReceipt(entry)));
+  // What stood there before anything of this delivery was typed; where it is put is no loss.
+  const [begun, setBegun] = useState(form);
+  useUnsaved(!isBusy && !isAlike({ ...form, place: '' }, { ...begun, place: '' }));
   const isCloth = entry.sort === 'roll' || entry.sort === 'sheets';
   const set = (part: Partial<ReceiveForm>) => {
     setFaults([]);
     setForm({ ...form, ...part });
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
+  const begin = (next: ReceiveForm) => {
+    setForm(next);
+    setBegun(next);
+  };
   const choose = (key: string) => {
     const chosen = entries.find((one) => one.key === key)!;
     setFaults([]);
-    setForm({ ...emptyReceipt(chosen), place: form.place });
+    begin({ ...emptyReceipt(chosen), place: form.place });
   };
   const save = (goesOn: boolean) => {
     const found = readReceipt(form, entry).faults;
@@ -46,7 +52,7 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
       const answer = await send(receive, form);
       if (!answer.ok) return setFaults(answer.faults);
       toaster.create({ title: `${entry.name} is on the shelf as ${answer.value.code}.`, type: 'success' });
-      if (goesOn) setForm({ ...form, length: '', flaws: [], outline: '' });
+      if (goesOn) begin({ ...form, length: '', flaws: [], outline: '' });
       else router.push(`/stock/${answer.value.id}`);
     });
   };

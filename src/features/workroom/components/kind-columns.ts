@@ -174,7 +174,7 @@ export const pieceColumns: Column<PartPiece>[] = [
   {
     id: 'axes',
     label: 'Its along runs',
-    width: '1 1 130px',
+    width: '1 1 172px',
     choices: same(AXES),
     read: ({ axes }) => axes?.[1] ?? 'up and down',
     write: (row, value) => ({ ...row, axes: ['side to side', value as (typeof AXES)[number]] }),
@@ -182,7 +182,7 @@ export const pieceColumns: Column<PartPiece>[] = [
   {
     id: 'match',
     label: 'Pattern',
-    width: '1 1 130px',
+    width: '1 1 172px',
     choices: SHOWN,
     read: (row) => (row.match ? (isMiddle(row) ? 'yes' : 'other') : 'no'),
     write: (row, value) => {
