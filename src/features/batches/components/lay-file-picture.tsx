@@ -5,7 +5,7 @@ import { memo } from 'react';
 import type { Units } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { longLength } from '@/ui/words';
-import type { LayPicture } from './lay-file.worker';
+import type { LayPicture } from './lay-file-work';
 
 /** Pixels that the cloth is high on the screen. */
 const HIGH = 250;

@@ -1,7 +1,7 @@
 import { bestOf, isAtBound, isBetter, type LayPlan } from '@/core/lay';
 import { refuse, type Result } from '@/core/result';
 import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
-import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-file.worker';
+import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-file-work';
 
 /** No more workers than that, however many cores there are: each takes memory of its own. */
 const MOST_WORKERS = 8;

@@ -12,7 +12,7 @@ import { FileDrop } from '@/ui/fields/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';
 import { longLength, overBound } from '@/ui/words';
-import type { CheckedPlan, JobFigures, LayPicture, PlanFigures } from './lay-file.worker';
+import type { CheckedPlan, JobFigures, LayPicture, PlanFigures } from './lay-file-work';
 import { EXAMPLE_JOB } from './lay-file-example';
 import { LayFilePicture } from './lay-file-picture';
 import { LayFileWorkers } from './lay-file-workers';

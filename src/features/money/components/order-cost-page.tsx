@@ -29,6 +29,7 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
       else setError(answer.faults[0]!.message);
     });
   const money = (minor: number) => printMoney(minor, now.currency);
+  const differenceOf = (minor: number) => minor === 0 ? '' : `${minor > 0 ? '+' : '−'} ${money(Math.abs(minor))}`; // prettier-ignore
   return (
     <>
       <PageHead
@@ -91,14 +92,14 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
                         <td>{what}</td>
                         <td className="number nowrap">{money(before)}</td>
                         <td className={`number nowrap ${after > before ? 'late' : ''}`}>
-                          {after === before ? '' : `${after > before ? '+ ' : ''}${money(after - before)}`}
+                          {differenceOf(after - before)}
                         </td>
                       </tr>
                     ))}
                     <tr className="sum">
                       <td>In all</td>
                       <td className="number nowrap">{money(quoted.total)}</td>
-                      <td className="number nowrap">{`${now.total > quoted.total ? '+ ' : ''}${money(now.total - quoted.total)}`}</td>
+                      <td className="number nowrap">{differenceOf(now.total - quoted.total)}</td>
                     </tr>
                   </tbody>
                 </table>
