@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { BUILT_IN, KINDS, kindById } from '@/core/covers';
 import { inches, millimetres } from '@/core/length';
 import { USUAL_RULES } from '@/features/workroom/form';
-import { emptyLine, readLineForm, rolesOf, toFormField, type LineForm } from './form';
+import { emptyLine, inOtherUnits, readLineForm, rolesOf, toFormField, type LineForm } from './form';
 import { readImport, readOrderForm } from './rules';
 
 const envelope = kindById('envelope-cushion')!;
@@ -142,6 +142,37 @@ describe('the cloths that a line may take', () => {
       expect(new Set(roles).size).toBe(roles.length);
       for (const material of ['foam', 'board', 'batting'] as const) expect(roles).not.toContain(material);
     }
+  });
+});
+
+describe('an order that is measured in other units from now on', () => {
+  const lengths = (form: LineForm, units: 'in' | 'mm') => {
+    const read = readLineForm(form, units, '1', BUILT_IN);
+    expect(read.faults).toEqual([]);
+    return { lengths: read.lengths.map(({ name, part, nm }) => [name, part, nm]), outline: read.line.outline };
+  };
+  const traced: LineForm = { ...emptyLine(strapped), typed: { thickness: '2' }, cloth: { face: '4' }, outline: '0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15' }; // prettier-ignore
+
+  test.each([
+    ['plain sizes', line({ typed: { width: '18', height: '16 1/2', hem: '1/4 + 1' } })],
+    ['sizes that name their unit', line({ typed: { width: '50 cm', height: `1' 6"` } })],
+    ['corners', traced],
+    ['offsets from a centre line', { ...traced, outline: 'offsets, smooth\n0: 9, 9\n8: 10, 10 corner\n16: 8, 8 1/2' }],
+  ])('keeps %s as long as they are, there and back again', (_, form) => {
+    const there = inOtherUnits(form, 'in', 'mm');
+    expect(lengths(there, 'mm')).toEqual(lengths(form, 'in'));
+    expect(lengths(inOtherUnits(there, 'mm', 'in'), 'in')).toEqual(lengths(form, 'in'));
+  });
+
+  test('leaves what is no length as it was typed, to be told at its field', () => {
+    const odd = inOtherUnits(line({ typed: { width: 'wide', height: '' } }), 'in', 'mm');
+    expect(odd.typed.height).toBe('');
+    expect(told(odd).find((text) => text.startsWith('typed.width'))).toContain('wide');
+  });
+
+  test('has nothing to do where the units are the same', () => {
+    const form = line();
+    expect(inOtherUnits(form, 'in', 'in')).toBe(form);
   });
 });
 
