@@ -6,11 +6,15 @@ import { CacheProvider } from '@emotion/react';
 import { useServerInsertedHTML } from 'next/navigation';
 import { ThemeProvider } from 'next-themes';
 import dynamic from 'next/dynamic';
+import { comingQuietly } from './coming';
 import { useState, type ReactNode } from 'react';
 import { system } from './theme';
 import { LeaveGuard } from './unsaved/leave-guard';
 
-const Toasts = dynamic(() => import('./toasts'), { ssr: false });
+const Toasts = dynamic(
+  comingQuietly(() => import('./toasts').then((file) => file.default)),
+  { ssr: false },
+);
 
 /** The theme without its global styles: these are the style sheet that the build writes (theme-css.ts). */
 const themeOfPage = { ...system, _global: [], _config: { ...system._config, disableLayers: true } };

@@ -66,7 +66,7 @@ const cutShort = () => {
 };
 async function looks(scheme: 'light' | 'dark') {
   await me.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
-  await me.page.waitForFunction(() => !document.getAnimations().some((one) => one instanceof CSSTransition && one.playState === 'running')); // prettier-ignore
+  await me.until(() => !document.getAnimations().some((one) => one instanceof CSSTransition && one.playState === 'running')); // prettier-ignore
 }
 
 test.each([

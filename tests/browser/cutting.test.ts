@@ -116,7 +116,7 @@ journey('tablets at the cloth', (leg) => {
       await ada.press('Back');
       await ada.press('It is not done');
       await ada.sees('Everything is sent.');
-      await ben.page.waitForFunction(() => document.querySelectorAll('[aria-label=done]').length === 8);
+      await ben.until(() => document.querySelectorAll('[aria-label=done]').length === 8);
       for (const who of [ada, ben]) await who.page.browserContext().close();
     },
   );
@@ -187,7 +187,7 @@ describe('a device on the network', () => {
     await stranger.press('Pair it');
     await stranger.sees('Orders');
     await stranger.go(sheetPath());
-    await stranger.page.waitForFunction(() => /Square the end of|This lay is cut and closed/.test(document.body.innerText)); // prettier-ignore
+    await stranger.until(() => document.querySelector('[data-step]') !== null || document.body.innerText.includes('This lay is cut and closed')); // prettier-ignore
     const again = await Person.at(browser, ON_NETWORK);
     await again.go('/');
     await again.type('Code from the desk', code);
@@ -201,7 +201,7 @@ describe('a device on the network', () => {
     await desk.go('/workroom');
     await desk.sees('tablet at the long table');
     await desk.press('Revoke');
-    await desk.page.waitForFunction(() => !document.body.innerText.includes('tablet at the long table'));
+    await desk.until(() => !document.body.innerText.includes('tablet at the long table'));
     await stranger.go('/orders');
     await stranger.sees('Pair this device');
     for (const who of [stranger, again]) await who.page.browserContext().close();
@@ -245,7 +245,7 @@ describe('machines', () => {
       await desk.page.waitForSelector('[data-tape=there]');
       await (await desk.page.waitForSelector('input[data-length]'))!.click();
       tape.type('23 1/2 in');
-      await desk.page.waitForFunction(() => (document.activeElement as HTMLInputElement).value === '23 1/2 in');
+      await desk.until(() => (document.activeElement as HTMLInputElement).value === '23 1/2 in');
       await desk.sees('= 23 1⁄2 in');
       await desk.page.evaluate(() => (document.activeElement as HTMLElement).blur());
       tape.type('61 cm');
@@ -258,7 +258,7 @@ describe('machines', () => {
     await desk.page.waitForSelector('[data-tape=away]');
     await desk.go('/workroom');
     await desk.press('Listen no more');
-    await desk.page.waitForFunction(() => !document.querySelector('[data-tape]'));
+    await desk.until(() => !document.querySelector('[data-tape]'));
   });
 });
 
@@ -282,7 +282,7 @@ describe('a label', () => {
       const me = await Person.at(camera, app.url);
       await me.go(`/batches/${at.batch}`);
       await me.press('With the camera');
-      await me.page.waitForFunction(() => location.pathname.includes('/table/') && location.search.includes('piece='));
+      await me.until(() => location.pathname.includes('/table/') && location.search.includes('piece='));
       expect(code).toMatch(/^P\d+-\d+$/);
       await me.sees('Its steps on the sewing sheet');
     } finally {

@@ -110,9 +110,9 @@ journey('from nothing to a costed lay', (leg) => {
     await me.go('/orders');
     await me.press('Delete order 202');
     await me.sees('Order 202 is deleted.');
-    await me.page.waitForFunction(() => !document.querySelector('table')!.innerText.includes('202'));
+    await me.until(() => !document.querySelector('table')!.innerText.includes('202'));
     await me.press('Undo');
-    await me.page.waitForFunction(() => document.querySelector('table')!.innerText.includes('202'));
+    await me.until(() => document.querySelector('table')!.innerText.includes('202'));
   });
 
   leg('both are batched, laid, and read: length, bound, cost, shares, saving', async () => {
@@ -158,7 +158,7 @@ journey('from nothing to a costed lay', (leg) => {
         key,
       );
     await me.page.waitForSelector('[data-piece="201/1 front 1"]');
-    await me.page.waitForFunction(() => document.querySelector('[data-table-picture] canvas') !== null);
+    await me.until(() => document.querySelector('[data-table-picture] canvas') !== null);
     const [x, y, before] = await point('201/1 front 1');
     await me.page.mouse.click(x!, y!);
     await me.sees('front, no. 1');

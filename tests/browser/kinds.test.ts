@@ -153,7 +153,7 @@ journey('a line on its cloth, and several at once', (leg) => {
       await me.sees('parts are too wide for Bargeboard canvas, 54 in between its selvages');
       await me.sees('top, middle');
       await me.press('Run all along the bolt');
-      await me.page.waitForFunction(() => !document.body.innerText.includes('top, middle'));
+      await me.until(() => !document.body.innerText.includes('top, middle'));
       await me.type('Thickness', '4');
       await me.sees('4 + 2 × 7⁄16 = 4 7⁄8');
       expect(await me.page.$$eval('[data-flash]', (all) => all.filter((one) => Number((one as HTMLElement).dataset.flash) > 0).length)).toBeGreaterThan(0); // prettier-ignore
@@ -169,7 +169,7 @@ journey('a line on its cloth, and several at once', (leg) => {
     await me.press('Several like this');
     await me.sees('A row a cover, in inches');
     // The first cell waits for the keyboard.
-    await me.page.waitForFunction(() => document.activeElement?.getAttribute('aria-label') === 'Row 1, How many');
+    await me.until(() => document.activeElement?.getAttribute('aria-label') === 'Row 1, How many');
     await me.page.keyboard.type('3');
     for (const text of ['30', '18 1/2', 'thick']) {
       await me.page.keyboard.press('Tab');
@@ -315,7 +315,7 @@ test('of two people at one order the second is told, loses nothing, and chooses'
   await me.press('Save mine over theirs');
   await me.sees('is saved.');
   await other.go(path);
-  await other.page.waitForFunction(() => [...document.querySelectorAll('input')].some(({ value }) => value === '7'));
+  await other.until(() => [...document.querySelectorAll('input')].some(({ value }) => value === '7'));
   expect(other.errors).toEqual([]);
   await other.page.browserContext().close();
 });

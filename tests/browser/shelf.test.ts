@@ -205,7 +205,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.give('An archive to read in', file);
     await me.page.evaluate(() => [...document.querySelectorAll('label')].find((one) => one.innerText.includes('in place of all'))!.querySelector('input')!.click()); // prettier-ignore
     await me.press('Read it in');
-    await me.page.waitForFunction(() => location.pathname === '/orders', { timeout: 60_000 });
+    await me.until(() => location.pathname === '/orders');
     expect(Number((await item('B1')).on_hand)).toBe(6 * YARD);
     expect(readdirSync(folder)).toContain('out.zip');
   });

@@ -59,7 +59,7 @@ describe('by keyboard alone', () => {
     await hears(me, /no\. \d+, .*along, .*across\.$/);
     const first = await said(me);
     await press(me, 'PageDown');
-    await me.page.waitForFunction((before) => document.querySelector<HTMLElement>('[data-said]')!.innerText !== before, {}, first); // prettier-ignore
+    await me.until((before) => document.querySelector<HTMLElement>('[data-said]')!.innerText !== before, first); // prettier-ignore
     expect(await me.page.$$('[data-piece][aria-pressed=true]')).toHaveLength(1);
     await press(me, 'l');
     await hears(me, /is locked where it is/);
@@ -73,7 +73,7 @@ describe('by keyboard alone', () => {
     await me.sees('Beside the cloth');
     await control(me, 'z');
     await hears(me, /^Undone: .* taken off the cloth\.$/);
-    await me.page.waitForFunction(() => !document.body.innerText.includes('Beside the cloth'));
+    await me.until(() => !document.body.innerText.includes('Beside the cloth'));
     await control(me, 'y');
     await hears(me, /^Done again/);
     await me.press('Put on');
@@ -84,7 +84,7 @@ describe('by keyboard alone', () => {
   test('the rest is laid again round what is locked: never longer, and nothing is taken before somebody says so', async () => {
     await atTable(me, at.plain);
     await press(me, 'PageDown', 'l', 'g');
-    await me.page.waitForFunction(() => /Found|Nothing shorter/.test(document.body.innerText), { polling: 50 });
+    await me.until(() => /Found|Nothing shorter/.test(document.body.innerText));
     await me.press('Leave it as it was');
     await press(me, 'Escape');
   });
@@ -109,7 +109,7 @@ describe('by pointer', () => {
     await me.page.mouse.up();
     await hears(me, /moved: |It lies where it was/);
     await control(me, 'z');
-    await me.page.waitForFunction((old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old, {}, before); // prettier-ignore
+    await me.until((old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old, before); // prettier-ignore
   });
 
   test('what is moved to the far end makes the lay longer and dearer, is saved, and stands when it is opened again', async () => {
@@ -123,7 +123,7 @@ describe('by pointer', () => {
     await me.press('Save this lay');
     await me.sees('The lay is saved as it lies.');
     await me.sees('by hand');
-    await me.page.waitForFunction(() => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved')); // prettier-ignore
+    await me.until(() => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved')); // prettier-ignore
   });
 });
 
@@ -172,7 +172,7 @@ describe('before the shears', () => {
     await me.press('Labels for its pieces');
     const label = (await me.page.waitForSelector('[data-label] svg'))!;
     await me.choose('Size of the labels', 'A4, two by five');
-    await me.page.waitForFunction(() => document.querySelectorAll('[data-label]').length > 10);
+    await me.until(() => document.querySelectorAll('[data-label]').length > 10);
     const large = (await me.page.waitForSelector('[data-label]'))!;
     const { data, info } = await sharp(await large.screenshot())
       .ensureAlpha()
@@ -237,7 +237,7 @@ describe('before the shears', () => {
     await me.sees('Repeat 8 cm across, 6 cm along');
     await me.press('Use these sizes and this picture');
     await me.sees('is drawn from its photograph');
-    await me.page.waitForFunction(() => [...document.querySelectorAll('image')].some((one) => one.getAttribute('href')?.includes('/photo/1'))); // prettier-ignore
+    await me.until(() => [...document.querySelectorAll('image')].some((one) => one.getAttribute('href')?.includes('/photo/1'))); // prettier-ignore
     writeFileSync(join(folder, 'bad.png'), 'not a picture');
     await me.go(`/cloth/${id}/photo`);
     await me.give('Photograph', join(folder, 'bad.png'));

@@ -240,6 +240,11 @@ export class Person {
     });
   }
 
+  /** Waits until it is so on the page. */
+  async until<Given extends unknown[]>(isSo: (...given: Given) => unknown, ...given: Given) {
+    await this.page.waitForFunction(isSo as (...given: unknown[]) => unknown, { polling: LOOK_MS }, ...given);
+  }
+
   async text(): Promise<string> {
     return this.page.evaluate(() => document.body.innerText.replace(/\s+/g, ' '));
   }

@@ -2,11 +2,15 @@
 
 import { Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import { coming } from '../coming';
 import { Folded } from '../folded';
 import { Panel } from '../page';
 import type { ChartFigure } from './figure';
 
-const Chart = dynamic(() => import('./chart'), { ssr: false, loading: () => <div style={{ height: 280 }} /> });
+const Chart = dynamic(
+  coming(() => import('./chart').then((file) => file.default)),
+  { ssr: false, loading: () => <div style={{ height: 280 }} /> },
+);
 
 /** A figure with its table and its CSV; it is drawn only when somebody opens it. */
 export function FigurePanel({ figure, isOpen, csv }: { figure: ChartFigure; isOpen: boolean; csv: string }) {

@@ -22,7 +22,9 @@ export function DrawingFile({ units, onCorners }: { units: Units; onCorners: (co
 
   const read = async (name: string, text: string, unit: string) => {
     // The readers are fetched when somebody has a drawing.
-    const { readDrawing } = await import('@/core/files/shape');
+    const found = await import('@/core/files/shape').catch(() => null);
+    if (!found) return setTold({ message: `${name} could not be read: the workroom’s computer did not answer. Give it once more.`, isFault: true }); // prettier-ignore
+    const { readDrawing } = found;
     const shape = readDrawing(text, unit === '' ? null : (unit as 'mm' | 'cm' | 'in'));
     if (!shape.ok) {
       const { code, message } = shape.faults[0]!;

@@ -1,11 +1,15 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { comingQuietly } from '../coming';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { hasUnsaved } from './unsaved';
 
-const LeaveQuestion = dynamic(() => import('./leave-question').then((file) => file.LeaveQuestion), { ssr: false });
+const LeaveQuestion = dynamic(
+  comingQuietly(() => import('./leave-question').then((file) => file.LeaveQuestion)),
+  { ssr: false },
+);
 
 /** Asks before a link leads away from something that is not saved. */
 export function LeaveGuard() {

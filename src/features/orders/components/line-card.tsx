@@ -3,6 +3,7 @@
 import { Box, Button, Flex, Grid, HStack, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import { Lock, Rows3, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
 import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
@@ -15,7 +16,10 @@ import { LineFields } from './line-fields';
 import { LinePreview, MeasureFirst } from './line-preview';
 import { useOrder } from './order-context';
 
-const QuickRows = dynamic(() => import('./quick-rows').then((file) => file.QuickRows), { ssr: false });
+const QuickRows = dynamic(
+  coming(() => import('./quick-rows').then((file) => file.QuickRows)),
+  { ssr: false },
+);
 
 interface Props {
   control: Control<OrderForm>;

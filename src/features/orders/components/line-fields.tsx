@@ -2,6 +2,7 @@
 
 import { Grid, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Link } from '@/ui/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
@@ -24,7 +25,7 @@ import { Directions } from './line-directions';
 import { hasOwnMaterials, LineMaterials } from './line-materials';
 import { useOrder } from './order-context';
 
-const TracedOutline = dynamic(() => import('@/ui/shape/traced-outline').then((file) => file.TracedOutline));
+const TracedOutline = dynamic(coming(() => import('@/ui/shape/traced-outline').then((file) => file.TracedOutline)));
 
 interface Props {
   kind: CoverKind;

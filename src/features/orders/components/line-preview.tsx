@@ -2,6 +2,7 @@
 
 import { Box, Flex, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Link } from '@/ui/link';
 import { memo, useMemo } from 'react';
 import { usableWidth } from '@/core/cloth';
@@ -19,18 +20,27 @@ import { useOrder } from './order-context';
 import { Inspections, notionsText, Steps } from './sewing';
 
 /** The drawings come after the page: the fields and the sums need none. */
-const CoverDrawing = dynamic(() => import('@/ui/cover/cover-drawing').then((file) => file.CoverDrawing), {
-  ssr: false,
-  loading: () => <Box aspectRatio="4 / 3" />,
-});
+const CoverDrawing = dynamic(
+  coming(() => import('@/ui/cover/cover-drawing').then((file) => file.CoverDrawing)),
+  {
+    ssr: false,
+    loading: () => <Box aspectRatio="4 / 3" />,
+  },
+);
 
-const MeasureDrawing = dynamic(() => import('@/ui/measure-drawing').then((file) => file.MeasureDrawing), {
-  ssr: false,
-  loading: () => <Box aspectRatio="4 / 3" />,
-});
+const MeasureDrawing = dynamic(
+  coming(() => import('@/ui/measure-drawing').then((file) => file.MeasureDrawing)),
+  {
+    ssr: false,
+    loading: () => <Box aspectRatio="4 / 3" />,
+  },
+);
 
 /** Asked only where a part is wider than its cloth. */
-const WideChoice = dynamic(() => import('./line-directions').then((file) => file.WideChoice), { ssr: false });
+const WideChoice = dynamic(
+  coming(() => import('./line-directions').then((file) => file.WideChoice)),
+  { ssr: false },
+);
 
 interface Props {
   kind: CoverKind;

@@ -244,8 +244,15 @@ test('without any cloth the pieces are worked out all the same; one that is adde
   const add = screen.getByRole('link', { name: 'add a cloth' });
   expect([add.getAttribute('href'), add.getAttribute('target')]).toEqual(['/cloth/new', '_blank']);
   await type(me, field('Width'), '23');
+  // With nobody to ask, a refresh would load the page anew, without what was typed.
+  const asked: string[] = [];
+  vi.stubGlobal('fetch', (path: string) => (asked.push(path), Promise.reject(new TypeError('no network'))));
   document.dispatchEvent(new Event('visibilitychange'));
-  expect(gone).toEqual(['again']);
+  await waitFor(() => expect(asked).toEqual(['/api/health']));
+  expect(gone).toEqual([]);
+  vi.stubGlobal('fetch', async () => Response.json({ ok: true }));
+  document.dispatchEvent(new Event('visibilitychange'));
+  await waitFor(() => expect(gone).toEqual(['again']));
   // As the page comes anew, with the cloth.
   again(<OrderFormOfText text={textOf(order([{ ...typed, cloth: {} }]), {})} />);
   await me.selectOptions(list('Face cloth'), 'Barge canvas');

@@ -3,6 +3,7 @@
 import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
 import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';
@@ -23,7 +24,10 @@ import { OrderProvider, useOrder, type OrderProviderProps } from './order-contex
 
 const LONG_DAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
 
-const ClothNeeds = dynamic(() => import('./cloth-needs').then((file) => file.ClothNeeds), { ssr: false });
+const ClothNeeds = dynamic(
+  coming(() => import('./cloth-needs').then((file) => file.ClothNeeds)),
+  { ssr: false },
+);
 
 interface Props {
   /** The stored order, or null for a new one. */
@@ -262,10 +266,14 @@ function useFirstCloth() {
   const isWithout = cloths.length === 0;
   useEffect(() => {
     if (!isWithout) return;
-    const look = () => {
-      if (document.visibilityState === 'visible') router.refresh();
+    const look = async () => {
+      if (document.visibilityState !== 'visible') return;
+      // A refresh that finds nobody would load the whole page anew, without what was typed.
+      const isThere = await fetch('/api/health').then((answer) => answer.ok, () => false); // prettier-ignore
+      if (isThere) router.refresh();
     };
-    document.addEventListener('visibilitychange', look);
-    return () => document.removeEventListener('visibilitychange', look);
+    const onChange = () => void look();
+    document.addEventListener('visibilitychange', onChange);
+    return () => document.removeEventListener('visibilitychange', onChange);
   }, [isWithout, router]);
 }

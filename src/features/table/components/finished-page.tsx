@@ -2,11 +2,15 @@
 
 import { Button, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Link } from '@/ui/link';
 import { Opening } from '@/ui/opening';
 import { PageHead } from '@/ui/page';
 
-const FinishedCovers = dynamic(() => import('./finished-covers'), { ssr: false, loading: () => <Opening /> });
+const FinishedCovers = dynamic(
+  coming(() => import('./finished-covers').then((file) => file.default)),
+  { ssr: false, loading: () => <Opening /> },
+);
 
 /** All covers of a batch as they will look, before the shears are in the cloth. */
 export function FinishedPage({ batch, text }: { batch: { id: number; name: string }; text: string }) {

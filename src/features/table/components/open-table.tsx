@@ -1,7 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Opening } from '@/ui/opening';
 
 /** The table under the hands: only a browser draws it, so only a browser makes it. */
-export const OpenTable = dynamic(() => import('./hands-table'), { ssr: false, loading: () => <Opening /> });
+export const OpenTable = dynamic(
+  coming(() => import('./hands-table').then((file) => file.default)),
+  { ssr: false, loading: () => <Opening /> },
+);

@@ -2,12 +2,16 @@
 
 import { Button, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Link } from '@/ui/link';
 import { Opening } from '@/ui/opening';
 import { PageHead } from '@/ui/page';
 import type { LayView } from '../lay-view';
 
-const WaysTable = dynamic(() => import('./ways-table'), { ssr: false, loading: () => <Opening /> });
+const WaysTable = dynamic(
+  coming(() => import('./ways-table').then((file) => file.default)),
+  { ssr: false, loading: () => <Opening /> },
+);
 
 /** Other ways of laying one cloth of a batch, side by side with the lay as it is. */
 export function WaysPage({

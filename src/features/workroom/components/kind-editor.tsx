@@ -2,6 +2,7 @@
 
 import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
+import { coming } from '@/ui/coming';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';
@@ -30,10 +31,13 @@ import {
 import { NAMELESS } from './kind-faults';
 import { RowsEditor } from './rows-editor';
 
-const KindPreview = dynamic(() => import('./kind-preview').then((file) => file.KindPreview), {
-  ssr: false,
-  loading: () => <Panel title="Tried out">A moment …</Panel>,
-});
+const KindPreview = dynamic(
+  coming(() => import('./kind-preview').then((file) => file.KindPreview)),
+  {
+    ssr: false,
+    loading: () => <Panel title="Tried out">A moment …</Panel>,
+  },
+);
 
 // A kind has a hundred fields; a letter in one of them draws only that one again.
 const Short = memo(TextField, isAlike);
