@@ -61,7 +61,7 @@ export async function ensurePostgres() {
 
 export const CHROMIUM = '/usr/bin/chromium';
 
-/** Debian's Chromium without a window of its own: a page costs it about a sixth less. */
+/** Debian's Chromium without a window of its own: its browser process takes half as much. */
 const SHELL = '/usr/bin/chromium-headless-shell';
 
 /** What the browser tests run in. */

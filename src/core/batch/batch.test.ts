@@ -4,16 +4,9 @@ import { cutList, type OrderLine } from '../cutlist';
 import { nest, type LayJob } from '../lay';
 import { inches } from '../length';
 import { clothTasks, settle } from './index';
+import { DRILL } from './testing';
 
-const cloth = (name: string): Cloth => ({
-  name,
-  width: inches(54),
-  selvage: [inches(0.5), inches(0.5)],
-  repeat: null,
-  turns: 'half',
-  price: { minor: 1800, currency: 'GBP', per: 'yd' },
-  sellingStep: inches(9),
-});
+const cloth = (name: string): Cloth => ({ ...DRILL, name });
 const order = (orderNo: string, rest: Partial<OrderLine>) => {
   const line: OrderLine = {
     id: '1',

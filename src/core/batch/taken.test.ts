@@ -3,55 +3,39 @@ import type { Cloth } from '../cloth';
 import type { LayPlan } from '../lay';
 import { jobOf } from '../lay/testing';
 import { inches, NM, type Nm } from '../length';
-import { takenBy, wasteOf, type PricedItem } from './batch';
+import { takenBy, wasteOf } from './batch';
+import { DRILL, pricedItem } from './testing';
 
 // What a plan takes off the shelf and what is bought, with its cost; and what of the cloth becomes nothing.
 
-const cloth: Cloth = { name: 'Drill', width: inches(54), selvage: [inches(0.5), inches(0.5)], repeat: null, turns: 'half', price: { minor: 1800, currency: 'GBP', per: 'yd' }, sellingStep: inches(9) }; // prettier-ignore
-const item = (code: string, yards: number, minor: number, currency = 'GBP'): PricedItem => ({
-  id: Number(code.slice(1)),
-  code,
-  sort: code.startsWith('R') ? 'remnant' : 'bolt',
-  lot: '',
-  width: cloth.width,
-  selvage: cloth.selvage,
-  received: yards * NM.yd,
-  available: yards * NM.yd,
-  isOpened: true,
-  isWashed: false,
-  motif: [0, 0],
-  flaws: [],
-  outline: null,
-  price: { minor, currency, per: 'yd' },
-});
 const lays = (...used: [stock: string, used: Nm][]) => ({ lays: used.map(([stock, length]) => ({ stock, used: length, placed: [], cuts: [] })) }); // prettier-ignore
 
 describe('what a plan takes', () => {
   test('without a shelf all is bought, in the shop’s steps', () => {
-    const { cost, bought } = takenBy(cloth, [], lays(['roll', inches(46)]));
+    const { cost, bought } = takenBy(DRILL, [], lays(['roll', inches(46)]));
     // 46 in is sold as 54 in, a yard and a half.
     expect([bought, cost]).toEqual([inches(54), 2700]);
   });
 
   test('each item costs what was paid for it, by its length', () => {
-    const { uses, cost, bought } = takenBy(cloth, [item('R7', 1, 900), item('B12', 20, 1200)], lays(['R7', inches(18)], ['B12', inches(72)])); // prettier-ignore
+    const { uses, cost, bought } = takenBy(DRILL, [pricedItem('R7', 1, 900), pricedItem('B12', 20, 1200)], lays(['R7', inches(18)], ['B12', inches(72)])); // prettier-ignore
     expect(uses.map(({ code, costMinor }) => [code, costMinor])).toEqual([['R7', 450], ['B12', 2400]]); // prettier-ignore
     expect([cost, bought]).toEqual([2850, inches(90)]);
   });
 
   test('an item that was paid in another currency counts at the cloth’s price', () => {
-    expect(takenBy(cloth, [item('B12', 20, 5, 'EUR')], lays(['B12', NM.yd])).cost).toBe(1800);
+    expect(takenBy(DRILL, [pricedItem('B12', 20, 5, 'EUR')], lays(['B12', NM.yd])).cost).toBe(1800);
   });
 
   test('what the shelf lacks is bought beside it, in steps', () => {
-    const { uses, cost } = takenBy(cloth, [item('B12', 1, 1200)], lays(['B12', NM.yd], ['to buy', inches(10)]));
+    const { uses, cost } = takenBy(DRILL, [pricedItem('B12', 1, 1200)], lays(['B12', NM.yd], ['to buy', inches(10)]));
     expect(uses.at(-1)).toMatchObject({ itemId: null, short: inches(10) });
     // 10 in is sold as half a yard.
     expect(cost).toBe(1200 + 900);
   });
 
   test('sheets are bought whole, each that is touched', () => {
-    const foam: Cloth = { ...cloth, sheetLength: inches(80), price: { minor: 3600, currency: 'GBP', per: 'yd' } };
+    const foam: Cloth = { ...DRILL, sheetLength: inches(80), price: { minor: 3600, currency: 'GBP', per: 'yd' } };
     const { uses, cost } = takenBy(foam, [], lays(['sheet 1', inches(80)], ['sheet 2', inches(3)], ['sheet 3', 0]));
     expect(uses).toHaveLength(2);
     expect(uses.every(({ short }) => short === inches(80))).toBe(true);

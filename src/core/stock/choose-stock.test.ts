@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import type { Cloth } from '../cloth';
 import { inches, NM } from '../length';
+import { DRILL } from '../batch/testing';
 import { jobOf } from '../lay/testing';
 import { nest } from '../lay';
 import { beforeWash, chooseStock, jobOnStock, leastPiece, NO_CHOICE, stockLengthOf, TO_BUY, usesOf, type ShelfItem } from '.'; // prettier-ignore
@@ -24,15 +25,7 @@ const item = (id: number, rest: Partial<ShelfItem> = {}): ShelfItem => ({
 });
 const remnant = (id: number, across: number, along: number, rest: Partial<ShelfItem> = {}) =>
   item(id, { sort: 'remnant', width: inches(across), selvage: [0, 0], available: inches(along), ...rest });
-const cloth: Cloth = {
-  name: 'Towpath ticking',
-  width: inches(54),
-  selvage: [inches(0.5), inches(0.5)],
-  repeat: null,
-  turns: 'half',
-  price: { minor: 1000, currency: 'GBP', per: 'yd' },
-  sellingStep: inches(9),
-};
+const cloth: Cloth = { ...DRILL, price: { minor: 1000, currency: 'GBP', per: 'yd' } };
 const small: [number, number] = [inches(10), inches(10)];
 const codes = ({ items }: { items: ShelfItem[] }) => items.map(({ code }) => code);
 

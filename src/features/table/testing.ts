@@ -1,5 +1,4 @@
-import type { PricedItem } from '@/core/batch';
-import type { Cloth } from '@/core/cloth';
+import { DRILL, pricedItem } from '@/core/batch/testing';
 import type { JobPart } from '@/core/cutlist';
 import { findFaults, type LayJob, type LayPlan } from '@/core/lay';
 import { jobOf, provenBound } from '@/core/lay/testing';
@@ -10,15 +9,6 @@ import type { TableDocument } from './table-document';
 // For tests: a small lay as the table opens it.
 
 export const IN = inches(1);
-export const CLOTH: Cloth = {
-  name: 'Plain drill',
-  width: 54 * IN,
-  selvage: [IN / 2, IN / 2],
-  repeat: null,
-  turns: 'half',
-  price: { minor: 1800, currency: 'GBP', per: 'yd' },
-  sellingStep: 9 * IN,
-};
 /** Two fronts and a back of order 31 on a bolt, with a remnant beside it. */
 export const JOB: LayJob = jobOf({
   stock: [{ id: 'R7', length: 30 }, { id: 'B12', length: 200 }],
@@ -35,23 +25,7 @@ const part = (name: string, size: [number, number]): JobPart => ({
 });
 export const PARTS = [part('front', [20, 12]), part('back', [10, 10])];
 
-const item = (id: number, code: string, sort: PricedItem['sort'], length: number): PricedItem => ({
-  id,
-  code,
-  sort,
-  lot: '3',
-  width: 54 * IN,
-  selvage: [IN / 2, IN / 2],
-  received: length * IN,
-  available: length * IN,
-  isOpened: true,
-  isWashed: false,
-  motif: [0, 0],
-  flaws: [],
-  outline: null,
-  price: { minor: 1800, currency: 'GBP', per: 'yd' },
-});
-const ITEMS = [item(7, 'R7', 'remnant', 30), item(12, 'B12', 'bolt', 200)];
+const ITEMS = [pricedItem('R7', 30 / 36, 1800), pricedItem('B12', 200 / 36, 1800)];
 
 /** A lay of that job: each piece on a length, where it is said to be (in). */
 export function planOf(
@@ -77,8 +51,8 @@ export const SIDE_BY_SIDE = planOf(JOB, [['B12', '31/1 front', 1, 0.5, 0], ['B12
 /** What the server writes of a lay for the table. */
 export const tableText = (plan: LayPlan = SIDE_BY_SIDE, rest: Partial<TableDocument> = {}): string =>
   JSON.stringify({
-    marker: writeMarker({ version: 3, cloth: CLOTH, job: JOB, plan, parts: PARTS }),
-    cloth: CLOTH,
+    marker: writeMarker({ version: 3, cloth: DRILL, job: JOB, plan, parts: PARTS }),
+    cloth: DRILL,
     items: ITEMS,
     isOpen: true,
     boughtNm: plan.used,

@@ -1,6 +1,7 @@
 import { waitFor } from '@testing-library/react';
 import { beforeEach, expect, test, vi } from 'vitest';
 import type { Way } from '@/core/batch';
+import { DRILL } from '@/core/batch/testing';
 import { jobToJson, type LayJob, type LayPlan } from '@/core/lay';
 import { lay } from '@/core/lay/testing';
 import type { Result } from '@/core/result';
@@ -9,7 +10,7 @@ import { gone } from '@/ui/testing/navigation';
 import { button, field, press, seen, show } from '@/ui/testing/screen';
 import { nearWorkers } from '@/ui/testing/workers';
 import type { LayView } from '../lay-view';
-import { CLOTH, IN, JOB, PARTS, planOf, tableText } from '../testing';
+import { IN, JOB, PARTS, planOf, tableText } from '../testing';
 import type { KeptWay } from '../ways-document';
 import WaysTable from './ways-table';
 
@@ -54,7 +55,7 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async (_: string, { body }: { body: string }) => {
     const asked = JSON.parse(body) as Way[];
     wanted.push(asked);
-    return new Response(JSON.stringify(asked.map(() => ({ job: jobToJson(JOB, CLOTH), parts: PARTS }))));
+    return new Response(JSON.stringify(asked.map(() => ({ job: jobToJson(JOB, DRILL), parts: PARTS }))));
   });
   workers = nearWorkers({
     afresh: (job: LayJob, _: number, __: unknown, onProgress: (done: number) => void) => {
