@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 const nothing = new URL('./tests/support/nothing.ts', import.meta.url).pathname;
@@ -13,7 +14,9 @@ const actionsOfPage = {
     return `import { server } from '@/features/commands/testing';\n${exported.join('\n')}`;
   },
 };
-const shared = { environment: 'node', pool: 'forks' } as const;
+/** All parts take turns at the same processes (`scripts/test.mjs`); vitest begins with the slow ones, in the order of their names. */
+const maxWorkers = Number(process.env.JOLLY_BOLT_AT_ONCE) || availableParallelism() + 1;
+const shared = { environment: 'node', pool: 'forks', maxWorkers } as const;
 
 export default defineConfig({
   test: {
@@ -25,7 +28,6 @@ export default defineConfig({
           name: 'unit',
           // They keep nothing in modules, so what is loaded once serves all files of a process.
           isolate: false,
-          maxWorkers: '100%',
           testTimeout: 60_000,
           include: ['src/**/*.test.ts', 'src/**/*.test.tsx'],
           exclude: ['src/**/*.screen.test.tsx'],
@@ -50,7 +52,6 @@ export default defineConfig({
           setupFiles: 'src/ui/testing/dom.ts',
           // Loading what every screen is made of takes longer than a file's tests.
           isolate: false,
-          maxWorkers: '100%',
           testTimeout: 60_000,
         },
       },
@@ -69,9 +70,10 @@ export default defineConfig({
           name: 'db',
           include: ['tests/db/**/*.test.ts'],
           // A database server for each (`tests/support/own-database.ts`).
-          maxWorkers: 2,
           isolate: false,
           setupFiles: 'tests/support/own-database.ts',
+          // Beside others, a search has one core.
+          env: { JOLLY_BOLT_CORES: '1' },
           testTimeout: 120_000,
           hookTimeout: 120_000,
         },
@@ -85,7 +87,7 @@ export default defineConfig({
           // Each file has a workroom of its own, and mostly waits for it. What kills processes and watches the clock runs alone (`keeps`).
           exclude: ['tests/browser/keeps.test.ts'],
           globalSetup: 'tests/support/first-start.mjs',
-          maxWorkers: 2,
+          env: { JOLLY_BOLT_CORES: '1' },
           testTimeout: 900_000,
           hookTimeout: 400_000,
         },
@@ -96,6 +98,8 @@ export default defineConfig({
           ...shared,
           name: 'keeps',
           include: ['tests/browser/keeps.test.ts'],
+          // When all others are done.
+          sequence: { groupOrder: 1 },
           globalSetup: 'tests/support/first-start.mjs',
           testTimeout: 900_000,
           hookTimeout: 400_000,
@@ -107,7 +111,6 @@ export default defineConfig({
           ...shared,
           name: 'commands',
           include: ['tests/commands/**/*.test.ts'],
-          maxWorkers: 2,
           testTimeout: 300_000,
           hookTimeout: 300_000,
         },

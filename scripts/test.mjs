@@ -1,13 +1,20 @@
 // npm test: all set-up from nothing, then every check; ends with a line that counts the tests. With a part's name only that part.
 import { readFileSync, rmSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join, relative } from 'node:path';
 import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
 import { checkFolder, checkNode, ensureBuild, ensurePackages, LOCAL, ROOT, run } from './lib/project.mjs';
 import { runMain, say, Stop } from './lib/say.mjs';
 
-const PARTS = ['unit', 'db', 'commands', 'browser', 'keeps'];
-const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${PARTS.join(', ')}`;
+/** The parts of the tests, each with its projects (`vitest.config.ts`). */
+const PARTS = { unit: ['unit', 'screens'], db: ['db'], commands: ['commands'], browser: ['browser'], keeps: ['keeps'] };
+const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${Object.keys(PARTS).join(', ')}`;
+
+/** Files of tests beside each other: one more than there are cores, since those with a browser or a database wait for it. */
+const AT_ONCE = availableParallelism() + 1;
+/** More need not be known of a run that fails, and each journey that finds nobody waits for a minute. */
+const MOST_FAILED = 20;
 
 const MESSAGE_LINES = 12;
 
@@ -25,7 +32,8 @@ const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 await runMain(async () => {
   const [only, ...given] = process.argv.slice(2);
   if (only === '--help') return console.log(USAGE);
-  if (only !== undefined && !PARTS.includes(only)) throw new Stop(`There is no part “${only}” of the tests.\n${USAGE}`);
+  if (only !== undefined && !Object.hasOwn(PARTS, only))
+    throw new Stop(`There is no part “${only}” of the tests.\n${USAGE}`);
   checkNode();
   checkFolder();
   const postgres = await ensurePostgres();
@@ -33,8 +41,7 @@ await runMain(async () => {
   await ensurePackages();
 
   const results = [];
-  const step = async (name, body, part) => {
-    if (only !== undefined && part !== 'build' && part !== only) return;
+  const step = async (name, body) => {
     const start = Date.now();
     say(`\n== ${name}`);
     const passed = await body();
@@ -42,65 +49,51 @@ await runMain(async () => {
   };
   const program = (name, ...args) => run(bin(name), args).then((code) => code === 0);
 
-  await step('build', () => ensureBuild().then(() => true), 'build');
+  await step('build', () => ensureBuild().then(() => true));
   const cache = (name) => ['--cache', '--cache-strategy', 'content', '--cache-location', join(LOCAL, `${name}-cache`)];
   const looks = async () =>
     (await program('prettier', '--check', '--log-level', 'warn', ...cache('format'), '.')) &&
     (await program('eslint', ...cache('lint'), '.'));
-  await step('format, lint, types', async () =>
-    (
-      await Promise.all([
-        looks(),
-        program('tsc', '--noEmit', '--incremental', '--tsBuildInfoFile', join(LOCAL, 'types-cache')),
-      ])
-    ).every(Boolean),
-  );
+  if (only === undefined)
+    await step('format, lint, types', async () =>
+      (
+        await Promise.all([
+          looks(),
+          program('tsc', '--noEmit', '--incremental', '--tsBuildInfoFile', join(LOCAL, 'types-cache')),
+        ])
+      ).every(Boolean),
+    );
   const counts = { passed: 0, failed: 0 };
   const failures = [];
-  /** A part: vitest’s projects, the first of which gives the report its name. */
-  const part = async (projects, env = {}, ...more) => {
-    const [name] = projects;
-    const report = join(LOCAL, `tests-${name}.json`);
-    rmSync(report, { force: true });
-    const args = [
-      'run',
-      ...projects.map((one) => `--project=${one}`),
-      '--reporter=default',
-      '--reporter=json',
-      `--outputFile.json=${report}`,
-      ...(only === undefined ? more : given),
-    ];
-    const code = await run(bin('vitest'), args, { env: { ...process.env, ...env } });
+  const report = join(LOCAL, 'tests.json');
+  rmSync(report, { force: true });
+  /** One run of vitest for all parts: while the tests of one wait, those of another use the processor. */
+  const tests = async () => {
+    const projects = only === undefined ? Object.values(PARTS).flat() : PARTS[only];
+    const clusters = projects.includes('db')
+      ? Array.from({ length: AT_ONCE }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) // prettier-ignore
+      : [];
+    const args = ['run', ...projects.map((one) => `--project=${one}`), '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]; // prettier-ignore
     try {
+      await Promise.all(clusters.map((cluster) => cluster.start()));
+      const env = { ...process.env, JOLLY_BOLT_AT_ONCE: String(AT_ONCE), DATABASE_URLS: clusters.map(({ url }) => url).join(' ') }; // prettier-ignore
+      const code = await run(bin('vitest'), [...args, `--bail=${MOST_FAILED}`, ...given], { env });
       const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(report, 'utf8'));
       counts.passed += numPassedTests;
       counts.failed += numFailedTests;
       for (const file of testResults) failures.push(...failuresOf(file));
-    } catch {
-      counts.failed++;
+      return code === 0;
+    } finally {
+      for (const cluster of clusters) await cluster.stop();
     }
-    return code === 0;
   };
-  await step('unit tests', () => part(['unit', 'screens']), 'unit');
-  await step(
-    'database tests',
-    async () => {
-      const clusters = [1, 2].map(
-        (no) => new Cluster(join(LOCAL, `test-cluster-${no}`), postgres, { isThrownAway: true }),
-      );
-      try {
-        for (const cluster of clusters) await cluster.start();
-        // Beside each other, a search has one core.
-        return await part(['db'], { DATABASE_URLS: clusters.map(({ url }) => url).join(' '), JOLLY_BOLT_CORES: '1' });
-      } finally {
-        for (const cluster of clusters) await cluster.stop();
-      }
-    },
-    'db',
+  await step('tests', () =>
+    tests().catch((error) => {
+      failures.push(String(error));
+      counts.failed++;
+      return false;
+    }),
   );
-  await step('command tests', () => part(['commands']), 'commands');
-  await step('browser journeys', () => part(['browser'], {}, '--bail=3'), 'browser');
-  await step('what is kept', () => part(['keeps'], {}, '--bail=3'), 'keeps');
 
   say('');
   for (const { name, passed, seconds } of results)

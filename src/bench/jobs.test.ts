@@ -22,7 +22,7 @@ const layIn = (job: LayJob, boxes: readonly Box[], best: number) => ({
   refused: 0,
 });
 
-const SEEDS = [1, 2, 3, 4, 5, 6, 7, 8];
+const SEEDS = [1, 3, 5, 7];
 
 test.each([true, false])('the known lay of a shaved batch is valid, matched: %s', (isMatched) => {
   for (const seed of SEEDS) {

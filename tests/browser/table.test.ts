@@ -34,7 +34,6 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const said = (who: Person) => who.page.$eval('[data-said]', (element) => (element as HTMLElement).innerText);
 const hears = (who: Person, words: RegExp) => who.page.waitForFunction((source) => new RegExp(source).test(document.querySelector<HTMLElement>('[data-said]')?.innerText ?? ''), { polling: 50 }, words.source); // prettier-ignore
 async function atTable(who: Person, cloth: number) {
   await who.go(`/batches/${at.batch}/table/${cloth}`);
@@ -44,87 +43,63 @@ async function atTable(who: Person, cloth: number) {
 const press = async (who: Person, ...keys: string[]) => {
   for (const key of keys) await who.page.keyboard.press(key as 'r');
 };
-const control = async (who: Person, key: 'z' | 'y') => {
+const undo = async (who: Person) => {
   await who.page.keyboard.down('Control');
-  await who.page.keyboard.press(key);
+  await who.page.keyboard.press('z');
   await who.page.keyboard.up('Control');
 };
 
 afterEach(() => expect(me.errors.splice(0)).toEqual([]));
 
-describe('by keyboard alone', () => {
-  test('a piece is picked, moved, locked, and undone; each step is said', async () => {
-    await atTable(me, at.plain);
-    await press(me, 'PageDown');
-    await hears(me, /no\. \d+, .*along, .*across\.$/);
-    const first = await said(me);
-    await press(me, 'PageDown');
-    await me.until((before) => document.querySelector<HTMLElement>('[data-said]')!.innerText !== before, first); // prettier-ignore
-    expect(await me.page.$$('[data-piece][aria-pressed=true]')).toHaveLength(1);
-    await press(me, 'l');
-    await hears(me, /is locked where it is/);
-    await me.page.waitForSelector('[data-piece] [aria-label=locked]');
-    await press(me, 'ArrowRight');
-    await hears(me, /is locked; free it first/);
-    await press(me, 'l');
-    await hears(me, /is free again/);
-    await press(me, 'Delete');
-    await hears(me, /taken off the cloth/);
-    await me.sees('Beside the cloth');
-    await control(me, 'z');
-    await hears(me, /^Undone: .* taken off the cloth\.$/);
-    await me.until(() => !document.body.innerText.includes('Beside the cloth'));
-    await control(me, 'y');
-    await hears(me, /^Done again/);
-    await me.press('Put on');
-    await hears(me, /put on the cloth/);
-    await press(me, 'Escape');
-  });
-
-  test('the rest is laid again round what is locked: never longer, and nothing is taken before somebody says so', async () => {
-    await atTable(me, at.plain);
-    await press(me, 'PageDown', 'l', 'g');
-    await me.until(() => /Found|Nothing shorter/.test(document.body.innerText));
-    await me.press('Leave it as it was');
-    await press(me, 'Escape');
-  });
+test('by keyboard alone a piece is picked, locked, taken off and undone, each step said; the rest is laid again round what is locked', async () => {
+  await atTable(me, at.plain);
+  await press(me, 'PageDown');
+  await hears(me, /no\. \d+, .*along, .*across\.$/);
+  expect(await me.page.$$('[data-piece][aria-pressed=true]')).toHaveLength(1);
+  await press(me, 'Delete');
+  await hears(me, /taken off the cloth/);
+  await me.sees('Beside the cloth');
+  await undo(me);
+  await hears(me, /^Undone: .* taken off the cloth\.$/);
+  await press(me, 'PageDown', 'l');
+  await hears(me, /is locked where it is/);
+  await press(me, 'ArrowRight');
+  await hears(me, /is locked; free it first/);
+  // Never longer, and nothing is taken before somebody says so.
+  await press(me, 'g');
+  await me.until(() => /Found|Nothing shorter/.test(document.body.innerText));
+  await me.press('Leave it as it was');
 });
 
-describe('by pointer', () => {
-  const boxOf = (key: string) => me.page.$eval('[data-table-picture]', (element, name) => (element as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }).scene.screenBox(name), key); // prettier-ignore
-  test('a piece that is dropped where it may not lie says why, and goes to the nearest place', async () => {
-    await atTable(me, at.plain);
-    const frame = (await (await me.page.$('[role=application]'))!.boundingBox())!;
-    const keys = await me.page.$$eval('[data-piece]', (all) => all.map((one) => (one as HTMLElement).dataset.piece!));
-    const [one, other] = [keys.find((key) => / top 1$/.test(key))!, keys.find((key) => / bottom 2$/.test(key))!];
-    const [a, b] = [await boxOf(one), await boxOf(other)];
-    const before = await me.page.$eval(
-      '[aria-label="What the lay takes"]',
-      (element) => (element as HTMLElement).innerText,
-    );
-    await me.page.mouse.move(frame.x + a.x + a.width / 2, frame.y + a.y + a.height / 2);
-    await me.page.mouse.down();
-    await me.page.mouse.move(frame.x + b.x + b.width / 2, frame.y + b.y + b.height / 2, { steps: 6 });
-    await hears(me, /^It would lie .* over /);
-    await me.page.mouse.up();
-    await hears(me, /moved: |It lies where it was/);
-    await control(me, 'z');
-    await me.until((old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old, before); // prettier-ignore
-  });
-
-  test('what is moved to the far end makes the lay longer and dearer, is saved, and stands when it is opened again', async () => {
-    await atTable(me, at.plain);
-    const key = (await me.page.$$eval('[data-piece]', (all) => all.map((one) => (one as HTMLElement).dataset.piece!))).find((one) => / top 1$/.test(one))!; // prettier-ignore
-    await (await me.page.$(`[data-piece="${key}"]`))!.click();
-    await me.press('Take off');
-    await me.press('Put on');
-    await hears(me, /put on the cloth/);
-    await me.press('Turn');
-    await me.press('Save this lay');
-    await me.sees('The lay is saved as it lies.');
-    await me.sees('by hand');
-    await me.until(() => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved')); // prettier-ignore
-  });
+const boxOf = (key: string) => me.page.$eval('[data-table-picture]', (element, name) => (element as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }).scene.screenBox(name), key); // prettier-ignore
+test('a piece that is dropped where it may not lie says why, and goes to the nearest place; the lay is saved as it lies then', async () => {
+  await atTable(me, at.plain);
+  const frame = (await (await me.page.$('[role=application]'))!.boundingBox())!;
+  const keys = await me.page.$$eval('[data-piece]', (all) => all.map((one) => (one as HTMLElement).dataset.piece!));
+  const [one, other] = [keys.find((key) => / top 1$/.test(key))!, keys.find((key) => / bottom 2$/.test(key))!];
+  const [a, b] = [await boxOf(one), await boxOf(other)];
+  const before = await me.page.$eval(
+    '[aria-label="What the lay takes"]',
+    (element) => (element as HTMLElement).innerText,
+  );
+  await me.page.mouse.move(frame.x + a.x + a.width / 2, frame.y + a.y + a.height / 2);
+  await me.page.mouse.down();
+  await me.page.mouse.move(frame.x + b.x + b.width / 2, frame.y + b.y + b.height / 2, { steps: 6 });
+  await hears(me, /^It would lie .* over /);
+  await me.page.mouse.up();
+  await hears(me, /moved: |It lies where it was/);
+  await undo(me);
+  await me.until((old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old, before); // prettier-ignore
+  // What is moved by hand is saved, and stands when it is opened again.
+  await (await me.page.$(`[data-piece="${one}"]`))!.click();
+  await me.press('Take off');
+  await me.press('Put on');
+  await hears(me, /put on the cloth/);
+  await me.press('Turn');
+  await me.press('Save this lay');
+  await me.sees('The lay is saved as it lies.');
+  await me.sees('by hand');
+  await me.until(() => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved')); // prettier-ignore
 });
 
 test('two people on one lay are told: who else is there, and that somebody saved', async () => {

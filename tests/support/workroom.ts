@@ -7,7 +7,7 @@ import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { closePool } from '@/work/pool';
 
 /** So long (s) lays are made in tests of what happens to them. */
-export const A_MOMENT = 0.2;
+export const A_MOMENT = 0.05;
 
 /** What an action gave; a refusal fails the test. */
 export const value = <T>(answer: Answer<T>): T => {

@@ -66,7 +66,7 @@ describe('an outline with its seam allowance', () => {
         const apart = OverlayOp.symDifference(polygon(offsetOutline(ring, allowance)), expected).getArea();
         expect(apart).toBeLessThan(expected.getLength() * 0.01 * NM.mm);
       }),
-      { numRuns: 200, seed: 11 },
+      { numRuns: 80, seed: 11 },
     );
   });
 
@@ -83,7 +83,7 @@ describe('an outline with its seam allowance', () => {
         expect(boxSize(ours)[0]).toBeGreaterThanOrEqual(boxSize(ring)[0] + 2 * allowance - 2);
         expect(boxSize(ours)[1]).toBeGreaterThanOrEqual(boxSize(ring)[1] + 2 * allowance - 2);
       }),
-      { numRuns: 100, seed: 12 },
+      { numRuns: 50, seed: 12 },
     );
   });
 

@@ -136,13 +136,19 @@ function rendered(camera: Camera) {
   const [width, height] = camera.size;
   const [sheet, seat] = [A4, SEAT].map((ring) => ring.map((at) => shot(camera, at)));
   const grey = new Uint8Array(width * height);
+  const [top, bottom] = [Math.min, Math.max].map((of) => of(...[...sheet!, ...seat!].map(([, y]) => y)));
+  const table = (x: number) => 118 + 14 * Math.sin(x / 7);
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       let sum = 0;
+      if (y + 1 < top! || y > bottom!) {
+        grey[y * width + x] = table(x);
+        continue;
+      }
       for (const dx of [0.25, 0.75])
         for (const dy of [0.25, 0.75]) {
           const at: Pixel = [x + dx, y + dy];
-          sum += isInside(sheet!, at) ? 236 : isInside(seat!, at) ? 60 : 118 + 14 * Math.sin(x / 7);
+          sum += isInside(sheet!, at) ? 236 : isInside(seat!, at) ? 60 : table(x);
         }
       grey[y * width + x] = sum / 4;
     }
@@ -151,9 +157,9 @@ function rendered(camera: Camera) {
 
 function isInside(ring: readonly Pixel[], [x, y]: Pixel): boolean {
   let inside = false;
-  ring.forEach(([ax, ay], i) => {
-    const [bx, by] = ring[(i + 1) % ring.length]!;
+  for (let i = 0; i < ring.length; i++) {
+    const [[ax, ay], [bx, by]] = [ring[i]!, ring[(i + 1) % ring.length]!];
     if (ay > y !== by > y && x < ax + ((bx - ax) * (y - ay)) / (by - ay)) inside = !inside;
-  });
+  }
   return inside;
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { PUBLISHED, publishedJob } from '@/bench/jobs';
 import { inches, NM } from '../length';
 import { findFaults, handLength, nest, planToJson, readJob, type LayPlan, type NestProgress } from './index';
@@ -201,7 +202,7 @@ describe('random jobs', () => {
         expect(findFaults(job, plan)).toEqual([]);
         if (plan.unplaced.length === 0) expect(provenBound(job)).toBeLessThanOrEqual(plan.used);
       }),
-      { numRuns: 30 },
+      { numRuns: tries(8) },
     );
   });
 
@@ -212,7 +213,7 @@ describe('random jobs', () => {
         expect(lay(job, 200).used).toBeLessThanOrEqual(handLength(job) + 2540);
       }),
       // A heuristic's promise: checked on a fixed sample.
-      { numRuns: 20, seed: 11 },
+      { numRuns: 8, seed: 11 },
     );
   });
 });

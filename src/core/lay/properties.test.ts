@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { NM } from '../length';
 import { findFaults, lowerBound, readJob, type LayJob, type LayPlan } from './index';
 import { allOf, jobArb, jobOf, lay, provenBound } from './testing';
@@ -69,14 +70,14 @@ describe('a job in the mirror', () => {
         const plan = lay(job, 25);
         expect(findFaults(other, mirroredPlan(job, plan, widths))).toEqual([]);
       }),
-      { numRuns: 30 },
+      { numRuns: tries(10) },
     );
   });
 
   test('takes about the same length: one way round is no better than the other on the whole', () => {
-    const ratios = fc.sample(jobArb, { numRuns: 15, seed: 5 }).map((json) => {
+    const ratios = fc.sample(jobArb, { numRuns: 8, seed: 5 }).map((json) => {
       const free = { ...json, cut: 'free', stock: undefined, strips: [] };
-      return lay(jobOf(mirrored(free)), 300).used / lay(jobOf(free), 300).used;
+      return lay(jobOf(mirrored(free)), 120).used / lay(jobOf(free), 120).used;
     });
     const mean = ratios.reduce((sum, one) => sum + one, 0) / ratios.length;
     expect(mean).toBeGreaterThan(0.95);
@@ -89,13 +90,13 @@ test('a wider cloth needs no more length, but for what the search misses', () =>
   fc.assert(
     fc.property(jobArb, fc.integer({ min: 1, max: 20 }), (json, wider) => {
       const free = { ...json, stock: undefined, cloth: { ...json.cloth, repeat: undefined } };
-      const narrow = lay(jobOf(free), 300);
-      const wide = lay(jobOf({ ...free, cloth: { ...free.cloth, width: free.cloth.width + wider } }), 300);
+      const narrow = lay(jobOf(free), 120);
+      const wide = lay(jobOf({ ...free, cloth: { ...free.cloth, width: free.cloth.width + wider } }), 120);
       if (narrow.unplaced.length > 0) return;
       expect(wide.unplaced).toEqual([]);
       expect(wide.used).toBeLessThanOrEqual(narrow.used * NOISE + 2540);
     }),
-    { numRuns: 12, seed: 7 },
+    { numRuns: 8, seed: 7 },
   );
 });
 
@@ -122,7 +123,7 @@ describe('locked pieces', () => {
           );
         if (plan.unplaced.length === 0) expect(provenBound(job)).toBeLessThanOrEqual(plan.used);
       }),
-      { numRuns: 25 },
+      { numRuns: tries(10) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { findFaults, nest, type LayJob } from '../lay';
 import { jobArb, jobOf, lay } from '../lay/testing';
 import { inches, type Nm } from '../length';
@@ -32,7 +33,7 @@ describe('what lies there', () => {
         for (const { key, stock, x, y, turn } of hands.items)
           expect(hands.obstacles(key, { stock, x, y, turn })).toEqual([]);
       }),
-      { numRuns: 30 },
+      { numRuns: tries(10) },
     );
   });
 });
@@ -90,7 +91,7 @@ describe('a move', () => {
         if (!spot) return;
         expect(wrong(hands.moved(item.key, spot).lay).filter(({ kind }) => kind !== 'bound')).toEqual([]);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(25) },
     );
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { KINDS, sampleOf, takeOff, type CoverKind, type TakeOff } from '@/core/covers';
 import { inches, NM } from '@/core/length';
 import type { ClothLook } from '../cloth/cloth-shapes';
@@ -53,7 +54,7 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s', (_, kind) =
         fc.pre(one !== null);
         expect(numbersOf(markup(drawn(kind, one!))).filter((value) => !Number.isFinite(value))).toEqual([]);
       }),
-      { numRuns: 15 },
+      { numRuns: tries(6) },
     );
   });
 });

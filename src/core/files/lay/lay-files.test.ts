@@ -2,6 +2,7 @@ import DxfParser, { type ILwpolylineEntity, type ITextEntity } from 'dxf-parser'
 import { XMLParser } from 'fast-xml-parser';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import type { Cloth } from '../../cloth';
 import type { JobPart } from '../../cutlist';
 import { type LayJob } from '../../lay';
@@ -80,7 +81,7 @@ describe('SVG', () => {
         expect(lacking(polygonsOf(svg, 'cut'), ringsOf(items, false))).toEqual([]);
         expect(lacking(polygonsOf(svg, 'strips'), ringsOf(items, true))).toEqual([]);
       }),
-      { numRuns: 25 },
+      { numRuns: tries(10) },
     );
   });
 
@@ -108,7 +109,7 @@ describe('DXF', () => {
         expect(lacking(on('CUT'), ringsOf(items, false))).toEqual([]);
         expect(lacking(on('STRIP'), ringsOf(items, true))).toEqual([]);
       }),
-      { numRuns: 25 },
+      { numRuns: tries(10) },
     );
   });
 

@@ -46,7 +46,7 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
         for (const [i, one] of boxes.entries()) for (const other of boxes.slice(i + 1)) expect(meet(one, other)).toBe(false);
         expect(comesFree(boxes)).toBe(true);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     ); // prettier-ignore
   });
 
@@ -57,7 +57,7 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
         for (const [, , , y1] of boxes) expect(y1).toBeLessThanOrEqual(top);
         expect(comesFree(boxes)).toBe(true);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 
@@ -69,7 +69,7 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
         for (const box of boxes) for (const one of flaws) expect(meet(box, one)).toBe(false);
         expect(comesFree(boxes)).toBe(true);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 

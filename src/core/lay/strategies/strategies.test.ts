@@ -4,6 +4,7 @@ import Coordinate from 'jsts/org/locationtech/jts/geom/Coordinate.js';
 import DistanceOp from 'jsts/org/locationtech/jts/operation/distance/DistanceOp.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { dissect, dissectedPieces, DISSECTED_REPEAT } from '@/bench/jobs';
 import { NM } from '../../length';
 import { boxShape, NoFitPolygons, ringShape } from '../geometry/no-fit-polygons';
@@ -164,7 +165,7 @@ describe('outlines', () => {
         gap,
         pieces: shapes.map(([id, outline]) => ({ id, outline, qty: 3 })),
       });
-      const plan = lay(job, 4_000);
+      const plan = lay(job, 2_800);
       const rings = plan.lays[0]!.placed.map(({ piece, x, y, turn }) => {
         const { outline } = job.pieces.find(({ id }) => id === piece)!;
         return polygon(turnOutline(outline!, turn).map(([dx, dy]): Point => [x + dx, y + dy]));
@@ -213,7 +214,7 @@ describe('odd outlines', () => {
         expect(findFaults(job, plan)).toEqual([]);
         expect(plan.unplaced).toEqual([]);
       }),
-      { numRuns: 12 },
+      { numRuns: tries(5) },
     );
   });
 });
@@ -322,7 +323,7 @@ describe('clearances of shapes', () => {
         if (depth > 1e-6) expect(area).toBeGreaterThan(0);
         else expect(area).toBeLessThan(1e-4);
       }),
-      { numRuns: 600 },
+      { numRuns: 250 },
     );
   });
 

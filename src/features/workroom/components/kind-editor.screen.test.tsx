@@ -20,19 +20,33 @@ const EDITED = { id: 1, version: 2, isWithdrawn: false, uses: 3 };
 const sent = () => server.asked.at(-1)!.args as [CoverKind, { id: number; version: number } | null];
 
 describe('a new kind', () => {
-  test('is not saved without a name, and says so only then', async () => {
+  test('is not saved without a name, and says so only then; with one it is saved as it stands, and leads to its own page', async () => {
+    server.gives({ id: 7, version: 1 });
     const { me } = open();
+    await type(me, field('In a sentence'), 'Two faces, laced.');
     expect(errorOf(field('Name'))).toBeUndefined();
     await press(me, 'Save kind');
     await waitFor(() => expect(errorOf(field('Name'))).toBe('Give the kind a name.'));
     expect(server.asked).toEqual([]);
+    await type(me, field('Name'), 'Fender jacket');
+    await press(me, 'Save kind');
+    await waitFor(() => expect(gone).toEqual(['/workroom/kinds/7']));
+    const [kind, edited] = sent();
+    expect(edited).toBeNull();
+    expect(kind).toMatchObject({ name: 'Fender jacket', about: 'Two faces, laced.' });
   });
 
-  test('a sum that is wrong is told so at its cell, each time why, and no longer once it is right', async () => {
+  test('faults are counted, and what was written stays; a sum that is wrong is told so at its cell, each time why, until it is right', async () => {
     const { me } = open();
     await press(me, 'Add a sum');
     await type(me, field('Sums, 1, Name'), 'loop');
     const cell = () => field('Sums, 1, Is');
+    await type(me, cell(), 'strap');
+    // The name is not written yet either.
+    await press(me, 'Save kind');
+    await waitFor(() => expect(seen()).toMatch(/2 things are to be put right first; the first: /));
+    expect(cell().value).toBe('strap');
+    expect(server.asked).toEqual([]);
     for (const [formula, message] of [
       ['strap + inch(2)', '“strap” is not a measure, an option or a result of this kind.'],
       ['height / (2 - 2)', 'The formula divides by zero.'],
@@ -52,29 +66,6 @@ describe('a new kind', () => {
     await type(me, field('Pieces, 2, Along'), 'height');
     await type(me, field('Pieces, 2, Across'), 'inch(2) - width');
     await waitFor(() => expect(errorOf(field('Pieces, 2, Across'))).toMatch(/On the sample this comes to -14 in/));
-  });
-
-  test('several faults are counted, the first is named, and what was written stays', async () => {
-    const { me } = open();
-    await press(me, 'Add a sum');
-    await type(me, field('Sums, 1, Name'), 'loop');
-    await type(me, field('Sums, 1, Is'), 'strap');
-    await press(me, 'Save kind');
-    await waitFor(() => expect(seen()).toMatch(/2 things are to be put right first; the first: /));
-    expect(field('Sums, 1, Is').value).toBe('strap');
-    expect(server.asked).toEqual([]);
-  });
-
-  test('is saved as it stands, and leads to its own page', async () => {
-    server.gives({ id: 7, version: 1 });
-    const { me } = open();
-    await type(me, field('Name'), 'Fender jacket');
-    await type(me, field('In a sentence'), 'Two faces, laced.');
-    await press(me, 'Save kind');
-    await waitFor(() => expect(gone).toEqual(['/workroom/kinds/7']));
-    const [kind, edited] = sent();
-    expect(edited).toBeNull();
-    expect(kind).toMatchObject({ name: 'Fender jacket', about: 'Two faces, laced.' });
   });
 });
 
@@ -105,7 +96,8 @@ describe('one that is there', () => {
     expect(errorOf(field('Name'))).toBeUndefined();
   });
 
-  test('rows are moved up and taken out', async () => {
+  test('rows are moved up and taken out; measured on another thing, it loses the places of the tape that this has not', async () => {
+    server.gives({ id: 1, version: 3 });
     const { me } = open(own, EDITED);
     const steps = own.steps.map((step) => step.do);
     expect(steps.length).toBeGreaterThan(1);
@@ -114,11 +106,6 @@ describe('one that is there', () => {
     expect(shown().slice(0, 2)).toEqual([steps[1], steps[0]]);
     await press(me, 'Take out steps 1');
     expect(shown()).toEqual([steps[0], ...steps.slice(2), undefined]);
-  });
-
-  test('measured on another thing, it loses the places of the tape that this has not', async () => {
-    server.gives({ id: 1, version: 3 });
-    const { me } = open(own, EDITED);
     expect(own.measures.some(({ tape }) => tape)).toBe(true);
     await me.selectOptions(field('What is measured'), 'a book');
     await press(me, 'Save kind');
@@ -132,21 +119,17 @@ describe('one that is there', () => {
     expect(kept).not.toEqual(own.measures.map(({ tape }) => tape));
   });
 
-  test('is withdrawn, and offered again', async () => {
+  test('goes out as a file of the open format; is withdrawn, and offered again', async () => {
     const { me, again } = open(own, EDITED);
+    const link = document.querySelector<HTMLAnchorElement>('a[download]')!;
+    expect(link.download).toBe('Lifebelt bolster.json');
+    const text = decodeURIComponent(link.href.slice(link.href.indexOf(',') + 1));
+    expect(JSON.parse(text)).toMatchObject({ format: 'jolly-bolt/cover-kind', kind: { name: 'Lifebelt bolster' } });
     await press(me, 'Withdraw');
     await waitFor(() => expect(server.asked.at(-1)).toMatchObject({ action: 'withdrawKind', args: [1, true] }));
     again(<KindEditor edited={{ ...EDITED, isWithdrawn: true }} initial={own} units="in" />);
     await press(me, 'Offer again');
     await waitFor(() => expect(server.asked.at(-1)).toMatchObject({ action: 'withdrawKind', args: [1, false] }));
-  });
-
-  test('goes out as a file of the open format', () => {
-    open(own, EDITED);
-    const link = document.querySelector<HTMLAnchorElement>('a[download]')!;
-    expect(link.download).toBe('Lifebelt bolster.json');
-    const text = decodeURIComponent(link.href.slice(link.href.indexOf(',') + 1));
-    expect(JSON.parse(text)).toMatchObject({ format: 'jolly-bolt/cover-kind', kind: { name: 'Lifebelt bolster' } });
   });
 });
 
