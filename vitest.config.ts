@@ -15,8 +15,11 @@ const actionsOfPage = {
   },
 };
 /** All parts take turns at the same processes (`scripts/test.mjs`); vitest begins with the slow ones, in the order of their names. */
-const maxWorkers = Number(process.env.JOLLY_BOLT_AT_ONCE) || availableParallelism() + 1;
+const maxWorkers = Number(process.env.JOLLY_BOLT_AT_ONCE) || Math.max(2, availableParallelism());
 const shared = { environment: 'node', pool: 'forks', maxWorkers } as const;
+
+/** What kills processes and watches the clock, and what lays the whole demo, run when all others are done. */
+const KEEPS = ['tests/browser/keeps.test.ts', 'tests/browser/whole.test.ts'];
 
 export default defineConfig({
   test: {
@@ -84,8 +87,8 @@ export default defineConfig({
           ...shared,
           name: 'browser',
           include: ['tests/browser/**/*.test.ts'],
-          // Each file has a workroom of its own, and mostly waits for it. What kills processes and watches the clock runs alone (`keeps`).
-          exclude: ['tests/browser/keeps.test.ts'],
+          // Each file has a workroom of its own, and mostly waits for it.
+          exclude: KEEPS,
           globalSetup: 'tests/support/first-start.mjs',
           env: { JOLLY_BOLT_CORES: '1' },
           testTimeout: 900_000,
@@ -97,9 +100,9 @@ export default defineConfig({
         test: {
           ...shared,
           name: 'keeps',
-          include: ['tests/browser/keeps.test.ts'],
-          // When all others are done.
+          include: KEEPS,
           sequence: { groupOrder: 1 },
+          env: { JOLLY_BOLT_CORES: '1' },
           globalSetup: 'tests/support/first-start.mjs',
           testTimeout: 900_000,
           hookTimeout: 400_000,

@@ -187,7 +187,9 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.page.waitForSelector('svg text', { timeout: 20_000 });
     await me.sees('Waste by cause');
     await me.go('/wall?kind=zip-cushion');
-    await me.sees('27 of 27 laid', 120_000);
+    await me.until(() => Number(/laying, (\d+) of 27/.exec(document.body.innerText)?.[1]) >= 3);
+    await me.press('Stop');
+    await me.sees('of 27 laid');
     await me.sees('front 16 × 16');
   });
 

@@ -170,28 +170,22 @@ describe('before the shears', () => {
     await me.sees('There is no piece P9999-1.');
   });
 
-  test('the lay and the cut list are taken along in every form', async () => {
+  test('the lay and the cut list are taken along in their forms', async () => {
     const answers = await me.page.evaluate(async ({ batch, patterned }) => {
       const lay = `/api/batches/${batch}/lays/${patterned}/`;
-      const paths = [...['job', 'plan', 'svg', 'dxf', 'pdf', 'tiles?paper=letter', 'plotter', 'csv', 'xlsx'].map((what) => lay + what), ...['csv', 'xlsx', 'pdf'].map((as) => `/api/batches/${batch}/cut-list?as=${as}`), `${lay}stl`]; // prettier-ignore
+      const paths = [...['plan', 'dxf', 'pdf', 'plotter', 'csv', 'stl'].map((what) => lay + what), `/api/batches/${batch}/cut-list?as=xlsx`];
       return Promise.all(paths.map(async (path) => {
         const response = await fetch(path);
         return `${response.status} ${response.headers.get('content-type')} ${(await response.arrayBuffer()).byteLength > 500}`;
       }));
     }, at); // prettier-ignore
-    const table = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
     expect(answers).toEqual([
       '200 application/json true',
-      '200 application/json true',
-      '200 image/svg+xml true',
       '200 image/vnd.dxf true',
-      ...Array<string>(3).fill('200 application/pdf true'),
+      ...Array<string>(2).fill('200 application/pdf true'),
       '200 text/csv; charset=utf-8 true',
-      `200 ${table} true`,
-      '200 text/csv; charset=utf-8 true',
-      `200 ${table} true`,
-      '200 application/pdf true',
       '404 application/json false',
+      '200 application/vnd.openxmlformats-officedocument.spreadsheetml.sheet true',
     ]);
   });
 

@@ -24,18 +24,17 @@ async function greedy(): Promise<Uint8Array> {
 }
 
 test(
-  'a good sheet is read while greedy ones are refused; the process that reads them goes with them',
+  'a good sheet is read while a greedy one is refused; the process that reads it goes with it',
   { timeout: 120_000 },
   async () => {
     const bad = await greedy();
     const before = process.memoryUsage().rss;
-    const refused = [readSheetFile(bad), readSheetFile(bad)];
+    const refused = readSheetFile(bad);
     expect(await readSheetFile(good())).toEqual({
       ok: true,
       value: { columns: ['Customer', 'Width'], rows: [['Mill', '17 1/2']] },
     });
-    for (const answer of await Promise.all(refused))
-      expect(answer).toMatchObject({ ok: false, faults: [{ code: 'sheet' }] });
+    expect(await refused).toMatchObject({ ok: false, faults: [{ code: 'sheet' }] });
     expect(process.memoryUsage().rss - before).toBeLessThan(200_000_000);
   },
 );

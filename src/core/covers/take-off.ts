@@ -162,6 +162,11 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     ...(flange && { flange: size(flange) }),
     ...(overlap && { overlap: size(overlap) }),
   };
+  if (finished.width <= 0 || finished.height <= 0) {
+    const [wide, high] = [finished.width, finished.height].map((one) => printNumber(one, style).text);
+    const message = `Sewn up, nothing is left of it: ${wide} by ${high}.`;
+    return { ok: false, faults: [{ code: 'cover-impossible', field: kind.measures[0]!.id, message }] };
+  }
   const notions = kind.notions
     .filter(({ when }) => holds(when))
     .map(({ name, qty, length: long, note }) => ({

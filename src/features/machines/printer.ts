@@ -19,9 +19,10 @@ export function print(address: string, bytes: Uint8Array): Promise<{ message: st
       answer();
     };
     socket.on('error', () => end(() => silent('does not answer')));
-    // The printer closes its side when it has everything.
-    socket.on('end', () => end(() => resolve(null)));
-    socket.on('close', () => end(() => silent('broke the connection off')));
+    // The printer closes its side when it has everything; one that dies closes it too, mostly before everything was sent.
+    let hasAll = false;
+    socket.on('end', () => (hasAll = socket.writableFinished));
+    socket.on('close', () => end(() => (hasAll ? resolve(null) : silent('broke the connection off'))));
     socket.resume();
     socket.end(bytes);
   });
