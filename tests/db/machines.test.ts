@@ -1,4 +1,5 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
@@ -13,6 +14,7 @@ import { askForPrices, cutOnCutter, decideProposal, saveMachines, stopOnCutter }
 import { cutterView } from '@/features/machines/cutter-jobs';
 import { NO_MACHINES, type MachinesForm } from '@/features/machines/form';
 import { patience } from '@/features/machines/patience';
+import { print } from '@/features/machines/printer';
 import { openProposals } from '@/features/machines/queries';
 import { saveOrder } from '@/features/orders/actions';
 import { getOrder } from '@/features/orders/queries';
@@ -158,6 +160,18 @@ describe('a label printer', () => {
     hasPatience(behave === 'stalls' ? 1_500 : 20_000);
     expect(sentence(await print())).toMatch(/^The label printer at 127\.0\.0\.1:\d+ (does not|broke)/);
   });
+});
+
+test('a printer that closes its side before everything was sent has not taken it', async () => {
+  const printer = createServer((socket) => socket.on('error', () => undefined).end());
+  await new Promise<void>((resolve) => printer.listen(0, '127.0.0.1', resolve));
+  const { port } = printer.address() as AddressInfo;
+  // More than the network holds on its way.
+  const answer = await print(`127.0.0.1:${port}`, new Uint8Array(30_000_000));
+  printer.close();
+  expect(answer?.message).toMatch(
+    /^The label printer at 127\.0\.0\.1:\d+ (does not answer|broke the connection off)\.$/,
+  );
 });
 
 describe('a supplier', () => {

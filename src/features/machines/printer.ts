@@ -21,7 +21,10 @@ export function print(address: string, bytes: Uint8Array): Promise<{ message: st
     socket.on('error', () => end(() => silent('does not answer')));
     // The printer closes its side when it has everything; one that dies closes it too, mostly before everything was sent.
     let hasAll = false;
-    socket.on('end', () => (hasAll = socket.writableFinished));
+    socket.on('end', () => {
+      hasAll = socket.writableFinished;
+      if (!hasAll) socket.destroy();
+    });
     socket.on('close', () => end(() => (hasAll ? resolve(null) : silent('broke the connection off'))));
     socket.resume();
     socket.end(bytes);
