@@ -1,4 +1,3 @@
-import { availableParallelism } from 'node:os';
 import { defineConfig } from 'vitest/config';
 
 const nothing = new URL('./tests/support/nothing.ts', import.meta.url).pathname;
@@ -15,7 +14,7 @@ const actionsOfPage = {
   },
 };
 /** All parts take turns at the same processes (`scripts/test.mjs`); vitest begins with the slow ones, in the order of their names. */
-const maxWorkers = Number(process.env.JOLLY_BOLT_AT_ONCE) || Math.max(2, availableParallelism());
+const maxWorkers = Number(process.env.JOLLY_BOLT_AT_ONCE) || undefined;
 const shared = { environment: 'node', pool: 'forks', maxWorkers } as const;
 
 /** What kills processes and watches the clock, and what lays the whole demo, run when all others are done. */

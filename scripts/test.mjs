@@ -11,8 +11,8 @@ import { runMain, say, Stop } from './lib/say.mjs';
 const PARTS = { unit: ['unit', 'screens'], db: ['db'], commands: ['commands'], browser: ['browser'], keeps: ['keeps'] };
 const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${Object.keys(PARTS).join(', ')}`;
 
-/** Files of tests beside each other. */
-const AT_ONCE = Math.max(2, availableParallelism());
+/** Files of tests beside each other: one more than there are cores, as each waits now and then. */
+const AT_ONCE = availableParallelism() + 1;
 /** More need not be known of a run that fails, and each journey that finds nobody waits for a minute. */
 const MOST_FAILED = 20;
 

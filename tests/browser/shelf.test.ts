@@ -101,7 +101,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
 
   leg('a batch is laid on the bolt, approved, and cut with a recut; the remnant is on the shelf', async () => {
     await me.go('/batches/new');
-    await me.page.click('input[aria-label="All on Bargeboard canvas"]');
+    await me.tick('All on Bargeboard canvas');
     await me.sees('By hand:');
     await me.press('Make the batch');
     await me.press('Make the lays');
@@ -144,7 +144,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
       await me.press('Save order');
       await me.sees('is saved');
       await me.go('/batches/new');
-      await me.page.click('input[aria-label="All on Bargeboard canvas"]');
+      await me.tick('All on Bargeboard canvas');
       await me.press('Make the batch');
       await me.press('Make the lays');
       await me.sees('Takes R2', 60_000);

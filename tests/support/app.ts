@@ -164,6 +164,9 @@ const findField = (label: string, nth: number) =>
 /** What is found is used at once; a page that puts another in its place each time is at fault. */
 const MOST_TRIES = 4;
 
+/** What was found comes to rest in this time, or it is looked for again. */
+const AT_REST_MS = 10_000;
+
 /** Between two looks at a page for what is waited for. */
 const LOOK_MS = 100;
 
@@ -186,7 +189,10 @@ const turnTo = (path: string) => {
   return true;
 };
 
-/** In the page: the visible element of that name, as it is read out: its own label, that of its field, or its text. */
+/**
+ * In the page: the visible element of that name, as it is read out: its own label, that of its field, or its text. One that is greyed
+ * out is waited for, as a person would.
+ */
 const findNamed = (selector: string, name: string) => {
   const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
   const named = (ids: string) => ids.split(' ').map((id) => document.getElementById(id)?.textContent ?? '').join(' '); // prettier-ignore
@@ -200,7 +206,8 @@ const findNamed = (selector: string, name: string) => {
     const labels = (one as HTMLSelectElement).labels;
     return one.getAttribute('aria-label') ?? (by ? named(by) : labels?.length ? textOf(labels[0]!) : textOf(one));
   };
-  return [...document.querySelectorAll<HTMLElement>(selector)].find((one) => one.checkVisibility() && plain(nameOf(one)) === name); // prettier-ignore
+  const found = [...document.querySelectorAll<HTMLElement>(selector)].find((one) => one.checkVisibility() && plain(nameOf(one)) === name); // prettier-ignore
+  return found?.matches(':disabled, [aria-disabled=true]') ? undefined : found;
 };
 
 /**
@@ -255,13 +262,20 @@ export class Person {
   async sees(text: string, timeout = 40_000) {
     const isThere = (wanted: string) => document.body.innerText.replace(/\s+/g, ' ').includes(wanted);
     await this.page.waitForFunction(isThere, { timeout, polling: LOOK_MS }, text).catch(async () => {
-      throw new Error(`“${text}” was not seen at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}`);
+      throw new Error(`“${text}” was not seen ${await this.whatIsThere()}`);
     });
   }
 
-  /** Waits until it is so on the page. */
+  /** Waits until it is so on the page; says what stood there when it never was. */
   async until<Given extends unknown[]>(isSo: (...given: Given) => unknown, ...given: Given) {
-    await this.page.waitForFunction(isSo as (...given: unknown[]) => unknown, { polling: LOOK_MS }, ...given);
+    const asked = isSo as (...given: unknown[]) => unknown;
+    await this.page.waitForFunction(asked, { polling: LOOK_MS }, ...given).catch(async () => {
+      throw new Error(`${isSo} was never so ${await this.whatIsThere()}`);
+    });
+  }
+
+  private async whatIsThere(): Promise<string> {
+    return `at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}`;
   }
 
   async text(): Promise<string> {
@@ -274,7 +288,8 @@ export class Person {
     await this.using(
       () => this.page.waitForFunction(findNamed, { polling: LOOK_MS }, 'button, a[href], [role=button]', name),
       `button or link ${name}`,
-      (found) => found.click(),
+      // One that is on its way to its place, like a message that comes up, is waited for.
+      (found) => found.asLocator().setTimeout(AT_REST_MS).click(),
     );
   }
 
@@ -317,13 +332,13 @@ export class Person {
     act: (found: ElementHandle<HTMLElement>) => Promise<unknown>,
   ) {
     for (let tries = 1; ; tries++) {
-      const handle = await find().catch(() => {
-        throw new Error(`There is no ${what} at ${this.page.url()}`);
+      const handle = await find().catch(async () => {
+        throw new Error(`There is no ${what} to be used ${await this.whatIsThere()}`);
       });
       try {
         return await act(handle.asElement() as ElementHandle<HTMLElement>);
       } catch (error) {
-        if (tries === MOST_TRIES || !/detached|not clickable/.test(String(error))) throw error;
+        if (tries === MOST_TRIES || !/detached|not clickable|Timed out/.test(String(error))) throw error;
       }
     }
   }
