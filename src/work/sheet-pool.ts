@@ -23,8 +23,8 @@ export type SheetQuestion =
 
 export type SheetAnswer = { is: 'read'; sheet: Result<Sheet> } | { is: 'checked'; checked: CheckedSheet };
 
-const MOST_MS = 15_000;
-const MOST_MEMORY_MB = 256;
+/** What a process may take. */
+const MOST = { ms: 15_000, memoryMb: 256 };
 /** So many files are read at once; further ones wait. */
 const MOST_AT_ONCE = 3;
 const MOST_WAITING = 40;
@@ -51,7 +51,10 @@ function leaveSeat() {
 }
 
 /** Asks a process of its own, which is killed when it takes too much time or memory, or when `signal` calls it off. */
-async function ask(question: SheetQuestion, signal?: AbortSignal): Promise<SheetAnswer> {
+async function ask(
+  question: SheetQuestion,
+  { signal, most = MOST }: { signal?: AbortSignal | undefined; most?: typeof MOST } = {},
+): Promise<SheetAnswer> {
   await takeSeat();
   try {
     return await new Promise<SheetAnswer>((resolve, reject) => {
@@ -61,12 +64,12 @@ async function ask(question: SheetQuestion, signal?: AbortSignal): Promise<Sheet
         'sheet-child.mjs',
       );
       const child = fork(file, {
-        execArgv: [`--max-old-space-size=${MOST_MEMORY_MB}`],
+        execArgv: [`--max-old-space-size=${most.memoryMb}`],
         serialization: 'advanced',
         stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
       });
       const end = () => child.kill('SIGKILL');
-      const timer = setTimeout(end, MOST_MS);
+      const timer = setTimeout(end, most.ms);
       signal?.addEventListener('abort', end);
       if (signal?.aborted) end();
       child.once('message', (answer) => resolve(answer as SheetAnswer));
@@ -89,10 +92,10 @@ const TOO_MUCH = refuse(
   'The file takes too much time or memory to read; save it as plain CSV and try again.',
 );
 
-/** Reads a table file, with bounded memory and time. */
-export async function readSheetFile(bytes: Uint8Array): Promise<Result<Sheet>> {
+/** Reads a table file; `most` bounds the milliseconds and the memory (MB) it may take. */
+export async function readSheetFile(bytes: Uint8Array, most = MOST): Promise<Result<Sheet>> {
   try {
-    const answer = await ask({ ask: 'read', bytes });
+    const answer = await ask({ ask: 'read', bytes }, { most });
     return answer.is === 'read' ? answer.sheet : TOO_MUCH;
   } catch (error) {
     if (!(error instanceof Ended)) throw error;
@@ -106,7 +109,7 @@ export async function checkSheetApart(
   signal?: AbortSignal,
 ): Promise<Result<CheckedSheet>> {
   try {
-    const answer = await ask({ ask: 'check', ...question }, signal);
+    const answer = await ask({ ask: 'check', ...question }, { signal });
     return answer.is === 'checked' ? { ok: true, value: answer.checked } : TOO_MUCH;
   } catch (error) {
     if (!(error instanceof Ended)) throw error;

@@ -24,10 +24,11 @@ async function workbook(fill: (sheet: ExcelJS.Worksheet) => void): Promise<Uint8
 const addList = (sheet: ExcelJS.Worksheet, area: string) =>
   (sheet as unknown as { dataValidations: { add: (area: string, rule: object) => void } }).dataValidations.add(area, { type: 'list', allowBlank: true, formulae: ['"a,b,c"'] }); // prettier-ignore
 
-/** A packed file of one entry (the ZIP format's local header, directory and end record) that unpacks to `size` zeros. */
-function packed(size: number): Uint8Array {
-  const data = deflateRawSync(Buffer.alloc(size), { level: 9 });
-  const name = Buffer.from('xl/workbook.xml');
+/** A packed file of one entry (the ZIP format's local header, directory and end record) that unpacks to the content. */
+function packed(content: Buffer, path = 'xl/workbook.xml'): Uint8Array {
+  const size = content.length;
+  const data = deflateRawSync(content, { level: 9 });
+  const name = Buffer.from(path);
   const head = Buffer.alloc(30);
   head.writeUInt32LE(0x04034b50, 0);
   head.writeUInt16LE(20, 4);
@@ -103,8 +104,14 @@ describe('a table file', () => {
     ],
     ['an old workbook', () => new Uint8Array([0xd0, 0xcf, 0x11, 0xe0, 1, 2]), /old \.xls/],
     ['a damaged workbook', () => new Uint8Array([0x50, 0x4b, 3, 4, 9, 9, 9]), /can’t be read/],
-    ['a packed file that is no workbook', () => packed(10), /can’t be read|nothing/],
-    ['a packed bomb', () => packed(90_000_000), /unpacks to more than 80 MB/],
+    ['a packed file that is no workbook', () => packed(Buffer.alloc(10)), /can’t be read|nothing/],
+    ['a packed bomb', () => packed(Buffer.alloc(90_000_000)), /unpacks to more than 80 MB/],
+    [
+      'a million cells in some kilobytes',
+      () =>
+        packed(Buffer.from(`<row>${'<c><v>1</v></c>'.repeat(1_000)}</row>`.repeat(1_001)), 'xl/worksheets/sheet1.xml'),
+      /more than 1,000,000 cells/,
+    ],
     ['a file over the limit', () => new Uint8Array(MOST_SHEET_BYTES + 1), /larger than 10 MB/],
     ['only headings', () => bytes('Customer,Width'), /there is nothing/],
     ['too many rows', () => bytes(`A\n${'x\n'.repeat(MOST_SHEET_ROWS + 1)}`), /more than 10,000 rows/],
@@ -115,7 +122,7 @@ describe('a table file', () => {
   });
 
   test('a packed file that lies about its size is found out while it is unpacked', async () => {
-    const liar = packed(90_000_000);
+    const liar = packed(Buffer.alloc(90_000_000));
     const view = new DataView(liar.buffer);
     // The directory's entry says 10 bytes.
     const entry = Buffer.from(liar).indexOf(Buffer.from([0x50, 0x4b, 0x01, 0x02]));

@@ -11,6 +11,8 @@ export interface SheetTask {
 }
 
 const MOST_UNPACKED = 80_000_000;
+/** Of a workbook's sheets together: each takes memory, whatever stands in it. */
+const MOST_CELLS = 1_000_000;
 const MOST_COLUMNS = 200;
 const MOST_CELL = 4000;
 /** Parts of a worksheet beside its cells. */
@@ -69,8 +71,8 @@ function readText(bytes: Uint8Array): Result<Sheet> {
 }
 
 async function readWorkbook(bytes: Uint8Array): Promise<Result<Sheet>> {
-  const size = await unpackedSize(Buffer.from(bytes));
-  if (size === null) return no(`The workbook unpacks to more than ${MOST_UNPACKED / 1e6} MB; that is no order list.`);
+  const tooMuch = await tooLarge(Buffer.from(bytes));
+  if (tooMuch) return no(tooMuch);
   const book = new ExcelJS.Workbook();
   // Only cells are read: what a sheet has for people's eyes or hands can be made to grow without end.
   const options = { ignoreNodes: PASSED_OVER, maxRows: 4 * MOST_SHEET_ROWS, maxCols: 10 * MOST_COLUMNS };
@@ -118,24 +120,39 @@ function toSheet(rows: string[][]): Result<Sheet> {
   return ok({ columns: columns.map(cut), rows: rest.map((row) => columns.map((_, i) => cut(row[i]))) });
 }
 
-/** What a packed file comes to when it is unpacked, by unpacking it without keeping anything; null when that is too much. */
-function unpackedSize(bytes: Buffer): Promise<number | null> {
+/** The cells that begin in a piece of a worksheet's XML; `before` holds the two bytes in front of it, and is moved on. */
+function countCells(chunk: Buffer, before: number[]): number {
+  let [first, second] = before as [number, number];
+  let cells = 0;
+  for (const byte of chunk) {
+    if (first === 0x3c && second === 0x63 && (byte === 0x20 || byte === 0x3e || byte === 0x2f)) cells++;
+    first = second;
+    second = byte;
+  }
+  before.splice(0, 2, first, second);
+  return cells;
+}
+
+/** Why a packed workbook is too large to be read, found by unpacking it without keeping anything; null where it is not. */
+function tooLarge(bytes: Buffer): Promise<string | null> {
   return new Promise((resolve, reject) => {
     yauzl.fromBuffer(bytes, { lazyEntries: true }, (error, zip) => {
       if (error) return reject(error);
-      let total = 0;
+      let [total, cells] = [0, 0];
+      const size = `The workbook unpacks to more than ${MOST_UNPACKED / 1e6} MB; that is no order list.`;
       zip.on('error', reject);
-      zip.on('end', () => resolve(total));
+      zip.on('end', () => resolve(null));
       zip.on('entry', (entry: yauzl.Entry) => {
-        if (total + entry.uncompressedSize > MOST_UNPACKED) return resolve(null);
+        if (total + entry.uncompressedSize > MOST_UNPACKED) return resolve(size);
         zip.openReadStream(entry, (failure, stream) => {
           if (failure) return reject(failure);
+          const before = [0, 0];
           stream.on('data', (chunk: Buffer) => {
             total += chunk.length;
-            if (total > MOST_UNPACKED) {
-              stream.destroy();
-              resolve(null);
-            }
+            if (/^xl\/worksheets\//i.test(entry.fileName)) cells += countCells(chunk, before);
+            if (total <= MOST_UNPACKED && cells <= MOST_CELLS) return;
+            stream.destroy();
+            resolve(total > MOST_UNPACKED ? size : `The workbook has more than ${MOST_CELLS.toLocaleString('en')} cells; that is no order list.`); // prettier-ignore
           });
           stream.on('error', reject);
           stream.on('end', () => zip.readEntry());

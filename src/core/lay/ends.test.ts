@@ -96,7 +96,7 @@ describe('a search ends, whatever can’t be laid', () => {
   });
 
   test('random jobs of every feature, impossible pieces among them', { timeout: 120_000 }, () => {
-    for (let seed = 1; seed <= tries(40); seed++) expect(fuzz(seed, 0.05, clock).wrong, `seed ${seed}`).toEqual([]);
+    for (let seed = 1; seed <= tries(24); seed++) expect(fuzz(seed, 0.05, clock).wrong, `seed ${seed}`).toEqual([]);
   });
 });
 

@@ -28,10 +28,10 @@ describe('workers of one search', () => {
       ],
       strips: [{ id: 'cord', width: 1.5, length: 300, grain: 'bias', loss: 1.5, least: 12, qty: 1 }],
     }); // prettier-ignore
-    const long = layWith(job, 1, 2_000);
-    const short = layWith(job, 2, 200);
+    const long = layWith(job, 1, 800);
+    const short = layWith(job, 2, 60);
     expect(long.plan.used).toBeLessThan(short.plan.used);
-    const helped = layWith(job, 2, 200, long.tells);
+    const helped = layWith(job, 2, 60, long.tells);
     expect(helped.plan.used).toBeLessThanOrEqual(long.plan.used);
     expect(findFaults(job, helped.plan)).toEqual([]);
     expect(helped.plan.unplaced).toEqual([]);
@@ -41,12 +41,12 @@ describe('workers of one search', () => {
     fc.assert(
       fc.property(jobArb, fc.integer({ min: 1, max: 99 }), (json, seed) => {
         const job = jobOf(json);
-        const first = layWith(job, seed, 150);
+        const first = layWith(job, seed, 60);
         // What was published is what was found, so it comes to the same again when it is received from the start.
-        const again = layWith(job, seed, 150, first.tells);
+        const again = layWith(job, seed, 60, first.tells);
         expect(again.plan.endless).toBeLessThanOrEqual(first.plan.endless);
         expect(again.plan.refused).toBe(0);
-        const worst = layWith(job, seed, 150, first.tells.slice(0, 1));
+        const worst = layWith(job, seed, 60, first.tells.slice(0, 1));
         expect(worst.plan.used).toBe(first.plan.used);
       }),
       { numRuns: 4, seed: 11 },
@@ -55,7 +55,7 @@ describe('workers of one search', () => {
 
   test('without others a search by steps is the same each time', () => {
     const job = jobOf({ pieces: [{ id: 'a', size: [13, 11], qty: 20 }, { id: 'b', size: [7, 21], qty: 15 }] }); // prettier-ignore
-    const [one, other] = [layWith(job, 3, 300), layWith(job, 3, 300)];
+    const [one, other] = [layWith(job, 3, 150), layWith(job, 3, 150)];
     expect(one.plan).toEqual(other.plan);
     expect(one.plan.used / NM.in).toBeLessThan(110);
   });

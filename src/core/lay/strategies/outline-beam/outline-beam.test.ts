@@ -53,13 +53,10 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
     const { job, best } = fusedJob(26, seed);
     const parts = pieceParts(job);
     const beam = new OutlineBeam(job, parts, shapesOf(job, parts), new Random(2));
-    const lays = beam.orders.map((order) => drain(beam.run(best * NM.in, 256, order)));
-    const whole = lays.filter((lay) => lay !== null);
-    expect(whole.length).toBeGreaterThan(0);
-    for (const lay of whole) {
-      expect(lay.placed).toBe(parts.length);
-      expect(measured(job, parts, lay).used[0]! / NM.in).toBeCloseTo(best, 4);
-    }
+    let whole = null;
+    for (const order of beam.orders) if ((whole = drain(beam.run(best * NM.in, 256, order)))) break;
+    expect(whole!.placed).toBe(parts.length);
+    expect(measured(job, parts, whole!).used[0]! / NM.in).toBeCloseTo(best, 4);
   });
 
   test('a cloth whose pieces may all lie upside down has half as many orders', () => {
