@@ -37,12 +37,15 @@ export default defineConfig({
       },
       {
         plugins: [actionsOfPage],
+        // As people get it.
+        oxc: { jsx: { development: false } },
         resolve: {
           alias: { ...alias, 'next/navigation': new URL('./src/ui/testing/navigation.ts', import.meta.url).pathname },
         },
         test: {
           ...shared,
           name: 'screens',
+          env: { NODE_ENV: 'production' },
           environment: 'happy-dom',
           // There is no other page to go to.
           environmentOptions: {

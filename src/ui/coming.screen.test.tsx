@@ -1,8 +1,8 @@
-import { act, waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import dynamic from 'next/dynamic';
 import { afterEach, expect, test, vi } from 'vitest';
 import { coming, comingQuietly } from './coming';
-import { button, field, press, seen, show, type } from './testing/screen';
+import { button, field, press, seen, settled, show, type } from './testing/screen';
 
 // Parts of a page that are loaded later, while the server comes and goes.
 
@@ -42,7 +42,7 @@ test('one that nobody waits for shows nothing, and is asked for again by itself'
   vi.useFakeTimers();
   const Later = dynamic(comingQuietly(failing(3)), { ssr: false });
   show(<Later name="a message" />);
-  const pass = (ms: number) => act(() => vi.advanceTimersByTimeAsync(ms));
+  const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms).then(settled);
   await pass(100);
   for (let i = 0; i < 2; i++) {
     await pass(5_000);

@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { useState } from 'react';
 import { expect, test, vi } from 'vitest';
 import { field, press, seen, show, type } from '../testing/screen';

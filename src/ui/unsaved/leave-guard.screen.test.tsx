@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/dom';
 import type { MouseEvent } from 'react';
 import { beforeEach, expect, test } from 'vitest';
 import { gone } from '../testing/navigation';

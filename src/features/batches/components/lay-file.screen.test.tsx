@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { findFaults, readJob, readPlan } from '@/core/lay';
 import { button, press, seen, show } from '@/ui/testing/screen';

@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';

@@ -1,6 +1,7 @@
-import { act, renderHook, waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { CutEntry, DeviceSheet, SheetState, Tick } from '../ticks';
+import { draws, settled, showHook } from '@/ui/testing/screen';
 import { useCutSheet } from './use-cut-sheet';
 
 /** What the device keeps. */
@@ -60,7 +61,7 @@ beforeEach(() => {
 afterEach(() => vi.useRealTimers());
 
 const open = async (state = START) => {
-  const hook = renderHook(() => useCutSheet(4, 7, state));
+  const hook = showHook(() => useCutSheet(4, 7, state));
   await waitFor(() => expect(hook.result.current.isLoaded || hook.result.current.closed !== '').toBe(true));
   return hook;
 };
@@ -69,7 +70,7 @@ const steps = ({ ticks }: SheetState) => ticks.map(({ step }) => step);
 
 test('a tick is on the device at once and on the server soon after', async () => {
   const { result } = await open();
-  act(() => result.current.tick(3));
+  draws(() => result.current.tick(3));
   expect(result.current.sheet.waiting).toMatchObject([{ do: 'tick', step: 3 }]);
   await waitFor(() => expect(result.current.sheet.waiting).toEqual([]));
   expect(steps(server.state)).toEqual([3]);
@@ -80,8 +81,8 @@ test('a tick is on the device at once and on the server soon after', async () =>
 test('without the network work goes on; what waits is kept over a reload and sent in order when the network is back', async () => {
   server.isAway = true;
   const first = await open();
-  for (const step of [1, 2, 3]) act(() => first.result.current.tick(step));
-  act(() => first.result.current.untick(2));
+  for (const step of [1, 2, 3]) draws(() => first.result.current.tick(step));
+  draws(() => first.result.current.untick(2));
   await waitFor(() => expect(first.result.current.network).toBe('away'));
   expect(waiting()).toHaveLength(4);
   first.unmount();
@@ -90,7 +91,7 @@ test('without the network work goes on; what waits is kept over a reload and sen
   expect(second.result.current.sheet.waiting).toHaveLength(4);
   await waitFor(() => expect(second.result.current.network).toBe('away'));
   server.isAway = false;
-  act(() => void window.dispatchEvent(new Event('online')));
+  draws(() => void window.dispatchEvent(new Event('online')));
   await waitFor(() => expect(second.result.current.sheet.waiting).toEqual([]));
   expect(steps(server.state)).toEqual([1, 3]);
   expect(waiting()).toEqual([]);
@@ -99,11 +100,12 @@ test('without the network work goes on; what waits is kept over a reload and sen
 test('where the answer is lost the same request goes again, and nothing is done twice', async () => {
   server.losesAnswer = true;
   const { result } = await open();
-  act(() => result.current.tick(1));
+  draws(() => result.current.tick(1));
   await waitFor(() => expect(result.current.network).toBe('away'));
   expect(steps(server.state)).toEqual([1]);
   server.losesAnswer = false;
-  await act(() => result.current.look());
+  await result.current.look();
+  await settled();
   expect(new Set(server.requests).size).toBe(1);
   expect(server.requests.length).toBeGreaterThan(1);
   expect(steps(server.state)).toEqual([1]);
@@ -114,14 +116,15 @@ test('where the answer is lost the same request goes again, and nothing is done 
 test('somebody else’s tick of the same step holds, and is said until it has been seen', async () => {
   server.isAway = true;
   const { result } = await open();
-  act(() => result.current.tick(5));
+  draws(() => result.current.tick(5));
   await waitFor(() => expect(result.current.network).toBe('away'));
   server.change([{ step: 5, entry: 'theirs', by: 'Noor', at: AT }]);
   server.isAway = false;
-  await act(() => result.current.look());
+  await result.current.look();
+  await settled();
   await waitFor(() => expect(result.current.sheet.conflicts.map(({ message }) => message)).toEqual(['Step 5 was ticked by Noor.'])); // prettier-ignore
   expect(result.current.sheet.state.ticks).toMatchObject([{ step: 5, by: 'Noor' }]);
-  act(() => result.current.forgetConflicts());
+  draws(() => result.current.forgetConflicts());
   expect(result.current.sheet.conflicts).toEqual([]);
 });
 
@@ -129,10 +132,10 @@ test('a refusal of the server is said, and does not stand in the way of what com
   const { result } = await open();
   const take = server.take;
   server.take = () => ({ ok: false, faults: [{ code: 'x', field: '', message: 'This lay was closed at noon.' }] });
-  act(() => result.current.tick(1));
+  draws(() => result.current.tick(1));
   await waitFor(() => expect(result.current.sheet.conflicts.map(({ message }) => message)).toEqual(['This lay was closed at noon.'])); // prettier-ignore
   server.take = take;
-  act(() => result.current.tick(2));
+  draws(() => result.current.tick(2));
   await waitFor(() => expect(steps(server.state)).toEqual([2]));
 });
 
@@ -142,7 +145,8 @@ test('while the page is seen it asks every few seconds how the sheet stands', as
   await waitFor(() => expect(result.current.sheet.state.asOf).toBe(AT));
   server.change([{ step: 1, entry: 'theirs', by: 'Noor', at: AT }]);
   expect(steps(result.current.sheet.state)).toEqual([]);
-  await act(() => vi.advanceTimersByTimeAsync(4_000));
+  await vi.advanceTimersByTimeAsync(4_000);
+  await settled();
   await waitFor(() => expect(steps(result.current.sheet.state)).toEqual([1]));
   unmount();
   expect(vi.getTimerCount()).toBe(0);
@@ -159,6 +163,7 @@ test('a page that is older than what the device keeps touches nothing of it', as
 test('a lay that was made again meanwhile closes the page, since its steps are other ones', async () => {
   const { result } = await open();
   server.state = { ...START, layVersion: 3, asOf: '2027-01-05T09:00:00.000Z' };
-  await act(() => result.current.look());
+  await result.current.look();
+  await settled();
   await waitFor(() => expect(result.current.closed).toContain('laid again'));
 });

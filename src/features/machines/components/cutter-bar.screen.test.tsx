@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { button, press, seen, show } from '@/ui/testing/screen';

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/dom';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { kindById } from '@/core/covers';
 import { inches } from '@/core/length';
@@ -251,11 +251,17 @@ test('without any cloth the pieces are worked out all the same; one that is adde
   await type(me, field('Width'), '23');
   // With nobody to ask, a refresh would load the page anew, without what was typed.
   const asked: string[] = [];
-  vi.stubGlobal('fetch', (path: string) => (asked.push(path), Promise.reject(new TypeError('no network'))));
+  const answers = (health: () => Response | Promise<Response>) =>
+    vi.stubGlobal('fetch', async (path: string) => {
+      if (path.startsWith('/api/customers')) return Response.json([]);
+      asked.push(path);
+      return health();
+    });
+  answers(() => Promise.reject(new TypeError('no network')));
   document.dispatchEvent(new Event('visibilitychange'));
   await waitFor(() => expect(asked).toEqual(['/api/health']));
   expect(gone).toEqual([]);
-  vi.stubGlobal('fetch', async () => Response.json({ ok: true }));
+  answers(() => Response.json({ ok: true }));
   document.dispatchEvent(new Event('visibilitychange'));
   await waitFor(() => expect(gone).toEqual(['again']));
   // As the page comes anew, with the cloth.

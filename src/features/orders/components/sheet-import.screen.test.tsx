@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { gone } from '@/ui/testing/navigation';

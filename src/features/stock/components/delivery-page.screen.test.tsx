@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { MOST_SHEET_BYTES } from '@/core/files/order-sheet';
 import { server } from '@/features/commands/testing';

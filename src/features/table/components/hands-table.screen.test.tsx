@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/dom';
 import { beforeEach, describe, expect, test, vi } from 'vitest';
 import type { LayPlan } from '@/core/lay';
 import { server } from '@/features/commands/testing';
@@ -241,15 +241,15 @@ describe('by pointer', () => {
     Object.assign(HTMLElement.prototype, { setPointerCapture() {}, releasePointerCapture() {} });
   });
 
-  test('a piece that is held over another says why it can’t lie there, and goes to the nearest free place', () => {
+  test('a piece that is held over another says why it can’t lie there, and goes to the nearest free place', async () => {
     open();
     const [from, to] = [middle('31/1 back 1'), middle('31/1 front 2')];
     fireEvent.pointerDown(table(), from);
     expect(pickedOf()).toBe('31/1 back 1');
     fireEvent.pointerMove(table(), to);
-    expect(said()).toMatch(/It would lie .* over 31 front no\. 2/);
+    await waitFor(() => expect(said()).toMatch(/It would lie .* over 31 front no\. 2/));
     fireEvent.pointerUp(table(), to);
-    expect(said()).toMatch(/^31 back no\. 1 moved: 12 in along/);
+    await waitFor(() => expect(said()).toMatch(/^31 back no\. 1 moved: 12 in along/));
     expect(dirty.at(-1)).toBe(true);
   });
 

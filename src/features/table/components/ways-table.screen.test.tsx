@@ -1,4 +1,4 @@
-import { waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
 import { beforeEach, expect, test, vi } from 'vitest';
 import type { Way } from '@/core/batch';
 import { DRILL } from '@/core/batch/testing';
