@@ -67,11 +67,19 @@ export async function runQuietly(command, args, { log, what, ...options }) {
 
 const hashOf = (text) => createHash('sha256').update(text).digest('hex');
 
-function filesBelow(folder) {
+/** All files in a folder and below it, but for what `without` names in the folder itself. */
+function filesBelow(folder, without = []) {
   return readdirSync(folder, { withFileTypes: true })
+    .filter(({ name }) => !without.includes(name))
     .sort((a, b) => (a.name < b.name ? -1 : 1))
-    .flatMap((entry) => (entry.isDirectory() ? filesBelow(join(folder, entry.name)) : [join(folder, entry.name)]));
+    .flatMap((entry) => {
+      const path = join(folder, entry.name);
+      return entry.isDirectory() ? filesBelow(path) : entry.isFile() ? [path] : [];
+    });
 }
+
+/** What is installed, made or kept by other programs. */
+const MADE = ['node_modules', '.git', '.local', '.next', 'dist', 'tsconfig.tsbuildinfo', 'next-env.d.ts'];
 
 /** A fingerprint of everything that the build depends on. */
 export function sourceHash() {
@@ -89,7 +97,14 @@ export function sourceHash() {
   return hash.digest('hex');
 }
 
-const readStamp = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
+/** A fingerprint of every file of the project, but for what is installed and made. */
+export function projectHash() {
+  const hash = createHash('sha256');
+  for (const file of filesBelow(ROOT, MADE)) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+export const readStamp = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
 
 const LONGEST_WAIT_MS = 15 * 60_000;
 
