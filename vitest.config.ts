@@ -13,12 +13,10 @@ const actionsOfPage = {
     return `import { server } from '@/features/commands/testing';\n${exported.join('\n')}`;
   },
 };
-/** All parts take turns at the same processes (`scripts/test.mjs`); vitest begins with the slow ones, in the order of their names. */
-const maxWorkers = Number(process.env.JOLLY_BOLT_AT_ONCE) || undefined;
-const shared = { environment: 'node', pool: 'forks', maxWorkers } as const;
+const shared = { environment: 'node', pool: 'forks' } as const;
 
-/** What kills processes and watches the clock, and what lays the whole demo, run when all others are done. */
-const KEEPS = ['tests/browser/keeps.test.ts', 'tests/browser/whole.test.ts'];
+/** What kills processes and watches the clock, run when all others are done. */
+const KEEPS = ['tests/browser/keeps.test.ts'];
 
 export default defineConfig({
   test: {

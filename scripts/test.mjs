@@ -1,4 +1,5 @@
 // npm test: all set-up from nothing, then every check; ends with a line that counts the tests. With a part's name only that part.
+import { spawn } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join, relative } from 'node:path';
@@ -11,8 +12,15 @@ import { runMain, say, Stop } from './lib/say.mjs';
 const PARTS = { unit: ['unit', 'screens'], db: ['db'], commands: ['commands'], browser: ['browser'], keeps: ['keeps'] };
 const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${Object.keys(PARTS).join(', ')}`;
 
-/** Files of tests beside each other: one more than there are cores, as each waits now and then. */
-const AT_ONCE = availableParallelism() + 1;
+const CORES = availableParallelism();
+/**
+ * Two runs of vitest go on beside each other: while browsers and databases are waited for, the other one computes. That in half as many
+ * processes as there are cores: each one loads and warms up the same code.
+ */
+const RUNS = [
+  { parts: ['browser', 'db', 'commands', 'keeps'], processes: CORES },
+  { parts: ['unit'], processes: Math.ceil(CORES / 2) },
+];
 /** More need not be known of a run that fails, and each journey that finds nobody waits for a minute. */
 const MOST_FAILED = 20;
 
@@ -70,35 +78,38 @@ await runMain(async () => {
     });
   const counts = { passed: 0, failed: 0 };
   const failures = [];
-  const report = join(LOCAL, 'tests.json');
-  rmSync(report, { force: true });
-  /** One run of vitest for all parts: while the tests of one wait, those of another use the processor. */
-  const tests = async () => {
-    const projects = only === undefined ? Object.values(PARTS).flat() : PARTS[only];
-    const clusters = projects.includes('db')
-      ? Array.from({ length: AT_ONCE }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) // prettier-ignore
-      : [];
-    const args = ['run', ...projects.map((one) => `--project=${one}`), '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]; // prettier-ignore
+  /** A run of vitest, whose words come line by line: two of them would overwrite each other's progress. */
+  const vitest = async (parts, processes, env) => {
+    const projects = parts.flatMap((part) => PARTS[part]);
+    const report = join(LOCAL, `tests-${parts[0]}.json`);
+    rmSync(report, { force: true });
+    const child = spawn(bin('vitest'), ['run', ...projects.map((one) => `--project=${one}`), `--maxWorkers=${processes}`, `--bail=${MOST_FAILED}`, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...given], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] }); // prettier-ignore
+    child.stdout.pipe(process.stdout, { end: false });
+    child.stderr.pipe(process.stderr, { end: false });
+    const code = await new Promise((resolve) => child.on('error', resolve).on('close', resolve));
     try {
-      await Promise.all(clusters.map((cluster) => cluster.start()));
-      const env = { ...process.env, JOLLY_BOLT_AT_ONCE: String(AT_ONCE), DATABASE_URLS: clusters.map(({ url }) => url).join(' ') }; // prettier-ignore
-      const code = await run(bin('vitest'), [...args, `--bail=${MOST_FAILED}`, ...given], { env });
       const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(report, 'utf8'));
       counts.passed += numPassedTests;
       counts.failed += numFailedTests;
       for (const file of testResults) failures.push(...failuresOf(file));
-      return code === 0;
+    } catch (error) {
+      counts.failed++;
+      failures.push(`The tests of ${parts.join(', ')} left no report (${code}): ${error}`);
+    }
+    return code === 0;
+  };
+  const tests = async () => {
+    const runs = only === undefined ? RUNS : [{ parts: [only], processes: CORES }];
+    const clusters = only === undefined || only === 'db' ? Array.from({ length: CORES }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) : []; // prettier-ignore
+    try {
+      await Promise.all(clusters.map((cluster) => cluster.start()));
+      const env = { ...process.env, DATABASE_URLS: clusters.map(({ url }) => url).join(' '), ...(process.stdout.isTTY && { FORCE_COLOR: '1' }) }; // prettier-ignore
+      return (await Promise.all(runs.map(({ parts, processes }) => vitest(parts, processes, env)))).every(Boolean);
     } finally {
       for (const cluster of clusters) await cluster.stop();
     }
   };
-  await step('tests', () =>
-    tests().catch((error) => {
-      failures.push(String(error));
-      counts.failed++;
-      return false;
-    }),
-  );
+  await step('tests', tests);
 
   say('');
   for (const { name, passed, seconds } of results)
