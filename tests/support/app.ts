@@ -2,7 +2,8 @@ import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_pr
 import { readdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import pg from 'pg';
-import puppeteer, { type Browser, type ElementHandle, type JSHandle, type Page } from 'puppeteer-core';
+import { setTimeout as sleep } from 'node:timers/promises';
+import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { testBrowser } from '../../scripts/lib/debian.mjs';
 
 const ROOT = process.cwd();
@@ -245,32 +246,60 @@ export class Person {
     // A page behind another one is not drawn.
     await this.page.bringToFront();
     await this.page.goto(this.base + path, { waitUntil: 'load' });
-    await this.page.waitForFunction(isAlive, { polling: LOOK_MS });
+    await this.until(isAlive);
   }
 
   /** Goes to another page as by a link on the one before, where there is one: what is loaded stays, which costs half as much as opening it. */
   async go(path: string) {
     await this.page.bringToFront();
     if (!this.page.url().startsWith(this.base)) return this.opens(path);
-    await this.page.waitForFunction(isAlive, { polling: LOOK_MS });
+    await this.until(isAlive);
     if (!(await this.page.evaluate(turnTo, path))) return this.opens(path);
     await this.until((to) => location.pathname + location.search === to, path);
-    await this.page.waitForFunction(isAlive, { polling: LOOK_MS });
+    await this.until(isAlive);
+  }
+
+  /**
+   * Looks at the page by the clock until something is there. The asking is done from here: what the page itself was to watch for is now and
+   * then forgotten when another page takes its place. A look that comes just then fails, and is followed by the next.
+   */
+  private async waitsFor<Found>(
+    look: () => Promise<Found>,
+    timeout = this.page.getDefaultTimeout(),
+  ): Promise<NonNullable<Found>> {
+    let failure: unknown;
+    for (const end = Date.now() + timeout; Date.now() < end; await sleep(LOOK_MS)) {
+      try {
+        const found = await look();
+        if (found) return found;
+      } catch (error) {
+        failure = error;
+      }
+    }
+    throw new Error(`${timeout} ms have passed${failure ? `; looking failed: ${failure}` : ''}`);
+  }
+
+  /** What is found on the page, once it is there. */
+  private finds<Given extends unknown[]>(find: (...given: Given) => unknown, ...given: Given) {
+    return this.waitsFor(async () => {
+      const handle = await this.page.evaluateHandle(find as (...given: unknown[]) => unknown, ...given);
+      return handle.asElement() as ElementHandle<HTMLElement> | null;
+    });
   }
 
   /** Waits until the words can be read on the page; says what stood there instead when they never came. */
   async sees(text: string, timeout = 40_000) {
     const isThere = (wanted: string) => document.body.innerText.replace(/\s+/g, ' ').includes(wanted);
-    await this.page.waitForFunction(isThere, { timeout, polling: LOOK_MS }, text).catch(async () => {
-      throw new Error(`“${text}” was not seen ${await this.whatIsThere()}`);
+    await this.waitsFor(() => this.page.evaluate(isThere, text), timeout).catch(async (error) => {
+      throw new Error(`“${text}” was not seen ${await this.whatIsThere()} (${error})`);
     });
   }
 
   /** Waits until it is so on the page; says what stood there when it never was. */
   async until<Given extends unknown[]>(isSo: (...given: Given) => unknown, ...given: Given) {
     const asked = isSo as (...given: unknown[]) => unknown;
-    await this.page.waitForFunction(asked, { polling: LOOK_MS }, ...given).catch(async () => {
-      throw new Error(`${isSo} was never so ${await this.whatIsThere()}`);
+    await this.waitsFor(() => this.page.evaluate(asked, ...given)).catch(async (error) => {
+      throw new Error(`${isSo} was never so ${await this.whatIsThere()} (${error})`);
     });
   }
 
@@ -286,7 +315,7 @@ export class Person {
   async press(name: string) {
     await this.page.bringToFront();
     await this.using(
-      () => this.page.waitForFunction(findNamed, { polling: LOOK_MS }, 'button, a[href], [role=button]', name),
+      () => this.finds(findNamed, 'button, a[href], [role=button]', name),
       `button or link ${name}`,
       // One that is on its way to its place, like a message that comes up, is waited for.
       (found) => found.asLocator().setTimeout(AT_REST_MS).click(),
@@ -297,7 +326,7 @@ export class Person {
   async type(label: string, text: string, nth = 0) {
     await this.page.bringToFront();
     await this.using(
-      () => this.page.waitForFunction(findField, { polling: LOOK_MS }, label, nth),
+      () => this.finds(findField, label, nth),
       `field ${label} (${nth})`,
       async (field) => {
         await field.click({ count: 3 });
@@ -311,7 +340,7 @@ export class Person {
   /** Chooses an entry of the list of that label. */
   async choose(label: string, entry: string) {
     await this.using(
-      () => this.page.waitForFunction(findNamed, { polling: LOOK_MS }, 'select', label),
+      () => this.finds(findNamed, 'select', label),
       `list ${label}`,
       async (found) => {
         const list = found as ElementHandle<HTMLSelectElement>;
@@ -327,16 +356,16 @@ export class Person {
 
   /** Uses what is found on the page. Where the page has put another in its place before it could be used, that one is found and used. */
   private async using(
-    find: () => Promise<JSHandle>,
+    find: () => Promise<ElementHandle<HTMLElement>>,
     what: string,
     act: (found: ElementHandle<HTMLElement>) => Promise<unknown>,
   ) {
     for (let tries = 1; ; tries++) {
-      const handle = await find().catch(async () => {
+      const found = await find().catch(async () => {
         throw new Error(`There is no ${what} to be used ${await this.whatIsThere()}`);
       });
       try {
-        return await act(handle.asElement() as ElementHandle<HTMLElement>);
+        return await act(found);
       } catch (error) {
         if (tries === MOST_TRIES || !/detached|not clickable|Timed out/.test(String(error))) throw error;
       }
