@@ -81,28 +81,26 @@ function filesBelow(folder, without = []) {
 /** What is installed, made or kept by other programs. */
 const MADE = ['node_modules', '.git', '.local', '.next', 'dist', 'tsconfig.tsbuildinfo', 'next-env.d.ts'];
 
+/** A fingerprint of files: where they lie and what they hold. */
+function fingerprint(files) {
+  const hash = createHash('sha256');
+  for (const file of files) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
 /** A fingerprint of everything that the build depends on. */
 export function sourceHash() {
-  const hash = createHash('sha256');
   const files = [
     ...filesBelow(join(ROOT, 'src')),
     ...['package-lock.json', 'next.config.ts', 'tsconfig.json', 'scripts/lib/project.mjs'].map((file) =>
       join(ROOT, file),
     ),
   ];
-  for (const file of files) {
-    if (/\.test\.tsx?$|\/testing(\.ts$|\/)/.test(file)) continue;
-    hash.update(file.slice(ROOT.length)).update(readFileSync(file));
-  }
-  return hash.digest('hex');
+  return fingerprint(files.filter((file) => !/\.test\.tsx?$|\/testing(\.ts$|\/)/.test(file)));
 }
 
 /** A fingerprint of every file of the project, but for what is installed and made. */
-export function projectHash() {
-  const hash = createHash('sha256');
-  for (const file of filesBelow(ROOT, MADE)) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
-  return hash.digest('hex');
-}
+export const projectHash = () => fingerprint(filesBelow(ROOT, MADE));
 
 export const readStamp = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
 

@@ -45,8 +45,11 @@ const ALIKE = 'body *:nth-of-type(n+13)';
 /** Those with so many elements that axe takes seconds to pass over them: all but the first dozen are taken away. */
 const LONG = ['/batches/BATCH/labels', '/batches/BATCH/print'];
 
-/** Those that are opened anew, as the server makes them; the others are turned to as by a link, which costs half as much. */
-const ANEW = ['/orders', '/orders/new', '/cloth/CLOTH', '/batches/BATCH', '/batches/BATCH/table/CLOTH', '/stock', '/figures', '/workroom']; // prettier-ignore
+/**
+ * Those that are opened anew, as the server makes them, and those that follow one that something was taken away from. The others are turned to
+ * as by a link, which costs half as much.
+ */
+const ANEW = ['/orders', '/orders/new', '/cloth/CLOTH', '/batches/BATCH', '/batches/BATCH/table/CLOTH', '/batches/BATCH/print', '/batches/BATCH/sewing', '/stock', '/figures', '/workroom']; // prettier-ignore
 
 /** What axe finds wrong, the first three places of each rule. */
 async function faultsOf(options: RunOptions) {

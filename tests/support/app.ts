@@ -1,8 +1,8 @@
 import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { readdirSync, readFileSync, readlinkSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import pg from 'pg';
 import { setTimeout as sleep } from 'node:timers/promises';
+import pg from 'pg';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { testBrowser } from '../../scripts/lib/debian.mjs';
 

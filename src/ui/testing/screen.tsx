@@ -1,8 +1,8 @@
+import { setImmediate as turn } from 'node:timers/promises';
 import { ChakraProvider } from '@chakra-ui/react';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { waitFor } from '@testing-library/dom';
-import { setImmediate as turn } from 'node:timers/promises';
 import userEvent, { type UserEvent } from '@testing-library/user-event';
 import type { ReactElement } from 'react';
 import { flushSync } from 'react-dom';
