@@ -22,10 +22,12 @@ export default defineConfig({
   test: {
     projects: [
       {
+        oxc: { jsx: { development: false } },
         resolve: { alias },
         test: {
           ...shared,
           name: 'unit',
+          env: { NODE_ENV: 'production' },
           // They keep nothing in modules, so what is loaded once serves all files of a process.
           isolate: false,
           testTimeout: 60_000,
@@ -86,6 +88,7 @@ export default defineConfig({
         test: {
           ...shared,
           name: 'browser',
+          isolate: false,
           include: ['tests/browser/**/*.test.ts'],
           // Each file has a workroom of its own, and mostly waits for it.
           exclude: KEEPS,
@@ -113,6 +116,7 @@ export default defineConfig({
         test: {
           ...shared,
           name: 'commands',
+          isolate: false,
           include: ['tests/commands/**/*.test.ts'],
           testTimeout: 300_000,
           hookTimeout: 300_000,

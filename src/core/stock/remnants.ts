@@ -94,14 +94,14 @@ function endPiece(taken: readonly Box[], left: Nm, right: Nm, used: Nm, deep: Nm
   const xs = [...new Set([left, ...taken.flatMap(([x0, , x1]) => [x0, x1]).filter(within), right])].sort(
     (a, b) => a - b,
   );
-  const columns = xs.slice(1).map((to, i) => {
-    const from = xs[i]!;
-    const base = taken.reduce(
-      (top, [x0, , x1, y1]) => (x0 < to && x1 > from ? Math.max(top, Math.min(y1, used)) : top),
-      0,
-    );
-    return { from, to, base };
-  });
+  const columnOf = new Map(xs.map((x, i) => [x, i]));
+  const bases = new Float64Array(xs.length - 1);
+  // From the lowest top edge to the highest, each over those before it.
+  for (const [x0, , x1, y1] of [...taken].sort((one, other) => one[3] - other[3])) {
+    const [from, to] = [columnOf.get(Math.max(x0, left)), columnOf.get(Math.min(x1, right))];
+    if (from !== undefined && to !== undefined && y1 > 0) bases.fill(Math.min(y1, used), from, to);
+  }
+  const columns = xs.slice(1).map((to, i) => ({ from: xs[i]!, to, base: bases[i]! }));
   const runs: (typeof columns)[] = [];
   for (const column of columns) {
     if (used - column.base < deep) {

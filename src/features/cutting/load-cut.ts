@@ -35,7 +35,7 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
     const read = readMarker(row, toCloth(cloth));
     if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
     const marker = read.value;
-    // Worked out where they are asked for: round traced outlines that takes half a second.
+    // Worked out where they are asked for: beside many bias strips that takes a tenth of a second.
     let remnants: Remnant[] | null = null;
     return {
       row,

@@ -12,9 +12,11 @@ import { system } from '../theme';
 // For tests in a simulated page (`*.screen.test.tsx`): a component as a person uses it. What they press and type goes through Testing Library, which
 // finds things by their names, as they are read out. React is the one that people get: it takes half the time of the one for developers.
 
-/** Styles are worked out and go nowhere: the simulated page would read each anew, which takes most of a test's time, and shows nothing. */
+/** Styles are not worked out, and go nowhere: the simulated page would read each anew, which takes most of a test's time, and shows nothing. */
 const nowhere = createCache({ key: 'test' });
 nowhere.sheet.insert = () => undefined;
+const NO_STYLES = {};
+const unstyled = { ...system, css: () => NO_STYLES };
 
 /** What is shown now, with where it stands. */
 const shown = new Map<Root, HTMLElement>();
@@ -53,7 +55,7 @@ export function show(element: ReactElement) {
     draws(() =>
       root.render(
         <CacheProvider value={nowhere}>
-          <ChakraProvider value={system}>{inner}</ChakraProvider>
+          <ChakraProvider value={unstyled}>{inner}</ChakraProvider>
         </CacheProvider>,
       ),
     );

@@ -1,4 +1,5 @@
 import type { Nm } from '../../length';
+import { wrap } from '../../cloth';
 import { greatestCommon } from '../search/part-classes';
 
 /** A way of crossing a line: how much of it the thing takes, and where on it the thing may start. */
@@ -36,7 +37,8 @@ const SCALE = 1e9;
 /**
  * A proven lower bound (nm) of how much cloth, counted at right angles to lines of `length` nm, is needed to cross all the
  * things: the linear programme of Gilmore and Gomory (1961) in which every line holds a set of things side by side (the bar
- * relaxation), solved by column generation. `loose` nm² may be cut in any way. 0 when there are too many things to say. The prices are rounded to whole numbers
+ * relaxation), solved by column generation. `loose` nm² may be cut in any way. 0 when there are too many things to say, or one is narrower than a
+ * step of the line. The prices are rounded to whole numbers
  * and the dearest line is found exactly, so the bound holds whatever the programme's arithmetic did. `known` nm are known to be
  * needed: it is 0 as soon as the programme can't prove more. `isOver` ends the programme early; what its prices prove by then still holds.
  */
@@ -49,7 +51,7 @@ export function barRelaxation(
 ): Nm {
   const line = gridOf(things, length);
   const rows = things.length + (loose > 0n ? 1 : 0);
-  if (rows === 0 || rows > MOST_ROWS) return 0;
+  if (rows === 0 || rows > MOST_ROWS || isTooFine(line)) return 0;
   const amounts = [...things.map(({ qty }) => qty), ...(loose > 0n ? [Number(loose)] : [])];
   const prices = pricesOf(line, amounts, things.length, known, isOver);
   if (!prices) return 0;
@@ -59,6 +61,8 @@ export function barRelaxation(
 /** How many of the things one line holds at most, each in any number. */
 export function mostAbreast(things: readonly Crossed[], length: Nm): number {
   const line = gridOf(things, length);
+  if (isTooFine(line))
+    return Math.floor(length / Math.min(...things.flatMap(({ ways }) => ways.map(({ side }) => side))));
   const { value } = dearest(line, line.ways.map(() => 1), 0); // prettier-ignore
   return Math.max(1, value);
 }
@@ -102,6 +106,9 @@ function gridOf(things: readonly Crossed[], length: Nm): Line {
   };
 }
 
+/** Of what takes no step a line would hold any number. */
+const isTooFine = ({ ways }: Line): boolean => ways.some(({ side }) => side === 0);
+
 interface Filled {
   value: number;
   taken: number[];
@@ -109,56 +116,89 @@ interface Filled {
   empty: number;
 }
 
+/** The ways that are worth something, column by column, the narrowest first; `way` is the number of each among the line's ways. */
+interface Worthy {
+  way: Int32Array;
+  side: Int32Array;
+  /** It may start at this step and at every `period` steps from it. */
+  first: Int32Array;
+  period: Int32Array;
+  value: Float64Array;
+}
+
 /** The dearest set of things on a line: `values` by way, `perStep` for a step with nothing on it. */
 function dearest(line: Line, values: readonly number[], perStep: number): Filled {
-  const used = line.ways.flatMap((way, i) => (values[i]! > 0 ? [{ ...way, i, value: values[i]! }] : []));
-  let best = dearestAt(line, used, perStep);
+  const { ways, steps } = line;
+  const worthy = [...ways.keys()].filter((i) => values[i]! > 0).sort((i, k) => ways[i]!.side - ways[k]!.side);
+  const used: Worthy = {
+    way: Int32Array.from(worthy),
+    side: Int32Array.from(worthy, (i) => ways[i]!.side),
+    first: Int32Array.from(worthy, (i) => wrap(ways[i]!.first, ways[i]!.period)),
+    period: Int32Array.from(worthy, (i) => ways[i]!.period),
+    value: Float64Array.from(worthy, (i) => values[i]!),
+  };
+  const reached = { best: new Float64Array(steps + 1), choice: new Int32Array(steps + 1) };
+  let best = filledOf(used, reached, dearestAt(used, reached, perStep));
   for (let moved = 1; moved < line.drift; moved++) {
-    for (const way of used) if (way.drifts) way.first++;
-    const other = dearestAt(line, used, perStep);
-    if (other.value > best.value) best = other;
+    for (let k = 0; k < worthy.length; k++)
+      if (ways[worthy[k]!]!.drifts) used.first[k] = (used.first[k]! + 1) % used.period[k]!;
+    const value = dearestAt(used, reached, perStep);
+    if (value > best.value) best = filledOf(used, reached, value);
   }
   return best;
 }
 
-/** The same by dynamic programming, for ways that are worth something and whose starts stay where they are. */
-function dearestAt(
-  { steps, ways }: Line,
-  used: readonly (Line['ways'][number] & { i: number; value: number })[],
-  perStep: number,
-): Filled {
-  const best = new Float64Array(steps + 1);
-  const choice = new Int32Array(steps + 1).fill(-1);
+/** What is worth most up to each step, and the one of `used` that ends there; -1 for nothing. */
+interface Reached {
+  best: Float64Array;
+  choice: Int32Array;
+}
+
+/** The same by dynamic programming, for ways whose starts stay where they are: what the line is worth. */
+function dearestAt({ side, first, period, value }: Worthy, { best, choice }: Reached, perStep: number): number {
+  const steps = best.length - 1;
+  best.fill(0);
+  choice.fill(-1);
+  const next = first.slice();
   for (let at = 0; at <= steps; at++) {
+    let here = best[at]!;
     if (at > 0) {
       const skipped = best[at - 1]! + perStep;
-      if (skipped > best[at]! || choice[at] === -1) {
-        best[at] = skipped;
+      if (skipped > here || choice[at] === -1) {
+        best[at] = here = skipped;
         choice[at] = -1;
       }
     }
-    for (const { i, side, first, period, value } of used) {
-      const end = at + side;
-      if (end > steps || best[at]! + value <= best[end]!) continue;
-      if (period === 1 || (at - first) % period === 0) {
-        best[end] = best[at]! + value;
-        choice[end] = i;
+    for (let k = 0; k < side.length; k++) {
+      const end = at + side[k]!;
+      if (end > steps) break;
+      if (at < next[k]!) continue;
+      next[k]! += period[k]!;
+      const worth = here + value[k]!;
+      if (worth > best[end]!) {
+        best[end] = worth;
+        choice[end] = k;
       }
     }
   }
+  return best[steps]!;
+}
+
+/** What lies on the line, read from its end. */
+function filledOf({ way, side }: Worthy, { choice }: Reached, value: number): Filled {
   const taken: number[] = [];
   let empty = 0;
-  for (let at = steps; at > 0;) {
-    const i = choice[at]!;
-    if (i === -1) {
+  for (let at = choice.length - 1; at > 0;) {
+    const k = choice[at]!;
+    if (k === -1) {
       empty++;
       at--;
     } else {
-      taken.push(i);
-      at -= ways[i]!.side;
+      taken.push(way[k]!);
+      at -= side[k]!;
     }
   }
-  return { value: best[steps]!, taken, empty };
+  return { value, taken, empty };
 }
 
 /**

@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { NM } from '../../length';
 import { barBound, lowerBound } from './bounds';
 import { findFaults } from '../index';
-import { barRelaxation } from './bar-relaxation';
+import { barRelaxation, mostAbreast } from './bar-relaxation';
 import { allOf, jobOf, lay, provenBound } from '../testing';
 
 describe('the bound', () => {
@@ -205,6 +205,16 @@ describe('the bound by lines across the cloth', () => {
     expect(bound / 1000).toBeCloseTo(70, 1);
     expect(barRelaxation(things, 0n, 10, 69_000)).toBe(bound);
     expect(barRelaxation(things, 0n, 10, 70_000)).toBe(0);
+  });
+
+  test('of what is narrower than a step of the line nothing is said, and the search goes on', () => {
+    // 54 in are taken in 3,000 steps; 0.0113 in is less than one, and shares no length with the others.
+    const pieces = [{ id: 'thread', size: [0.0113, 7.0001], qty: 9 }, { id: 'flap', size: [13.0007, 11.3], qty: 23 }]; // prettier-ignore
+    const job = jobOf({ pieces, cut: 'free' });
+    expect(barBound(job, allOf(job))).toBe(0);
+    expect(findFaults(job, lay(job, 20))).toEqual([]);
+    const side = 287_021;
+    expect(mostAbreast([{ qty: 9, ways: [{ side, cover: 1000, starts: null }] }], 54 * NM.in)).toBe(4778);
   });
 
   test('a pattern keeps things apart', () => {

@@ -207,7 +207,7 @@ const isConvex = (ring: readonly Point[]): boolean =>
 
 /** Whether two rings lie in each other by more than the tolerance: by separating axes where both are convex. */
 function doOverlap(a: Point[], b: Point[], tolerance: Nm): boolean {
-  if (isConvex(a) && isConvex(b)) return separation(a, b) < -tolerance;
+  if (isConvex(a) && isConvex(b)) return !areApart(a, b, tolerance);
   return clippedArea(a, b, ClipperLib.ClipType.ctIntersection) > tolerance * Math.min(girth(a), girth(b));
 }
 
@@ -281,22 +281,16 @@ function firstDivision(group: Item[], tolerance: Nm): Item[][] | null {
   return null;
 }
 
-/** Of two convex rings: the widest gap along any edge's normal, negative when they overlap (separating axes). */
-function separation(a: Point[], b: Point[]): number {
-  let widest = -Infinity;
-  for (const [one, other] of [
-    [a, b],
-    [b, a],
-  ] as const) {
-    one.forEach(([x0, y0], i) => {
-      const [x1, y1] = one[(i + 1) % one.length]!;
+/** Whether two convex rings lie in each other by no more than the tolerance: all of one beyond some edge of the other (separating axes). */
+function areApart(a: Point[], b: Point[], tolerance: Nm): boolean {
+  const liesBeyondAnEdge = (one: Point[], other: Point[]) =>
+    other.some(([x0, y0], i) => {
+      const [x1, y1] = other[(i + 1) % other.length]!;
       const [nx, ny] = [y1 - y0, x0 - x1];
-      const size = Math.hypot(nx, ny);
-      const least = Math.min(...other.map(([x, y]) => ((x - x0) * nx + (y - y0) * ny) / size));
-      widest = Math.max(widest, least);
+      const least = -tolerance * Math.hypot(nx, ny);
+      return one.every(([x, y]) => (x - x0) * nx + (y - y0) * ny >= least);
     });
-  }
-  return widest;
+  return liesBeyondAnEdge(a, b) || liesBeyondAnEdge(b, a);
 }
 
 /** The distance of two convex rings that do not overlap: the nearest corner to an edge. */

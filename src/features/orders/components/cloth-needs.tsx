@@ -71,12 +71,12 @@ export function ClothNeeds({ control, units }: { control: Control<OrderForm>; un
   );
 }
 
-/** A worker that is busy with an older question hears nothing: it is given up for one that stands ready. */
+/** A worker that is busy with an older question hears nothing: it is given up for another one, which stands ready once that has happened. */
 class Layers {
   private asked = 0;
   private isBusy = false;
   private worker = made();
-  private spare = made();
+  private spare: ReturnType<typeof made> | null = null;
 
   constructor(private readonly hear: (answer: NeedsAnswer | null) => void) {}
 
@@ -84,7 +84,7 @@ class Layers {
     const run = ++this.asked;
     if (this.isBusy) {
       this.worker.end();
-      this.worker = this.spare;
+      this.worker = this.spare ?? made();
       this.spare = made();
     }
     this.isBusy = true;
@@ -101,7 +101,7 @@ class Layers {
 
   end() {
     this.worker.end();
-    this.spare.end();
+    this.spare?.end();
   }
 }
 
