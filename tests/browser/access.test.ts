@@ -53,13 +53,15 @@ const ANEW = ['/orders', '/orders/new', '/cloth/CLOTH', '/batches/BATCH', '/batc
 
 /** What axe finds wrong, the first three places of each rule. */
 async function faultsOf(options: RunOptions) {
-  const { violations, passes } = await me.page.evaluate(
+  const { violations, incomplete, passes } = await me.page.evaluate(
     (exclude, given) => (window as unknown as { axe: { run(...given: object[]): Promise<AxeResults> } }).axe.run({ exclude: [exclude] }, given as object), // prettier-ignore
     ALIKE,
     { ...options, resultTypes: ['violations'], preload: false } as object,
   );
   const told = violations.flatMap(({ id, nodes }) => nodes.slice(0, 3).map(({ html }) => `${id}: ${html.slice(0, 160)}`)); // prettier-ignore
-  return { told, passes: passes.length };
+  // A rule that broke off has found nothing, which would look like nothing wrong.
+  const broken = incomplete.flatMap((one) => ('error' in one ? [`${one.id}: ${JSON.stringify(one.error)}`] : []));
+  return { told: [...told, ...broken], passes: passes.length };
 }
 /** In the page: what is chosen in a list and wider than the list shows. */
 const cutShort = () => {
