@@ -144,6 +144,12 @@ describe('a closed lay', () => {
     ]);
   });
 
+  test('only the lengths of which more went than planned are marked', () => {
+    const asPlanned = { ...outcome.items[0]!, code: 'R-4', itemId: 4, moreNm: 0 };
+    show(<ClosedLay view={view({ outcome: { ...outcome, items: [asPlanned, ...outcome.items] } })} />);
+    expect([...document.querySelectorAll('td.late')].map((cell) => seen(cell as HTMLElement))).toEqual(['3 in']);
+  });
+
   test('a piece that must be cut again is booked with its cloth and its reason', async () => {
     const { me } = show(<ClosedLay view={view({ outcome })} />);
     await me.click(button('A piece must be cut again'));

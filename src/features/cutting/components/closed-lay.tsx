@@ -101,7 +101,7 @@ export function ClosedLay({ view }: { view: CuttingView }) {
               <tr>
                 <td>Beyond the plan</td>
                 {items.map(({ code, moreNm }) => (
-                  <td key={code} className="number nowrap late">
+                  <td key={code} className={moreNm > 0 ? 'number nowrap late' : 'number nowrap'}>
                     {text(moreNm)}
                   </td>
                 ))}
