@@ -236,6 +236,7 @@ describe('the plan’s own check finds what is wrong', () => {
 
   test.each<[string, string, (plan: LayPlan) => void]>([
     ['overlap', 'a piece on its twin', (p) => Object.assign(p.lays[0]!.placed[1]!, { x: first(p).x, y: first(p).y })],
+    ['overlap', 'a cut with a corner twice, on a piece', (p) => { const { x, y } = first(p); const [w, h] = [inches(10), inches(2)]; p.lays[0]!.cuts[0]!.outline = [[x, y], [x, y], [x + w, y], [x + w, y + h]]; }],
     ['width', 'over the selvage', (p) => { first(p).x = -10_000; }],
     ['length', 'before the cut end', (p) => { first(p).y -= 10_000; }],
     ['flaw', 'on a flaw', (p) => { Object.assign(first(p), { x: inches(35), y: inches(35) }); }],

@@ -288,7 +288,8 @@ function areApart(a: Point[], b: Point[], tolerance: Nm): boolean {
       const [x1, y1] = other[(i + 1) % other.length]!;
       const [nx, ny] = [y1 - y0, x0 - x1];
       const least = -tolerance * Math.hypot(nx, ny);
-      return one.every(([x, y]) => (x - x0) * nx + (y - y0) * ny >= least);
+      // An edge between two corners at one place divides nothing.
+      return (nx !== 0 || ny !== 0) && one.every(([x, y]) => (x - x0) * nx + (y - y0) * ny >= least);
     });
   return liesBeyondAnEdge(a, b) || liesBeyondAnEdge(b, a);
 }
