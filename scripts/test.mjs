@@ -7,6 +7,7 @@ import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
 import { checkFolder, checkNode, ensureBuild, ensurePackages, LOCAL, projectHash, readStamp, ROOT, run } from './lib/project.mjs'; // prettier-ignore
 import { runMain, say, Stop } from './lib/say.mjs';
+import { mayDeleteAll } from '../tests/support/may-delete-all.mjs';
 
 /** The parts of the tests, each with its projects (`vitest.config.ts`). */
 const PARTS = { unit: ['unit', 'screens'], db: ['db'], commands: ['commands'], browser: ['browser'], keeps: ['keeps'] };
@@ -103,6 +104,7 @@ await runMain(async () => {
     const clusters = only === undefined || only === 'db' ? Array.from({ length: CORES }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) : []; // prettier-ignore
     try {
       await Promise.all(clusters.map((cluster) => cluster.start()));
+      for (const cluster of clusters) mayDeleteAll(cluster);
       const env = { ...process.env, DATABASE_URLS: clusters.map(({ url }) => url).join(' '), ...(process.stdout.isTTY && { FORCE_COLOR: '1' }) }; // prettier-ignore
       return (await Promise.all(runs.map(({ parts, processes }) => vitest(parts, processes, env)))).every(Boolean);
     } finally {

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { join } from 'node:path';
 import type { AxeResults, RunOptions } from 'axe-core';
-import type { Browser, CDPSession } from 'puppeteer-core';
+import type { CDPSession } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import type { Person } from '../support/app';
+import { app, enter, leave } from '../support/shared-app';
 
 // Every screen by light and in the dark against the rules of WCAG 2.2, levels A and AA, that axe-core checks by itself, and at both sizes
 // against what sticks out sideways or is cut short. What was only looked at is left without a question.
@@ -15,28 +15,21 @@ const SIZES = [
   [1024, 768],
 ] as const;
 
-const app = new App(join(process.cwd(), '.local', 'access-app'), 3190);
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
-let browser: Browser;
 let me: Person;
 let session: CDPSession;
 const at = { order: 0, batch: 0, cloth: 0 };
 
 beforeAll(async () => {
-  await app.begin('demo');
+  ({ me } = await enter('demo'));
   const [row] = await app.rows<typeof at>(
     'SELECT batch_id AS batch, cloth_id AS cloth, (SELECT min(id) FROM orders WHERE deleted_at IS NULL) AS order FROM lays ORDER BY id LIMIT 1',
   );
   Object.assign(at, row);
-  browser = await openBrowser();
-  me = await Person.at(browser, app.url);
   session = await me.page.createCDPSession();
   await session.send('Animation.enable');
 });
-afterAll(async () => {
-  await browser?.close();
-  await app.stop();
-});
+afterAll(leave);
 
 afterEach(() => expect(me.errors.splice(0)).toEqual([]));
 

@@ -5,16 +5,16 @@ import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import sharp from 'sharp';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import { openBrowser, Person } from '../support/app';
 import { journey } from '../support/journey';
 import { Network } from '../support/network';
+import { app, enter, leave, NETWORK_HOST } from '../support/shared-app';
 import { StandIn } from '../support/stand-in';
 
 // The cutting room in the demo workroom: tablets that lose the network, devices that are not paired, labels before a camera, the lay at
 // a cutter, a tape that writes into a field, and a curved seat from its offsets to its cut piece.
 
-const app = new App(join(process.cwd(), '.local', 'cutting-app'), 3195);
-const ON_NETWORK = 'http://127.0.0.2:3195';
+const ON_NETWORK = `http://${NETWORK_HOST}:${app.port}`;
 const TABLET_PORTS = [3196, 3197] as const;
 const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
 let browser: Browser;
@@ -24,17 +24,14 @@ let networks: Network[];
 let at: { batch: number; cloth: number };
 
 beforeAll(async () => {
-  await app.begin('demo', '--host', '127.0.0.2');
+  ({ browser, me: desk } = await enter('demo'));
   networks = await Promise.all(TABLET_PORTS.map((port) => Network.between(port, app.port)));
-  browser = await openBrowser();
-  desk = await Person.at(browser, app.url);
   const [lay] = await app.rows<{ batch: number; cloth: number }>(`SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`); // prettier-ignore
   at = lay!;
 });
 afterAll(async () => {
-  await browser?.close();
+  await leave();
   for (const network of networks ?? []) await network.end();
-  await app.stop();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -1,26 +1,20 @@
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
 import { findFaults, readJob, readPlan } from '@/core/lay';
-import { App, openBrowser, Person } from '../support/app';
+import { Person } from '../support/app';
 import { journey } from '../support/journey';
+import { app, enter, leave } from '../support/shared-app';
 
-const app = new App(join(process.cwd(), '.local', 'test-app'), 3187);
-let browser: Browser;
 let me: Person;
 
 beforeAll(async () => {
-  await app.begin('empty');
-  browser = await openBrowser();
-  me = await Person.at(browser, app.url);
+  ({ me } = await enter('empty'));
 });
 
-afterAll(async () => {
-  await browser?.close();
-  await app.stop();
-});
+afterAll(leave);
 
 journey('from nothing to a costed lay', (leg) => {
   leg('empty rooms lead on', async () => {

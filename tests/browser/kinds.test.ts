@@ -2,22 +2,18 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import ExcelJS from 'exceljs';
-import type { Browser } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import type { Person } from '../support/app';
 import { journey } from '../support/journey';
+import { app, enter, leave } from '../support/shared-app';
 
 // Kinds of the workroom's own, a seat from a drawing, and orders from a sheet, as a person does it in the browser.
 
-const app = new App(join(process.cwd(), '.local', 'test-app-kinds'), 3188);
 const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
-let browser: Browser;
 let me: Person;
 
 beforeAll(async () => {
-  await app.begin('empty');
-  browser = await openBrowser();
-  me = await Person.at(browser, app.url);
+  ({ me } = await enter('empty'));
   await me.go('/cloth/new');
   await me.type('Name', 'Bargeboard canvas');
   await me.type('Width', '55');
@@ -27,10 +23,7 @@ beforeAll(async () => {
   await me.sees('Bargeboard canvas is saved.');
 });
 
-afterAll(async () => {
-  await browser?.close();
-  await app.stop();
-});
+afterAll(leave);
 
 afterEach(() => expect(me.errors.splice(0)).toEqual([]));
 

@@ -2,27 +2,22 @@ import { execFileSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import type { Person } from '../support/app';
 import { journey } from '../support/journey';
+import { app, enter, leave } from '../support/shared-app';
 
 // One bolt from its delivery to its last remnant, and one order from its quote to its cost sheet, as people do it in the browser.
 
-const app = new App(join(process.cwd(), '.local', 'shelf-app'), 3192);
 const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
-let browser: Browser;
 let me: Person;
 
 beforeAll(async () => {
-  await app.begin('empty');
-  browser = await openBrowser();
-  me = await Person.at(browser, app.url);
+  ({ me } = await enter('empty'));
   await me.savesTo(folder);
 });
 afterAll(async () => {
-  await browser?.close();
-  await app.stop();
+  await leave();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -5,20 +5,18 @@ import type { Browser } from 'puppeteer-core';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import { Person } from '../support/app';
+import { app, enter, leave } from '../support/shared-app';
 
 // The table under the cutter's hands, in the demo workroom: by keyboard alone, by pointer, by two people, and what is seen before the shears.
 
-const app = new App(join(process.cwd(), '.local', 'table-app'), 3193);
 const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
 let browser: Browser;
 let me: Person;
 let at: { batch: number; plain: number; patterned: number };
 
 beforeAll(async () => {
-  await app.begin('demo');
-  browser = await openBrowser();
-  me = await Person.at(browser, app.url);
+  ({ browser, me } = await enter('demo'));
   const rows = await app.rows<{ batch: number; cloth: number; repeat: string }>(
     `SELECT l.batch_id AS batch, l.cloth_id AS cloth, c.repeat_along_nm AS repeat FROM lays l JOIN batches b ON b.id = l.batch_id JOIN cloths c ON c.id = l.cloth_id WHERE b.status = 'laid' ORDER BY l.id`,
   );
@@ -29,8 +27,7 @@ beforeAll(async () => {
   };
 });
 afterAll(async () => {
-  await browser?.close();
-  await app.stop();
+  await leave();
   rmSync(folder, { recursive: true, force: true });
 });
 

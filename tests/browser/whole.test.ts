@@ -2,25 +2,20 @@ import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Browser } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import { App, type Person } from '../support/app';
+import { app, enter, leave } from '../support/shared-app';
 
 // The demo workroom as a whole: everything that waits is laid, all of it goes out and in.
 
-const app = new App(join(process.cwd(), '.local', 'whole-app'), 3191);
 const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
-let browser: Browser;
 let me: Person;
 
 beforeAll(async () => {
-  await app.begin('demo');
-  browser = await openBrowser();
-  me = await Person.at(browser, app.url);
+  ({ me } = await enter('demo'));
 });
 afterAll(async () => {
-  await browser?.close();
-  await app.stop();
+  await leave();
   rmSync(folder, { recursive: true, force: true });
 });
 

@@ -5,6 +5,7 @@ import { setTimeout as sleep } from 'node:timers/promises';
 import pg from 'pg';
 import puppeteer, { type Browser, type ElementHandle, type Page } from 'puppeteer-core';
 import { testBrowser } from '../../scripts/lib/debian.mjs';
+import { DELETE_ALL } from './delete-all';
 
 const ROOT = process.cwd();
 
@@ -12,6 +13,7 @@ const ROOT = process.cwd();
 export class App {
   readonly url: string;
   private child: ChildProcess | null = null;
+  private args: string[] = [];
   output = '';
 
   constructor(
@@ -40,12 +42,21 @@ export class App {
     // Two copies that start at the same moment would both find the port free.
     const file = join(this.data, 'settings.json');
     writeFileSync(file, JSON.stringify({ ...JSON.parse(readFileSync(file, 'utf8')), port: this.port + 1000 }));
-    await this.start(...args);
+    this.args = args;
+    await this.start();
   }
 
-  async start(...args: string[]) {
+  /** Puts a workroom as the first start left it in the place of all that is there, while the application runs on. */
+  async becomes(workroom: 'demo' | 'empty') {
+    const rows = readFileSync(join(ROOT, '.local', `first-start-${workroom}.sql`), 'utf8');
+    await this.rows(`BEGIN; ${DELETE_ALL}; SET LOCAL session_replication_role = replica; ${rows}; COMMIT`);
+  }
+
+  async start() {
     this.output = '';
-    const child = spawn(process.execPath, ['scripts/start.mjs', '--data', this.data, ...args], {
+    // It ends with us, as after Ctrl-C.
+    const begin = ['--pdeathsig', 'INT', '--', process.execPath, 'scripts/start.mjs', '--data', this.data];
+    const child = spawn('setpriv', [...begin, ...this.args], {
       cwd: ROOT,
       // One process serves a test's few people: a second one would only be warmed up beside it.
       env: { ...process.env, PORT: String(this.port), JOLLY_BOLT_PROCESSES: '1' },
@@ -171,9 +182,6 @@ const AT_REST_MS = 10_000;
 /** Between two looks at a page for what is waited for. */
 const LOOK_MS = 100;
 
-/** Browsers that somebody sits at. */
-const inUse = new WeakSet<Browser>();
-
 /** In the page: whether React has taken over everything that can be pressed or typed into. A page that is not made with it is ready at once. */
 const isAlive = () =>
   !document.querySelector('script[src*="/_next/"]') ||
@@ -231,10 +239,9 @@ export class Person {
     });
   }
 
-  /** The first of a browser keeps what was loaded, as people's own browsers do; each further one begins without anything. */
+  /** Begins without anything that others of this browser have loaded or keep. */
   static async at(browser: Browser, base: string): Promise<Person> {
-    const context = inUse.has(browser) ? await browser.createBrowserContext() : browser.defaultBrowserContext();
-    inUse.add(browser);
+    const context = await browser.createBrowserContext();
     const page = await context.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     page.setDefaultTimeout(60_000);

@@ -1,10 +1,11 @@
+import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { connect, type Database } from '@/db';
-import { emptyTables } from '@/db/empty';
 import type { Answer } from '@/features/commands/answer';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { closePool } from '@/work/pool';
+import { DELETE_ALL } from './delete-all';
 
 /** So long (s) lays are made in tests of what happens to them. */
 export const A_MOMENT = 0.05;
@@ -25,7 +26,7 @@ export async function openWorkroom(): Promise<{ db: Database; close: () => Promi
 
 /** Empties the workroom but for one patterned cloth, whose id it returns. */
 export async function resetWorkroom(db: Database): Promise<number> {
-  await emptyTables(db);
+  await db.execute(sql.raw(DELETE_ALL));
   const pattern = { repeatAcross: '9', repeatAlong: '8', drop: '1/2', turns: 'none' };
   return value(await saveCloth({ ...EMPTY_CLOTH, name: 'Test reed', price: '18', ...pattern }, null)).id;
 }

@@ -1,0 +1,32 @@
+import { join } from 'node:path';
+import type { Browser } from 'puppeteer-core';
+import { App, openBrowser, Person } from './app';
+
+// One application and one browser serve the files of browser tests that a process runs, one after the other: starting them takes ten seconds of
+// processor. Both end with the process.
+
+const own = Number(process.env.VITEST_POOL_ID ?? 1);
+
+/** An address of this machine at which the application takes the one who asks for a device on the workroom’s network. */
+export const NETWORK_HOST = '127.0.0.2';
+
+/** What `enter` starts: its port and data are the process’s own. */
+export const app = new App(join(process.cwd(), '.local', `shared-app-${own}`), 3200 + own);
+
+let browser: Browser | null = null;
+
+/** Begins a file's tests: a person at the application, on a workroom as the first start left it. */
+export async function enter(workroom: 'demo' | 'empty'): Promise<{ browser: Browser; me: Person }> {
+  if (browser) await app.becomes(workroom);
+  else {
+    await app.begin(workroom, '--host', NETWORK_HOST);
+    browser = await openBrowser();
+  }
+  return { browser, me: await Person.at(browser, app.url) };
+}
+
+/** Ends a file's tests: everybody who sat at the browser goes, with all that it kept for them. */
+export async function leave() {
+  for (const context of browser?.browserContexts() ?? [])
+    if (context !== browser!.defaultBrowserContext()) await context.close();
+}
