@@ -9,6 +9,9 @@ import { DELETE_ALL } from './delete-all';
 
 const ROOT = process.cwd();
 
+/** An application that was told to end has ended after this time. */
+const LONGEST_END_MS = 20_000;
+
 /** The application as `npm start` runs it, on a data folder and port of its own. */
 export class App {
   readonly url: string;
@@ -37,6 +40,13 @@ export class App {
 
   /** Starts on a workroom as the first start left it (`first-start.mjs`): the demo, or one that is empty. */
   async begin(workroom: 'demo' | 'empty', ...args: string[]) {
+    // One that ends with its tests' process may still be at it.
+    for (
+      const end = Date.now() + LONGEST_END_MS;
+      this.processesIn(join(this.data, 'data')).length > 0;
+      await sleep(100)
+    )
+      if (Date.now() > end) throw new Error(`Something still runs in ${this.data}.`);
     rmSync(this.data, { recursive: true, force: true });
     execFileSync('cp', ['-a', join(ROOT, '.local', `first-start-${workroom}`), this.data]);
     // Two copies that start at the same moment would both find the port free.
