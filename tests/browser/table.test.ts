@@ -166,14 +166,14 @@ describe('before the shears', () => {
   });
 
   test('the lay and the cut list are taken along in their forms', async () => {
-    const answers = await me.page.evaluate(async ({ batch, patterned }) => {
-      const lay = `/api/batches/${batch}/lays/${patterned}/`;
-      const paths = [...['plan', 'dxf', 'pdf', 'plotter', 'csv', 'stl'].map((what) => lay + what), `/api/batches/${batch}/cut-list?as=xlsx`];
-      return Promise.all(paths.map(async (path) => {
-        const response = await fetch(path);
+    const lay = `/api/batches/${at.batch}/lays/${at.patterned}/`;
+    const forms = ['plan', 'dxf', 'pdf', 'plotter', 'csv', 'stl'].map((what) => lay + what);
+    const answers = await Promise.all(
+      [...forms, `/api/batches/${at.batch}/cut-list?as=xlsx`].map(async (path) => {
+        const response = await fetch(app.url + path);
         return `${response.status} ${response.headers.get('content-type')} ${(await response.arrayBuffer()).byteLength > 500}`;
-      }));
-    }, at); // prettier-ignore
+      }),
+    );
     expect(answers).toEqual([
       '200 application/json true',
       '200 image/vnd.dxf true',
