@@ -47,6 +47,21 @@ journey('the workroom: who is here, its rules, its own kinds', (leg) => {
     await me.sees('16 + 2 × 3⁄8 = 16 3⁄4');
   });
 
+  leg('the browser’s own way back asks before it takes what is typed', async () => {
+    const goBack = () => me.page.evaluate(() => history.back());
+    await me.go('/workroom');
+    await me.go('/workroom/kinds/new');
+    await me.type('Name', 'Lifebelt');
+    await goBack();
+    await me.sees('Leave without saving?');
+    await me.press('Stay here');
+    await me.until(() => [...document.querySelectorAll('input')].some(({ value }) => value === 'Lifebelt'));
+    await goBack();
+    await me.sees('Leave without saving?');
+    await me.press('Leave it unsaved');
+    await me.until(() => location.pathname === '/workroom');
+  });
+
   leg('a kind is built from nothing, the cover made beside', async () => {
     await me.go('/workroom/kinds/new');
     await me.type('Name', 'Lifebelt cover');

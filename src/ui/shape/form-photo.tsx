@@ -9,6 +9,7 @@ import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { Choice } from '../fields/choice';
 import { FileDrop } from '../fields/file-drop';
 import { Fractions } from '../fraction';
+import { useUnsaved } from '../unsaved/unsaved';
 import { writeCorners } from './outline-text';
 import { isTooLarge } from './picture-size';
 
@@ -102,6 +103,7 @@ function Marking({
   const { width, height, url } = picture;
   const [corners, setCorners] = useState<Pixel[]>([]);
   const [outline, setOutline] = useState<Pixel[]>([]);
+  useUnsaved(corners.length > 0);
   const [sheet, setSheet] = useState<SheetId>(units === 'in' ? 'letter' : 'a4');
   const [isSwapped, setSwapped] = useState(false);
   const [isSmooth, setSmooth] = useState(false);

@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/dom';
 import type { MouseEvent } from 'react';
-import { beforeEach, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test, vi } from 'vitest';
 import { gone } from '../testing/navigation';
 import { press, show } from '../testing/screen';
 import { LeaveGuard } from './leave-guard';
@@ -102,4 +102,43 @@ test('the browser is told as well, as long as something is unsaved', () => {
   expect(isAsked()).toBe(true);
   again(page(false));
   expect(isAsked()).toBe(false);
+});
+
+describe('the browser’s own way back', () => {
+  /** As browsers have it (the HTML standard’s Navigation interface): each move is an event that may be stopped. */
+  const history = Object.assign(new EventTarget(), {
+    traverseTo(key: string) {
+      gone.push(goes(key) ? `back to ${key}` : `held on the way to ${key}`);
+    },
+  });
+  /** Whether a move gets where it leads. */
+  const goes = (key: string, how: object = {}) =>
+    history.dispatchEvent(Object.assign(new Event('navigate', { cancelable: true }), { navigationType: 'traverse', destination: { key }, ...how })); // prettier-ignore
+  beforeEach(() => void vi.stubGlobal('navigation', history));
+  afterEach(() => void vi.unstubAllGlobals());
+
+  test('asks, and is gone once that is meant', async () => {
+    const { me } = show(page(true));
+    expect(goes('orders')).toBe(false);
+    await screen.findByRole('alertdialog');
+    await press(me, 'Stay here');
+    expect(gone).toEqual([]);
+    expect(goes('orders')).toBe(false);
+    await screen.findByRole('alertdialog');
+    await press(me, 'Leave it unsaved');
+    expect(gone).toEqual(['back to orders']);
+    // Meant once; another time it asks again.
+    expect(goes('orders')).toBe(false);
+  });
+
+  test('is free where nothing is unsaved, where it can’t be stopped, and for what is no way back', () => {
+    const { again } = show(page(false));
+    expect(goes('orders')).toBe(true);
+    again(page(true));
+    expect(goes('orders', { navigationType: 'push' })).toBe(true);
+    expect(asks()).toBe(false);
+    const held = Object.assign(new Event('navigate'), { navigationType: 'traverse', destination: { key: 'orders' } });
+    history.dispatchEvent(held);
+    expect(asks()).toBe(false);
+  });
 });

@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { comingQuietly } from '../coming';
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { hasUnsaved } from './unsaved';
 
 const LeaveQuestion = dynamic(
@@ -11,10 +11,12 @@ const LeaveQuestion = dynamic(
   { ssr: false },
 );
 
-/** Asks before a link leads away from something that is not saved. */
+/** Asks before a link, or the browser's own way back or on, leads away from something that is not saved. */
 export function LeaveGuard() {
   const router = useRouter();
-  const [to, setTo] = useState<string | null>(null);
+  const [way, setWay] = useState<{ leave: () => void } | null>(null);
+  /** The entry of the browser's history that is gone to although something is not saved. */
+  const meant = useRef('');
   useEffect(() => {
     const ask = (event: MouseEvent) => {
       const next = hasUnsaved() ? leadsTo(event) : null;
@@ -22,18 +24,37 @@ export function LeaveGuard() {
       // Before the link itself hears of it.
       event.preventDefault();
       event.stopPropagation();
-      setTo(next);
+      setWay({ leave: () => router.push(next) });
+    };
+    // Browsers without it go back unasked, and so does one that was stopped and then told again at once: it can't be held on a page.
+    const history = 'navigation' in window ? window.navigation : null;
+    const askBack = (event: NavigateEvent) => {
+      const { key } = event.destination;
+      if (event.navigationType !== 'traverse' || !event.cancelable || !hasUnsaved()) return;
+      const isMeant = key === meant.current;
+      meant.current = '';
+      if (isMeant) return;
+      event.preventDefault();
+      const leave = () => {
+        meant.current = key;
+        history!.traverseTo(key);
+      };
+      setWay({ leave });
     };
     document.addEventListener('click', ask, true);
-    return () => document.removeEventListener('click', ask, true);
-  }, []);
-  if (to === null) return null;
+    history?.addEventListener('navigate', askBack);
+    return () => {
+      document.removeEventListener('click', ask, true);
+      history?.removeEventListener('navigate', askBack);
+    };
+  }, [router]);
+  if (way === null) return null;
   return (
     <LeaveQuestion
-      onStay={() => setTo(null)}
+      onStay={() => setWay(null)}
       onLeave={() => {
-        setTo(null);
-        router.push(to);
+        setWay(null);
+        way.leave();
       }}
     />
   );

@@ -7,8 +7,8 @@ const unsaved = new Set<object>();
 export const hasUnsaved = (): boolean => unsaved.size > 0;
 
 /**
- * While something is unsaved, both ways off a page ask first: the browser before it closes or loads another, and the application before a
- * link is followed (`leave-guard.tsx`). The browser's own way back does not ask.
+ * While something is unsaved, every way off a page asks first: the browser before it closes or loads another, and the application before a
+ * link is followed or the browser goes back (`leave-guard.tsx`).
  */
 export function useUnsaved(isUnsaved: boolean) {
   useEffect(() => {

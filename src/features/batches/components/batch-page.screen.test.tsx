@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, test, vi } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';
 import { button, field, press, seen, show } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import type { BatchLine, BatchView, ClothOfBatch } from '../queries';
 import { BatchPage } from './batch-page';
 import { NewBatch } from './new-batch';
@@ -133,12 +134,14 @@ describe('a new batch', () => {
 
   test('takes the lines that are ticked, under its name', async () => {
     const { me } = begin();
+    expect(hasUnsaved()).toBe(false);
     expect(button('Make the batch').disabled).toBe(true);
     await me.click(tick('Order 201, 2 Bolster'));
     await me.click(tick('Order 203, 2 Bolster'));
     expect(seen()).toContain('2 lines, 4 covers');
     await me.click(tick('Order 201, 2 Bolster'));
     expect(seen()).toContain('1 line, 2 covers');
+    expect(hasUnsaved()).toBe(true);
     await press(me, 'Make the batch');
     await waitFor(() => expect(gone).toEqual(['/batches/8']));
     expect(server.asked[0]).toMatchObject({ action: 'createBatch', args: [{ name: 'May batch', lineIds: [3] }] });

@@ -5,6 +5,7 @@ import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { Notice, PageHead } from '@/ui/page';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { send } from '@/features/commands/send';
 import { createBatch } from '../actions';
 import type { BatchLines } from '../queries';
@@ -35,6 +36,7 @@ export function NewBatch({
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [error, setError] = useState('');
   const [isBusy, start] = useTransition();
+  useUnsaved(chosen.size > 0 && !isBusy);
   const choose = (ids: number[], isChosen: boolean) =>
     setChosen((before) => {
       const next = new Set(before);

@@ -14,6 +14,7 @@ import { Fractions } from '@/ui/fraction';
 import { LengthField, typingUnit } from '@/ui/fields/length-field';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { laysAgain } from '@/ui/words';
 import { dropText } from '../drop-text';
 
@@ -41,6 +42,7 @@ export function ClothPhotoPage({ cloth }: { cloth: { id: number; version: number
   const [counts, setCounts] = useState({ across: '1', along: '1' });
   const [problem, setProblem] = useState('');
   const [isBusy, setBusy] = useState(false);
+  useUnsaved(Object.keys(marks).length > 0 && !isBusy);
   const picture = useRef<HTMLDivElement>(null);
 
   const take = (given: File) => {
@@ -95,14 +97,15 @@ export function ClothPhotoPage({ cloth }: { cloth: { id: number; version: number
     try {
       const response = await fetch(`/api/cloths/${cloth.id}/photo`, { method: 'POST', body });
       const answer = (await response.json()) as Answer<Saved>;
-      if (!answer.ok) return setProblem(answer.faults[0]!.message);
-      toaster.create({ title: `${cloth.name} is drawn from its photograph.`, description: laysAgain(answer.value.reopened), type: 'success' }); // prettier-ignore
-      router.push(`/cloth/${cloth.id}`);
+      if (answer.ok) {
+        toaster.create({ title: `${cloth.name} is drawn from its photograph.`, description: laysAgain(answer.value.reopened), type: 'success' }); // prettier-ignore
+        return router.push(`/cloth/${cloth.id}`);
+      }
+      setProblem(answer.faults[0]!.message);
     } catch {
       setProblem('The workroom’s computer did not answer; try again.');
-    } finally {
-      setBusy(false);
     }
+    setBusy(false);
   };
 
   const say = (nm: number) => printLength(nm, units === 'in' ? { unit: 'in', denominator: 16 } : STYLES.mm);

@@ -4,6 +4,7 @@ import { server } from '@/features/commands/testing';
 import { inches } from '@/core/length';
 import { gone } from '@/ui/testing/navigation';
 import { button, errorOf, field, press, seen, show, type } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import type { CuttingView } from '../queries';
 import { CloseLay } from './close-lay';
 import { ClosedLay } from './closed-lay';
@@ -153,10 +154,12 @@ describe('a closed lay', () => {
   test('a piece that must be cut again is booked with its cloth and its reason', async () => {
     const { me } = show(<ClosedLay view={view({ outcome })} />);
     await me.click(button('A piece must be cut again'));
+    expect(hasUnsaved()).toBe(false);
     await me.selectOptions(field('Piece'), '31 front, 19 × 17 1/2');
     await me.selectOptions(field('From'), 'B-22, 2 yd 18 in left');
     await type(me, field('It took'), '20');
     await type(me, field('Why'), 'scorched');
+    expect(hasUnsaved()).toBe(true);
     server.refuses({ length: 'B-22 has only 9 in.' });
     await me.click(button('Book the recut'));
     await waitFor(() => expect(errorOf(field('It took'))).toBe('B-22 has only 9 in.'));
@@ -165,5 +168,6 @@ describe('a closed lay', () => {
     await waitFor(() => expect(gone).toEqual(['again']));
     expect(server.asked[1]!.args).toEqual([{ batchId: 4, clothId: 7, part: '31 front', itemId: 22, length: '20', why: 'scorched' }]); // prettier-ignore
     expect(seen()).not.toContain('Book the recut');
+    expect(hasUnsaved()).toBe(false);
   });
 });

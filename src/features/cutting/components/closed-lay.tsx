@@ -12,6 +12,7 @@ import { Fractions } from '@/ui/fraction';
 import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { longLength } from '@/ui/words';
 import { recutPiece } from '../actions';
 import { NOT_ON_SHELF } from '../form';
@@ -33,6 +34,7 @@ export function ClosedLay({ view }: { view: CuttingView }) {
   const [recut, setRecut] = useState<{ part: string; itemId: string; length: string; why: string } | null>(null);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
+  useUnsaved(recut !== null && (recut.part !== '' || recut.length !== '' || recut.why !== '') && !isBusy);
   const text = (length: Nm) => <Fractions>{longLength(length, units)}</Fractions>;
   const items = outcome?.items ?? [];
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;

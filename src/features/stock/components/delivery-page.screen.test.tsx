@@ -4,6 +4,7 @@ import { MOST_SHEET_BYTES } from '@/core/files/order-sheet';
 import { server } from '@/features/commands/testing';
 import { gone } from '@/ui/testing/navigation';
 import { press, seen, show } from '@/ui/testing/screen';
+import { hasUnsaved } from '@/ui/unsaved/unsaved';
 import type { ReceiveForm } from '../form';
 import { catalogueEntry } from '../testing';
 import { DeliveryPage } from './delivery-page';
@@ -34,6 +35,8 @@ test('each row is shown as it is understood: columns by their names, cloths what
   await waitFor(() => expect(rows()).toHaveLength(2));
   expect(rows()[0]).toEqual(['1', 'Barge canvas', '7', '12 yd', '54', '1', '12.00', 'C', '']);
   expect(rows()[1]!.slice(1, 4)).toEqual(['Barge canvas', '8', '9 yd']);
+  // It was read, but nothing of it is booked.
+  await waitFor(() => expect(hasUnsaved()).toBe(true));
 });
 
 test('what can’t be booked says why and stays out; the others are booked as they are read', async () => {
@@ -54,6 +57,7 @@ test('a note of nothing that is known offers nothing to book', async () => {
   await give();
   await waitFor(() => expect(seen()).toContain('No column of this sheet says what came'));
   expect(buttons().filter((text) => text.startsWith('Book'))).toEqual([]);
+  expect(hasUnsaved()).toBe(false);
 });
 
 test('a formula in a cell is not booked', async () => {

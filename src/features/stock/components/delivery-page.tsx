@@ -13,6 +13,7 @@ import { FileDrop } from '@/ui/fields/file-drop';
 import { Fractions } from '@/ui/fraction';
 import { Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
+import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { counted } from '@/ui/words';
 import { receiveDelivery } from '../actions';
 import { readDelivery, type DeliveryRow } from '../delivery';
@@ -25,6 +26,7 @@ export function DeliveryPage({ entries }: { entries: CatalogueEntry[] }) {
   const [problem, setProblem] = useState('');
   const [isBusy, start] = useTransition();
   const good = rows.filter(({ faults }) => faults.length === 0);
+  useUnsaved(good.length > 0 && !isBusy);
   const take = (file: File) =>
     start(async () => {
       setRows([]);
