@@ -1,14 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { writeFileSync } from 'node:fs';
 import type { Browser } from 'puppeteer-core';
 import sharp from 'sharp';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { openBrowser, Person } from '../support/app';
+import { Person } from '../support/app';
 import { journey } from '../support/journey';
 import { Network } from '../support/network';
-import { app, enter, leave, NETWORK_HOST } from '../support/shared-app';
+import { app, enter, FILM, leave, NETWORK_HOST } from '../support/shared-app';
 import { StandIn } from '../support/stand-in';
 
 // The cutting room in the demo workroom: tablets that lose the network, devices that are not paired, labels before a camera, the lay at
@@ -16,7 +14,6 @@ import { StandIn } from '../support/stand-in';
 
 const ON_NETWORK = `http://${NETWORK_HOST}:${app.port}`;
 const TABLET_PORTS = [3196, 3197] as const;
-const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
 let browser: Browser;
 let desk: Person;
 /** A network for each of two tablets, so that one can come back before the other. */
@@ -32,7 +29,6 @@ beforeAll(async () => {
 afterAll(async () => {
   await leave();
   for (const network of networks ?? []) await network.end();
-  rmSync(folder, { recursive: true, force: true });
 });
 
 const sheetPath = () => `/batches/${at.batch}/cutting/${at.cloth}`;
@@ -288,23 +284,12 @@ describe('a label', () => {
     const [width, height] = [640, 480];
     const grey = await sharp(picture).resize(300, 300, { kernel: 'nearest' }).extend({ top: 90, bottom: 90, left: 170, right: 170, background: '#fff' }).greyscale().raw().toBuffer(); // prettier-ignore
     const neutral = Buffer.alloc((width * height) / 2, 128);
-    const film = join(folder, 'label.y4m');
-    writeFileSync(film, Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip C420\nFRAME\n`), grey, neutral])); // prettier-ignore
-    const camera = await openBrowser(
-      '--use-fake-ui-for-media-stream',
-      '--use-fake-device-for-media-stream',
-      `--use-file-for-fake-video-capture=${film}`,
-    );
-    try {
-      const me = await Person.at(camera, app.url);
-      await me.go(`/batches/${at.batch}`);
-      await me.press('With the camera');
-      await me.until(() => location.pathname.includes('/table/') && location.search.includes('piece='));
-      expect(code).toMatch(/^P\d+-\d+$/);
-      await me.sees('Its steps on the sewing sheet');
-    } finally {
-      await camera.close();
-    }
+    writeFileSync(FILM, Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip C420\nFRAME\n`), grey, neutral])); // prettier-ignore
+    await desk.go(`/batches/${at.batch}`);
+    await desk.press('With the camera');
+    await desk.until(() => location.pathname.includes('/table/') && location.search.includes('piece='));
+    expect(code).toMatch(/^P\d+-\d+$/);
+    await desk.sees('Its steps on the sewing sheet');
   });
 });
 

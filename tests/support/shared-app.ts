@@ -13,6 +13,10 @@ export const NETWORK_HOST = '127.0.0.2';
 /** What `enter` starts: its port and data are the process’s own. */
 export const app = new App(join(process.cwd(), '.local', `shared-app-${own}`), 3200 + own);
 
+/** What the browser's camera sees, a film that a test writes before it looks (YUV4MPEG2). */
+export const FILM = join(process.cwd(), '.local', `shared-film-${own}.y4m`);
+const CAMERA = ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', `--use-file-for-fake-video-capture=${FILM}`]; // prettier-ignore
+
 let browser: Browser | null = null;
 
 /** Begins a file's tests: a person at the application, on a workroom as the first start left it. */
@@ -20,7 +24,7 @@ export async function enter(workroom: 'demo' | 'empty'): Promise<{ browser: Brow
   if (browser) await app.becomes(workroom);
   else {
     await app.begin(workroom, '--host', NETWORK_HOST);
-    browser = await openBrowser();
+    browser = await openBrowser(...CAMERA);
   }
   return { browser, me: await Person.at(browser, app.url) };
 }
