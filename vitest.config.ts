@@ -2,7 +2,6 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
-import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 const nothing = new URL('./tests/support/nothing.ts', import.meta.url).pathname;
 const alias = { '@': new URL('./src', import.meta.url).pathname };
@@ -38,23 +37,12 @@ function keptModules(): string {
   return join(process.cwd(), MODULES, key);
 }
 
-/** What waits the most comes first, while the other run (`scripts/test.mjs`) has use for the processor. */
-const ORDER = ['db', 'commands', 'browser'];
-
-class WaitingFirst extends BaseSequencer {
-  override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
-    const place = ({ project }: TestSpecification) => ORDER.indexOf(project.name);
-    return (await super.sort(files)).sort((a, b) => place(a) - place(b));
-  }
-}
-
 /** What kills processes and watches the clock: a run of its own (`scripts/test.mjs`). */
 const KEEPS = ['tests/browser/keeps.test.ts'];
 
 export default defineConfig({
   test: {
     experimental: { fsModuleCache: true, fsModuleCachePath: keptModules() },
-    sequence: { sequencer: WaitingFirst },
     projects: [
       {
         oxc: { jsx: { development: false } },
