@@ -23,8 +23,8 @@ export type SheetQuestion =
 
 export type SheetAnswer = { is: 'read'; sheet: Result<Sheet> } | { is: 'checked'; checked: CheckedSheet };
 
-/** What a process may take. */
-const MOST = { ms: 15_000, memoryMb: 256 };
+/** What a process may take: more than any good file, on a machine too that has much else to do. */
+const MOST = { ms: 30_000, memoryMb: 256 };
 /** So many files are read at once; further ones wait. */
 const MOST_AT_ONCE = 3;
 const MOST_WAITING = 40;
