@@ -1,7 +1,7 @@
 // npm test: all set-up from nothing, then every check; ends with a line that counts the tests. With a part's name only that part.
 import { spawn } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { availableParallelism } from 'node:os';
+import { availableParallelism, setPriority } from 'node:os';
 import { join, relative } from 'node:path';
 import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
@@ -14,16 +14,18 @@ const PARTS = { unit: ['unit', 'screens'], db: ['db'], commands: ['commands'], b
 const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where PART is one of ${Object.keys(PARTS).join(', ')}`;
 
 const CORES = availableParallelism();
+/** The niceness of what gives way. */
+const BEHIND = 10;
+/** Of a part beside others: each one warms up the same code, of browser tests an application and a browser besides. Fewer take less in all. */
+const PROCESSES_BESIDE = Math.ceil(CORES / 2);
 /**
- * Two rows of runs of vitest go on beside each other: while browsers and databases are waited for, the other one computes. That in half as
- * many processes as there are cores: each one loads and warms up the same code. What watches the clock comes first, beside that alone.
+ * Rows of runs of vitest that go on beside each other. Browsers take the longest, and one step at a time: the others take what is left of the
+ * processors, but for what watches the clock.
  */
 const ROWS = [
-  [
-    { parts: ['keeps'], processes: 1 },
-    { parts: ['browser', 'db', 'commands'], processes: CORES },
-  ],
-  [{ parts: ['unit'], processes: Math.ceil(CORES / 2) }],
+  [{ parts: ['browser'] }],
+  [{ parts: ['keeps'] }, { parts: ['unit'], priority: BEHIND }],
+  [{ parts: ['db', 'commands'], priority: BEHIND }],
 ];
 /** More need not be known of a run that fails, and each journey that finds nobody waits for a minute. */
 const MOST_FAILED = 20;
@@ -80,14 +82,17 @@ await runMain(async () => {
       if (passed) writeFileSync(stamp, files);
       return passed;
     });
+  const processes = only === undefined ? PROCESSES_BESIDE : CORES;
   const counts = { passed: 0, failed: 0 };
   const failures = [];
   /** A run of vitest, whose words come line by line: two of them would overwrite each other's progress. */
-  const vitest = async (parts, processes, env) => {
+  const vitest = async (parts, priority, env) => {
     const projects = parts.flatMap((part) => PARTS[part]);
     const report = join(LOCAL, `tests-${parts[0]}.json`);
     rmSync(report, { force: true });
     const child = spawn(bin('vitest'), ['run', ...projects.map((one) => `--project=${one}`), `--maxWorkers=${processes}`, `--bail=${MOST_FAILED}`, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...given], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] }); // prettier-ignore
+    // Whatever it starts has it, too.
+    if (child.pid) setPriority(child.pid, priority);
     child.stdout.pipe(process.stdout, { end: false });
     child.stderr.pipe(process.stderr, { end: false });
     const code = await new Promise((resolve) => child.on('error', resolve).on('close', resolve));
@@ -103,15 +108,15 @@ await runMain(async () => {
     return code === 0;
   };
   const tests = async () => {
-    const rows = only === undefined ? ROWS : [[{ parts: [only], processes: CORES }]];
-    const clusters = only === undefined || only === 'db' ? Array.from({ length: CORES }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) : []; // prettier-ignore
+    const rows = only === undefined ? ROWS : [[{ parts: [only] }]];
+    const clusters = only === undefined || only === 'db' ? Array.from({ length: processes }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) : []; // prettier-ignore
     try {
       await Promise.all(clusters.map((cluster) => cluster.start()));
       for (const cluster of clusters) mayDeleteAll(cluster);
       const env = { ...process.env, DATABASE_URLS: clusters.map(({ url }) => url).join(' '), ...(process.stdout.isTTY && { FORCE_COLOR: '1' }) }; // prettier-ignore
       const passed = await Promise.all(rows.map(async (row) => {
         let all = true;
-        for (const { parts, processes } of row) all = (await vitest(parts, processes, env)) && all;
+        for (const { parts, priority = 0 } of row) all = (await vitest(parts, priority, env)) && all;
         return all;
       })); // prettier-ignore
       return passed.every(Boolean);
