@@ -3,8 +3,10 @@ import { readFileSync } from 'node:fs';
 import { isIPv4 } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
-import { Cluster, isPortFree } from './lib/cluster.mjs';
+import { Cluster } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
+import { dumpBeforeMigration } from './lib/migration-dump.mjs';
+import { isPortFree } from './lib/ports.mjs';
 import {
   checkFolder,
   checkNode,
@@ -89,7 +91,7 @@ await runMain(async () => {
   for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => stop().then(() => process.exit(0)));
 
   await cluster.start();
-  cluster.dumpBeforeMigration(migrationCount());
+  dumpBeforeMigration(cluster, migrationCount());
   const env = {
     ...process.env,
     DATABASE_URL: cluster.url,

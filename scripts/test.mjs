@@ -1,12 +1,13 @@
 // npm test: all set-up from nothing, then every check; ends with a line that counts the tests. With a part's name only that part.
 import { spawn } from 'node:child_process';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { availableParallelism, setPriority } from 'node:os';
+import { availableParallelism, getPriority, setPriority } from 'node:os';
 import { join, relative } from 'node:path';
 import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
 import { checkFolder, checkNode, ensureBuild, ensurePackages, LOCAL, projectHash, readStamp, ROOT, run } from './lib/project.mjs'; // prettier-ignore
 import { runMain, say, Stop } from './lib/say.mjs';
+import firstStarts from '../tests/support/first-start.mjs';
 import { mayDeleteAll } from '../tests/support/may-delete-all.mjs';
 
 /** The parts of the tests, each with its projects (`vitest.config.ts`). */
@@ -27,6 +28,8 @@ const ROWS = [
   [{ parts: ['keeps'] }, { parts: ['unit'], priority: BEHIND }],
   [{ parts: ['db', 'commands'], priority: BEHIND }],
 ];
+/** Those that begin on a first start (`first-start.mjs`). */
+const STARTED = ['browser', 'keeps'];
 /** More need not be known of a run that fails, and each journey that finds nobody waits for a minute. */
 const MOST_FAILED = 20;
 
@@ -91,8 +94,8 @@ await runMain(async () => {
     const report = join(LOCAL, `tests-${parts[0]}.json`);
     rmSync(report, { force: true });
     const child = spawn(bin('vitest'), ['run', ...projects.map((one) => `--project=${one}`), `--maxWorkers=${processes}`, `--bail=${MOST_FAILED}`, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...given], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] }); // prettier-ignore
-    // Whatever it starts has it, too.
-    if (child.pid) setPriority(child.pid, priority);
+    // Whatever it starts has it, too. Nobody but an administrator may take back what we were started with.
+    if (child.pid && priority > getPriority()) setPriority(child.pid, priority);
     child.stdout.pipe(process.stdout, { end: false });
     child.stderr.pipe(process.stderr, { end: false });
     const code = await new Promise((resolve) => child.on('error', resolve).on('close', resolve));
@@ -100,10 +103,13 @@ await runMain(async () => {
       const { numPassedTests, numFailedTests, testResults } = JSON.parse(readFileSync(report, 'utf8'));
       counts.passed += numPassedTests;
       counts.failed += numFailedTests;
-      for (const file of testResults) failures.push(...failuresOf(file));
+      const failed = testResults.flatMap(failuresOf);
+      failures.push(...failed);
+      // What went wrong before or after the tests fails none of them.
+      if (code !== 0 && failed.length === 0) throw new Error('none of them failed, but the run did; see above');
     } catch (error) {
       counts.failed++;
-      failures.push(`The tests of ${parts.join(', ')} left no report (${code}): ${error}`);
+      failures.push(`The tests of ${parts.join(', ')} ended with ${code}: ${error}`);
     }
     return code === 0;
   };
@@ -114,9 +120,19 @@ await runMain(async () => {
       await Promise.all(clusters.map((cluster) => cluster.start()));
       for (const cluster of clusters) mayDeleteAll(cluster);
       const env = { ...process.env, DATABASE_URLS: clusters.map(({ url }) => url).join(' '), ...(process.stdout.isTTY && { FORCE_COLOR: '1' }) }; // prettier-ignore
+      // Two parts begin on the first starts, each of which would make them where they are missing.
+      const notStarted = (error) => {
+        counts.failed++;
+        failures.push(`The application could not be started for the first time: ${error}`);
+        return false;
+      };
+      const isStarted = only !== undefined || firstStarts().then(() => true, notStarted);
       const passed = await Promise.all(rows.map(async (row) => {
         let all = true;
-        for (const { parts, priority = 0 } of row) all = (await vitest(parts, priority, env)) && all;
+        for (const { parts, priority = 0 } of row) {
+          const canBegin = !parts.some((part) => STARTED.includes(part)) || (await isStarted);
+          all = canBegin && (await vitest(parts, priority, env)) && all;
+        }
         return all;
       })); // prettier-ignore
       return passed.every(Boolean);

@@ -16,39 +16,18 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs';
-import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { findPostgres, isRoot, versionOf } from './debian.mjs';
-import { say, Stop } from './say.mjs';
+import { freePort, isPortFree } from './ports.mjs';
+import { Stop } from './say.mjs';
 import { rotateLog } from './supervisor.mjs';
+import { upgrade } from './upgrade.mjs';
 
 const ADMIN = 'jolly_admin';
 const APP = 'jolly_app';
 const DATABASE = 'jolly_bolt';
 const LONGEST_SOCKET_FOLDER = 90;
-
-/** A free TCP port on loopback. */
-export const freePort = () =>
-  new Promise((resolve, reject) => {
-    const server = createServer();
-    server.on('error', reject);
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address();
-      server.close(() => resolve(port));
-    });
-  });
-
-/** True when nothing listens on that port of loopback. */
-export const isPortFree = (port) =>
-  new Promise((resolve) => {
-    const server = createServer();
-    server.on('error', () => resolve(false));
-    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
-  });
-
-/** Dumps that are kept of those made before migrations. */
-const KEPT_DUMPS = 5;
 
 export class Cluster {
   /**
@@ -165,7 +144,7 @@ export class Cluster {
   async start() {
     await this.create();
     await this.waitForOrphans();
-    if (this.version !== versionOf(this.newest)) await this.upgrade();
+    if (this.version !== versionOf(this.newest)) await upgrade(this);
     await this.startServer();
   }
 
@@ -326,6 +305,11 @@ export class Cluster {
     return this.ask(`SELECT to_regclass('public.orders') IS NOT NULL`, DATABASE) === 't';
   }
 
+  /** How many migrations the database has been through. It must hold a workroom, and the server must run. */
+  migrationsDone() {
+    return Number(this.ask('SELECT count(*) FROM drizzle.__drizzle_migrations', DATABASE));
+  }
+
   /** Notes in the workroom when it was last backed up, for its screen. The server must run. */
   noteBackup(bytes) {
     const value = JSON.stringify({ at: new Date().toISOString(), bytes }).replaceAll("'", "''");
@@ -333,49 +317,6 @@ export class Cluster {
       `INSERT INTO settings (key, value) VALUES ('lastBackup', '${value}') ON CONFLICT (key) DO UPDATE SET value = EXCLUDED.value`,
       DATABASE,
     );
-  }
-
-  /** A dump before migrations that are still to come; the last five are kept. The server must run. */
-  dumpBeforeMigration(migrations) {
-    if (!this.holdsWorkroom()) return;
-    const done = Number(this.ask('SELECT count(*) FROM drizzle.__drizzle_migrations', DATABASE));
-    if (done >= migrations) return;
-    mkdirSync(this.backups, { recursive: true });
-    const stamp = new Date().toISOString().slice(0, 19).replaceAll(':', '-');
-    this.dump(join(this.backups, `before-migration-${done + 1}-${stamp}.dump`));
-    const old = readdirSync(this.backups).filter((name) => name.startsWith('before-migration-') && name.endsWith('.dump')); // prettier-ignore
-    const byAge = old
-      .map((name) => ({ name, at: statSync(join(this.backups, name)).mtimeMs }))
-      .sort((a, b) => b.at - a.at);
-    for (const { name } of byAge.slice(KEPT_DUMPS)) rmSync(join(this.backups, name));
-  }
-
-  /** Carries the data over to the newest version that is installed, by dump and restore; the old data stays beside it. */
-  async upgrade() {
-    const [from, to] = [this.version, versionOf(this.newest)];
-    say(
-      `The data is of PostgreSQL ${from}; it is carried over to ${to} (dump and restore). The old data stays in ${this.data}.${from}.`,
-    );
-    await this.startServer();
-    const file = join(this.folder, `upgrade-from-${from}.dump`);
-    try {
-      this.dump(file);
-    } finally {
-      await this.stop();
-    }
-    renameSync(this.data, `${this.data}.${from}`);
-    try {
-      await this.create();
-      await this.startServer();
-      this.restore(file);
-      await this.stop();
-    } catch (error) {
-      await this.stop();
-      rmSync(this.data, { recursive: true, force: true });
-      renameSync(`${this.data}.${from}`, this.data);
-      throw new Stop(`The data could not be carried over to PostgreSQL ${to} and is as it was: ${error.message}`);
-    }
-    rmSync(file);
   }
 
   /** The socket's path has a short limit of its own; a long project path gets a folder in the temporary folder. */

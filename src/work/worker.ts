@@ -1,4 +1,4 @@
-import { setPriority } from 'node:os';
+import { getPriority, setPriority } from 'node:os';
 import { startWorking, stopWorking } from './queue';
 import { closePool } from './pool';
 
@@ -8,7 +8,8 @@ import { closePool } from './pool';
 const NICE = 10;
 
 async function main() {
-  setPriority(NICE);
+  // Nobody but an administrator may take back what it was started with.
+  if (getPriority() < NICE) setPriority(NICE);
   await startWorking();
   console.log('The lay worker waits for lays.');
   const end = () => {

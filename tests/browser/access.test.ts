@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { CDPSession } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
-import type { Person } from '../support/app';
+import type { Person } from '../support/person';
 import { app, enter, leave } from '../support/shared-app';
 
 // Every screen by light and in the dark against the rules of WCAG 2.2, levels A and AA, that axe-core checks by itself, and at both sizes

@@ -3,7 +3,7 @@ import { writeFileSync } from 'node:fs';
 import type { Browser } from 'puppeteer-core';
 import sharp from 'sharp';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { Person } from '../support/app';
+import { Person } from '../support/person';
 import { journey } from '../support/journey';
 import { Network } from '../support/network';
 import { app, enter, FILM, leave, NETWORK_HOST } from '../support/shared-app';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect } from 'vitest';
 import { findFaults, readJob, readPlan } from '@/core/lay';
-import { Person } from '../support/app';
+import { Person } from '../support/person';
 import { journey } from '../support/journey';
 import { app, enter, leave } from '../support/shared-app';
 

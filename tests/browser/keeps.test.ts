@@ -2,7 +2,8 @@ import { request } from 'node:http';
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, openBrowser, Person } from '../support/app';
+import { App, openBrowser } from '../support/app';
+import { Person } from '../support/person';
 
 // The demo workroom used hard: processes are killed, strangers knock.
 

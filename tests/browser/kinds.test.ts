@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import ExcelJS from 'exceljs';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import type { Person } from '../support/app';
+import type { Person } from '../support/person';
 import { journey } from '../support/journey';
 import { app, enter, leave } from '../support/shared-app';
 

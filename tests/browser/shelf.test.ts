@@ -3,7 +3,7 @@ import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect } from 'vitest';
-import type { Person } from '../support/app';
+import type { Person } from '../support/person';
 import { journey } from '../support/journey';
 import { app, enter, leave } from '../support/shared-app';
 

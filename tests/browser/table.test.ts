@@ -5,7 +5,7 @@ import type { Browser } from 'puppeteer-core';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { Person } from '../support/app';
+import { Person } from '../support/person';
 import { app, enter, leave } from '../support/shared-app';
 
 // The table under the cutter's hands, in the demo workroom: by keyboard alone, by pointer, by two people, and what is seen before the shears.

@@ -3,7 +3,8 @@ import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest';
-import { App, type Person } from '../support/app';
+import { App } from '../support/app';
+import type { Person } from '../support/person';
 import { app, enter, leave } from '../support/shared-app';
 
 // The demo workroom as a whole: everything that waits is laid, all of it goes out and in.

@@ -14,6 +14,7 @@ const SCRIPT = `
   import { existsSync } from 'node:fs';
   import pg from 'pg';
   import { Cluster } from './scripts/lib/cluster.mjs';
+  import { upgrade } from './scripts/lib/upgrade.mjs';
   import { ensurePostgres } from './scripts/lib/debian.mjs';
   const cluster = new Cluster(process.argv[1], await ensurePostgres());
   const ask = async (sql) => {
@@ -29,14 +30,14 @@ const SCRIPT = `
 
   const restore = cluster.restore;
   cluster.restore = () => { throw new Error('no room is left'); };
-  const failed = await cluster.upgrade().then(() => null, (error) => error.message);
+  const failed = await upgrade(cluster).then(() => null, (error) => error.message);
   await cluster.start();
   const afterFailure = await ask('SELECT count(*)::int, sum(n)::int FROM bolts');
   await cluster.stop();
 
   cluster.restore = restore;
   const version = cluster.version;
-  await cluster.upgrade();
+  await upgrade(cluster);
   await cluster.start();
   const after = await ask('SELECT count(*)::int, sum(n)::int FROM bolts');
   await cluster.stop();

@@ -16,6 +16,7 @@ import { getOrder, listOrders, proposeCustomers } from '@/features/orders/querie
 import { queryText } from '@/features/commands/texts';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
+import { linesOf, savedOrder } from '../support/orders';
 import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // What is true must stay true, whatever comes at the same moment and whatever a request says of itself.
@@ -32,9 +33,7 @@ beforeEach(async () => {
   cloth = await resetWorkroom(db);
 });
 
-const newOrder = async (lines = [lineForm(cloth)], rest = {}) =>
-  value(await saveOrder(orderForm(lines, rest), null)).id;
-const linesOf = async (orderId: number) => (await getOrder(orderId))!.form.lines.map(({ id }) => id!);
+const newOrder = (lines = [lineForm(cloth)], rest = {}) => savedOrder(lines, rest);
 /** A batch of an order whose lays are made. */
 async function laidBatch(orderId: number) {
   const { id } = value(await createBatch({ name: 'Test batch', lineIds: await linesOf(orderId) }));

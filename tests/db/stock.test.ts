@@ -19,7 +19,7 @@ import { bookCount, chooseStock, countItem, counterMovement, letGo, moveItem, re
 import { countList, getItem, listShelf, shelfWorth } from '@/features/stock/queries';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
-import { movementSums, receipt } from '../support/stock';
+import { conserves, receipt } from '../support/stock';
 import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
 
 // The shelf as a ledger: what came in is what is left and where the rest went, whatever happens and whoever comes at the same moment.
@@ -59,25 +59,6 @@ const cutForm = async (batchId: number, rest: Partial<CutForm> = {}): Promise<Cu
   remnants: [],
   ...rest,
 });
-/** What came in is what is left and where the rest went, for every item; and the balance is the sum of its movements. */
-async function conserves() {
-  const { rows } = await db.execute<{ id: number; on_hand: string; reserved: string; sum: string; held: string }>(sql`
-    SELECT i.id, i.on_hand, i.reserved,
-      coalesce(sum(CASE WHEN m.sort IN ('received', 'counted') THEN m.quantity WHEN m.sort IN ('cut', 'wasted', 'kept', 'used') THEN -m.quantity ELSE 0 END), 0) AS sum,
-      coalesce(sum(CASE m.sort WHEN 'reserved' THEN m.quantity WHEN 'released' THEN -m.quantity ELSE 0 END), 0) AS held
-    FROM stock_items i LEFT JOIN movements m ON m.item_id = i.id GROUP BY i.id`);
-  for (const row of rows) {
-    expect(Number(row.on_hand)).toBe(Number(row.sum));
-    expect(Number(row.reserved)).toBe(Number(row.held));
-    expect(Number(row.reserved)).toBeGreaterThanOrEqual(0);
-    expect(Number(row.on_hand)).toBeGreaterThanOrEqual(Number(row.reserved));
-  }
-  // The sums that figures are made from are those of the movements.
-  const kept = await movementSums(db);
-  await db.execute(sql`SELECT sum_movements()`);
-  expect(kept).toEqual(await movementSums(db));
-}
-
 describe('receiving', () => {
   test('a bolt is on the shelf with its lot, size, flaws and price, and has a code for its label', async () => {
     const id = await bolt({ flaws: [{ along: '40', across: '10', length: '2', width: '3' }], motifAcross: '4 1/2' });
@@ -145,7 +126,7 @@ describe('the ledger', () => {
     value(await counterMovement(wasted.id, 'it was the other bolt'));
     expect(faultsOf(await counterMovement(wasted.id, 'again'))[0]!.code).toBe('countered');
     expect(await item(id)).toMatchObject({ onHand: 9 * NM.yd, state: 'opened' });
-    await conserves();
+    await conserves(db);
   });
 
   test('a movement is never changed nor deleted, and no balance is negative: the database refuses', async () => {
@@ -159,7 +140,7 @@ describe('the ledger', () => {
       '23514',
     );
     expect(await refused(db.insert(schema.movements).values({ itemId: id, sort: 'cut', quantity: -5 }))).toBe('23514');
-    await conserves();
+    await conserves(db);
   });
 
   test('fifty at once on one bolt of fifty yards, each takes two: twenty-five get theirs, nobody meets a deadlock', async () => {
@@ -178,7 +159,7 @@ describe('the ledger', () => {
     const codes = taken.flatMap((one) => (one.status === 'rejected' ? [(one.reason as { cause: { code: string } }).cause.code] : [])); // prettier-ignore
     expect(codes).toEqual(Array<string>(25).fill('23514'));
     expect((await item(id)).onHand).toBe(0);
-    await conserves();
+    await conserves(db);
   });
 
   test('random histories of receiving, counting, letting go and countering conserve', async () => {
@@ -197,7 +178,7 @@ describe('the ledger', () => {
         }
         const { flow, onHand } = await item(id);
         expect(flow.received + flow.counted).toBe(onHand + flow.cut + flow.used + flow.kept + flow.wasted);
-        await conserves();
+        await conserves(db);
       }),
       { numRuns: 12 },
     );
@@ -214,7 +195,7 @@ describe('the ledger', () => {
     expect((await item(a)).onHand).toBe(10 * NM.yd);
     expect(value(await bookCount([{ ...seen[0]! }, { id: b, amount: '7 yd', seen: 7 * NM.yd }], 'spring count'))).toEqual({ items: 1 }); // prettier-ignore
     expect((await item(a)).onHand).toBe(9.75 * NM.yd);
-    await conserves();
+    await conserves(db);
   });
 });
 
@@ -238,7 +219,7 @@ describe('a lay on the shelf', () => {
     expect(after.flow).toMatchObject({ cut: split.pieces, kept: split.remnant });
     for (const remnant of after.remnants) expect((await item(remnant.id)).from).toEqual({ id, code: `B${id}` });
     expect((await getBatch(batch))!.batch.status).toBe('cut');
-    await conserves();
+    await conserves(db);
   });
 
   test('the next lay takes the remnant first', async () => {
@@ -251,7 +232,7 @@ describe('a lay on the shelf', () => {
     const next = await laidBatch();
     const { stock } = await layOf(next.id);
     expect(stock.why).toMatch(`R${remnant!.id} first`);
-    await conserves();
+    await conserves(db);
   });
 
   test('two lays on the last of a bolt: one approval wins, the other hears what is left; nothing is reserved twice', async () => {
@@ -267,7 +248,7 @@ describe('a lay on the shelf', () => {
         /^B\d+ has only .* in free by now, and these lays take .* in of it/,
       );
       expect((await item(id)).reserved).toBeGreaterThan(0);
-      await conserves();
+      await conserves(db);
     }
   });
 
@@ -297,7 +278,7 @@ describe('a lay on the shelf', () => {
     expect(approvals.map(({ no, withdrawnAt }) => [no, withdrawnAt === null])).toEqual([[1, false], [2, true]]); // prettier-ignore
     expect((await getBatch(batch))!.approvals).toMatchObject([{ no: 1, withdrawnAt: expect.any(String) as string }, { no: 2, withdrawnAt: null }]); // prettier-ignore
     expect(faultsOf(await withdrawApproval(batch + 50))[0]!.code).toBe('gone');
-    await conserves();
+    await conserves(db);
   });
 
   test('what is left out is not laid on, and what is pinned is', async () => {
@@ -342,7 +323,7 @@ describe('a lay on the shelf', () => {
     // Found faulty while it is sewn: cut again from the same bolt.
     value(await recutPiece({ batchId: batch, clothId: cloth, part: part.id, itemId: id, length: '21', why: 'a flaw in the seam' })); // prettier-ignore
     expect(await item(id)).toMatchObject({ onHand: 20 * NM.yd - used - inches(44.5) });
-    await conserves();
+    await conserves(db);
   });
 
   test('remnants are confirmed or changed: a smaller one, one more, none larger than the cloth that was used', async () => {
@@ -367,7 +348,7 @@ describe('a lay on the shelf', () => {
     // It is worth its part of the width: £10 x 14 / 54 a yard.
     expect(stored.priceMinor).toBe(Math.round((1000 * 14) / 54));
     expect(proposal.area).toBeGreaterThan(inches(14) * inches(12.5));
-    await conserves();
+    await conserves(db);
   });
 
   test('cloth that is not kept on the shelf is cut as before, and books nothing', async () => {
@@ -399,7 +380,7 @@ describe('a lay on the shelf', () => {
     value(await approveBatch(batch, await versionOf(batch)));
     value(await markCut(batch));
     expect(await item(sheets)).toMatchObject({ onHand: 2, reserved: 0, isLength: false });
-    await conserves();
+    await conserves(db);
   });
 
   test('a washed cloth is taken longer than it lies: the lay’s length / (1 - shrinkage)', async () => {

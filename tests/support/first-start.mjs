@@ -3,8 +3,9 @@
 import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Cluster, freePort } from '../../scripts/lib/cluster.mjs';
+import { Cluster } from '../../scripts/lib/cluster.mjs';
 import { ensurePostgres } from '../../scripts/lib/debian.mjs';
+import { freePort } from '../../scripts/lib/ports.mjs';
 import { LOCAL, ROOT, sourceHash } from '../../scripts/lib/project.mjs';
 import { mayDeleteAll } from './may-delete-all.mjs';
 

@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import type { Browser } from 'puppeteer-core';
-import { App, openBrowser, Person } from './app';
+import { App, openBrowser } from './app';
+import { Person } from './person';
 
 // One application and one browser serve the files of browser tests that a process runs, one after the other: starting them takes ten seconds of
 // processor. Both end with the process.
