@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { schema, type Database } from '@/db';
+import { describe, expect, test } from 'vitest';
+import { schema } from '@/db';
 import { approveBatch, createBatch, deleteBatch, makeLays, removeLine, stopLays } from '@/features/batches/actions';
 import { markCut } from '@/features/cutting/actions';
 import { batchLines, batchProgress, getBatch, listBatches } from '@/features/batches/queries';
@@ -16,22 +16,12 @@ import { readMarker } from '@/core/marker';
 import { toCloth } from '@/db/rows';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm } from '../support/forms';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, cloth, db, inWorkroom } from '../support/workroom';
 import { linesOf, savedOrder } from '../support/orders';
 
 // Batches from their lines to their lays, and what drops or freezes these.
 
-let db: Database;
-let close: () => Promise<void>;
-let cloth: number;
-
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
-beforeEach(async () => {
-  cloth = await resetWorkroom(db);
-});
+inWorkroom();
 
 const listOrders = async (query: OrderQuery) => (await pageOfOrders(query)).orders;
 const newOrder = (lines = [lineForm(cloth)], rest = {}) => savedOrder(lines, rest);

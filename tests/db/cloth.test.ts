@@ -1,25 +1,14 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { type Database } from '@/db';
+import { describe, expect, test } from 'vitest';
 import { deleteCloth, saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { getCloth, listCloths } from '@/features/cloth/queries';
 import { lineForm } from '../support/forms';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { faultsOf, value, cloth, inWorkroom } from '../support/workroom';
 import { savedOrder } from '../support/orders';
 
 // Cloth as it is kept.
 
-let db: Database;
-let close: () => Promise<void>;
-let cloth: number;
-
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
-beforeEach(async () => {
-  cloth = await resetWorkroom(db);
-});
+inWorkroom();
 
 const newOrder = (lines = [lineForm(cloth)], rest = {}) => savedOrder(lines, rest);
 

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { asc, eq } from 'drizzle-orm';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { KINDS } from '@/core/covers';
 import { proposeFields, sheetFields } from '@/core/files/order-sheet';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import { approveBatch, createBatch, deleteBatch, makeLays, removeLine } from '@/features/batches/actions';
 import { deleteCloth } from '@/features/cloth/actions';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/features/orders/actions';
@@ -12,16 +12,10 @@ import { getOrder } from '@/features/orders/queries';
 import { addPerson, removePerson } from '@/features/people/actions';
 import { listPeople } from '@/features/people/queries';
 import { lineForm, orderForm } from '../support/forms';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { faultsOf, value, cloth, db, inWorkroom } from '../support/workroom';
 
-let db: Database;
-let close: () => Promise<void>;
-let cloth: number;
-
-beforeAll(async () => ({ db, close } = await openWorkroom()));
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  cloth = await resetWorkroom(db);
   await db.delete(schema.auditEntries);
 });
 

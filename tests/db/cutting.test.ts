@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { schema, type Database } from '@/db';
+import { beforeEach, describe, expect, test } from 'vitest';
+import { schema } from '@/db';
 import { approveBatch, createBatch, withdrawApproval } from '@/features/batches/actions';
 import { getBatch } from '@/features/batches/queries';
 import { saveCloth } from '@/features/cloth/actions';
@@ -18,19 +18,15 @@ import { receive } from '@/features/stock/actions';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { receipt } from '../support/stock';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
 // The cutting sheet as the database keeps it: what devices note, whatever order and however often it arrives.
 
-let db: Database;
-let close: () => Promise<void>;
 let cloth: number;
 let batch: number;
 
-beforeAll(async () => ({ db, close } = await openWorkroom()));
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  await resetWorkroom(db);
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' }, null)).id;
   value(await receive(receipt(cloth)));
   const order = value(await saveOrder(orderForm([lineForm(cloth, { qty: '3', typed: { width: '20', height: '18' } })]), null)).id; // prettier-ignore

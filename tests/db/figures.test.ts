@@ -1,30 +1,24 @@
 import { sql } from 'drizzle-orm';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
 import type { WasteCause } from '@/core/stock';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { figure, figures } from '@/features/figures/queries';
 import { wallCells, wallChart, type WallCell } from '@/features/figures/wall';
 import { receive } from '@/features/stock/actions';
 import { movementSums, receipt } from '../support/stock';
-import { openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { value, db, inWorkroom } from '../support/workroom';
 
 // What the figures say is what the ledger holds: worked out by hand for a few movements.
 
-let db: Database;
-let close: () => Promise<void>;
 let cloth: number;
 let bolt: number;
 let remnant: number;
 
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  await resetWorkroom(db);
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12' }, null)).id;
   bolt = value(await receive(receipt(cloth))).id;
   remnant = value(await receive(receipt(cloth, { length: '2 yd' }))).id;

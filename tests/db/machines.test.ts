@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { eq } from 'drizzle-orm';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { schema, type Database } from '@/db';
+import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { schema } from '@/db';
 import { approveBatch, createBatch } from '@/features/batches/actions';
 import { getBatch } from '@/features/batches/queries';
 import { saveCloth } from '@/features/cloth/actions';
@@ -22,22 +22,18 @@ import { printLabels } from '@/features/table/actions';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { StandIn } from '../support/stand-in';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
 // The workroom and what stands around it: each stand-in is a real process that also stalls, answers nonsense, breaks and dies. None of
 // that harms anything, and every silence ends in a sentence.
 
 const PORT = 42_700;
-let db: Database;
-let close: () => Promise<void>;
 let cloth: number;
 let batch: number;
 const standIns: StandIn[] = [];
 
-beforeAll(async () => ({ db, close } = await openWorkroom()));
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  await resetWorkroom(db);
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Towpath ticking', price: '14.50', turns: 'half' }, null)).id;
 });
 /** What stalls is waited for less here than in a workroom; what answers has more time than it needs. */

@@ -1,26 +1,20 @@
 import { sql } from 'drizzle-orm';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import { deleteMaterial, saveMaterial } from '@/features/materials/actions';
 import { EMPTY_MATERIAL, type MaterialForm } from '@/features/materials/form';
 import { getMaterial, listMaterials, notionNames } from '@/features/materials/queries';
 import { receive } from '@/features/stock/actions';
 import { receipt } from '../support/stock';
-import { faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { faultsOf, value, db, inWorkroom } from '../support/workroom';
 
 // The catalogue of notions: saved, priced, shown and deleted.
 
-let db: Database;
-let close: () => Promise<void>;
 const zip: MaterialForm = { ...EMPTY_MATERIAL, name: 'Coil zip, black', length: '22', price: '1.85' };
 const cord: MaterialForm = { ...zip, name: 'Piping cord', sort: 'cord', countedBy: 'length', length: '', teeth: '', price: '0.40', pricePer: 'm', usualFor: ['cord'] }; // prettier-ignore
 
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
-beforeEach(() => resetWorkroom(db));
+inWorkroom();
 
 describe('a notion', () => {
   test('comes back as it was typed', async () => {

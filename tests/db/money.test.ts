@@ -1,9 +1,9 @@
 import { eq } from 'drizzle-orm';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { kindById } from '@/core/covers';
 import { inches } from '@/core/length';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import { approveBatch, createBatch } from '@/features/batches/actions';
 import { getBatch } from '@/features/batches/queries';
 import { suggest, takenTogether, type Suggestion } from '@/features/batches/suggestions';
@@ -26,20 +26,14 @@ import { USUAL_RECKONING } from '@/features/workroom/reckoning';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { receipt } from '../support/stock';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
 // Quoted before, reckoned after, and the difference line by line; what is to buy, and what is worth cutting together.
 
-let db: Database;
-let close: () => Promise<void>;
 let cloth: number;
 
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  await resetWorkroom(db);
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half', supplier: 'Loom Lane' }, null)).id; // prettier-ignore
   value(await saveReckoning({ ...USUAL_RECKONING, hour: '24', minutes: { 'zip-cushion': '20' }, overhead: '10', markup: '20', taxName: 'Tax', tax: '20' })); // prettier-ignore
   value(await saveMaterial({ ...EMPTY_MATERIAL, name: 'Coil zip 14 in', length: '14', price: '0.60', supplier: 'Notch' }, null)); // prettier-ignore

@@ -1,5 +1,5 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { schema, type Database } from '@/db';
+import { describe, expect, test } from 'vitest';
+import { schema } from '@/db';
 import { createBatch } from '@/features/batches/actions';
 import { batchLines, getBatch } from '@/features/batches/queries';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/features/orders/actions';
@@ -12,22 +12,12 @@ import { layAtOnce } from '@/work/lay-batch';
 import { KINDS } from '@/core/covers';
 import { emptyLine } from '@/features/orders/form';
 import { lineForm, orderForm } from '../support/forms';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, cloth, db, inWorkroom } from '../support/workroom';
 import { linesOf, savedOrder } from '../support/orders';
 
 // Orders as they are kept: as they were typed, whole or not at all; and those that come from a sheet.
 
-let db: Database;
-let close: () => Promise<void>;
-let cloth: number;
-
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
-beforeEach(async () => {
-  cloth = await resetWorkroom(db);
-});
+inWorkroom();
 
 const listOrders = async (query: OrderQuery) => (await pageOfOrders(query)).orders;
 const newOrder = (lines = [lineForm(cloth)], rest = {}) => savedOrder(lines, rest);

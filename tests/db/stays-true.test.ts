@@ -1,8 +1,8 @@
 import { eq, sql } from 'drizzle-orm';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { describe, expect, test } from 'vitest';
 import { inches, NM } from '@/core/length';
 import { tries } from '@/bench/tries';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import type { Answer } from '@/features/commands/answer';
 import { approveBatch, createBatch, deleteBatch, makeLays, removeLine, stopLays } from '@/features/batches/actions';
 import { batchProgress, getBatch, linesOfCloth, listBatches } from '@/features/batches/queries';
@@ -17,21 +17,11 @@ import { queryText } from '@/features/commands/texts';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { linesOf, savedOrder } from '../support/orders';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, cloth, db, inWorkroom } from '../support/workroom';
 
 // What is true must stay true, whatever comes at the same moment and whatever a request says of itself.
 
-let db: Database;
-let close: () => Promise<void>;
-let cloth: number;
-
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
-beforeEach(async () => {
-  cloth = await resetWorkroom(db);
-});
+inWorkroom();
 
 const newOrder = (lines = [lineForm(cloth)], rest = {}) => savedOrder(lines, rest);
 /** A batch of an order whose lays are made. */

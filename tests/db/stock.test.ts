@@ -1,9 +1,9 @@
 import { eq, sql } from 'drizzle-orm';
 import fc from 'fast-check';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { inches, NM } from '@/core/length';
 import { SPLIT_PARTS } from '@/core/stock';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import { approveBatch, createBatch, makeLays, withdrawApproval } from '@/features/batches/actions';
 import { getBatch } from '@/features/batches/queries';
 import { deleteCloth, saveCloth } from '@/features/cloth/actions';
@@ -20,20 +20,14 @@ import { countList, getItem, listShelf, shelfWorth } from '@/features/stock/quer
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { conserves, receipt } from '../support/stock';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
 // The shelf as a ledger: what came in is what is left and where the rest went, whatever happens and whoever comes at the same moment.
 
-let db: Database;
-let close: () => Promise<void>;
 let cloth: number;
 
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  await resetWorkroom(db);
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' }, null)).id;
 });
 

@@ -1,10 +1,10 @@
 import { and, eq } from 'drizzle-orm';
 import sharp from 'sharp';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
+import { beforeEach, describe, expect, test } from 'vitest';
 import { findFaults, jobToJson, nest, planToJson } from '@/core/lay';
 import { inches } from '@/core/length';
 import { HandLay, readMarker } from '@/core/marker';
-import { schema, type Database } from '@/db';
+import { schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { approveBatch, createBatch } from '@/features/batches/actions';
 import { getBatch } from '@/features/batches/queries';
@@ -26,18 +26,14 @@ import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { blackPng } from '../support/pictures';
 import { receipt } from '../support/stock';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
 // What hands do on the table, as the database sees it: nothing that could not be cut is kept, and nobody's work is lost.
 
-let db: Database;
-let close: () => Promise<void>;
 let cloth: number;
 
-beforeAll(async () => ({ db, close } = await openWorkroom()));
-afterAll(() => close());
+inWorkroom();
 beforeEach(async () => {
-  await resetWorkroom(db);
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' }, null)).id;
 });
 

@@ -130,7 +130,7 @@ test('60 batches by three workers that are killed at random: each laid once, and
   const place = runs.findLastIndex(({ askedBy, attempts }) => askedBy === ben && attempts === 1);
   expect(place).toBeLessThan(40);
   expect(runs.filter(({ askedBy }) => askedBy === ben)).toHaveLength(10);
-});
+}, 300_000);
 
 test('without a worker a batch waits and says so; a worker that comes takes it', async () => {
   const [id] = await asks(null, 1);

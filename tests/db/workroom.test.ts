@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest';
-import { type Database } from '@/db';
+import { describe, expect, test } from 'vitest';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
 import { createBatch } from '@/features/batches/actions';
@@ -19,22 +18,12 @@ import { layAtOnce } from '@/work/lay-batch';
 import { KINDS } from '@/core/covers';
 import { emptyLine, readLineForm } from '@/features/orders/form';
 import { lineForm } from '../support/forms';
-import { A_MOMENT, faultsOf, openWorkroom, resetWorkroom, value } from '../support/workroom';
+import { A_MOMENT, faultsOf, value, cloth, db, inWorkroom } from '../support/workroom';
 import { linesOf, savedOrder } from '../support/orders';
 
 // The workroom itself: what its database refuses, its demo, its own kinds and its rules.
 
-let db: Database;
-let close: () => Promise<void>;
-let cloth: number;
-
-beforeAll(async () => {
-  ({ db, close } = await openWorkroom());
-});
-afterAll(() => close());
-beforeEach(async () => {
-  cloth = await resetWorkroom(db);
-});
+inWorkroom();
 
 const listOrders = async (query: OrderQuery) => (await pageOfOrders(query)).orders;
 const newOrder = (lines = [lineForm(cloth)], rest = {}) => savedOrder(lines, rest);

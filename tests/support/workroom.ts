@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
+import { afterAll, beforeAll, beforeEach } from 'vitest';
 import { connect, type Database } from '@/db';
 import type { Answer } from '@/features/commands/answer';
 import { saveCloth } from '@/features/cloth/actions';
@@ -29,4 +30,20 @@ export async function resetWorkroom(db: Database): Promise<number> {
   await db.execute(sql.raw(DELETE_ALL));
   const pattern = { repeatAcross: '9', repeatAlong: '8', drop: '1/2', turns: 'none' };
   return value(await saveCloth({ ...EMPTY_CLOTH, name: 'Test reed', price: '18', ...pattern }, null)).id;
+}
+
+/** The database of the tests of a file that is `inWorkroom`, and the cloth that each of them begins with. */
+export let db: Database;
+export let cloth: number;
+
+/** Has each test of a file begin in an empty workroom with one patterned cloth. */
+export function inWorkroom() {
+  let close: () => Promise<void>;
+  beforeAll(async () => {
+    ({ db, close } = await openWorkroom());
+  });
+  afterAll(() => close());
+  beforeEach(async () => {
+    cloth = await resetWorkroom(db);
+  });
 }

@@ -332,6 +332,9 @@ describe('every kind', () => {
     expect(faultsOf('zip-cushion', square(0.75), { fit: 'overfull' })[0]!.message).toContain('can’t be cut');
     // Cut an inch smaller than measured, of which half-inch seams take the other inch.
     const [fault] = faultsOf('floor-cushion', square(2));
-    expect([fault!.code, fault!.message]).toEqual(['cover-impossible', 'Sewn up, nothing is left of it: 0 by 0.']);
+    expect([fault!.code, fault!.message]).toEqual([
+      'cover-impossible',
+      'Sewn up, nothing is left of it: 0 in by 0 in.',
+    ]);
   });
 });

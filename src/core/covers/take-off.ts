@@ -163,7 +163,7 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     ...(overlap && { overlap: size(overlap) }),
   };
   if (finished.width <= 0 || finished.height <= 0) {
-    const [wide, high] = [finished.width, finished.height].map((one) => printNumber(one, style).text);
+    const [wide, high] = [finished.width, finished.height].map((one) => printLength(one, style));
     const message = `Sewn up, nothing is left of it: ${wide} by ${high}.`;
     return { ok: false, faults: [{ code: 'cover-impossible', field: kind.measures[0]!.id, message }] };
   }
