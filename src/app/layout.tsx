@@ -9,6 +9,8 @@ import type { ReactNode } from 'react';
 import { TapeSign } from '@/features/machines/components/tape-sign';
 import { personAtDevice } from '@/features/people/device';
 import { PERSON_COLOURS } from '@/features/people/form';
+import { PageAnswers } from '@/ui/parts/page-answers';
+import { PAGE_PARTS, scriptOf } from '@/ui/parts/page-parts';
 import { Provider } from '@/ui/provider';
 import { Shell } from '@/ui/shell';
 
@@ -26,11 +28,15 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const person = await personAtDevice().catch(() => null);
   return (
     <html lang="en" suppressHydrationWarning>
+      <head>
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: scriptOf(PAGE_PARTS) }} />
+      </head>
       <body>
         <Provider nonce={nonce}>
           <Shell person={person && { ...person, colour: PERSON_COLOURS[person.colour]! }} aside={<TapeSign />}>
             {children}
           </Shell>
+          <PageAnswers />
         </Provider>
       </body>
     </html>

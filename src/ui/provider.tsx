@@ -6,7 +6,7 @@ import { CacheProvider } from '@emotion/react';
 import { useServerInsertedHTML } from 'next/navigation';
 import { ThemeProvider } from 'next-themes';
 import dynamic from 'next/dynamic';
-import { comingQuietly } from './coming';
+import { comingQuietly } from './parts/coming';
 import { useState, type ReactNode } from 'react';
 import { system } from './theme';
 import { LeaveGuard } from './unsaved/leave-guard';

@@ -156,6 +156,30 @@ journey('tablets at the cloth', (leg) => {
   });
 });
 
+test('a script that the network loses is asked for again; of one that never comes the page says so, and is opened again', async () => {
+  const [, , script] = [...(await (await fetch(app.url + sheetPath())).text()).matchAll(/<script src="([^"]+)"/g)].map(([, address]) => address!); // prettier-ignore
+  /** Somebody who has nothing of the page yet, and for whom the script is lost so many times. */
+  const loses = async (times: number) => {
+    const who = await tablet();
+    const left = { times };
+    await who.page.setRequestInterception(true);
+    who.page.on('request', (request) => void (request.url().endsWith(script!) && left.times-- > 0 ? request.abort('connectionreset') : request.continue())); // prettier-ignore
+    return { who, left };
+  };
+  const once = await loses(1);
+  await once.who.opens(sheetPath());
+  expect(once.left.times).toBe(-1);
+  const { who, left } = await loses(Infinity);
+  await who.page.goto(`http://127.0.0.1:${TABLET_PORTS[0]}/stock`, { waitUntil: 'load' });
+  await who.sees('Part of this page has not come');
+  left.times = 0;
+  await who.press('Open it again');
+  await who.until(() => document.querySelector('.page-parts') === null);
+  await who.go('/orders');
+  await who.sees('The soonest due first');
+  for (const one of [once.who, who]) await one.page.browserContext().close();
+});
+
 describe('a device on the network', () => {
   const ask = (path: string, headers: Record<string, string> = {}) => fetch(ON_NETWORK + path, { headers, redirect: 'manual' }); // prettier-ignore
 

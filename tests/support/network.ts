@@ -17,8 +17,8 @@ export class Network {
           one.on('error', () => one.destroy());
           one.on('close', () => {
             network.sockets.delete(one);
-            near.destroy();
-            far.destroy();
+            // What is still on its way to the other one comes there, unless the network has gone away.
+            for (const other of [near, far]) if (network.isAway) other.destroy(); else other.end(); // prettier-ignore
           });
         }
         near.pipe(far);

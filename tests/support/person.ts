@@ -61,6 +61,8 @@ const findNamed = (selector: string, name: string) => {
  */
 export class Person {
   readonly errors: string[] = [];
+  /** What was asked for and did not come. */
+  private readonly lost: string[] = [];
 
   constructor(
     readonly page: Page,
@@ -68,6 +70,7 @@ export class Person {
   ) {
     // Leaving typed entries behind is asked about; here it is always meant.
     page.on('dialog', (dialog) => void dialog.accept());
+    page.on('requestfailed', (request) => this.lost.push(`${request.url()} (${request.failure()?.errorText})`));
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
       if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
@@ -147,7 +150,8 @@ export class Person {
   }
 
   private async whatIsThere(): Promise<string> {
-    return `at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}`;
+    const lost = this.lost.length > 0 ? `; lost on the way: ${this.lost.slice(-5).join(', ')}` : '';
+    return `at ${this.page.url()}; there was: ${(await this.text()).slice(0, 3000)}${lost}`;
   }
 
   async text(): Promise<string> {

@@ -2,7 +2,7 @@
 
 import { Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '../coming';
+import { coming } from '../parts/coming';
 import { Folded } from '../folded';
 import { Panel } from '../page';
 import type { ChartFigure } from './figure';

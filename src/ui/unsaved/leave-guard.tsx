@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { comingQuietly } from '../coming';
+import { comingQuietly } from '../parts/coming';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { hasUnsaved } from './unsaved';

@@ -3,7 +3,7 @@
 import { Box, Button, Flex, Grid, HStack, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import { Lock, Rows3, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
 import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';

@@ -2,7 +2,7 @@
 
 import { Grid, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { Link } from '@/ui/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';

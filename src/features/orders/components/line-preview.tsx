@@ -2,7 +2,7 @@
 
 import { Box, Flex, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { Link } from '@/ui/link';
 import { memo, useMemo } from 'react';
 import { usableWidth } from '@/core/cloth';

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { Opening } from '@/ui/opening';
 
 /**

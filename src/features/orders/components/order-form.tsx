@@ -3,7 +3,7 @@
 import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
 import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';

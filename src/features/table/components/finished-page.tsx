@@ -2,7 +2,7 @@
 
 import { Button, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { Link } from '@/ui/link';
 import { Opening } from '@/ui/opening';
 import { PageHead } from '@/ui/page';

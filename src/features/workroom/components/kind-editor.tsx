@@ -2,7 +2,7 @@
 
 import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/coming';
+import { coming } from '@/ui/parts/coming';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';

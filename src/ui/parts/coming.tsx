@@ -2,7 +2,7 @@
 
 import { Button, Flex, Text } from '@chakra-ui/react';
 import { useEffect, useState, type ComponentType } from 'react';
-import { Notice } from './page';
+import { Notice } from '../page';
 
 /** Between two tries for a part that nobody waits for (ms), and the most of them. */
 const AGAIN_MS = 5_000;

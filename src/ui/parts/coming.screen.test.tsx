@@ -2,7 +2,7 @@ import { waitFor } from '@testing-library/dom';
 import dynamic from 'next/dynamic';
 import { afterEach, expect, test, vi } from 'vitest';
 import { coming, comingQuietly } from './coming';
-import { button, field, press, seen, settled, show, type } from './testing/screen';
+import { button, field, press, seen, settled, show, type } from '../testing/screen';
 
 // Parts of a page that are loaded later, while the server comes and goes.
 
