@@ -168,7 +168,7 @@ describe('orders from a sheet', () => {
     await me.sees('“wide” is not a length.');
     await me.press('Bring in 1 order');
     await me.sees('1 order with 2 lines are brought in.');
-    await me.sees('4 envelope cushions, 2 floor cushions');
+    await me.sees('4 × envelope cushion, 2 × floor cushion');
   });
 
   test('the server refuses what the page would not send', async () => {

@@ -91,6 +91,13 @@ describe('orders', () => {
     expect([batch.status, batch.error, lays.length]).toEqual(['laid', '', 1]);
   });
 
+  test('are listed by how many they have of each kind, whatever the number of their lines', async () => {
+    const of = (kind: string, qty: string, typed: Record<string, string>) => lineForm(cloth, { kind, qty, typed });
+    const square = { width: '18', height: '18' };
+    await newOrder([of('envelope-cushion', '4', square), of('floor-cushion', '1', square), of('envelope-cushion', '2', { width: '20', height: '16' })]); // prettier-ignore
+    expect((await listOrders({}))[0]!.what).toBe('6 × envelope cushion, 1 × floor cushion');
+  });
+
   test('give every order its own number and customers are known whatever their capitals', async () => {
     const ids = await Promise.all(
       ['Mill Race Players', 'MILL RACE players', 'Other'].map((customer) => newOrder([lineForm(cloth)], { customer })),

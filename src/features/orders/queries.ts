@@ -120,11 +120,15 @@ export async function listOrders({
       ),
     ) // prettier-ignore
     .orderBy(schema.orderLines.position);
-  const what = new Map<number, string[]>();
-  for (const { orderId, kind, qty } of lines)
-    what.set(orderId, [...(what.get(orderId) ?? []), countedKind(qty, book.find(kind)?.name ?? kind)]);
+  /** For each order how many it has of each kind, in the order of its lines. */
+  const covers = new Map<number, Map<string, number>>(view.rows.map(({ id }) => [id, new Map()]));
+  for (const { orderId, kind, qty } of lines) {
+    const name = book.find(kind)?.name ?? kind;
+    const ofOrder = covers.get(orderId)!;
+    ofOrder.set(name, (ofOrder.get(name) ?? 0) + qty);
+  }
   return {
-    orders: view.rows.map(({ name: _, ...row }) => ({ ...row, what: inShort(what.get(row.id) ?? []) })),
+    orders: view.rows.map(({ name: _, ...row }) => ({ ...row, what: inShort(covers.get(row.id)!) })),
     counts: counted,
     previous: view.previous,
     next: view.next,
@@ -165,14 +169,13 @@ async function countByStatus(found: readonly (SQL | undefined)[], isSearch: bool
 
 const MOST_NAMED = 4;
 
-const inShort = (parts: readonly string[]): string =>
-  parts.length <= MOST_NAMED
+/** `4 × boxed cushion with a zip panel, 2 × bolster`: how many of each kind. */
+function inShort(covers: ReadonlyMap<string, number>): string {
+  const parts = [...covers].map(([name, qty]) => `${qty} × ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
+  return parts.length <= MOST_NAMED
     ? parts.join(', ')
-    : `${parts.slice(0, MOST_NAMED - 1).join(', ')} and ${parts.length - MOST_NAMED + 1} lines more`;
-
-/** `4 boxed cushions with a zip panel`: the count, and the kind's noun in the plural. */
-const countedKind = (qty: number, name: string) =>
-  `${qty} ${qty === 1 ? name.toLowerCase() : name.toLowerCase().replace(/^((?:\S+ )?cushion)/, '$1s')}`;
+    : `${parts.slice(0, MOST_NAMED - 1).join(', ')} and ${parts.length - MOST_NAMED + 1} kinds more`;
+}
 
 export interface StoredOrder {
   id: number;
