@@ -70,7 +70,11 @@ export class Person {
   ) {
     // Leaving typed entries behind is asked about; here it is always meant.
     page.on('dialog', (dialog) => void dialog.accept());
-    page.on('requestfailed', (request) => this.lost.push(`${request.url()} (${request.failure()?.errorText})`));
+    page.on('requestfailed', (request) => {
+      const why = request.failure()?.errorText;
+      // The page itself breaks off what it no longer needs.
+      if (why !== 'net::ERR_ABORTED') this.lost.push(`${request.url()} (${why})`);
+    });
     page.on('pageerror', (error) => this.errors.push((error as Error).message));
     page.on('console', (message) => {
       if (message.type() === 'error' && !/Failed to load resource/.test(message.text()))
