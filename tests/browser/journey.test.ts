@@ -84,7 +84,7 @@ journey('from nothing to a costed lay', (leg) => {
     await me.press('Save order');
     await me.sees('The order is saved.');
     await me.sees('The Ferry Workroom');
-    await me.sees('4 × envelope cushion, 1 × boxed cushion with a zip panel');
+    await me.sees('4 × Envelope cushion, 1 × Boxed cushion with a zip panel');
   });
 
   leg('its sewing sheet has the steps with their stitch and foot, and what the tape must show', async () => {

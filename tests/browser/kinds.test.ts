@@ -90,7 +90,7 @@ journey('the workroom: who is here, its rules, its own kinds', (leg) => {
     await me.choose('Face cloth', 'Bargeboard canvas');
     await me.sees('24 / 2 + 2 = 14');
     await me.press('Save order');
-    await me.sees('2 × lifebelt cover');
+    await me.sees('2 × Lifebelt cover');
     const [{ id: order }] = (await app.rows<{ id: number }>('SELECT max(id) AS id FROM orders')) as [{ id: number }];
     await me.go('/workroom/kinds/1');
     await me.type('Sums, 1, Is', 'height / 2 + inch(5)');
@@ -168,7 +168,7 @@ describe('orders from a sheet', () => {
     await me.sees('“wide” is not a length.');
     await me.press('Bring in 1 order');
     await me.sees('1 order with 2 lines are brought in.');
-    await me.sees('4 × envelope cushion, 2 × floor cushion');
+    await me.sees('4 × Envelope cushion, 2 × Floor cushion');
   });
 
   test('the server refuses what the page would not send', async () => {

@@ -95,7 +95,7 @@ describe('orders', () => {
     const of = (kind: string, qty: string, typed: Record<string, string>) => lineForm(cloth, { kind, qty, typed });
     const square = { width: '18', height: '18' };
     await newOrder([of('envelope-cushion', '4', square), of('floor-cushion', '1', square), of('envelope-cushion', '2', { width: '20', height: '16' })]); // prettier-ignore
-    expect((await listOrders({}))[0]!.what).toBe('6 × envelope cushion, 1 × floor cushion');
+    expect((await listOrders({}))[0]!.what).toBe('6 × Envelope cushion, 1 × Floor cushion');
   });
 
   test('give every order its own number and customers are known whatever their capitals', async () => {

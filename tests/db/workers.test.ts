@@ -1,4 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { getPriority } from 'node:os';
 import { and, asc, eq, gte, isNotNull, sql } from 'drizzle-orm';
 import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
 import { databaseUrl, schema, type Database } from '@/db';
@@ -139,6 +141,14 @@ test('without a worker a batch waits and says so; a worker that comes takes it',
   await untilAllEnded(1, () => undefined);
   const [batch] = await db.select().from(schema.batches).where(eq(schema.batches.id, id!));
   expect(batch!.status).toBe('laid');
+});
+
+test('a worker that was started with a lower priority than its own keeps it, which nobody but an administrator may raise', async () => {
+  const lower = Math.min(19, getPriority() + 15);
+  const worker = spawn('nice', ['-n', '15', process.execPath, 'dist/worker.mjs'], { stdio: ['ignore', 'pipe', 'inherit'] }); // prettier-ignore
+  workers.push(worker);
+  await once(worker.stdout!, 'data');
+  expect(getPriority(worker.pid!)).toBe(lower);
 });
 
 test('a run whose job a worker took and died with is sent again', async () => {

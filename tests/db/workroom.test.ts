@@ -134,7 +134,7 @@ describe('kinds of the workroom’s own', () => {
     const book = await loadKindBook(db);
     expect(book.current.some(({ id }) => id === 'own-1')).toBe(false);
     expect(book.find('own-1', 1)!.name).toBe('Pennant');
-    expect((await listOrders({}))[0]).toMatchObject({ id: order, what: '3 × pennant' });
+    expect((await listOrders({}))[0]).toMatchObject({ id: order, what: '3 × Pennant' });
   });
 
   test('are laid like any other', async () => {

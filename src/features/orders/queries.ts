@@ -169,9 +169,9 @@ async function countByStatus(found: readonly (SQL | undefined)[], isSearch: bool
 
 const MOST_NAMED = 4;
 
-/** `4 × boxed cushion with a zip panel, 2 × bolster`: how many of each kind. */
+/** `4 × Boxed cushion with a zip panel, 2 × Bolster`: how many of each kind, by its name. */
 function inShort(covers: ReadonlyMap<string, number>): string {
-  const parts = [...covers].map(([name, qty]) => `${qty} × ${name.charAt(0).toLowerCase()}${name.slice(1)}`);
+  const parts = [...covers].map(([name, qty]) => `${qty} × ${name}`);
   return parts.length <= MOST_NAMED
     ? parts.join(', ')
     : `${parts.slice(0, MOST_NAMED - 1).join(', ')} and ${parts.length - MOST_NAMED + 1} kinds more`;
