@@ -62,6 +62,21 @@ const featureRules = featureNames.map((feature) => ({
   },
 }));
 
+/** Files that run inside a command's transaction. */
+const COMMAND_FILES = [
+  'commands',
+  'approval',
+  'entries',
+  'ledger',
+  'lock',
+  'reopen',
+  'catalogue',
+  'load-cut',
+  'load-orders',
+  'save-lines',
+  'settings',
+].map((name) => `src/features/*/${name}.ts`);
+
 const config = [
   { ignores: ['.next/**', '.local/**', 'dist/**', 'node_modules/**', 'next-env.d.ts', 'src/db/migrations/**'] },
   ...next,
@@ -89,6 +104,30 @@ const config = [
   },
   ...arrowRules,
   ...featureRules,
+  {
+    files: COMMAND_FILES,
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [
+            {
+              name: '@/db',
+              importNames: ['database', 'connect'],
+              message: 'a command reads through its own transaction',
+            },
+          ],
+          patterns: [
+            {
+              group: ['**/queries', '**/sheet-queries'],
+              allowTypeImports: true,
+              message: 'queries ask the database by themselves: pass the transaction to a loader',
+            },
+          ],
+        },
+      ],
+    },
+  },
   {
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],

@@ -1,9 +1,12 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
 import * as schema from './schema';
 
 export type Database = NodePgDatabase<typeof schema>;
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
+/** Something to read through: the database from a page, the command's own transaction from a command. */
+export type Reader = Pick<Database, 'select' | 'selectDistinct' | 'selectDistinctOn' | 'execute' | '$with' | 'with'>;
 
 export const databaseUrl = (): string => {
   const url = process.env.DATABASE_URL;
@@ -11,15 +14,54 @@ export const databaseUrl = (): string => {
   return url;
 };
 
+/** Most connections of one process. */
+const MOST_CONNECTIONS = 10;
+
+/** Limits on waiting, in milliseconds: for a free connection, for one statement, for a lock, and inside an open transaction. */
+export interface Waits {
+  connection: number;
+  statement: number;
+  lock: number;
+  idleInTransaction: number;
+}
+
+/** For pages and commands: nobody waits longer than this for an answer. */
+const WEB_WAITS: Waits = { connection: 10_000, statement: 30_000, lock: 10_000, idleInTransaction: 30_000 };
+/** For programs beside the pages (the worker, the archive, set-up), whose statements may be long. */
+const PROGRAM_WAITS: Waits = { connection: 30_000, statement: 600_000, lock: 60_000, idleInTransaction: 600_000 };
+
 /** A pool and the database on it, for programs that end. */
-export function connect(url = databaseUrl()): { db: Database; close: () => Promise<void> } {
-  const pool = new Pool({ connectionString: url, max: 10 });
+export function connect(url = databaseUrl(), waits = PROGRAM_WAITS): { db: Database; close: () => Promise<void> } {
+  const pool = new Pool({
+    connectionString: url,
+    max: MOST_CONNECTIONS,
+    connectionTimeoutMillis: waits.connection,
+    statement_timeout: waits.statement,
+    lock_timeout: waits.lock,
+    idle_in_transaction_session_timeout: waits.idleInTransaction,
+    // A server that is there but silent answers no statement_timeout either.
+    query_timeout: waits.statement + 5_000,
+  });
   // A connection that breaks while idle (the server was stopped) is replaced at the next query.
   pool.on('error', () => undefined);
   return { db: drizzle(pool, { schema }), close: () => pool.end() };
 }
 
 const held = globalThis as { jollyBoltDb?: Database };
+const insideTransaction = new AsyncLocalStorage<true>();
 
-/** The application's database, connected at first use so that a build needs none. */
-export const database = (): Database => (held.jollyBoltDb ??= connect().db);
+/**
+ * The application's database, connected at first use so that a build needs none.
+ *
+ * @throws inside a transaction of `transact`: a second connection asked for while one is held lets as many requests as there are
+ *   connections wait for each other without end.
+ */
+export const database = (): Database => {
+  if (insideTransaction.getStore())
+    throw new Error('A command reads through its own transaction: pass it on instead of asking for the database.');
+  return (held.jollyBoltDb ??= connect(databaseUrl(), WEB_WAITS).db);
+};
+
+/** Runs a body in a transaction of the application's database. Everything within it goes through that transaction. */
+export const transact = <T>(body: (tx: Transaction) => Promise<T>): Promise<T> =>
+  database().transaction((tx) => insideTransaction.run(true, () => body(tx)));

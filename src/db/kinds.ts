@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
-import { schema, type Database, type Transaction } from '.';
+import { schema, type Reader } from '.';
 
 export interface OwnKinds {
   /** Every version of the workroom's own kinds. */
@@ -13,7 +13,7 @@ export interface OwnKinds {
 export const ownKindId = (id: number): string => `own-${id}`;
 
 /** The workroom's own kinds, all versions. */
-export async function ownKinds(db: Database | Transaction): Promise<OwnKinds> {
+export async function ownKinds(db: Reader): Promise<OwnKinds> {
   const rows = await db
     .select({
       id: schema.kinds.id,
@@ -31,7 +31,7 @@ export async function ownKinds(db: Database | Transaction): Promise<OwnKinds> {
 }
 
 /** All kinds, built-in and the workroom's own. */
-export async function loadKindBook(db: Database | Transaction): Promise<KindBook> {
+export async function loadKindBook(db: Reader): Promise<KindBook> {
   const { own, withdrawn } = await ownKinds(db);
   return kindBook(own, withdrawn);
 }

@@ -1,7 +1,7 @@
 import { and, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { PricedItem } from '@/core/batch';
 import type { StockChoice } from '@/core/stock';
-import type { Database, Transaction } from './connection';
+import type { Reader } from './connection';
 import { schema } from '.';
 
 export type StockItemRow = typeof schema.stockItems.$inferSelect;
@@ -26,7 +26,7 @@ export const toShelfItem = (row: StockItemRow): PricedItem => ({
 
 /** What is free on the shelf of some cloths, by the cloth's id: bolts and remnants. */
 export async function loadShelf(
-  db: Database | Transaction,
+  db: Reader,
   clothIds: readonly number[],
 ): Promise<Map<number, PricedItem[]>> {
   const { stockItems } = schema;
@@ -50,13 +50,13 @@ export async function loadShelf(
 }
 
 /** What people decided about the shelf for the lays of a batch, by the cloth's id. */
-export async function loadStockChoices(db: Database | Transaction, batchId: number): Promise<Map<number, StockChoice>> {
+export async function loadStockChoices(db: Reader, batchId: number): Promise<Map<number, StockChoice>> {
   const rows = await db.select().from(schema.stockChoices).where(eq(schema.stockChoices.batchId, batchId));
   return new Map(rows.map(({ clothId, pinned, leftOut, isLotMixed }) => [clothId, { pinned, leftOut, isLotMixed }]));
 }
 
 /** The workroom's usual materials: the id of a cloth of the catalogue by the role that it serves. */
-export async function usualMaterials(db: Database | Transaction): Promise<Record<string, string>> {
+export async function usualMaterials(db: Reader): Promise<Record<string, string>> {
   const rows = await db
     .select({ id: schema.cloths.id, roles: schema.cloths.usualFor })
     .from(schema.cloths)

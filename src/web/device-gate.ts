@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { setTimeout as sleep } from 'node:timers/promises';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { refusalOf } from './guard';
 import { pairingPage } from './pairing-page';
@@ -7,9 +8,14 @@ export const DEVICE_COOKIE = 'jolly-bolt-device';
 /** Says to the application which paired device asks; whatever a request brings under that name is taken away. */
 export const DEVICE_HEADER = 'x-jolly-bolt-device';
 
-/** A code is typed within so many minutes, and is void after so many wrong ones. */
+/** A code is typed within so many minutes. */
 export const CODE_MINUTES = 10;
-export const MOST_WRONG_TRIES = 10;
+/** Wrong codes that an address may type before it is slowed; each further one doubles its wait, to at most the longest. */
+const FREE_TRIES = 3;
+const FIRST_WAIT_MS = 500;
+const LONGEST_WAIT_MS = 15_000;
+/** Tries of one address that wait for their turn at once; more are told to come again. */
+const MOST_WAITING = 20;
 
 const MOST_FORM_BYTES = 2_000;
 const MOST_NAME = 60;
@@ -28,6 +34,7 @@ interface GateSource {
   isSecure: boolean;
   /** Milliseconds of a steady clock. */
   now?: () => number;
+  wait?: (ms: number) => Promise<unknown>;
 }
 
 /**
@@ -38,9 +45,11 @@ export class DeviceGate {
   private readonly source: Required<GateSource>;
   private readonly seen = new Map<number, number>();
   private readonly underWay = new Map<ServerResponse, number>();
+  /** The tries of each address, one after the other. */
+  private readonly tries = new Map<string, { waiting: number; last: Promise<unknown> }>();
 
   constructor(source: GateSource) {
-    this.source = { now: () => performance.now(), ...source };
+    this.source = { now: () => performance.now(), wait: sleep, ...source };
   }
 
   /** Breaks off what goes to devices that were revoked meanwhile; ends with the returned function. */
@@ -53,7 +62,11 @@ export class DeviceGate {
   /** Whether a request may go on. Where not, it has been answered. `isLoopback`: it came in on this machine's own address. */
   async admits(request: IncomingMessage, response: ServerResponse, isLoopback: boolean): Promise<boolean> {
     delete request.headers[DEVICE_HEADER];
+    const isForwarded = isLoopback && Object.keys(request.headers).some(isForwarding);
+    // A proxy on this machine says how it was reached; everybody else is seen.
+    const scheme = isForwarded ? one(request.headers['x-forwarded-proto']) : null;
     if (isLoopback && isFromDesk(request)) return true;
+    request.headers['x-forwarded-proto'] = scheme ?? ('encrypted' in request.socket ? 'https' : 'http');
     const headers = { get: (name: string) => one(request.headers[name]) };
     const refusal = refusalOf(request.method ?? 'GET', headers, this.source.hosts);
     if (refusal) return refuse(response, refusal.status, refusal.message);
@@ -61,7 +74,9 @@ export class DeviceGate {
     if (id === undefined) return refuse(response, 503, 'The database does not answer; try again.');
     const path = (request.url ?? '/').split('?')[0];
     if (path === '/pair' && request.method === 'POST') {
-      await this.pair(request, response).catch(() => refuse(response, 503, 'The database does not answer; try again.'));
+      await this.inTurn(addressOf(request, isLoopback), request, response).catch(() =>
+        refuse(response, 503, 'The database does not answer; try again.'),
+      );
       return false;
     }
     if (id === null) {
@@ -91,16 +106,41 @@ export class DeviceGate {
     await this.source.query('UPDATE devices SET seen_at = now() WHERE id = $1', [id]).catch(() => undefined);
   }
 
+  /** Takes the tries of one address one after the other, ever slower while they are wrong. Nobody else waits for them. */
+  private async inTurn(address: string, request: IncomingMessage, response: ServerResponse) {
+    const queue = this.tries.get(address) ?? { waiting: 0, last: Promise.resolve() };
+    if (queue.waiting >= MOST_WAITING)
+      return page(response, 429, 'Too many codes were tried from this address; try again in a minute.', 'code');
+    this.tries.set(address, queue);
+    queue.waiting++;
+    const turn = queue.last.then(async () => {
+      const { rows } = await this.source.query<{ wrong: number }>(`SELECT wrong FROM pairing_tries WHERE address = $1 AND ${RECENT}`, [address]); // prettier-ignore
+      const beyond = (rows[0]?.wrong ?? 0) - FREE_TRIES;
+      if (beyond >= 0) await this.source.wait(Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** beyond));
+      await this.pair(address, request, response);
+    });
+    queue.last = turn.catch(() => undefined);
+    try {
+      await turn;
+    } finally {
+      if (--queue.waiting === 0) this.tries.delete(address);
+    }
+  }
+
   /** Takes a code that was typed: the device gets its token, or the page again with what is wrong. */
-  private async pair(request: IncomingMessage, response: ServerResponse) {
+  private async pair(address: string, request: IncomingMessage, response: ServerResponse) {
     const form = new URLSearchParams(await bodyOf(request));
     const code = (form.get('code') ?? '').replace(/\D/g, '');
     const name = (form.get('name') ?? '').replace(/\p{C}/gu, '').trim().slice(0, MOST_NAME);
     if (!name) return page(response, 400, 'Give the device a name, like “tablet at the long table”.', 'name');
-    const open = `used_at IS NULL AND wrong_tries < ${MOST_WRONG_TRIES} AND made_at > now() - interval '${CODE_MINUTES} minutes'`;
+    const open = `used_at IS NULL AND made_at > now() - interval '${CODE_MINUTES} minutes'`;
     const { rows } = await this.source.query<{ id: number }>(`UPDATE pairing_codes SET used_at = now() WHERE code_hash = $1 AND ${open} RETURNING id`, [hashOf(code)]); // prettier-ignore
     if (rows.length === 0) {
-      await this.source.query(`UPDATE pairing_codes SET wrong_tries = wrong_tries + 1 WHERE ${open}`, []);
+      await this.source.query(
+        `INSERT INTO pairing_tries (address, wrong) VALUES ($1, 1) ON CONFLICT (address) DO UPDATE
+         SET wrong = CASE WHEN pairing_tries.${RECENT} THEN pairing_tries.wrong + 1 ELSE 1 END, last_at = now()`,
+        [address],
+      );
       return page(response, 403, 'That code is not open. Have a new one shown at the desk; it holds for ten minutes.', 'code', name); // prettier-ignore
     }
     const token = randomBytes(32).toString('base64url');
@@ -124,11 +164,24 @@ export class DeviceGate {
 
 const one = (value: string | string[] | undefined): string | null => (Array.isArray(value) ? value[0]! : (value ?? null)); // prettier-ignore
 
+/** Tries are remembered for this long after the last one. */
+const RECENT = `last_at > now() - interval '${CODE_MINUTES} minutes'`;
+
+/** Headers that a proxy adds. A request with one of them was made for somebody else. */
+const FORWARDING = /^(forwarded|via|x-real-ip|x-forwarded(-.+)?)$/;
+const isForwarding = (name: string): boolean => FORWARDING.test(name);
+
+/** The address that a try is counted for: the one that a proxy on this machine says it handed on, else the other end's own. */
+function addressOf(request: IncomingMessage, isLoopback: boolean): string {
+  const handedOn = isLoopback ? one(request.headers['x-forwarded-for'])?.split(',').at(-1)?.trim() : undefined;
+  return (handedOn || request.socket.remoteAddress || 'unknown').slice(0, 60);
+}
+
 const DESK = new Set(['localhost', '127.0.0.1', '[::1]']);
 
 /** Whether a request on this machine's own address was made on this machine, and not handed on by a proxy for somebody else. */
 function isFromDesk({ headers }: IncomingMessage): boolean {
-  if (headers['x-forwarded-for'] !== undefined || headers.forwarded !== undefined) return false;
+  if (Object.keys(headers).some(isForwarding)) return false;
   try {
     return DESK.has(new URL(`http://${headers.host}`).hostname);
   } catch {

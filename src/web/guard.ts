@@ -18,7 +18,7 @@ function parsed(text: string): URL | null {
 
 /**
  * Why a request is not answered, or null when it is. A page on another site whose name leads here (DNS rebinding) has another Host;
- * what changes anything must come from a page of this very host, as its Origin says. `more`: further names, with commas between them.
+ * what changes anything must come from a page of this very host and scheme, as its Origin says (`x-forwarded-proto` says the scheme). `more`: further names, with commas between them.
  */
 export function refusalOf(method: string, headers: Pick<Headers, 'get'>, more: string): Refusal | null {
   const host = parsed(`http://${headers.get('host') ?? ''}`);
@@ -30,10 +30,11 @@ export function refusalOf(method: string, headers: Pick<Headers, 'get'>, more: s
   if (READS.has(method)) return null;
   const given = headers.get('origin');
   if (given === null) return { status: 403, message: 'A change must come from a page of this application.' };
+  const scheme = headers.get('x-forwarded-proto') === 'https' ? 'https:' : 'http:';
   const origin = parsed(given);
   if (!origin || (origin.protocol !== 'http:' && origin.protocol !== 'https:') || origin.origin !== given)
     return { status: 400, message: 'The origin of the request is none.' };
-  if (origin.host !== headers.get('host')?.toLowerCase())
+  if (origin.protocol !== scheme || origin.host !== headers.get('host')?.toLowerCase())
     return { status: 403, message: 'This comes from another site and is not taken.' };
   return null;
 }

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { BatchCloth } from '@/core/batch';
-import { schema, type Database } from '@/db';
+import { schema, type Reader } from '@/db';
 import type { ClothRow } from '@/db/rows';
 import { loadShelf, loadStockChoices } from '@/db/shelf';
 import { LayFailure, loadCutLists, type OrderToCut } from './load-cut-lists';
@@ -14,7 +14,7 @@ export interface Loaded {
 }
 
 /** Loads what a batch cuts: the cut list of its lines by order, the cloths that they name, and what of these is on the shelf. */
-export async function loadBatch(db: Database, batchId: number): Promise<Loaded> {
+export async function loadBatch(db: Reader, batchId: number): Promise<Loaded> {
   const batch = (await db.select().from(schema.batches).where(eq(schema.batches.id, batchId)))[0]!;
   const { orders, clothRows, cloths } = await loadCutLists(db, eq(schema.orderLines.batchId, batchId));
   if (orders.length === 0)

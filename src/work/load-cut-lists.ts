@@ -3,7 +3,7 @@ import type { Cloth } from '@/core/cloth';
 import type { KindBook } from '@/core/covers';
 import { cutList, type BatchOrder, type OrderLine } from '@/core/cutlist';
 import type { Units } from '@/core/length';
-import { schema, type Database, type Transaction } from '@/db';
+import { schema, type Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
 import { usualMaterials } from '@/db/shelf';
@@ -35,7 +35,7 @@ export interface CutLists {
 }
 
 /** Loads the cut lists of the lines that a condition finds, by order. Fails with a sentence where a line can't be cut as it is. */
-export async function loadCutLists(db: Database | Transaction, which: SQL): Promise<CutLists> {
+export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
   const lines = await db
     .select({ line: schema.orderLines, order: schema.orders })
     .from(schema.orderLines)
@@ -43,7 +43,7 @@ export async function loadCutLists(db: Database | Transaction, which: SQL): Prom
     .where(which)
     .orderBy(schema.orders.no, schema.orderLines.position);
   const ids = lines.map(({ line }) => line.id);
-  const kinds = await loadKindBook(db as Database);
+  const kinds = await loadKindBook(db);
   if (ids.length === 0) return { orders: [], clothRows: [], cloths: new Map(), kinds };
   const values = byLine(await db.select().from(schema.lineValues).where(inArray(schema.lineValues.lineId, ids)));
   const namedRows = await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));

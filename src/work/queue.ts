@@ -1,7 +1,7 @@
 import { hostname } from 'node:os';
 import { and, count, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import PgBoss from 'pg-boss';
-import { database, databaseUrl, schema, type Transaction } from '@/db';
+import { database, databaseUrl, schema, transact, type Transaction } from '@/db';
 import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
 import { layBatch } from './lay-batch';
 
@@ -89,7 +89,7 @@ export const stopWorking = async (): Promise<void> => {
  */
 export async function takeUpLost(): Promise<void> {
   const { batches, layRuns } = schema;
-  await database().transaction(async (tx) => {
+  await transact(async (tx) => {
     // One worker looks at a time.
     const { rows } = await tx.execute(sql`SELECT pg_try_advisory_xact_lock(${SWEEP_LOCK}) AS "isOurs"`);
     if (!(rows[0] as { isOurs: boolean }).isOurs) return;

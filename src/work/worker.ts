@@ -1,4 +1,5 @@
 import { getPriority, setPriority } from 'node:os';
+import { keepValuesOutOfLogs } from '@/db/error-log';
 import { startWorking, stopWorking } from './queue';
 import { closePool } from './pool';
 
@@ -8,6 +9,7 @@ import { closePool } from './pool';
 const NICE = 10;
 
 async function main() {
+  keepValuesOutOfLogs();
   // Nobody but an administrator may take back what it was started with.
   if (getPriority() < NICE) setPriority(NICE);
   await startWorking();

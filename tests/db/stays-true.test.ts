@@ -55,7 +55,12 @@ describe('changes at the same moment as an approval', () => {
       if (approved.ok) {
         approvals++;
         expect(batch.status).toBe('approved');
-        // The edit came too late: it changed nothing of the line.
+        // The edit came too late: it is refused where it says another size, and changes nothing of the line.
+        if (edit.lines[0]!.typed.width !== form.lines[0]!.typed.width) {
+          const [fault] = faultsOf(saved);
+          expect(fault).toMatchObject({ code: 'frozen', field: 'lines.0.typed.width' });
+          expect(fault!.message).toContain(form.lines[0]!.typed.width);
+        }
         expect((await getOrder(order))!.form.lines[0]!.typed.width).toBe(form.lines[0]!.typed.width);
       } else {
         expect(saved.ok).toBe(true);

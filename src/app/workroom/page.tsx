@@ -3,7 +3,7 @@ import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { DevicesPanel } from '@/features/devices/components/devices-panel';
-import { addresses, listDevices } from '@/features/devices/queries';
+import { addresses, listDevices, wrongCodes } from '@/features/devices/queries';
 import { MachinesPanel } from '@/features/machines/components/machines-panel';
 import { machinesForm } from '@/features/machines/queries';
 import { PeoplePanel } from '@/features/people/components/people-panel';
@@ -25,7 +25,7 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, reckoning, names, devices, machines] = await Promise.all([
+  const [people, here, rules, kinds, last, reckoning, names, devices, tries, machines] = await Promise.all([
     listPeople(),
     personAtDevice(),
     workroomRules(),
@@ -34,6 +34,7 @@ export default async function WorkroomPage() {
     reckoningForm(),
     kindNames(),
     listDevices(),
+    wrongCodes(),
     machinesForm(),
   ]);
   return (
@@ -48,7 +49,7 @@ export default async function WorkroomPage() {
       </PageHead>
       <Stack gap="5">
         <PeoplePanel people={people} here={here} />
-        <DevicesPanel devices={devices} addresses={addresses()} />
+        <DevicesPanel devices={devices} addresses={addresses()} tries={tries} />
         <MachinesPanel initial={machines} />
         <WorkroomRulesForm initial={rules} />
         <ReckoningPanel initial={reckoning} kinds={names} />

@@ -63,13 +63,18 @@ export const devices = pgTable('devices', {
   revokedAt: timestamp('revoked_at', { withTimezone: true }),
 });
 
-/** Codes that were shown at the desk to pair a device; each works once, for ten minutes, and not after too many wrong ones. */
+/** Codes that were shown at the desk to pair a device; each works once, for ten minutes. */
 export const pairingCodes = pgTable('pairing_codes', {
   id: id(),
   /** SHA-256 of the code. */
   codeHash: text('code_hash').notNull(),
   madeAt: timestamp('made_at', { withTimezone: true }).notNull().defaultNow(),
   usedAt: timestamp('used_at', { withTimezone: true }),
-  /** Wrong codes that were typed while this one was open. */
-  wrongTries: integer('wrong_tries').notNull().default(0),
+});
+
+/** Wrong pairing codes by the address that they came from: it is slowed for them, and the desk sees it. */
+export const pairingTries = pgTable('pairing_tries', {
+  address: text('address').primaryKey(),
+  wrong: integer('wrong').notNull(),
+  lastAt: timestamp('last_at', { withTimezone: true }).notNull().defaultNow(),
 });

@@ -49,6 +49,8 @@ export const OFFLINE = 'offline';
 /** PostgreSQL's codes (appendix A of its manual) for a full disk, and for texts with characters that it can't keep. */
 const DISK_FULL = '53100';
 const UNKEEPABLE = new Set(['22021', '22P05']);
+/** A lock that was not had in time, and a statement that took too long. */
+const WAITED = new Set(['55P03', '57014']);
 
 /** Runs an action's body; a lost connection or an unforeseen error becomes one sentence instead of a crash. */
 export async function answering<T>(
@@ -64,6 +66,12 @@ export async function answering<T>(
     const code = (error as { cause?: { code?: string } }).cause?.code ?? '';
     if (code === DISK_FULL)
       return failed('', 'The disk that holds the database is full, so nothing was saved. What you typed is still here: make room on the disk and try again.', 'disk-full'); // prettier-ignore
+    if (WAITED.has(code))
+      return failed(
+        '',
+        'Somebody else was changing the same thing for too long, so nothing was saved. What you typed is still here; try again.',
+        'waited',
+      );
     if (UNKEEPABLE.has(code))
       return failed(
         '',

@@ -4,17 +4,18 @@ import type Joi from 'joi';
 import { revalidatePath } from 'next/cache';
 import { unstable_rethrow } from 'next/navigation';
 import type { Fault } from '@/core/result';
-import { database, type Transaction } from '@/db';
+import { transact, type Transaction } from '@/db';
 import { personAtDevice } from '@/features/people/device';
 import { answeredBefore, Audit, requestOf } from './audit';
 import { answering, failed, type Answer } from './answer';
 import type { CommandContext } from './context';
-import { mayRun } from './permission';
+import { isPairedDevice } from './paired-device';
+import { mayRun, type CommandName } from './permission';
 
 /** One way of changing the workroom. */
 export interface Command<Input, T> {
   /** As the audit names it, like `save order`. */
-  name: string;
+  name: CommandName;
   /** Reads what came from outside; nothing that it refuses gets any further. */
   read: (input: unknown) => Read<Input>;
   /** Makes the change in the context's transaction, which is rolled back when the answer is a refusal. */
@@ -67,9 +68,9 @@ export async function runCommand<Input, T>(
   return answering(async () => {
     const wanted = read(input);
     if ('faults' in wanted) return { ok: false, faults: wanted.faults };
+    const refusal = await refusalHere(name);
+    if (refusal) return refusal;
     const person = await personAtDevice();
-    const refusal = mayRun(name, person);
-    if (refusal) return failed('', refusal, 'forbidden');
     const request = requestOf(requestId, name, input);
     const answer = await inTransaction(async (tx): Promise<Answer<T>> => {
       const before = request && (await answeredBefore(tx, request));
@@ -94,10 +95,16 @@ export async function runCommand<Input, T>(
   }, unstable_rethrow);
 }
 
+/** The refusal of a command that may not be run from here, for an action that does more than the command before it; null where it may. */
+export async function refusalHere(name: CommandName): Promise<Answer<never> | null> {
+  const refusal = mayRun(name, await isPairedDevice());
+  return refusal === null ? null : failed('', refusal, 'forbidden');
+}
+
 async function inTransaction<T>(body: (tx: Transaction) => Promise<Answer<T>>): Promise<Answer<T>> {
   for (let tries = 1; ; tries++) {
     try {
-      return await database().transaction(async (tx) => {
+      return await transact(async (tx) => {
         const answer = await body(tx);
         if (!answer.ok) throw new Rollback(answer);
         return answer;

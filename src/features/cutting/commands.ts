@@ -14,7 +14,7 @@ import { recordId } from '@/features/commands/record-id';
 import { lockBatches } from '@/features/batches/lock';
 import { releaseReserved } from '@/features/batches/approval';
 import { book, lockItems, type Booking } from '@/features/stock/ledger';
-import { reckoningForm } from '@/features/workroom/queries';
+import { loadReckoning } from '@/features/workroom/settings';
 import { readReckoning } from '@/features/workroom/reckoning';
 import { readCutForm, type CutForm, type ReadCut } from './form';
 import { loadCut, type LayToCut } from './load-cut';
@@ -167,7 +167,7 @@ async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
 
 /** What a lay leaves of a remnant and is smaller than the workroom keeps is let go. */
 async function letGoOfScraps(context: CommandContext, { row }: LayToCut, itemIds: readonly (number | null)[]) {
-  const { leastRemnant } = readReckoning(await reckoningForm(context.tx)).value;
+  const { leastRemnant } = readReckoning(await loadReckoning(context.tx)).value;
   const [small, large] = [Math.min(...leastRemnant), Math.max(...leastRemnant)];
   const items = await lockItems(context.tx, itemIds.flatMap((id) => (id === null ? [] : [id]))); // prettier-ignore
   for (const item of items.values()) {

@@ -9,7 +9,7 @@ import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
 import { EVENT_SORTS } from './form';
 import { loadCut, stepsOf } from './load-cut';
-import { sheetState } from './sheet-queries';
+import { loadSheetState } from './load-sheet-state';
 import { MOST_ENTRIES, type CutEntry, type SendOutcome } from './ticks';
 
 interface SentEntries {
@@ -57,7 +57,7 @@ export const takeEntries: Command<SentEntries, SendOutcome> = {
     const [lay] = await loadCut(tx, batchId, clothId);
     if (!lay) return gone('lay');
     const { row } = lay;
-    const before = await sheetState(tx, row, batch.status);
+    const before = await loadSheetState(tx, row, batch.status);
     const steps = stepsOf(lay).length;
     const refusal = row.version !== layVersion ? 'This cloth was laid again since: the steps are other ones now. Open the sheet again.' : before.closed; // prettier-ignore
     const conflicts: SendOutcome['conflicts'] = [];
@@ -68,7 +68,7 @@ export const takeEntries: Command<SentEntries, SendOutcome> = {
     return done({
       dealtWith: entries.map((one) => one.entry),
       conflicts,
-      state: await sheetState(tx, row, batch.status),
+      state: await loadSheetState(tx, row, batch.status),
     });
   },
 };

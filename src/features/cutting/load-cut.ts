@@ -4,9 +4,9 @@ import { latticeOf } from '@/core/cloth';
 import { orderOfCuts, type CutStep } from '@/core/cutting';
 import { readMarker, type Marker } from '@/core/marker';
 import { patternPart, remnantsOf, type Remnant } from '@/core/stock';
-import { schema, type Database, type Transaction } from '@/db';
+import { schema, type Reader } from '@/db';
 import { toCloth, type ClothRow, type LayRow } from '@/db/rows';
-import { reckoningForm } from '@/features/workroom/queries';
+import { loadReckoning } from '@/features/workroom/settings';
 import { readReckoning } from '@/features/workroom/reckoning';
 
 /** A lay that is about to be cut: its document, and the remnants that it leaves. */
@@ -19,7 +19,7 @@ export interface LayToCut {
   patternPart: number;
 }
 
-type Tx = Database | Transaction;
+type Tx = Reader;
 
 /** The lays of a batch as they are cut; of one cloth, or of all. */
 export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promise<LayToCut[]> {
@@ -29,7 +29,7 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
     .from(lays)
     .where(and(eq(lays.batchId, batchId), clothId === undefined ? undefined : eq(lays.clothId, clothId)))
     .orderBy(lays.id);
-  const { leastRemnant } = readReckoning(await reckoningForm(tx)).value;
+  const { leastRemnant } = readReckoning(await loadReckoning(tx)).value;
   return rows.map((row) => {
     const cloth = row.cloth as ClothRow;
     const read = readMarker(row, toCloth(cloth));

@@ -5,7 +5,7 @@ import { TO_BUY, type LayOutcome } from '@/core/stock';
 import { database, schema } from '@/db';
 import { loadCut } from './load-cut';
 import type { EventForm, RemnantForm } from './form';
-import { sheetState } from './sheet-queries';
+import { loadSheetState } from './load-sheet-state';
 
 /** A length of cloth as a lay takes it, and the items from which it may really have been cut. */
 export interface LengthToCut {
@@ -56,7 +56,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
       .orderBy(desc(layEvents.id)),
   ]); // prettier-ignore
   const size = (length: Nm) => printNumber(length, STYLES[row.units]).text.replace('≈ ', '');
-  const { troubles } = await sheetState(db, row, batch.status);
+  const { troubles } = await loadSheetState(db, row, batch.status);
   const uses = new Map(row.stock.uses.map((use) => [use.code, use]));
   return {
     batch: { id: batch.id, name: batch.name, status: batch.status, version: batch.version },

@@ -3,12 +3,13 @@ import { and, eq, ne } from 'drizzle-orm';
 import { codedParts, pieceCode } from '@/core/files/lay/piece-codes';
 import { NM } from '@/core/length';
 import { drawPlan, marksOnCloth, type Marker } from '@/core/marker';
-import { database, schema, type Database, type Transaction } from '@/db';
+import { database, schema } from '@/db';
 import type { LayRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
 import { lengthsOf } from '@/features/table/lengths-of';
 import { loadCut, stepsOf } from './load-cut';
 import type { SheetLength, SheetView } from './sheet-view';
+import { loadSheetState } from './load-sheet-state';
 import type { SheetState } from './ticks';
 
 /** The cutting sheet of a cloth of a batch; null where the batch has no such lay. */
@@ -42,7 +43,7 @@ export async function getCuttingSheet(batchId: number, clothId: number): Promise
     steps: stepsOf(lay),
     orders: own,
     others: others.map((one) => ({ clothId: one.clothId, clothName: (one.cloth as { name: string }).name })),
-    state: await sheetState(db, row, batch.status),
+    state: await loadSheetState(db, row, batch.status),
   };
 }
 
@@ -68,50 +69,6 @@ function sheetLengths(marker: Marker, row: LayRow): SheetLength[] {
   }));
 }
 
-/** How a sheet stands: what is ticked and what was found wrong, and whether anything can still be ticked. */
-export async function sheetState(
-  tx: Database | Transaction,
-  row: Pick<LayRow, 'batchId' | 'clothId' | 'version' | 'cutAt'>,
-  status: string,
-): Promise<SheetState> {
-  const { cutTicks, cutTroubles, people } = schema;
-  const { batchId, clothId, version } = row;
-  const of = (table: typeof cutTicks | typeof cutTroubles) => and(eq(table.batchId, batchId), eq(table.clothId, clothId), eq(table.layVersion, version)); // prettier-ignore
-  const ticks = await tx
-    .select({ step: cutTicks.step, entry: cutTicks.entry, at: cutTicks.at, by: people.name })
-    .from(cutTicks)
-    .leftJoin(people, eq(people.id, cutTicks.personId))
-    .where(of(cutTicks))
-    .orderBy(cutTicks.step);
-  const troubles = await tx
-    .select({ trouble: cutTroubles, by: people.name })
-    .from(cutTroubles)
-    .leftJoin(people, eq(people.id, cutTroubles.personId))
-    .where(of(cutTroubles))
-    .orderBy(cutTroubles.at, cutTroubles.entry);
-  return {
-    layVersion: version,
-    asOf: new Date().toISOString(),
-    closed: row.cutAt
-      ? 'This lay is cut and closed.'
-      : status === 'approved'
-        ? ''
-        : 'The lays of this batch are not approved yet; approve them, then cut.',
-    ticks: ticks.map(({ step, entry, at, by }) => ({ step, entry, by: by ?? '', at: at.toISOString() })),
-    troubles: troubles.map(({ trouble, by }) => ({
-      entry: trouble.entry,
-      step: trouble.step,
-      sort: trouble.sort as SheetState['troubles'][number]['sort'],
-      code: trouble.code,
-      length: trouble.length,
-      part: trouble.part,
-      why: trouble.why,
-      by: by ?? '',
-      at: trouble.at.toISOString(),
-    })),
-  };
-}
-
 /** How the sheet of a cloth of a batch stands now; null where the batch has no such lay. */
 export async function getSheetState(batchId: number, clothId: number): Promise<SheetState | null> {
   const db = database();
@@ -121,5 +78,5 @@ export async function getSheetState(batchId: number, clothId: number): Promise<S
     .from(lays)
     .innerJoin(batches, eq(batches.id, lays.batchId))
     .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId))); // prettier-ignore
-  return found ? sheetState(db, found, found.status) : null;
+  return found ? loadSheetState(db, found, found.status) : null;
 }

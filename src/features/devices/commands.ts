@@ -3,12 +3,10 @@ import { createHash, randomInt } from 'node:crypto';
 import { and, eq, isNull, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema } from '@/db';
-import { done, failed, gone } from '@/features/commands/answer';
+import { done, gone } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/command';
 import { recordId } from '@/features/commands/record-id';
-import { isPairedDevice } from './queries';
 
-const AT_THE_DESK = 'Devices are paired and revoked at the desk.';
 const DIGITS = 8;
 
 /** Makes a pairing code: it is shown once and kept as a hash alone. A code that was shown before is void then. */
@@ -16,7 +14,6 @@ export const showPairingCode: Command<null, { code: string }> = {
   name: 'show pairing code',
   read: byRules(Joi.valid(null).required()),
   run: async ({ tx }) => {
-    if (await isPairedDevice()) return failed('', AT_THE_DESK, 'forbidden');
     const { pairingCodes } = schema;
     await tx.update(pairingCodes).set({ usedAt: sql`now()` }).where(isNull(pairingCodes.usedAt)); // prettier-ignore
     const code = String(randomInt(10 ** DIGITS)).padStart(DIGITS, '0');
@@ -30,7 +27,6 @@ export const revokeDevice: Command<{ id: number }, { name: string }> = {
   name: 'revoke device',
   read: byRules(Joi.object({ id: recordId('device') })),
   run: async ({ tx, now }, { id }) => {
-    if (await isPairedDevice()) return failed('', AT_THE_DESK, 'forbidden');
     const { devices } = schema;
     const [device] = await tx.update(devices).set({ revokedAt: now }).where(and(eq(devices.id, id), isNull(devices.revokedAt))).returning({ name: devices.name }); // prettier-ignore
     return device ? done(device) : gone('device');

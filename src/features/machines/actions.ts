@@ -3,7 +3,7 @@
 import { and, eq } from 'drizzle-orm';
 import { database, schema } from '@/db';
 import { failed, type Answer } from '@/features/commands/answer';
-import { runCommand } from '@/features/commands/command';
+import { refusalHere, runCommand } from '@/features/commands/command';
 import * as commands from './commands';
 import { sendToCutter } from './cutter';
 import { stopLastJob } from './cutter-jobs';
@@ -45,6 +45,8 @@ export async function stopOnCutter(batchId: number, clothId: number): Promise<An
 
 /** Fetches the supplier's list and turns what is new in it into proposals. */
 export async function askForPrices(): Promise<Answer<{ made: number; known: number; asOf: string; supplier: string }>> {
+  const refusal = await refusalHere('propose prices');
+  if (refusal) return refusal;
   const { supplier } = await machinesForm();
   if (!supplier) return failed('', 'The workroom has no supplier’s list; give its address on the page Workroom.');
   const list = await fetchPrices(supplier);

@@ -7,8 +7,8 @@ import { done, failed, gone, type Answer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/command';
 import { recordId } from '@/features/commands/record-id';
 import type { CutterAnswer } from './cutter';
-import { machineFaults, type MachinesForm } from './form';
-import { MACHINES_KEY, type CutterJobRow } from './queries';
+import { machineFaults, MACHINES_KEY, type MachinesForm } from './form';
+import type { CutterJobRow } from './queries';
 import { machinesShape } from './rules';
 import type { PriceList } from './supplier';
 

@@ -1,5 +1,8 @@
 import type { Fault } from '@/core/result';
 
+/** The name of the setting that holds the machines' addresses. */
+export const MACHINES_KEY = 'machines';
+
 /** Where the workroom's machines and its supplier's list are found; empty where it has none. */
 export interface MachinesForm {
   /** A cutter that takes DXF over HTTP (docs/formats/cutter.md). */

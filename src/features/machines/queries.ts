@@ -1,9 +1,7 @@
 import 'server-only';
 import { and, asc, desc, eq } from 'drizzle-orm';
 import { database, schema } from '@/db';
-import { NO_MACHINES, type MachinesForm } from './form';
-
-export const MACHINES_KEY = 'machines';
+import { MACHINES_KEY, NO_MACHINES, type MachinesForm } from './form';
 
 /** The addresses of the workroom's machines. */
 export async function machinesForm(): Promise<MachinesForm> {

@@ -6,7 +6,7 @@ import { schema } from '@/db';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/command';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
-import { workroomRules } from '@/features/workroom/queries';
+import { loadRules } from '@/features/workroom/settings';
 import { readMaterial, type MaterialForm } from './form';
 import { readMaterialShape } from './rules';
 
@@ -25,7 +25,7 @@ export const saveMaterial: Command<{ form: MaterialForm; edited: Edited | null }
     return 'faults' in which ? which : { value: { form: shape.value, edited: which.value } };
   },
   run: async ({ tx, now, changes, made }, { form, edited }): Promise<Answer<Kept>> => {
-    const { values, faults } = readMaterial(form, (await workroomRules()).units);
+    const { values, faults } = readMaterial(form, (await loadRules(tx)).units);
     if (faults.length > 0) return { ok: false, faults };
     const { materials } = schema;
     const [namesake] = await tx

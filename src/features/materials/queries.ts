@@ -3,7 +3,7 @@ import { desc, eq, sql } from 'drizzle-orm';
 import { printMoney, writeAmount } from '@/core/cost';
 import { printNumber, STYLES, writeLength, type Units } from '@/core/length';
 import type { NotionStock } from '@/core/stock';
-import { database, schema, type Database, type Transaction } from '@/db';
+import { database, schema, type Reader } from '@/db';
 import { workroomRules } from '@/features/workroom/queries';
 import { loadKindBook } from '@/db/kinds';
 import type { MaterialForm } from './form';
@@ -51,7 +51,7 @@ export async function listMaterials(): Promise<MaterialRow[]> {
 }
 
 /** The notions as cutting lists are bound to them. */
-export const notionStock = (db: Database | Transaction): Promise<(NotionStock & typeof materials.$inferSelect)[]> =>
+export const notionStock = (db: Reader): Promise<(NotionStock & typeof materials.$inferSelect)[]> =>
   db.select().from(materials).orderBy(materials.id);
 
 export interface PriceRow {

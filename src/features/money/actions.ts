@@ -4,9 +4,10 @@ import type { QuoteEvent } from '@/core/cost';
 import type { Answer } from '@/features/commands/answer';
 import { runCommand } from '@/features/commands/command';
 import * as commands from './commands';
+import { makeQuote as makeQuoteOf } from './make-quote';
 
 export async function makeQuote(orderId: number, requestId?: string): Promise<Answer<{ id: number }>> {
-  return commands.makeQuote(orderId, requestId);
+  return makeQuoteOf(orderId, requestId);
 }
 
 export async function editQuote(

@@ -4,39 +4,26 @@ import { and, eq, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { quoteRefusal, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
 import { schema } from '@/db';
-import { answering, done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
-import { byRules, runCommand, type Command } from '@/features/commands/command';
-import { isId } from '@/features/commands/ids';
+import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
+import { byRules, type Command } from '@/features/commands/command';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
-import { reckoningForm } from '@/features/workroom/queries';
+import { loadReckoning } from '@/features/workroom/settings';
 import { readReckoning } from '@/features/workroom/reckoning';
-import { quoteSheet } from './queries';
 
 const FIRST_NO = 1001;
 /** An advisory lock: quotes get their numbers one after the other. */
 const QUOTE_LOCK = 5_202_611;
 
-/** Makes a draft from what the order would cost alone at today's prices. It is reckoned before the transaction, since a lay may be needed. */
-export async function makeQuote(orderId: unknown, requestId?: string): Promise<Answer<{ id: number }>> {
-  return answering(async () => {
-    if (!isId(orderId)) return gone('order');
-    const found = await quoteSheet(orderId as number);
-    if ('message' in found) return failed('', found.message);
-    const { sheet } = found;
-    if (sheet.lines.length === 0) return failed('', 'There is nothing in this order that has a price yet.');
-    return runCommand(newQuote(orderId as number, sheet), { orderId }, requestId);
-  });
-}
-
-const newQuote = (orderId: number, sheet: CostSheet): Command<null, { id: number }> => ({
+/** Keeps a draft of what an order would cost. */
+export const newQuote = (orderId: number, sheet: CostSheet): Command<null, { id: number }> => ({
   name: 'make quote',
   read: () => ({ value: null }),
   run: async ({ tx, now, person, made }) => {
     const [order] = await tx.select().from(schema.orders).where(eq(schema.orders.id, orderId)).for('update');
     if (!order || order.deletedAt) return gone('order');
     await tx.execute(sql`SELECT pg_advisory_xact_lock(${QUOTE_LOCK})`);
-    const { quoteDays } = readReckoning(await reckoningForm(tx)).value;
+    const { quoteDays } = readReckoning(await loadReckoning(tx)).value;
     const [row] = await tx
       .insert(schema.quotes)
       .values({

@@ -15,13 +15,15 @@ import { isFrozen, LINE_TRANSITIONS, lineStateOf } from '@/core/batch';
 import { byRules, type Command } from '@/features/commands/command';
 import type { CommandContext } from '@/features/commands/context';
 import { usualDue } from '@/features/workroom/form';
-import { workroomRules } from '@/features/workroom/queries';
+import { loadRules } from '@/features/workroom/settings';
 import { isId } from '@/features/commands/ids';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { acceptLine, type AcceptedLine } from './accept';
 import type { LineForm, OrderForm } from './form';
+import { frozenFaults } from './frozen-lines';
+import { loadOrders } from './load-orders';
 import { FIRST_NO, NUMBER_LOCK } from './numbers';
-import { getOrder } from './queries';
+
 import { readOrderForm } from './rules';
 import { columnsOf, replaceLine, saveLines, valuesOf } from './save-lines';
 
@@ -122,6 +124,8 @@ async function update(
       'A line of this order is in an approved batch, so its units stay as they are. Write the unit behind a length instead: 12 in, 30 cm.',
       'frozen',
     );
+  const conflicts = frozen.size > 0 ? await conflictsOf(tx, id, form) : [];
+  if (conflicts.length > 0) return { ok: false, faults: conflicts };
   const checked = await checkLines(tx, form, (line) => line.id !== null && frozen.has(line.id));
   if ('faults' in checked) return { ok: false, faults: checked.faults };
   await changes('order', id);
@@ -171,6 +175,20 @@ function frozenLines(lines: readonly StoredLine[], batches: readonly LockedBatch
   return new Set(lines.flatMap(({ id, batchId }) => (mayChange(batchId) ? [] : [id])));
 }
 
+/** What the form changes in lines that an approved batch holds, each fault at its field. */
+async function conflictsOf(tx: Transaction, id: number, form: OrderForm): Promise<Fault[]> {
+  const [stored] = await loadOrders(tx, [id]);
+  const kinds = await loadKindBook(tx);
+  return form.lines.flatMap((line, index) => {
+    const before = stored?.form.lines.find((one) => one.id === line.id);
+    if (!before?.frozenBy) return [];
+    return frozenFaults(before, line, { batch: before.frozenBy, units: form.units, kinds }).map((fault) => ({
+      ...fault,
+      field: `lines.${index}.${fault.field}`,
+    }));
+  });
+}
+
 /** The customer of that name, whatever its capitals; made when it is new. */
 async function customerId(tx: Transaction, name: string): Promise<number> {
   const named = sql`lower(${schema.customers.name}) = lower(${name})`;
@@ -217,9 +235,9 @@ export const copyOrder: Command<{ id: number }, { id: number }> = {
   name: 'copy order',
   read: byId,
   run: async (context, { id }) => {
-    const source = await getOrder(id);
+    const [source] = await loadOrders(context.tx, [id]);
     if (!source || source.isDeleted) return gone('order');
-    const due = usualDue(await workroomRules());
+    const due = usualDue(await loadRules(context.tx));
     const lines = source.form.lines.map(({ frozenBy: _, ...line }) => ({ ...line, id: null }));
     const read = saveOrder.read({ form: { ...source.form, due, lines }, edited: null });
     return 'faults' in read ? { ok: false, faults: read.faults } : saveOrder.run(context, read.value);

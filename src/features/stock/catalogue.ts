@@ -2,8 +2,8 @@ import 'server-only';
 import { asc, eq } from 'drizzle-orm';
 import { writeAmount } from '@/core/cost';
 import { writeLength, type Nm, type Units } from '@/core/length';
-import { database, schema, type Database, type Transaction } from '@/db';
-import { workroomRules } from '@/features/workroom/queries';
+import { schema, type Reader } from '@/db';
+import { loadRules } from '@/features/workroom/settings';
 import type { CatalogueEntry } from './form';
 
 type ClothRow = typeof schema.cloths.$inferSelect;
@@ -42,29 +42,28 @@ const ofMaterial = (row: MaterialRow, units: Units): CatalogueEntry => ({
 });
 
 /** All that can be received: cloths, other laid materials, notions; by name. */
-export async function catalogue(): Promise<CatalogueEntry[]> {
-  const db = database();
+export async function loadCatalogue(db: Reader): Promise<CatalogueEntry[]> {
   const [cloths, materials, { units }] = await Promise.all([
     db.select().from(schema.cloths).orderBy(asc(schema.cloths.name)),
     db.select().from(schema.materials).orderBy(asc(schema.materials.name)),
-    workroomRules(),
+    loadRules(db),
   ]);
   return [...cloths.map(ofCloth), ...materials.map((row) => ofMaterial(row, units))];
 }
 
 /** One entry by its key (`cloth 7`), or null. */
-export async function catalogueEntry(tx: Database | Transaction, key: string): Promise<CatalogueEntry | null> {
+export async function catalogueEntry(db: Reader, key: string): Promise<CatalogueEntry | null> {
   const [what, id] = key.split(' ');
   if (what === 'cloth') {
-    const [row] = await tx
+    const [row] = await db
       .select()
       .from(schema.cloths)
       .where(eq(schema.cloths.id, Number(id)));
     return row ? ofCloth(row) : null;
   }
-  const [row] = await tx
+  const [row] = await db
     .select()
     .from(schema.materials)
     .where(eq(schema.materials.id, Number(id)));
-  return row ? ofMaterial(row, (await workroomRules()).units) : null;
+  return row ? ofMaterial(row, (await loadRules(db)).units) : null;
 }

@@ -8,7 +8,7 @@ import { byRules, type Command } from '@/features/commands/command';
 import type { CommandContext } from '@/features/commands/context';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
-import { workroomRules } from '@/features/workroom/queries';
+import { loadRules } from '@/features/workroom/settings';
 import { readAmount, type Counted } from './amount';
 import { catalogueEntry } from './catalogue';
 import { MOST_DELIVERY_ROWS } from './delivery';
@@ -81,7 +81,7 @@ export async function countedOf(
 ): Promise<Counted> {
   const isLength =
     item.sort === 'bolt' || item.sort === 'remnant' || (item.sort === 'notion' && item.lengthNm !== null);
-  if (item.clothId === null) return { isLength, units: (await workroomRules()).units };
+  if (item.clothId === null) return { isLength, units: (await loadRules(tx)).units };
   const [cloth] = await tx.select({ units: schema.cloths.units }).from(schema.cloths).where(eq(schema.cloths.id, item.clothId)); // prettier-ignore
   return { isLength, units: cloth!.units };
 }
@@ -133,8 +133,9 @@ export const bookCount: Command<
         .items(Joi.object({ id: recordId('item'), amount: quantityText, seen: Joi.number().integer().required() }))
         .min(1)
         .max(500)
+        .unique('id')
         .required()
-        .messages({ '*': 'Count at least one item.' }),
+        .messages({ 'array.unique': 'This item is counted twice; keep one of the two.', '*': 'Count at least one item.' }),
       reason,
     }),
   ),

@@ -16,6 +16,7 @@ import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 import { worthOf, type Counted } from './amount';
+import { loadCatalogue } from './catalogue';
 
 const { stockItems, cloths, materials, movements } = schema;
 
@@ -312,3 +313,6 @@ export async function countList(place: string): Promise<{ rows: ShelfRow[]; plac
   ]);
   return { rows: rows.slice(0, MOST_COUNTED), places: places.map((one) => one.place).filter(Boolean), hasMore: rows.length > MOST_COUNTED }; // prettier-ignore
 }
+
+/** All that can be received, for a page. */
+export const catalogue = () => loadCatalogue(database());

@@ -5,7 +5,7 @@ import { clothTasks, refusalOf, settle } from '@/core/batch';
 import { findFaults, lowerBound, placedCopies, readJob, readPlan, type LayJob, type LayPlan } from '@/core/lay';
 import { readMarker, type Marker } from '@/core/marker';
 import type { Fault } from '@/core/result';
-import { database, schema, type Transaction } from '@/db';
+import { schema, type Transaction } from '@/db';
 import { keepVersions } from '@/db/lay-versions';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { toShelfItem } from '@/db/shelf';
@@ -93,7 +93,7 @@ export function proven(job: LayJob, plan: LayPlan, known: Pick<Marker, 'plan'> |
 /** Keeps a plan of a job as the next version of a lay, with its figures and each order's share. */
 export async function keepAs(tx: Transaction, row: LayRow, marker: Marker, job: LayJob, plan: LayPlan, how: string) {
   const { batchId, clothId } = row;
-  const loaded = await loadBatch(database(), batchId);
+  const loaded = await loadBatch(tx, batchId);
   const task = clothTasks(loaded.orders, loaded.cloths).find(({ key }) => key === String(clothId));
   if (!task) throw new Error(`Nothing of batch ${batchId} is cut from cloth ${clothId}.`);
   const shares = await tx.select().from(schema.layShares).where(eq(schema.layShares.layId, row.id));

@@ -1,7 +1,7 @@
 'use server';
 
 import { answering, done, type Answer } from '@/features/commands/answer';
-import { runCommand } from '@/features/commands/command';
+import { refusalHere, runCommand } from '@/features/commands/command';
 import type { Edited } from '@/features/commands/record-id';
 import { backUp } from '@/work/backup';
 import * as commands from './commands';
@@ -32,6 +32,8 @@ export async function withdrawKind(id: number, isWithdrawn: boolean, requestId?:
 /** Writes the whole workroom into a backup, and keeps when that was. */
 export async function makeBackup(requestId?: string): Promise<Answer<{ file: string }>> {
   return answering(async () => {
+    const refusal = await refusalHere('make backup');
+    if (refusal) return refusal;
     const now = new Date();
     const made = await backUp(now);
     if (!made.ok) return made;

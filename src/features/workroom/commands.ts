@@ -11,7 +11,7 @@ import type { CommandContext } from '@/features/commands/context';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { isAllKeepable } from '@/features/commands/texts';
 import { rulesFaults, type WorkroomRules } from './form';
-import { BACKUP_KEY, RECKONING_KEY, RULES_KEY } from './queries';
+import { BACKUP_KEY, RECKONING_KEY, RULES_KEY } from './settings';
 import { readReckoning, type ReckoningForm } from './reckoning';
 import { readReckoningShape, readRules } from './rules';
 

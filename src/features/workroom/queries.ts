@@ -3,13 +3,9 @@ import { eq, sql } from 'drizzle-orm';
 import type { CoverKind } from '@/core/covers';
 import { database, schema } from '@/db';
 import { loadKindBook, ownKindId, ownKinds } from '@/db/kinds';
-import { USUAL_RULES, type WorkroomRules } from './form';
-import { USUAL_RECKONING, type ReckoningForm } from './reckoning';
-
-export const RULES_KEY = 'workroom-rules';
-export const RECKONING_KEY = 'reckoning';
-/** When the last backup was made; `npm run backup` writes it, too. */
-export const BACKUP_KEY = 'lastBackup';
+import type { WorkroomRules } from './form';
+import type { ReckoningForm } from './reckoning';
+import { BACKUP_KEY, loadReckoning, loadRules } from './settings';
 
 /** When the workroom was last backed up, and how large that was; null where it never was. */
 export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> {
@@ -18,19 +14,11 @@ export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> 
   return value ? { at: new Date(value.at), bytes: value.bytes } : null;
 }
 
-/** The workroom's rules; what was never decided is as usual. */
-export async function workroomRules(): Promise<WorkroomRules> {
-  const [row] = await database().select().from(schema.settings).where(eq(schema.settings.key, RULES_KEY));
-  return { ...USUAL_RULES, ...((row?.value ?? {}) as Partial<WorkroomRules>) };
-}
+/** The workroom's rules, for a page. */
+export const workroomRules = (): Promise<WorkroomRules> => loadRules(database());
 
-/** What the workroom reckons with; what was never decided is as usual. */
-export async function reckoningForm(
-  tx: Pick<ReturnType<typeof database>, 'select'> = database(),
-): Promise<ReckoningForm> {
-  const [row] = await tx.select().from(schema.settings).where(eq(schema.settings.key, RECKONING_KEY));
-  return { ...USUAL_RECKONING, ...((row?.value ?? {}) as Partial<ReckoningForm>) };
-}
+/** The workroom's rates and rules for costs, for a page. */
+export const reckoningForm = (): Promise<ReckoningForm> => loadReckoning(database());
 
 /** What a form needs to know of kinds: all versions of the workroom's own, and those that are no longer offered. */
 export const kindsForForms = () => ownKinds(database());

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { catalogue } from '@/features/stock/catalogue';
+import { catalogue } from '@/features/stock/queries';
 import { DeliveryPage } from '@/features/stock/components/delivery-page';
 
 export const dynamic = 'force-dynamic';

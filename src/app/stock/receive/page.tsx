@@ -2,7 +2,7 @@ import { Button } from '@chakra-ui/react';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { queryText } from '@/features/commands/texts';
-import { catalogue } from '@/features/stock/catalogue';
+import { catalogue } from '@/features/stock/queries';
 import { ReceiveFormView } from '@/features/stock/components/receive-form';
 import { EmptyState } from '@/ui/page';
 

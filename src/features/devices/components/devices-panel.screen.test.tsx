@@ -15,7 +15,7 @@ describe('devices', () => {
 
   test('a code is shown in fours, with where to type it, until it is hidden', async () => {
     server.gives({ code: '12345678' });
-    const { me } = show(<DevicesPanel devices={[]} addresses={['http://workroom.lan:3000']} />);
+    const { me } = show(<DevicesPanel devices={[]} tries={[]} addresses={['http://workroom.lan:3000']} />);
     await press(me, 'Pair a device');
     await waitFor(() => expect(document.querySelector('[data-pairing-code]')?.textContent).toBe('1234 5678'));
     expect(seen()).toContain('Open http://workroom.lan:3000 on the device');
@@ -23,20 +23,27 @@ describe('devices', () => {
     expect(document.querySelector('[data-pairing-code]')).toBeNull();
   });
 
+  test('who has been trying codes is shown, with how often and from where', () => {
+    const tries = [{ address: '192.168.1.9', wrong: 14 }];
+    show(<DevicesPanel devices={[]} tries={tries} addresses={['http://workroom.lan:3000']} />);
+    expect(seen()).toContain('14 from 192.168.1.9');
+    expect(seen()).toContain('your own code still works');
+  });
+
   test('without an address on the network nothing can be paired, and the way there is said', () => {
-    show(<DevicesPanel devices={[]} addresses={[]} />);
+    show(<DevicesPanel devices={[]} tries={[]} addresses={[]} />);
     expect(seen()).toContain('npm start -- --host workroom.lan');
     expect(seen()).not.toContain('Pair a device');
   });
 
   test('one that is paired is revoked; a refusal is said', async () => {
-    const { me } = show(<DevicesPanel devices={[device]} addresses={['http://workroom.lan:3000']} />);
+    const { me } = show(<DevicesPanel devices={[device]} tries={[]} addresses={['http://workroom.lan:3000']} />);
     expect(seen()).toContain('not seen yet');
     await press(me, 'Revoke');
     await waitFor(() => expect(gone).toEqual(['again']));
     expect(server.asked).toMatchObject([{ action: 'revokeDevice', args: [5] }]);
-    server.refuses({ '': 'Devices are paired and revoked at the desk.' });
+    server.refuses({ '': 'This is done at the desk.' });
     await press(me, 'Revoke');
-    await waitFor(() => expect(seen()).toContain('Devices are paired and revoked at the desk.'));
+    await waitFor(() => expect(seen()).toContain('This is done at the desk.'));
   });
 });

@@ -3,22 +3,43 @@
 import { Box, Button, Flex, HStack, QrCode, Stack, Text } from '@chakra-ui/react';
 import { Tablet, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useState, useTransition } from 'react';
+import { useEffect, useState, useTransition } from 'react';
 import { heard, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { revokeDevice, showPairingCode } from '../actions';
-import type { Device } from '../queries';
+import type { Device, WrongCodes } from '../queries';
 
 const when = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }); // prettier-ignore
 const inFours = (code: string) => code.replace(/(\d{4})(?=\d)/g, '$1 ');
 
+interface Props {
+  devices: Device[];
+  addresses: string[];
+  /** Who has been typing wrong codes. */
+  tries: WrongCodes[];
+}
+
+/** While a code is shown the page is asked this often who has paired and who has tried. */
+const LOOK_EVERY_MS = 3_000;
+/** A code holds for ten minutes. */
+const SHOWN_MS = 600_000;
+
 /** Tablets on the workroom's network: paired with a code that is shown here once, listed, and revoked. */
-export function DevicesPanel({ devices, addresses }: { devices: Device[]; addresses: string[] }) {
+export function DevicesPanel({ devices, addresses, tries }: Props) {
   const router = useRouter();
   const [code, setCode] = useState('');
   const [problem, setProblem] = useState('');
   const [isBusy, start] = useTransition();
+  useEffect(() => {
+    if (!code) return;
+    const look = setInterval(() => router.refresh(), LOOK_EVERY_MS);
+    const end = setTimeout(() => setCode(''), SHOWN_MS);
+    return () => {
+      clearInterval(look);
+      clearTimeout(end);
+    };
+  }, [code, router]);
   const act = <T,>(work: () => Promise<Answer<T>>, then: (value: T) => void) =>
     start(async () => {
       const answer = await heard(work());
@@ -44,6 +65,13 @@ export function DevicesPanel({ devices, addresses }: { devices: Device[]; addres
     >
       <Stack gap="4">
         {problem && <Notice level="stop">{problem}</Notice>}
+        {tries.length > 0 && (
+          <Notice level="warn">
+            Somebody has been typing wrong codes in the last ten minutes:{' '}
+            {tries.map(({ address, wrong }) => `${wrong} from ${address}`).join(', ')}. They are slowed; your own code
+            still works.
+          </Notice>
+        )}
         {addresses.length === 0 ? (
           <Text color="fg.muted">
             Jolly Bolt answers on this machine alone. To use tablets on the workroom’s own network, start it with a name

@@ -100,7 +100,12 @@ function OrderPage({ edited, initial }: Props) {
     });
 
   const addLines = useCallback((lines: LineForm[]) => append(lines, { shouldFocus: false }), [append]);
-  const general = faults.filter(({ field }) => field === '' || field === 'lines');
+  // What an approved batch holds is also said at the top: not every choice of a line has a place for a sentence.
+  const general = faults.flatMap((fault) => {
+    if (fault.code === 'frozen' && fault.field.startsWith('lines.'))
+      return [{ ...fault, message: `Not saved. Line ${Number(fault.field.split('.')[1]) + 1}: ${fault.message}` }];
+    return fault.field === '' || fault.field === 'lines' ? [fault] : [];
+  });
   const fieldError = (name: string) => faults.find(({ field }) => field === name)?.message;
   const lineFaults = (index: number) =>
     faults.flatMap((fault) =>

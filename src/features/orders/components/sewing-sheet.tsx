@@ -10,7 +10,8 @@ import { OrderMark } from '@/ui/order-mark';
 import { Notice } from '@/ui/page';
 import { PrintBar } from '@/ui/print-bar';
 import { FIT_LABELS, readLineForm } from '../form';
-import type { ClothChoice, StoredOrder } from '../queries';
+import type { StoredOrder } from '../load-orders';
+import type { ClothChoice } from '../queries';
 import { Inspections, notionsText, Steps } from './sewing';
 
 interface Shelves {
