@@ -41,7 +41,6 @@ await runMain(async () => {
   const app = new Supervised({
     name: 'The application',
     say,
-    onGivenUp: () => process.exit(1),
     start: () =>
       spawnWithUs([join(ROOT, 'scripts', 'serve.mjs'), String(port)], {
         cwd: ROOT,

@@ -14,7 +14,35 @@ const AGAIN_AFTER_MS = 500;
 const MOST_ENDS = 12;
 const SOON_MS = 20_000;
 
+const LOOK_EVERY_MS = 5_000;
+/** A process that answers nothing, or that finds no database while there is one, is taken away after this time. */
+const MUTE_MS = 30_000;
+
 const port = Number(process.argv[2]);
+
+/** Asks a process every few seconds for its health, and ends it when it has been mute for too long; it is then begun again. */
+function watch(worker, isDatabaseThere) {
+  let well = Date.now();
+  let door = null;
+  worker.on('message', (message) => (door = message.door ?? door));
+  const timer = setInterval(async () => {
+    if (door === null) return;
+    const answer = await fetch(`http://127.0.0.1:${door}/`, { signal: AbortSignal.timeout(LOOK_EVERY_MS) }).catch(() => null); // prettier-ignore
+    const isWell = answer !== null && (answer.ok || !(await isDatabaseThere()));
+    if (isWell) well = Date.now();
+    if (Date.now() - well < MUTE_MS) return;
+    console.error('A process of the web server has not answered for half a minute.');
+    worker.process.kill('SIGKILL');
+  }, LOOK_EVERY_MS);
+  return () => clearInterval(timer);
+}
+
+/** Asks the database by a connection of its own whether it is there. */
+function probe() {
+  const pool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 1, connectionTimeoutMillis: 2_000, query_timeout: 2_000 }); // prettier-ignore
+  pool.on('error', () => undefined);
+  return () => pool.query('SELECT 1').then(() => true, () => false); // prettier-ignore
+}
 
 if (cluster.isPrimary) {
   // A page leaves much behind that is young: more room for it, and it is swept less often (5 to 8 % more pages a second, measured).
@@ -25,10 +53,13 @@ if (cluster.isPrimary) {
   );
   let ends = 0;
   let isStopping = false;
+  const isDatabaseThere = probe();
   const begin = () => {
     const begun = Date.now();
     const worker = cluster.fork();
+    const stopWatching = watch(worker, isDatabaseThere);
     worker.on('exit', (code, signal) => {
+      stopWatching();
       if (isStopping) return;
       console.error(`A process of the web server ended (${signal ?? code}) and is started again.`);
       if (Date.now() - begun > SOON_MS) ends = 0;
@@ -71,6 +102,12 @@ if (cluster.isPrimary) {
     }
   };
   createServer(answer(true)).listen(port, '127.0.0.1');
+  // A door of this process alone, by which the first one asks whether it still answers.
+  const door = createServer((request, response) => {
+    request.url = '/api/health';
+    void handle(request, response);
+  });
+  door.listen({ port: 0, host: '127.0.0.1', exclusive: true }, () => process.send({ door: door.address().port }));
   // The workroom's own network: every device that comes this way is paired first.
   for (const address of listen) {
     const server = cert ? createSecureServer({ cert, key }, answer(false)) : createServer(answer(false));

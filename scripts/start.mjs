@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import { isIPv4 } from 'node:net';
 import { networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { Cluster } from './lib/cluster.mjs';
 import { ensurePostgres } from './lib/debian.mjs';
 import { dumpBeforeMigration } from './lib/migration-dump.mjs';
@@ -20,7 +21,7 @@ import {
   run,
 } from './lib/project.mjs';
 import { runMain, say, Stop } from './lib/say.mjs';
-import { logStream, spawnWithUs, Supervised } from './lib/supervisor.mjs';
+import { logStream, pauseAfter, spawnWithUs, Supervised, wasWell } from './lib/supervisor.mjs';
 
 const USAGE = `npm start -- [--empty] [--dev] [--no-worker] [--data FOLDER] [--host NAME [--cert FILE --key FILE]]
   --empty        begin without the demo workroom
@@ -31,6 +32,11 @@ const USAGE = `npm start -- [--empty] [--dev] [--no-worker] [--data FOLDER] [--h
                  machine by which they reach it, or the name of a proxy here; may be given several times
   --cert, --key  serve that network over https, with this certificate and its key (PEM)
 PORT=3100 npm start serves on another port.`;
+
+/** How often the web server is asked whether it is there. */
+const LOOK_EVERY_MS = 5_000;
+/** A web server that answers nothing at all for this long is taken away. */
+const MUTE_MS = 30_000;
 
 const { values } = await (async () => {
   const { parseArgs } = await import('node:util');
@@ -87,8 +93,15 @@ await runMain(async () => {
     await Promise.all([app?.stop(), worker?.stop()]);
     await cluster.stop();
   };
-  const giveUp = () => stop().then(() => process.exit(1));
-  for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, () => stop().then(() => process.exit(0)));
+  const end = () => stop().then(() => process.exit(0));
+  for (const name of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(name, end);
+  // Whatever a stop interrupts fails, and is no news.
+  process.on('uncaughtException', (error) => {
+    if (isStopping) return;
+    console.error(error);
+    void stop().then(() => process.exit(1));
+  });
+  endWithNpm(end);
 
   await cluster.start();
   dumpBeforeMigration(cluster, migrationCount());
@@ -102,6 +115,7 @@ await runMain(async () => {
     NODE_ENV: values.dev ? 'development' : 'production',
   };
   const set = await run(process.execPath, ['dist/set-up.mjs', ...(values.empty ? ['--empty'] : [])], { env });
+  if (isStopping) return;
   if (set !== 0) {
     await stop();
     throw new Stop('The database could not be brought up to date; what it holds was not changed.');
@@ -109,7 +123,6 @@ await runMain(async () => {
   app = new Supervised({
     name: 'The application',
     say: (text) => console.error(text),
-    onGivenUp: giveUp,
     start: () => {
       const program = values.dev
         ? [nextBin(), 'dev', '-H', '127.0.0.1', '-p', String(port)]
@@ -129,8 +142,6 @@ await runMain(async () => {
     worker = new Supervised({
       name: 'The lay worker',
       say: (text) => console.error(text),
-      // Everything but the lays goes on without it.
-      onGivenUp: () => console.error('Lays are not made until "npm start" or "npm run worker" is begun again.'),
       start: () => {
         const child = spawnWithUs(['dist/worker.mjs'], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] });
         logStream(child.stdout, join(folder, 'worker.log'));
@@ -140,32 +151,105 @@ await runMain(async () => {
     });
     worker.run();
   }
-  keepDatabase(cluster, () => isStopping, giveUp);
+  void keepDatabase(
+    cluster,
+    () => isStopping,
+    (url) => {
+      if (env.DATABASE_URL === url) return;
+      // Its port was taken meanwhile.
+      env.DATABASE_URL = url;
+      app.replace();
+      worker?.replace();
+    },
+  );
   await waitForApp(port, () => isStopping);
   if (isStopping) return;
+  if (!values.dev)
+    watchApp(
+      port,
+      () => isStopping,
+      () => app.replace(),
+    );
   const reached = network.JOLLY_BOLT_ADDRESSES ? `\nDevices on the network, once they are paired: ${network.JOLLY_BOLT_ADDRESSES.replaceAll(',', ', ')}` : ''; // prettier-ignore
   say(`\nJolly Bolt is ready: http://127.0.0.1:${port}${reached}\nStop it with Ctrl-C.`);
 });
 
-const MOST_RESTARTS = 5;
-
-/** Starts the database again when it ends although nobody asked it to; says why it ended where that can be told. */
-async function keepDatabase(cluster, isStopping, giveUp) {
-  for (let restarts = 0; ; restarts++) {
+/**
+ * Starts the database again when it ends although nobody asked it to, after ever longer pauses and without end: a full disk gets room
+ * again. Says why it ended where that can be told; `onStarted` gets its address.
+ */
+async function keepDatabase(cluster, isStopping, onStarted) {
+  let ends = 0;
+  for (;;) {
+    const begun = Date.now();
     await cluster.exited;
     if (isStopping()) return;
     console.error(`${cluster.reason('The database ended')}\nNothing that was saved is lost.`);
-    try {
-      if (restarts >= MOST_RESTARTS) throw new Stop(`It ended ${restarts + 1} times; start again with "npm start".`);
-      await new Promise((resolve) => setTimeout(resolve, 1000 * (restarts + 1)));
+    if (wasWell(begun)) ends = 0;
+    for (let isUp = false; !isUp;) {
+      const pause = pauseAfter(++ends);
+      console.error(`It is started again in ${pause / 1000} s.`);
+      await sleep(pause);
       if (isStopping()) return;
-      await cluster.start();
-      console.error('The database runs again.');
-    } catch (error) {
-      console.error(error.message);
-      return giveUp();
+      try {
+        await cluster.start();
+        isUp = true;
+      } catch (error) {
+        console.error(error.message);
+        await cluster.stop();
+      }
+    }
+    if (isStopping()) return cluster.stop();
+    console.error('The database runs again.');
+    onStarted(cluster.url);
+  }
+}
+
+/** Asks the web server every few seconds whether it is there; any answer will do, also that the database is not. */
+async function watchApp(port, isStopping, onMute) {
+  for (let heard = Date.now(); !isStopping(); await sleep(LOOK_EVERY_MS)) {
+    try {
+      await fetch(`http://127.0.0.1:${port}/api/health`, { signal: AbortSignal.timeout(LOOK_EVERY_MS) });
+      heard = Date.now();
+    } catch {
+      if (Date.now() - heard < MUTE_MS) continue;
+      console.error('The application has not answered for half a minute.');
+      onMute();
+      heard = Date.now();
     }
   }
+}
+
+/** Ends with npm where npm started this, however npm ends: npm and the shell between are looked for among the processes above. */
+function endWithNpm(end) {
+  if (process.env.npm_lifecycle_event === undefined) return;
+  const parentOf = (pid) => {
+    try {
+      const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
+      return Number(stat.slice(stat.lastIndexOf(')') + 2).split(' ')[1]);
+    } catch {
+      return 0;
+    }
+  };
+  const isNpm = (pid) => {
+    try {
+      return /\bnpm\b/.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'));
+    } catch {
+      return false;
+    }
+  };
+  const above = [process.ppid];
+  while (!isNpm(above.at(-1)) && above.at(-1) > 1 && above.length < 4) above.push(parentOf(above.at(-1)));
+  if (!isNpm(above.at(-1))) return;
+  const chain = above.join(' ');
+  const timer = setInterval(() => {
+    const now = [process.ppid];
+    while (now.length < above.length) now.push(parentOf(now.at(-1)));
+    if (now.join(' ') === chain) return;
+    clearInterval(timer);
+    void end();
+  }, 500);
+  timer.unref();
 }
 
 /** The names that are given with --host, in small letters. */
@@ -210,14 +294,15 @@ function readPort() {
   return port;
 }
 
+/** Waits until the application answers; says so each minute that it does not. */
 async function waitForApp(port, isStopping) {
-  for (let i = 0; i < 600 && !isStopping(); i++) {
+  for (let i = 1; !isStopping(); i++) {
     try {
       if ((await fetch(`http://127.0.0.1:${port}/api/health`)).ok) return;
     } catch {
       // It does not listen yet.
     }
-    await new Promise((resolve) => setTimeout(resolve, 100));
+    if (i % 600 === 0) console.error('The application does not answer yet; Ctrl-C ends the wait.');
+    await sleep(100);
   }
-  if (!isStopping()) throw new Stop('The application did not answer within a minute.');
 }

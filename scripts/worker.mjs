@@ -29,7 +29,6 @@ await runMain(async () => {
   const worker = new Supervised({
     name: 'The lay worker',
     say: (text) => console.error(text),
-    onGivenUp: () => process.exit(1),
     start: () =>
       spawnWithUs(['dist/worker.mjs'], {
         cwd: ROOT,

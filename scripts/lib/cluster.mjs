@@ -28,6 +28,8 @@ const ADMIN = 'jolly_admin';
 const APP = 'jolly_app';
 const DATABASE = 'jolly_bolt';
 const LONGEST_SOCKET_FOLDER = 90;
+/** A server that does not stop within this time is stopped at once; it recovers at its next start. */
+const LONGEST_STOP_MS = 20_000;
 
 export class Cluster {
   /**
@@ -255,8 +257,12 @@ export class Cluster {
 
   /** Stops the server that this object started: open work is rolled back, what was saved is on disk. */
   async stop() {
-    if (!this.child || this.child.exitCode !== null) return;
-    this.child.kill('SIGINT');
+    const { child } = this;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    child.kill('SIGINT');
+    const isGone = await Promise.race([this.exited.then(() => true), sleep(LONGEST_STOP_MS, false, { ref: false })]);
+    if (isGone) return;
+    child.kill('SIGQUIT');
     await this.exited;
   }
 

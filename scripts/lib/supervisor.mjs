@@ -7,14 +7,17 @@ const FIRST_PAUSE_MS = 500;
 const LONGEST_PAUSE_MS = 30_000;
 /** A program that has run for so long was well: the next pause is the first again. */
 const WELL_AFTER_MS = 60_000;
-/** So many ends in a row without having been well, and it is given up. */
-const MOST_IN_A_ROW = 8;
 const GRACE_MS = 5_000;
 
+/** How long (ms) to wait before a program is started again that has ended so often in a row: ever longer, to half a minute. */
+export const pauseAfter = (ends) => Math.min(LONGEST_PAUSE_MS, FIRST_PAUSE_MS * 2 ** Math.min(ends, 10));
+/** Whether a program that began at this time (ms) ran long enough to be well. */
+export const wasWell = (begun) => Date.now() - begun > WELL_AFTER_MS;
+
 export class Supervised {
-  /** `start()` spawns the program; `say` tells the person what happens; `onGivenUp` is called when it can't be kept running. */
-  constructor({ name, start, say, onGivenUp }) {
-    Object.assign(this, { name, start, say, onGivenUp });
+  /** `start()` spawns the program; `say` tells the person what happens. It is never given up: what is in its way may go away. */
+  constructor({ name, start, say }) {
+    Object.assign(this, { name, start, say });
     this.isStopping = false;
     this.ends = 0;
   }
@@ -28,19 +31,19 @@ export class Supervised {
     });
     void this.exited.then(async ({ code, signal }) => {
       if (this.isStopping) return;
-      if (Date.now() - begun > WELL_AFTER_MS) this.ends = 0;
-      this.ends++;
-      if (this.ends > MOST_IN_A_ROW) {
-        this.say(`${this.name} ended ${this.ends} times in a row (${signal ?? code}); nothing that was saved is lost.`);
-        return this.onGivenUp();
-      }
-      const pause = Math.min(LONGEST_PAUSE_MS, FIRST_PAUSE_MS * 2 ** (this.ends - 1));
+      if (wasWell(begun)) this.ends = 0;
+      const pause = pauseAfter(this.ends++);
       this.say(
         `${this.name} ended (${signal ?? code}); nothing that was saved is lost. It is started again in ${pause / 1000} s.`,
       );
       await sleep(pause);
       if (!this.isStopping) this.run();
     });
+  }
+
+  /** Ends a program that no longer answers; it is started again like one that ended by itself. */
+  replace() {
+    this.child?.kill('SIGKILL');
   }
 
   /** Ends the program, at once when it has ended already, hard when it does not end within some seconds. */

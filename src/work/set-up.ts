@@ -24,7 +24,8 @@ async function main() {
     await db.execute(sql`SELECT pg_advisory_lock(${SET_UP_LOCK})`);
     await migrate(db, { migrationsFolder: 'src/db/migrations' });
     const [known] = await db.select().from(schema.settings).where(eq(schema.settings.key, 'workroom'));
-    if (values.reset || (!known && !values.empty)) await loadDemo(db);
+    const isHalf = (known?.value as { isLoading?: boolean } | undefined)?.isLoading === true;
+    if (values.reset || isHalf || (!known && !values.empty)) await loadDemo(db);
     else if (!known) await db.insert(schema.settings).values({ key: 'workroom', value: { demo: false } });
   } finally {
     await closePool();
@@ -39,7 +40,8 @@ async function loadDemo(db: Database) {
   const ids = await db.transaction(async (tx) => {
     await emptyTables(tx);
     await tx.insert(schema.settings).values([
-      { key: 'workroom', value: { demo: true } },
+      // Until all of it is there: a start that was ended meanwhile is made good by the next.
+      { key: 'workroom', value: { demo: true, isLoading: true } },
       // The stand-ins (npm run stand-in) are found at their usual places.
       { key: 'machines', value: { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://127.0.0.1:4104', supplier: 'http://127.0.0.1:4105/prices' } }, // prettier-ignore
     ]);
@@ -56,6 +58,7 @@ async function loadDemo(db: Database) {
     });
   }
   await quoteDemo(db, today, 1);
+  await db.update(schema.settings).set({ value: { demo: true } }).where(eq(schema.settings.key, 'workroom'));
 }
 
 await main();
