@@ -1,4 +1,4 @@
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { ClothSort } from '@/core/stock';
 import { schema, type Transaction } from '.';
 
@@ -33,7 +33,7 @@ export const DEMO_MATERIALS: MaterialSeed[] = [
 ]; // prettier-ignore
 
 const read = (text: string, units: Units): Nm => {
-  const length = parseLength(text, units === 'in' ? 'in' : 'cm');
+  const length = parseLength(text, typingUnit(units));
   if (!length.ok) throw new Error(length.faults[0]!.message);
   return length.value;
 };

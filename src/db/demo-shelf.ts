@@ -1,7 +1,7 @@
 import { addDays, format } from 'date-fns';
 import { eq } from 'drizzle-orm';
 import type { Box, Point } from '@/core/lay';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { MovementSort, NotionSort, WasteCause } from '@/core/stock';
 import { schema, type Transaction } from '.';
 import { DEMO_MATERIALS, stockOf } from './demo-materials';
@@ -9,7 +9,7 @@ import { DEMO_MATERIALS, stockOf } from './demo-materials';
 // The demo workroom's shelf: bolts, remnants with shapes, notions, eight weeks of movements, prices that changed. All made up.
 
 const read = (text: string, units: Units): Nm => {
-  const length = parseLength(text, units === 'in' ? 'in' : 'cm');
+  const length = parseLength(text, typingUnit(units));
   if (!length.ok) throw new Error(length.faults[0]!.message);
   return length.value;
 };

@@ -1,7 +1,7 @@
 import { addDays, format } from 'date-fns';
 import { kindById, outlineFromOffsets, type CoverKind } from '@/core/covers';
 import { markOf } from '@/core/cutlist';
-import { inches, parseLength, type Nm, type Units } from '@/core/length';
+import { inches, parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import { schema, type Transaction } from '.';
 import { CLOTHS } from './demo-cloths';
 import { insertMaterials } from './demo-materials';
@@ -11,7 +11,7 @@ import { insertShelf } from './demo-shelf';
 // Everything here is made up.
 
 const read = (text: string, units: Units): Nm => {
-  const length = parseLength(text, units === 'in' ? 'in' : 'cm');
+  const length = parseLength(text, typingUnit(units));
   if (!length.ok) throw new Error(length.faults[0]!.message);
   return length.value;
 };

@@ -1,8 +1,19 @@
 import { eq } from 'drizzle-orm';
-import { clothTasks, settle, type BestSoFar, type ClothTask } from '@/core/batch';
+import {
+  bestVariant,
+  clothTasks,
+  settle,
+  stockVariants,
+  withoutDear,
+  type BestSoFar,
+  type ClothTask,
+  type LaidTask,
+} from '@/core/batch';
 import { bestOf, copiesOf, MOST_COPIES, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
+import { readReckoning } from '@/features/workroom/reckoning';
+import { loadReckoning } from '@/features/workroom/settings';
 import { byGain, firstLook, gainOf, LEAST_SECONDS, shareTime } from './lay-time';
 import { fail, take, watchRun, type Progress } from './lease';
 import { lengthsOnceEver } from './lengths-alone';
@@ -35,18 +46,18 @@ export async function layBatch(db: Database, runId: number, worker: string, with
   const watch = watchRun(db, lease, cancel);
   try {
     const loaded = await loadBatch(db, lease.batchId);
-    const tasks = clothTasks(loaded.orders, loaded.cloths);
-    if (tasks.length === 0)
+    const cloths = clothTasks(loaded.orders, loaded.cloths);
+    const { leastRemnant } = readReckoning(await loadReckoning(db)).value;
+    if (cloths.length === 0)
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
-    for (const { cloth, whole } of tasks)
+    for (const { cloth, whole } of cloths)
       if (copiesOf(whole.job) > MOST_COPIES)
         throw new LayFailure(`${copiesOf(whole.job).toLocaleString('en')} pieces and strips are to be cut from ${cloth.name}, more than ${MOST_COPIES.toLocaleString('en')}: make two batches of these lines.`); // prettier-ignore
     const { seed, seconds } = loaded;
-    const plans = await layCloths(tasks, { seed, seconds: within ?? seconds }, cancel, watch.report);
+    const laid = await layCloths(cloths, { seed, seconds: within ?? seconds, leastRemnant }, cancel, watch.report);
     watch.report({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
     const results: LaidCloth[] = [];
-    for (const [i, task] of tasks.entries()) {
-      const plan = plans[i]!;
+    for (const { task, plan } of laid) {
       results.push({
         task,
         plan,
@@ -76,15 +87,16 @@ export async function layAtOnce(db: Database, batchId: number, within: number): 
 }
 
 /**
- * One plan a cloth within the batch's time: a first look at every cloth, then the rest of the time where money can still be gained, each
- * search ending early once its lay stops getting shorter. The better of a cloth's two lays stays.
+ * One lay a cloth within the batch's time: a first look at every cloth, with its remnants and without them, which decides the stock
+ * (`bestVariant`); then the rest of the time where money can still be gained, each search ending early once its lay stops getting shorter.
+ * The better of a cloth's two lays stays.
  */
 async function layCloths(
-  tasks: readonly ClothTask[],
-  { seconds, seed }: Pick<Loaded, 'seconds' | 'seed'>,
+  cloths: readonly ClothTask[],
+  { seconds, seed, leastRemnant }: Pick<Loaded, 'seconds' | 'seed'> & { leastRemnant: readonly [Nm, Nm] },
   cancel: Cancel,
   report: (told: Progress) => void,
-): Promise<LayPlan[]> {
+): Promise<LaidTask[]> {
   const begun = performance.now();
   const left = () => Math.max(0, seconds - (performance.now() - begun) / 1000);
   const layOne = (task: ClothTask, share: number, isFirst: boolean) =>
@@ -96,18 +108,26 @@ async function layCloths(
         best,
       }),
     );
-  const plans: LayPlan[] = [];
-  for (const task of tasks) plans.push(await layOne(task, firstLook(seconds, tasks.length), true));
-  const gains = tasks.map((task, i) => gainOf(task, plans[i]!));
+  const variants = cloths.map(stockVariants);
+  const look = firstLook(seconds, variants.flat().length);
+  const laid: LaidTask[] = [];
+  for (const some of variants) {
+    const tried: LaidTask[] = [];
+    for (const task of some) tried.push({ task, plan: await layOne(task, look, true) });
+    const third = tried.length === 2 ? withoutDear(tried[0]!, tried[1]!) : null;
+    if (third) tried.push({ task: third, plan: await layOne(third, look, true) });
+    laid.push(bestVariant(tried, leastRemnant));
+  }
+  const gains = laid.map(({ task, plan }) => gainOf(task, plan));
   for (const i of byGain(gains)) {
     if (cancel.isOn || left() < LEAST_SECONDS) break;
     const share = shareTime(gains, i, left());
     gains[i] = 0;
     if (share < LEAST_SECONDS) continue;
-    const again = await layOne(tasks[i]!, share, false);
-    plans[i] = bestOf([plans[i]!, again]);
+    const { task, plan } = laid[i]!;
+    laid[i] = { task, plan: bestOf([plan, await layOne(task, share, false)]) };
   }
-  return plans;
+  return laid;
 }
 
 function layTogether(

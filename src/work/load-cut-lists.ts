@@ -2,7 +2,7 @@ import { inArray, type SQL, eq } from 'drizzle-orm';
 import type { Cloth } from '@/core/cloth';
 import type { KindBook } from '@/core/covers';
 import { cutList, type BatchOrder, type OrderLine } from '@/core/cutlist';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import { schema, type Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
@@ -14,7 +14,7 @@ export class LayFailure extends Error {}
 /** An order, or those of its lines that were asked for, with what is cut for it. */
 export interface OrderToCut extends BatchOrder {
   orderId: number;
-  units: Units;
+  units: OrderUnits;
   lines: {
     id: number;
     position: number;

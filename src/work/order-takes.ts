@@ -2,15 +2,14 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import { clothTasks, type ClothTask } from '@/core/batch';
 import { boughtLength, costOf, printMoney, type OrderTakes } from '@/core/cost';
 import { longLength, type Nm, type Units } from '@/core/length';
-import { beforeWash, bindNotion } from '@/core/stock';
+import { beforeWash, bindNotion, worthOf } from '@/core/stock';
 import { schema, type Database } from '@/db';
-import { worthOf } from '@/features/stock/amount';
 import { lengthsOnceEver } from './lengths-alone';
 import { loadCutLists, type CutLists, type OrderToCut } from './load-cut-lists';
 import { Cancel } from './pool';
 
 const SEED = 1;
-const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet' } as const;
+const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', whole: 'for all of it' } as const;
 
 /** What an order takes if it were cut alone at today's prices: what a quote is made from. */
 export async function takesAlone(db: Database, orderId: number): Promise<OrderTakes> {
@@ -110,7 +109,7 @@ async function recutTakes(db: Database, orderId: number): Promise<OrderTakes['ma
       part: 'recuts',
       what: `${event.part || cloth.name}: ${event.sort}`,
       sum: `${longLength(event.lengthNm, lay.units)} of ${item?.code ?? cloth.name}`,
-      amount: worthOf(event.lengthNm, { ...priced, packSize: 1 }),
+      amount: worthOf(event.lengthNm, item ?? { priceMinor: cloth.priceMinor, pricePer: cloth.pricePer }),
       currency: priced.currency,
     };
   });

@@ -58,7 +58,10 @@ async function loadDemo(db: Database) {
     });
   }
   await quoteDemo(db, today, 1);
-  await db.update(schema.settings).set({ value: { demo: true } }).where(eq(schema.settings.key, 'workroom'));
+  await db
+    .update(schema.settings)
+    .set({ value: { demo: true } })
+    .where(eq(schema.settings.key, 'workroom'));
 }
 
 await main();

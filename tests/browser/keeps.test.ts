@@ -74,6 +74,29 @@ describe('a process that dies', () => {
   });
 });
 
+describe('what falls silent', () => {
+  const health = async () => (await fetch(`${app.url}/api/health`)).status;
+
+  test('a database: health says so within four seconds, and is well again with it', async () => {
+    const database = app.processesIn(join(app.data, 'data'));
+    for (const pid of database) process.kill(pid, 'SIGSTOP');
+    try {
+      const begun = Date.now();
+      expect(await health()).toBe(503);
+      expect(Date.now() - begun).toBeLessThan(4_000);
+    } finally {
+      for (const pid of database) process.kill(pid, 'SIGCONT');
+    }
+    await until('health', async () => (await health()) === 200, 10);
+  });
+
+  test('a process of the web server is taken away after half a minute, and begun again', async () => {
+    app.signalWeb('SIGSTOP');
+    await until('another process', async () => app.output.includes('has not answered for half a minute'), 50);
+    await until('health', async () => (await health()) === 200, 20);
+  });
+});
+
 describe('who may talk to it', () => {
   const ask = (headers: Record<string, string>, method = 'GET', path = '/orders', body = '') =>
     new Promise<{ status: number; headers: Record<string, unknown> }>((resolve, reject) => {

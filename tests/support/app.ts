@@ -112,10 +112,15 @@ export class App {
     this.killProgram('dist/worker.mjs');
   }
 
-  private killProgram(program: string) {
+  /** A signal to the processes that serve pages, but not to the one that keeps them. */
+  signalWeb(signal: NodeJS.Signals) {
+    this.killProgram('max-semi-space-size', signal);
+  }
+
+  private killProgram(program: string, signal: NodeJS.Signals = 'SIGKILL') {
     for (const pid of this.descendants(this.child!.pid!)) {
       try {
-        if (readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program)) process.kill(pid, 'SIGKILL');
+        if (readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(program)) process.kill(pid, signal);
       } catch {
         // It has ended by itself meanwhile.
       }

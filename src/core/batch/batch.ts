@@ -3,7 +3,7 @@ import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '
 import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
 import { NM, type Nm, type Units } from '../length';
 import { areaOfPiece, handLength, type LayJob, type LayPlan } from '../lay';
-import { beforeWash, chooseStock, jobOnStock, leastPiece, needOf, usesOf, type ChosenStock, type PricedUse, type ShelfItem, type StockChoice } from '../stock'; // prettier-ignore
+import { beforeWash, chooseStock, NO_CHOICE, jobOnStock, leastPiece, needOf, usesOf, type ChosenStock, type PricedUse, type ShelfItem, type StockChoice } from '../stock'; // prettier-ignore
 
 /** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
 export interface BatchCloth {
@@ -23,6 +23,8 @@ export interface PricedItem extends ShelfItem {
 /** What has to be laid on one cloth: everything together, and each order by itself for its share. */
 export interface ClothTask extends BatchCloth {
   whole: ClothJob;
+  /** The same job on one endless length, before stock was chosen for it. */
+  endless: LayJob;
   /** The items that it is laid on; null where none is on the shelf. */
   stock: (Omit<ChosenStock, 'items'> & { items: PricedItem[] }) | null;
   orders: OrderTask[];
@@ -48,7 +50,7 @@ export function clothTasks(orders: readonly BatchOrder[], cloths: readonly Batch
     });
     const stock = stockFor(whole.job, cloth);
     const job = jobOnStock(whole.job, stock?.items ?? [], cloth.cloth);
-    return [{ ...cloth, whole: { ...whole, job }, stock, orders: each }];
+    return [{ ...cloth, whole: { ...whole, job }, endless: whole.job, stock, orders: each }];
   });
 }
 
@@ -58,6 +60,13 @@ function stockFor(job: LayJob, { cloth, shelf = [], choice }: BatchCloth): Cloth
   const chosen = chooseStock(needOf(job, cloth), leastPiece(job), shelf, choice);
   if (chosen.items.length === 0) return null;
   return { ...chosen, items: chosen.items.map(({ id }) => shelf.find((item) => item.id === id)!) };
+}
+
+/** A task on what the shelf has beside these items. */
+export function withoutItems(task: ClothTask, ids: readonly number[]): ClothTask {
+  const choice = task.choice ?? NO_CHOICE;
+  const stock = stockFor(task.endless, { ...task, choice: { ...choice, leftOut: [...choice.leftOut, ...ids] } });
+  return { ...task, stock, whole: { ...task.whole, job: jobOnStock(task.endless, stock?.items ?? [], task.cloth) } };
 }
 
 /** The figures of a lay: lengths in nm, costs in minor units of the cloth's currency. */
@@ -96,7 +105,7 @@ export interface OrderShare {
  * order of the task's orders. Shares by length sum to the cost, and nobody pays more than alone (see `sharesByLength`).
  */
 export function settle(
-  task: Omit<ClothTask, 'stock'> & { stock: { items: readonly PricedItem[] } | null },
+  task: Omit<ClothTask, 'stock' | 'endless'> & { stock: { items: readonly PricedItem[] } | null },
   plan: Pick<LayPlan, 'used' | 'bound' | 'lays'>,
   alone: readonly Nm[],
 ): LayFigures {
@@ -172,7 +181,7 @@ function pricedUses(cloth: Cloth, items: readonly PricedItem[], plan: Pick<LayPl
   return usesOf(plan, items, cloth).map((use) => {
     const item = items.find(({ id }) => id === use.itemId);
     const price = item && item.price.currency === cloth.price.currency ? item.price : cloth.price;
-    const ofShelf = use.used > 0 ? costOf(use.used, { price }) : 0;
+    const ofShelf = use.used > 0 ? costOf(use.used, { price, ...(item && { sheetLength: item.received }) }) : 0;
     const ofShop = use.short > 0 ? costOf(boughtLength(use.short, cloth.sellingStep), cloth) : 0;
     return { ...use, costMinor: ofShelf + ofShop };
   });

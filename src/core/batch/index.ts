@@ -5,3 +5,4 @@ export * from './lay-run-states';
 export * from './line-states';
 export * from './suggest';
 export * from './ways';
+export * from './stock-variants';

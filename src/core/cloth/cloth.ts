@@ -40,11 +40,11 @@ export interface ClothNature {
   give: Give;
 }
 
-/** What one yard, metre or sheet costs, in minor units. */
+/** What one yard, metre or sheet costs, or a whole remnant, in minor units. */
 export interface Price {
   minor: number;
   currency: string;
-  per: 'yd' | 'm' | 'sheet';
+  per: 'yd' | 'm' | 'sheet' | 'whole';
 }
 
 /** A cloth as the lay and the costing need it. Lengths in nanometres, price in minor units for one `priceUnit`. */
@@ -61,7 +61,7 @@ export interface Cloth {
   shrinkage?: { across: number; along: number };
   /** Foam and board are cut edge to edge, with a saw or a knife along a ruler. */
   isCutStraight?: boolean;
-  /** Of sheets (foam, board): how long one is, nm; a price is then for one sheet. */
+  /** Of sheets (foam, board): how long one is, nm; a price is then for one sheet. Of a remnant priced whole: its length. */
   sheetLength?: Nm;
   price: Price;
   sellingStep: Nm;

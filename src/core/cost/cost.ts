@@ -4,9 +4,9 @@ import { NM, type Nm } from '../length';
 /** The length that has to be bought: `used` rounded up to the cloth's selling step (nm). */
 export const boughtLength = (used: Nm, step: Nm): Nm => (step > 0 ? Math.ceil(used / step) * step : used);
 
-/** What a length costs in minor units of the cloth's currency, rounded half up to the cent. A price for a sheet is for its length. */
+/** What a length costs in minor units of the cloth's currency, rounded half up to the cent. A price for a sheet, or for a whole remnant, is for its length. */
 export function costOf(length: Nm, { price, sheetLength }: Pick<Cloth, 'price' | 'sheetLength'>): number {
-  const per = BigInt(price.per === 'sheet' ? (sheetLength ?? NM.m) : NM[price.per]);
+  const per = BigInt(price.per === 'sheet' || price.per === 'whole' ? (sheetLength ?? NM.m) : NM[price.per]);
   return Number((2n * BigInt(length) * BigInt(price.minor) + per) / (2n * per));
 }
 

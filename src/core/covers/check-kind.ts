@@ -1,4 +1,4 @@
-import { inches, printLength, STYLES, type Nm, type Units } from '../length';
+import { inches, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { Fault } from '../result';
 import { FormulaError, namesIn, parseFormula, RESERVED, type Value } from './formula';
 import { TAPES, usualOf, type CoverKind, type KindOption } from './kind';
@@ -99,7 +99,7 @@ function placesOf(kind: CoverKind): Place[] {
 export function checkKind(
   kind: CoverKind,
   sample: Record<string, Nm> = sampleOf(kind),
-  units: Units = 'in',
+  units: OrderUnits = 'in',
 ): { kind: CoverKind; faults: Fault[] } {
   const faults: Fault[] = [...nameFaults(kind)];
   const fault = (field: string, code: string, message: string) => faults.push({ code, field, message });

@@ -1,4 +1,4 @@
-import type { Nm, Units } from '../length';
+import type { Nm, OrderUnits } from '../length';
 import type { Axis, Fit, Foot, MarkSort, Role, Stitch } from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
@@ -11,7 +11,7 @@ export interface CoverInput {
   fit?: Fit;
   /** `cut` when the sizes were read off an old cover's cut edges and already hold the allowances. */
   measuredAs?: 'finished' | 'cut';
-  units: Units;
+  units: OrderUnits;
 }
 
 export interface MatchPoint {

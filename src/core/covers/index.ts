@@ -7,3 +7,4 @@ export { isSimple, offsetOutline, perimeterOf, sliceOutline } from './outline';
 export { outlineFromOffsets, type OffsetShape, type Station } from './offsets';
 export { checkKind, sampleOf } from './check-kind';
 export { formFromPhoto, refineCorners, SHEETS, type SheetId, type SheetPhoto } from './sheet-photo';
+export { unusualMeasures } from './usual-range';

@@ -1,4 +1,4 @@
-import { NM, printLength, STYLES, type Nm, type Units } from '../length';
+import { NM, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { Fault } from '../result';
 import type { CoverInput } from './cover';
 import { FITS, type CoverKind, type Fit } from './kind';
@@ -75,7 +75,7 @@ function optionFaults(kind: CoverKind, { options, units }: CoverInput): Fault[] 
   });
 }
 
-const shown = (value: Nm, units: Units) => printLength(value, STYLES[units]);
+const shown = (value: Nm, units: OrderUnits) => printLength(value, STYLES[units]);
 
 /** What of an input its kind does not take: measures, options and the fit, each at its field. */
 export const inputFaults = (kind: CoverKind, input: CoverInput): Fault[] => [

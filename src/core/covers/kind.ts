@@ -1,4 +1,4 @@
-import type { Units } from '../length';
+import type { OrderUnits } from '../length';
 
 /** A cover kind is data: named measures, options, formulas, pieces, strips, notions, checks and steps. */
 export type Fit = 'true' | 'snug' | 'overfull';
@@ -55,9 +55,9 @@ export interface ChoiceOption extends OptionBase {
 export type KindOption = LengthOption | HemOption | CountOption | ChoiceOption;
 
 /** What a length or hem is where an order leaves it open: formulas, none where it stays open. */
-export function usualOf(option: KindOption, units: Units): readonly string[] {
+export function usualOf(option: KindOption, units: OrderUnits): readonly string[] {
   if (option.type !== 'length' && option.type !== 'hem') return [];
-  const usual = units === 'mm' ? (option.metric ?? option.default) : option.default;
+  const usual = units === 'in' ? option.default : (option.metric ?? option.default);
   return usual === undefined ? [] : [usual].flat();
 }
 

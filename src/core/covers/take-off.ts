@@ -7,8 +7,7 @@ import {
   STYLES,
   type Nm,
   type PrintStyle,
-  type Units,
-} from '../length';
+  type OrderUnits, systemOf, type Units } from '../length';
 import { ok, refuse, type Fault, type Result } from '../result';
 import {
   emptyScope,
@@ -30,12 +29,15 @@ import type { CoverInput, CoverMark, CoverNotion, CoverPiece, CoverStrip, Inspec
 import { inputFaults } from './input-faults';
 
 /** Zip lengths in stock. Common practice, no source: the usual inch and centimetre ranges, from memory. */
-export const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
+const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
   in: [4, 5, 6, 7, 8, 9, 10, 12, 14, 16, 18, 20, 22, 24, 27, 30, 36, 42, 48, 54, 60, 72].map(inches),
   mm: [100, 120, 150, 180, 200, 220, 250, 300, 350, 400, 450, 500, 550, 600, 700, 800, 900, 1000, 1200, 1500, 2000].map(
     millimetres,
   ),
 };
+
+/** The zip lengths that an order's units reckon with. */
+export const zipLengths = (units: OrderUnits): readonly Nm[] => ZIP_LENGTHS[systemOf(units)];
 
 const MOST_PART: Nm = 200 * NM.m;
 
@@ -255,7 +257,7 @@ function tracedOutline(form: [Nm, Nm][], allowance: Nm) {
 }
 
 /** An estimate of the thread: every seam joins two edges, so half of all edges is sewn; a strip's long edges are sewn once. */
-function threadFor(pieces: readonly CoverPiece[], strips: readonly CoverStrip[], units: Units): CoverNotion {
+function threadFor(pieces: readonly CoverPiece[], strips: readonly CoverStrip[], units: OrderUnits): CoverNotion {
   const edges = pieces.reduce((sum, { qty, across, along }) => sum + qty * (across + along), 0);
   const runs = strips.reduce((sum, { qty, length: long }) => sum + qty * long, 0);
   const unit = units === 'in' ? 'yd' : 'm';
@@ -294,7 +296,7 @@ function inspectionsOf(kind: CoverKind, finished: TakeOff['finished']): Inspecti
 
 /** The names that a kind's formulas may use: its measures and options, `allowance` by fit, `asCut`, `…Given`. */
 function scopeOf(kind: CoverKind, input: CoverInput): Scope {
-  const scope = emptyScope(ZIP_LENGTHS[input.units], STYLES[input.units]);
+  const scope = emptyScope(zipLengths(input.units), STYLES[input.units]);
   const asCut = input.measuredAs === 'cut';
   scope.values.set('traced', { type: 'yes-no', value: input.outline !== undefined });
   scope.values.set('perimeter', length(input.outline ? perimeterOf(input.outline) : 0));
@@ -311,7 +313,7 @@ function scopeOf(kind: CoverKind, input: CoverInput): Scope {
   return scope;
 }
 
-function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string | undefined, units: Units) {
+function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string | undefined, units: OrderUnits) {
   const { values, inline } = scope;
   if (option.type === 'choice') {
     values.set(option.id, word(typeof given === 'string' ? given : option.default));

@@ -1,6 +1,6 @@
 import { usableWidth, type Cloth } from '../cloth';
 import type { CoverKind, CoverStep, TakeOff, Warning } from '../covers';
-import { inches, printLength, STYLES, type Nm, type Units } from '../length';
+import { inches, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { OrderLine } from './order-line';
 
 /** What a check looks at: a line, what it takes, and the cloth of each role. */
@@ -141,7 +141,7 @@ export function clothWarnings(
   kind: CoverKind,
   cover: TakeOff,
   clothOf: (role: string) => Cloth | undefined,
-  units: Units,
+  units: OrderUnits,
 ): Warning[] {
   const face = clothOf('face');
   if (!face) return [];

@@ -1,6 +1,6 @@
 import { usableWidth, type Cloth } from '../cloth';
 import type { CoverMark, Role, TakeOff } from '../covers';
-import { printLength, STYLES, type Nm, type Units } from '../length';
+import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { CutList, WidePart } from './cut-piece';
 import { alikeMissed, missOfMotif, motifMissed } from './motif-places';
 import type { OrderLine } from './order-line';
@@ -21,7 +21,7 @@ export function partsOf(
   line: OrderLine,
   { pieces, marks, centre, seam }: TakeOff,
   clothOf: (role: Role) => Cloth | undefined,
-  units: Units,
+  units: OrderUnits,
 ): Part[] {
   const isMatched = line.matching !== undefined && line.matching !== 'none';
   const first = pieces.find(({ match }) => match);
@@ -72,7 +72,7 @@ function moved(
   others: readonly Part[],
   cloth: Cloth,
   seam: Nm,
-  units: Units,
+  units: OrderUnits,
 ): Part[] {
   const usable = usableWidth(cloth);
   if (part.across > usable) return fitted(list, line, part, cloth, seam, units);
@@ -106,7 +106,7 @@ const lengthOfCovers = (parts: readonly Part[], covers: number, cloth: Cloth): N
   );
 
 /** A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. */
-function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: Nm, units: Units): Part[] {
+function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: Nm, units: OrderUnits): Part[] {
   const usable = usableWidth(cloth);
   const join = joinOf(part.across, usable, seam);
   if (!join) return [part];

@@ -1,10 +1,15 @@
-import { BUILT_IN, isMaterial, takeOff, type Role } from '../covers';
-import type { Units } from '../length';
+import { BUILT_IN, isMaterial, takeOff, unusualMeasures, type Role } from '../covers';
+import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import { ok, type Fault, type Result } from '../result';
 import { clothSteps, clothWarnings, stepOn } from './cloth-warnings';
 import { partsOf } from './cover-parts';
 import type { CutList, Workroom } from './cut-piece';
 import type { OrderLine } from './order-line';
+
+/** The code of the warning that a measure is outside its usual range. */
+export const UNUSUAL = 'measure-unusual';
+/** A limit as people say it: whole inches, centimetres or millimetres. */
+const say = (length: Nm, units: OrderUnits): string => printLength(length, STYLES[units]).replace('≈ ', '');
 
 /** The largest number of one cover on a line, as a lay job takes at most 10,000 copies. */
 export const MOST_COVERS = 10_000;
@@ -14,7 +19,7 @@ export const MOST_COVERS = 10_000;
  * `LINE.measures.width`, so that a form shows them where they belong. Where the cloths are known, parts are turned to
  * their direction, panels wider than the cloth are joined, and the cloth's own warnings are added.
  */
-export function cutList(lines: readonly OrderLine[], units: Units, room: Workroom = {}): Result<CutList> {
+export function cutList(lines: readonly OrderLine[], units: OrderUnits, room: Workroom = {}): Result<CutList> {
   const list: CutList = {
     pieces: [],
     strips: [],
@@ -33,7 +38,7 @@ export function cutList(lines: readonly OrderLine[], units: Units, room: Workroo
   return faults.length > 0 ? { ok: false, faults } : ok(list);
 }
 
-function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_IN, cloths }: Workroom): Fault[] {
+function addLine(list: CutList, line: OrderLine, units: OrderUnits, { kinds = BUILT_IN, cloths }: Workroom): Fault[] {
   const kind = kinds.find(line.kind, line.kindVersion);
   if (!kind) return [{ code: 'kind-unknown', field: 'kind', message: `“${line.kind}” is not a cover kind.` }];
   if (!Number.isInteger(line.qty) || line.qty < 1 || line.qty > MOST_COVERS) {
@@ -83,7 +88,13 @@ function addLine(list: CutList, line: OrderLine, units: Units, { kinds = BUILT_I
   for (const step of cover.steps)
     list.steps.push(Object.assign(stepOn(clothOf('face'), step), id, { n: ofCloth.length + step.n }));
   const warnings = clothWarnings(line, kind, cover, (role) => clothOf(role as Role), units);
-  list.warnings.push(...[...cover.warnings, ...warnings].map((warning) => ({ ...id, ...warning })));
+  const unusual = unusualMeasures(kind, line.measures).map(({ id: field, label, value, least, most }) => ({
+    code: UNUSUAL,
+    field,
+    level: 'warn' as const,
+    message: `${label} of ${say(value, units)} is unusual for “${kind.name}”, which is mostly ${say(least, units)} to ${say(most, units)}: is it meant so?`,
+  }));
+  list.warnings.push(...[...cover.warnings, ...unusual, ...warnings].map((warning) => ({ ...id, ...warning })));
   return [];
 }
 

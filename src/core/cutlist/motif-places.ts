@@ -1,5 +1,5 @@
 import { canShareAPhase, latticeOf, missAcross, usableWidth, type Cloth, type Lattice, type Span } from '../cloth';
-import { printLength, STYLES, type Nm, type Units } from '../length';
+import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import { turned, type Part } from './panels';
 
 // Whether matched parts can lie on their cloth with the pattern where the order wants it, before anything is laid.
@@ -37,7 +37,13 @@ const inWords = (ways: readonly string[]) => {
 };
 
 /** The sentence for a part whose motif can't be centred: by how much it misses, and what would work. */
-export function motifMissed(part: Part, all: readonly Part[], canJoin: boolean, cloth: Cloth, units: Units): string {
+export function motifMissed(
+  part: Part,
+  all: readonly Part[],
+  canJoin: boolean,
+  cloth: Cloth,
+  units: OrderUnits,
+): string {
   const say = (length: Nm) => printLength(length, STYLES[units]);
   const lattice = latticeOf(cloth.repeat)!;
   return `The ${part.name}, ${say(part.across)} across, can’t have its motif centred on ${cloth.name}, ${say(usableWidth(cloth))} between its selvages: where the pattern is right for it, it would reach ${say(missOfMotif(part, cloth))} past the edge. ${inWords(waysOut(part, all, canJoin, cloth, lattice))}`;
@@ -47,7 +53,7 @@ export function motifMissed(part: Part, all: readonly Part[], canJoin: boolean, 
  * The sentence for parts that are to be all alike but can't share one place of the pattern on this cloth, with the widest of
  * them; null when they can.
  */
-export function alikeMissed(parts: readonly Part[], cloth: Cloth, units: Units): string | null {
+export function alikeMissed(parts: readonly Part[], cloth: Cloth, units: OrderUnits): string | null {
   const lattice = latticeOf(cloth.repeat);
   // What is wider than the cloth is joined.
   const alike = parts.filter(

@@ -1,6 +1,6 @@
 import { usableWidth, type Cloth } from '../cloth';
 import { sliceOutline, type Axis, type MarkSort, type MatchPoint, type Role } from '../covers';
-import { printNumber, STYLES, type Nm, type Units } from '../length';
+import { printNumber, STYLES, type Nm, type OrderUnits } from '../length';
 
 /** Which side of a part lies along the bolt: its along (as drawn), its across (turned a quarter), or whichever saves cloth. */
 export const DIRECTIONS = ['along', 'across', 'any'] as const;
@@ -95,7 +95,7 @@ function narrowed(across: Nm, wholes: number, seam: Nm): Join {
 }
 
 /** The parts of a joined panel from left to right; on patterned cloth each goes on from its neighbour at the seam. */
-export function joinedParts(part: Part, join: Join, seam: Nm, hasRepeat: boolean, units: Units): Part[] {
+export function joinedParts(part: Part, join: Join, seam: Nm, hasRepeat: boolean, units: OrderUnits): Part[] {
   const n = (length: Nm) => printNumber(length, STYLES[units]).text;
   const { wholes, whole, side } = join;
   const widths = [side, ...new Array<Nm>(wholes).fill(whole), side];

@@ -1,4 +1,4 @@
-import { NM, type LengthUnit, type Nm, type Units } from './units';
+import { NM, type LengthUnit, type Nm, type OrderUnits } from './units';
 
 /** How a length is printed: the unit, and for inches, feet and yards the finest fraction (a power of two). */
 export interface PrintStyle {
@@ -82,21 +82,25 @@ function printCompound(
   return rounded === length ? text : ROUNDED + text;
 }
 
-/** How a document's units are printed for people: inches in sixteenths, or centimetres. */
-export const STYLES: Record<Units, PrintStyle> = { in: { unit: 'in', denominator: 16 }, mm: { unit: 'cm' } };
+/** How a document's units are printed for people: inches in sixteenths, centimetres or millimetres. */
+export const STYLES: Record<OrderUnits, PrintStyle> = {
+  in: { unit: 'in', denominator: 16 },
+  mm: { unit: 'cm' },
+  millimetres: { unit: 'mm' },
+};
 
 /** The same length in both systems, the person's own first: `13 5/8 in (≈ 34.608 cm)`. */
-export function printBoth(length: Nm, units: Units): string {
-  const [own, other] = units === 'in' ? [STYLES.in, STYLES.mm] : [STYLES.mm, STYLES.in];
+export function printBoth(length: Nm, units: OrderUnits): string {
+  const [own, other] = units === 'in' ? [STYLES.in, STYLES.mm] : [STYLES[units], STYLES.in];
   return `${printLength(length, own)} (${printLength(length, other)})`;
 }
 
 /** A used or bought length for people: yards and inches in eighths, or metres to the centimetre. */
-export const longLength = (length: Nm, units: Units): string =>
+export const longLength = (length: Nm, units: OrderUnits): string =>
   units === 'in' ? printYards(length, 8) : printLength(Math.ceil(length / 10_000_000) * 10_000_000, { unit: 'm' });
 
 /** A length so that reading it gives it back: in its own fractions (to 1/64 in) or centimetres, else exactly in millimetres. */
-export function writeLength(length: Nm, units: Units): string {
-  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+export function writeLength(length: Nm, units: OrderUnits): string {
+  const own = printNumber(length, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES[units]);
   return own.exact ? own.text : `${length / NM.mm} mm`;
 }

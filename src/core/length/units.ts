@@ -19,6 +19,16 @@ export const NM: Record<LengthUnit, number> = {
 /** The two systems a workroom writes in; a document's `units` is one of them. */
 export type Units = 'in' | 'mm';
 
+/** How an order is written: in inches, in centimetres (`mm`, the name of its documents' unit), or in millimetres. */
+export type OrderUnits = Units | 'millimetres';
+
+/** The system that an order's units belong to. */
+export const systemOf = (units: OrderUnits): Units => (units === 'in' ? 'in' : 'mm');
+
+/** The unit of a bare number, as people see it. */
+export const typingUnit = (units: OrderUnits): 'in' | 'cm' | 'mm' =>
+  units === 'in' ? 'in' : units === 'mm' ? 'cm' : 'mm';
+
 /** The longest length that is accepted anywhere: 1,000,000 inches (about 25 km), as in the lay job format. */
 export const LONGEST: Nm = 1_000_000 * NM.in;
 

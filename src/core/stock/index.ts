@@ -4,6 +4,7 @@ export * from './choose-stock';
 export * from './with-stock';
 export * from './remnants';
 export * from './waste';
+export * from './worth';
 export * from './material';
 export * from './item-states';
 export * from './lay-outcome';

@@ -100,6 +100,62 @@ describe('remnants', () => {
   });
 });
 
+describe('slivers', () => {
+  const at = (piece: string, x: number, y: number) => ({ piece, copy: 1, x: inches(x), y: inches(y), turn: 0 });
+  const planOf = (placed: ReturnType<typeof at>[], used: number): LayPlan => ({
+    lays: [{ stock: 'roll', used: inches(used), placed, cuts: [] }],
+    unplaced: [],
+    used: inches(used),
+    endless: inches(used),
+    bound: 0,
+    passes: 0,
+    refused: 0,
+  });
+
+  test('a tall narrow part is no part of what is kept: each part is as large as the least that the workroom keeps', () => {
+    // Beside a: 0.5 in, from 40 on 8 in, from 90 on 33 in; the least is 12 x 12.
+    const job = jobOf({ cloth, pieces: [{ id: 'a', size: [52.5, 40] }, { id: 'b', size: [45, 50] }, { id: 'c', size: [20, 30] }] }); // prettier-ignore
+    const plan = planOf([at('a', 0.5, 0), at('b', 0.5, 40), at('c', 0.5, 90)], 120);
+    expect(findFaults(job, plan)).toEqual([]);
+    const kept = remnantsOf(job, plan, [inches(12), inches(12)]);
+    expect(kept).toHaveLength(1);
+    expect(inInches(kept[0]!.box)).toEqual([20.5, 90, 53.5, 120]);
+    expect(kept[0]!.area).toBe(inches(33) * inches(30));
+  });
+
+  test('whatever is laid, every place of a kept shape lies in a rectangle of the least size within it', () => {
+    const piece = fc.record({ w: fc.integer({ min: 4, max: 50 }), h: fc.integer({ min: 4, max: 90 }), qty: fc.integer({ min: 1, max: 3 }) }); // prettier-ignore
+    fc.assert(
+      fc.property(fc.array(piece, { minLength: 2, maxLength: 7 }), (some) => {
+        const { job, plan } = laid({ cloth, pieces: some.map(({ w, h, qty }, i) => ({ id: `p${i}`, size: [w, h], qty })) }, 4); // prettier-ignore
+        for (const { outline, area } of remnantsOf(job, plan, [inches(9), inches(14)])) {
+          if (!outline) continue;
+          expect(area).toBeGreaterThan(0);
+          const top = Math.max(...outline.map(([, y]) => y));
+          // The steps from left to right: over each of them the shape is free up to the cut.
+          const xs = [...new Set(outline.map(([x]) => x))].sort((a, b) => a - b);
+          const baseAt = (x: number) => {
+            const edges = outline.flatMap(([x0, y0], i) => {
+              const [x1, y1] = outline[(i + 1) % outline.length]!;
+              return y0 === y1 && y0 !== top && Math.min(x0, x1) < x && Math.max(x0, x1) > x ? [y0] : [];
+            });
+            return Math.min(...edges);
+          };
+          const columns = xs.slice(1).map((to, i) => ({ from: xs[i]!, to, base: baseAt((xs[i]! + to) / 2) }));
+          columns.forEach(({ base }, i) => {
+            let [from, to] = [i, i];
+            while (from > 0 && columns[from - 1]!.base <= base) from--;
+            while (to < columns.length - 1 && columns[to + 1]!.base <= base) to++;
+            const [wide, long] = [columns[to]!.to - columns[from]!.from, top - base];
+            expect((wide >= inches(9) && long >= inches(14)) || (wide >= inches(14) && long >= inches(9))).toBe(true);
+          });
+        }
+      }),
+      { numRuns: 80 },
+    );
+  });
+});
+
 describe('the split of the used length', () => {
   test('a piece of 30 x 40 on 54 with 1/2 selvages, the strip beside it kept', () => {
     const { job, plan } = laid({ cloth, pieces: [{ id: 'a', size: [30, 40] }] });

@@ -45,7 +45,7 @@ function remnantsOfLength(job: LayJob, drawing: LayDrawing, least: readonly [Nm,
     const [x, y] = [stock.motif[0] - box[0], stock.motif[1] - box[1]];
     found.push({ stock: stock.id, box, outline, motif: job.lattice ? phaseOf(x, y, job.lattice) : [0, 0], area });
   };
-  const end = endPiece([...taken, ...blocked], stock.left, stock.right, used, narrow);
+  const end = endPiece([...taken, ...blocked], stock.left, stock.right, used, least);
   if (end && isLarge(boxOf(end.ring), least) && end.area >= WORTH_ITS_SHAPE * end.rectangle) {
     const box = boxOf(end.ring);
     keep(
@@ -85,11 +85,41 @@ function boxOf(ring: readonly Point[]): Box {
   return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
 }
 
+/** A column of the end piece: free from `base` to the cut. */
+interface Column {
+  from: Nm;
+  to: Nm;
+  base: Nm;
+}
+
 /**
- * What lies beyond the last pieces up to the cut: the widest run of columns in which it is deep enough, as a stepped outline, with the
- * area (nm²) that it has, and that of the largest rectangle in it.
+ * The usable part of the columns: the union of all rectangles up to the cut that are at least the least size (a morphological opening).
+ * What no such rectangle covers is a sliver, and falls away. From the lowest base up, each run of columns that is free from there and is
+ * large enough keeps its columns down to that base.
  */
-function endPiece(taken: readonly Box[], left: Nm, right: Nm, used: Nm, deep: Nm) {
+function usableColumns(columns: readonly Column[], used: Nm, least: readonly [Nm, Nm]): (Column | null)[] {
+  const usable: (Column | null)[] = columns.map(() => null);
+  for (const level of [...new Set(columns.map(({ base }) => base))].sort((a, b) => a - b)) {
+    for (let i = 0; i < columns.length;) {
+      if (columns[i]!.base > level) {
+        i++;
+        continue;
+      }
+      let end = i;
+      while (end < columns.length && columns[end]!.base <= level) end++;
+      if (isLarge([columns[i]!.from, level, columns[end - 1]!.to, used], least))
+        for (let k = i; k < end; k++) usable[k] ??= { ...columns[k]!, base: level };
+      i = end;
+    }
+  }
+  return usable;
+}
+
+/**
+ * What lies beyond the last pieces up to the cut and is usable: the largest run of columns, as a stepped outline, with the area (nm²) that
+ * it has, and that of the largest rectangle in it.
+ */
+function endPiece(taken: readonly Box[], left: Nm, right: Nm, used: Nm, least: readonly [Nm, Nm]) {
   const within = (x: Nm) => x > left && x < right;
   const xs = [...new Set([left, ...taken.flatMap(([x0, , x1]) => [x0, x1]).filter(within), right])].sort(
     (a, b) => a - b,
@@ -102,16 +132,13 @@ function endPiece(taken: readonly Box[], left: Nm, right: Nm, used: Nm, deep: Nm
     if (from !== undefined && to !== undefined && y1 > 0) bases.fill(Math.min(y1, used), from, to);
   }
   const columns = xs.slice(1).map((to, i) => ({ from: xs[i]!, to, base: bases[i]! }));
-  const runs: (typeof columns)[] = [];
-  for (const column of columns) {
-    if (used - column.base < deep) {
-      runs.push([]);
-      continue;
-    }
-    if (runs.length === 0) runs.push([]);
-    runs.at(-1)!.push(column);
+  const runs: Column[][] = [[]];
+  for (const column of usableColumns(columns, used, least)) {
+    if (column) runs.at(-1)!.push(column);
+    else runs.push([]);
   }
-  const areaOf = (run: typeof columns) => run.reduce((sum, { from, to, base }) => sum + (to - from) * (used - base), 0);
+  const areaOf = (run: readonly Column[]) =>
+    run.reduce((sum, { from, to, base }) => sum + (to - from) * (used - base), 0);
   const [run] = runs.filter((one) => one.length > 0).sort((a, b) => areaOf(b) - areaOf(a));
   if (!run) return null;
   const steps = run.flatMap(({ from, to, base }): Point[] => [[from, base], [to, base]]); // prettier-ignore

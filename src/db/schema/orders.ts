@@ -40,7 +40,7 @@ export const orders = pgTable(
       .notNull()
       .references(() => customers.id),
     due: date('due', { mode: 'string' }).notNull(),
-    units: text('units', { enum: ['in', 'mm'] }).notNull(),
+    units: text('units', { enum: ['in', 'mm', 'millimetres'] }).notNull(),
     notes: text('notes').notNull().default(''),
     /** Where it is, told from the batches of its lines; a trigger keeps it (migration 0006), so that lists need not look at every line. */
     status: text('status', { enum: ['waiting', 'batched', 'approved', 'cut'] })
@@ -67,7 +67,7 @@ export const orders = pgTable(
       .on(t.status, t.due, t.no)
       .where(sql`${t.deletedAt} IS NULL`),
     index('orders_kinds').using('gin', t.kinds),
-    check('orders_units', sql`${t.units} IN ('in', 'mm')`),
+    check('orders_units', sql`${t.units} IN ('in', 'mm', 'millimetres')`),
     check('orders_no', sql`${t.no} > 0 AND ${t.mark} >= 0`),
   ],
 );

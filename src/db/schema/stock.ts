@@ -26,6 +26,8 @@ import { orderLines, orders } from './orders';
 import { people } from './workroom';
 
 export const PRICED_BY = ['yd', 'm', 'piece', 'pack', 'sheet'] as const;
+/** What the price of an item is for; `whole`: for all of a remnant as it was kept. */
+const ITEM_PRICED_BY = [...PRICED_BY, 'whole'] as const;
 
 /** What an order takes beside what is laid: cord, zips, hook-and-loop, snaps, buttons, thread, tape, staples, adhesive. */
 export const materials = pgTable(
@@ -119,7 +121,7 @@ export const stockItems = pgTable(
     /** What was paid for one yard, metre, piece, pack or sheet of it. */
     priceMinor: minor('price_minor').notNull().default(0),
     currency: text('currency').notNull(),
-    pricePer: text('price_per', { enum: PRICED_BY }).notNull(),
+    pricePer: text('price_per', { enum: ITEM_PRICED_BY }).notNull(),
     /** The item that a remnant was cut from. */
     fromItemId: integer('from_item_id').references((): AnyPgColumn => stockItems.id),
     onHand: bigint('on_hand', { mode: 'number' }).notNull().default(0),

@@ -1,6 +1,6 @@
 import { FIBRES, GIVES, WEIGHTS, type Fibre, type Give, type Turns, type Weight } from '@/core/cloth';
 import { parseAmount, writeAmount } from '@/core/cost';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CLOTH_SORTS, type ClothSort } from '@/core/stock';
 import { inOrderUnits } from '@/features/workroom/form';
@@ -177,7 +177,7 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
   const length = (field: TextOfCloth, isOpen: boolean): Nm => {
     const text = form[field].trim();
     if (text === '' && isOpen) return 0;
-    const read = parseLength(text, form.units === 'in' ? 'in' : 'cm', field);
+    const read = parseLength(text, typingUnit(form.units), field);
     if (read.ok) return read.value;
     faults.push(...read.faults);
     return 0;

@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { refusalOf } from '@/core/batch';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import type { Fault } from '@/core/result';
-import { availableOf, cutBookings, TO_BUY, type CutMovement } from '@/core/stock';
+import { availableOf, cutBookings, remnantPrice, TO_BUY, type CutMovement } from '@/core/stock';
 import { schema } from '@/db';
 import type { StockItemRow } from '@/db/shelf';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
@@ -117,7 +117,8 @@ async function closeOne(
   });
   const short = shortFault(lay, movements, itemOf, items);
   if (short) return [short];
-  const kept = await keepRemnants(context, lay, remnants, itemOf, items);
+  const keptNm = remnants.map((_, i) => movements.find(({ keeps }) => keeps === i)?.quantity ?? 0);
+  const kept = await keepRemnants(context, lay, remnants, keptNm, itemOf, items);
   const bookings = movements.flatMap(({ code, keeps, ...movement }): Booking[] => {
     const itemId = itemOf.get(code) ?? null;
     if (itemId === null) return [];
@@ -244,15 +245,22 @@ async function keepRemnants(
   context: CommandContext,
   { row, cloth, remnants }: LayToCut,
   kept: ReadCut['remnants'],
+  /** What was booked as kept of the item that each was cut from (nm). */
+  keptNm: readonly number[],
   itemOf: ReadonlyMap<string, number | null>,
   items: ReadonlyMap<number, StockItemRow>,
 ): Promise<number[]> {
   const ids: number[] = [];
-  for (const { code, proposed, acrossNm, alongNm, place } of kept) {
+  for (const [i, { code, proposed, acrossNm, alongNm, place }] of kept.entries()) {
     const parent = items.get(itemOf.get(code) ?? -1);
     const own = proposed === null ? undefined : remnants[proposed];
     const isSame = own !== undefined && isAsProposed(own.box, acrossNm, alongNm);
-    const price = parent ?? { priceMinor: cloth.priceMinor, currency: cloth.currency, pricePer: cloth.pricePer };
+    const price = parent ?? {
+      priceMinor: cloth.priceMinor,
+      currency: cloth.currency,
+      pricePer: cloth.pricePer,
+      lengthNm: cloth.sheetLengthNm,
+    };
     const [item] = await context.tx
       .insert(schema.stockItems)
       .values({
@@ -266,10 +274,8 @@ async function keepRemnants(
         outline: isSame ? own.outline : null,
         place,
         supplier: parent?.supplier ?? '',
-        // It is worth its part of the width.
-        priceMinor: Math.round((price.priceMinor * acrossNm) / (parent?.widthNm ?? cloth.widthNm)),
+        ...remnantPrice(keptNm[i]!, price),
         currency: price.currency,
-        pricePer: price.pricePer,
         fromItemId: parent?.id ?? null,
         isWashed: cloth.isWashed,
         receivedAt: context.now,

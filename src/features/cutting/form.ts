@@ -1,4 +1,4 @@
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { EVENT_CAUSES, type EventSort } from '@/core/stock';
 
@@ -56,7 +56,7 @@ export interface ReadCut {
 export function readCutForm({ events, remnants }: Pick<CutForm, 'events' | 'remnants'>, units: Units) {
   const faults: Fault[] = [];
   const length = (text: string, field: string): Nm => {
-    const read = parseLength(text, units === 'in' ? 'in' : 'cm', field);
+    const read = parseLength(text, typingUnit(units), field);
     if (read.ok && read.value > 0) return read.value;
     faults.push(...(read.ok ? [{ code: 'length', field, message: 'A length is more than zero.' }] : read.faults));
     return 0;

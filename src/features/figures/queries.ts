@@ -80,7 +80,7 @@ const planAgainstActual = (by: 'batch' | 'person'): Maker => async ({ unit, nm }
   };
 }; // prettier-ignore
 
-const unitOf = sql.raw(`CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(n.pack_size, 1) ELSE 1 END`); // prettier-ignore
+const unitOf = sql.raw(`CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(n.pack_size, 1) WHEN 'whole' THEN i.length_nm ELSE 1 END`); // prettier-ignore
 
 const valueByAge: Maker = async () => {
   const found = await rowsOf<{ age: string; sort: string; currency: string; worth: string }>(sql`

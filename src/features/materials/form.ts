@@ -1,5 +1,5 @@
 import { parseAmount, writeAmount } from '@/core/cost';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { COUNTED_BY, NOTION_SORTS, ZIP_TEETH, type CountedBy, type NotionSort, type ZipTeeth } from '@/core/stock';
 
@@ -65,7 +65,7 @@ export function readMaterial(form: MaterialForm, units: Units): { values: Materi
   const faults: Fault[] = [];
   const fault = (field: string, message: string) => faults.push({ code: 'material', field, message });
   const length = (field: 'length' | 'sellingStep'): Nm => {
-    const read = parseLength(form[field], units === 'in' ? 'in' : 'cm', field);
+    const read = parseLength(form[field], typingUnit(units), field);
     if (read.ok && read.value > 0) return read.value;
     faults.push(...(read.ok ? [{ code: 'length', field, message: 'A length is more than zero.' }] : read.faults));
     return 0;

@@ -1,7 +1,7 @@
 import type { CoverKind, KindBook } from '@/core/covers';
-import { cutList, type OrderLine } from '@/core/cutlist';
+import { cutList, UNUSUAL, type OrderLine } from '@/core/cutlist';
 import type { Cloth } from '@/core/cloth';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { readLineForm, toFormField, type LineForm, type TypedLength } from './form';
 
@@ -19,13 +19,19 @@ export interface AcceptedLine {
   kind: CoverKind;
   outline: OrderLine['outline'];
   lengths: TypedLength[];
+  /** What is asked about measures that are outside their usual range. */
+  unusual: { field: string; message: string }[];
 }
 
 /**
  * The one check of a line, for the form, sheets, copies and whatever else brings lines in: it is read and taken off on its cloths,
  * and what could not be cut is refused. Faults name the form's fields (`typed.width`, `cloth.face`).
  */
-export function acceptLine(form: LineForm, units: Units, room: LineRoom): { line: AcceptedLine } | { faults: Fault[] } {
+export function acceptLine(
+  form: LineForm,
+  units: OrderUnits,
+  room: LineRoom,
+): { line: AcceptedLine } | { faults: Fault[] } {
   const kind = room.kinds.find(form.kind, form.kindVersion);
   const read = readLineForm(form, units, '1', room.kinds);
   const unknown = Object.entries(form.cloth).flatMap(([role, id]): Fault[] =>
@@ -45,7 +51,10 @@ export function acceptLine(form: LineForm, units: Units, room: LineRoom): { line
   const stops = list.value.warnings.filter(({ level }) => level === 'stop');
   if (stops.length > 0)
     return { faults: stops.map(({ code, field, message }) => ({ code, message, field: stopField(field) })) };
-  return { line: { form, kind, outline: read.line.outline, lengths: read.lengths } };
+  const unusual = list.value.warnings.flatMap(({ code, field, message }) =>
+    code === UNUSUAL ? [{ field, message }] : [],
+  );
+  return { line: { form, kind, outline: read.line.outline, lengths: read.lengths, unusual } };
 }
 
 /** Warnings name a measure or an option, or a choice of the line itself. */

@@ -8,7 +8,7 @@ import {
   type Role,
 } from '@/core/covers';
 import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type OrderUnits, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { inOrderUnits, type WorkroomRules } from '@/features/workroom/form';
 import { mapOutline, readOutline } from '../../ui/shape/outline-text';
@@ -45,7 +45,7 @@ export type Change = (part: (line: LineForm) => Partial<LineForm>) => void;
 export interface OrderForm {
   customer: string;
   due: string;
-  units: Units;
+  units: OrderUnits;
   notes: string;
   lines: LineForm[];
 }
@@ -87,7 +87,11 @@ export const MATCHING_LABELS: Record<Matching, string> = {
 };
 
 /** A new line of a kind: as the workroom does it, and where the workroom has no rule, as is usual for the kind. */
-export function emptyLine(kind: CoverKind, workroom?: WorkroomRules, units: Units = workroom?.units ?? 'in'): LineForm {
+export function emptyLine(
+  kind: CoverKind,
+  workroom?: WorkroomRules,
+  units: OrderUnits = workroom?.units ?? 'in',
+): LineForm {
   const has = (id: string) => kind.options.some((option) => option.id === id);
   // Books, sleeves and straps have small seams of their own.
   const isPadded = ['pad', 'block', 'round', 'bolster', 'stool'].includes(kind.object);
@@ -113,7 +117,7 @@ export function emptyLine(kind: CoverKind, workroom?: WorkroomRules, units: Unit
 }
 
 /** A line of an order that is measured in other units from now on: its lengths stay as long as they are. */
-export function inOtherUnits(line: LineForm, from: Units, to: Units): LineForm {
+export function inOtherUnits(line: LineForm, from: OrderUnits, to: OrderUnits): LineForm {
   if (from === to) return line;
   return {
     ...line,
@@ -144,7 +148,7 @@ export const materialRolesOf = (kind: CoverKind): Role[] => [
  */
 export function readLineForm(
   form: LineForm,
-  units: Units,
+  units: OrderUnits,
   id: string,
   kinds: KindBook,
 ): { line: OrderLine; lengths: TypedLength[]; faults: Fault[] } {
@@ -173,7 +177,7 @@ export function readLineForm(
     };
 
   const read = (name: string, part: number, text: string, isMeasure: boolean): Nm | null => {
-    const length = parseLength(text, units === 'in' ? 'in' : 'cm', `typed.${name}`);
+    const length = parseLength(text, typingUnit(units), `typed.${name}`);
     if (length.ok) lengths.push({ name, part, isMeasure, nm: length.value, typed: text.trim() });
     else faults.push(...length.faults);
     return length.ok ? length.value : null;

@@ -1,5 +1,5 @@
 import type { KindBook } from '@/core/covers';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { FIT_LABELS, MATCHING_LABELS, readLineForm, ROLE_LABELS, type LineForm } from './form';
 
@@ -17,7 +17,7 @@ interface Difference {
 export function frozenFaults(
   stored: LineForm,
   typed: LineForm,
-  { batch, units, kinds }: { batch: string; units: Units; kinds: KindBook },
+  { batch, units, kinds }: { batch: string; units: OrderUnits; kinds: KindBook },
 ): Fault[] {
   return differencesOf(stored, typed, units, kinds).map(({ field, label, stored: text }) => ({
     code: 'frozen',
@@ -26,7 +26,7 @@ export function frozenFaults(
   }));
 }
 
-function differencesOf(stored: LineForm, typed: LineForm, units: Units, kinds: KindBook): Difference[] {
+function differencesOf(stored: LineForm, typed: LineForm, units: OrderUnits, kinds: KindBook): Difference[] {
   if (stored.kind !== typed.kind || stored.kindVersion !== typed.kindVersion)
     return [
       { field: 'kind', label: 'The kind', stored: kinds.find(stored.kind, stored.kindVersion)?.name ?? stored.kind },

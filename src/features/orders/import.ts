@@ -33,19 +33,27 @@ export interface SheetImport {
   sheet: Sheet;
   fields: string[];
   isPartial: boolean;
+  /** Somebody has said that sizes outside the usual range are meant. */
+  isMeant?: boolean;
 }
 
 /** Brings the good orders of a sheet in, all of them in one transaction or, when it is called off, none. */
 export async function importSheet(
-  { sheet, fields, isPartial }: SheetImport,
+  { sheet, fields, isPartial, isMeant = false }: SheetImport,
   signal?: AbortSignal,
   requestId?: string,
 ): Promise<Answer<{ orders: number; lines: number }>> {
   return answering(async () => {
     const checked = await checkSheetApart({ sheet, fields, room: await sheetRoom(), isPartial }, signal);
     if (!checked.ok) return checked;
-    const { orders, goodRows } = checked.value;
+    const { orders, goodRows, questions } = checked.value;
     if (orders.length === 0) return failed('', 'No order of the sheet can be brought in.');
+    if (questions.length > 0 && !isMeant)
+      return failed(
+        '',
+        `Say first that unusual sizes are meant. Row ${questions[0]!.row + 2}: ${questions[0]!.message}`,
+        'unusual',
+      );
     // What is written was checked just now, from the sheet itself.
     const bringIn: Command<null, { orders: number; lines: number }> = {
       name: 'bring orders in',
@@ -56,7 +64,7 @@ export async function importSheet(
         return done({ orders: orders.length, lines: goodRows });
       },
     };
-    return runCommand(bringIn, { sheet, fields, isPartial }, requestId);
+    return runCommand(bringIn, { sheet, fields, isPartial, isMeant }, requestId);
   });
 }
 

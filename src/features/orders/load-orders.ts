@@ -1,5 +1,5 @@
 import { eq, inArray } from 'drizzle-orm';
-import { parseLength, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { parseLength, printNumber, STYLES, type Nm, type OrderUnits, typingUnit } from '@/core/length';
 import { schema, type Reader } from '@/db';
 import { readOutline } from '../../ui/shape/outline-text';
 import type { LineForm, OrderForm } from './form';
@@ -98,7 +98,10 @@ function byKey<T>(rows: readonly T[], keyOfRow: (row: T) => number): Map<number,
 }
 
 /** The lengths of a line as they were typed, where that still reads as what is stored: what is stored is the truth. */
-function typedOf(values: readonly (typeof schema.lineValues.$inferSelect)[], units: Units): Record<string, string> {
+function typedOf(
+  values: readonly (typeof schema.lineValues.$inferSelect)[],
+  units: OrderUnits,
+): Record<string, string> {
   const typed: Record<string, string> = {};
   for (const { name, choice, typed: text, valueNm } of values) {
     if (choice !== null) continue;
@@ -108,15 +111,15 @@ function typedOf(values: readonly (typeof schema.lineValues.$inferSelect)[], uni
   return typed;
 }
 
-function lengthText(typed: string, stored: Nm, units: Units): string {
-  const read = parseLength(typed, units === 'in' ? 'in' : 'cm');
+function lengthText(typed: string, stored: Nm, units: OrderUnits): string {
+  const read = parseLength(typed, typingUnit(units));
   if (read.ok && read.value === stored) return typed;
-  const own = printNumber(stored, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES.mm);
+  const own = printNumber(stored, units === 'in' ? { unit: 'in', denominator: 64 } : STYLES[units]);
   return own.exact ? own.text : `${stored / 1_000_000} mm`;
 }
 
 /** A traced outline as it was typed, where that still reads as its stored corners. */
-function outlineText({ typed, corners }: { typed: string; corners: [Nm, Nm][] }, units: Units): string {
+function outlineText({ typed, corners }: { typed: string; corners: [Nm, Nm][] }, units: OrderUnits): string {
   const read = readOutline(typed, units);
   const isTrue = read.ok && JSON.stringify(read.value) === JSON.stringify(corners);
   return isTrue

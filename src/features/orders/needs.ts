@@ -1,9 +1,10 @@
 import type { Cloth } from '@/core/cloth';
 import type { KindBook } from '@/core/covers';
 import { boughtLength, costOf } from '@/core/cost';
+import { beforeWash } from '@/core/stock';
 import { cutList, layJobFor } from '@/core/cutlist';
 import { copiesOf, nest, type LayJob, type NestOptions } from '@/core/lay';
-import type { Nm, Units } from '@/core/length';
+import { systemOf, type Nm, type OrderUnits } from '@/core/length';
 import { readLineForm, type LineForm } from './form';
 
 /** What an order, laid by itself, takes of a cloth. Lengths in nm, the cost in minor units. */
@@ -32,7 +33,7 @@ export interface NeedJob {
 /** The lay jobs of an order as it is typed, one a cloth; lines that can't be made yet are left out and counted. */
 export function needJobs(
   lines: readonly LineForm[],
-  units: Units,
+  units: OrderUnits,
   room: { kinds: KindBook; cloths: ReadonlyMap<string, Cloth> },
 ): { jobs: NeedJob[]; leftOut: number } {
   const good = lines.flatMap((form, i) => {
@@ -45,7 +46,7 @@ export function needJobs(
   const list = cutList(good, units, room);
   if (!list.ok) return { jobs: [], leftOut: lines.length };
   const jobs = [...room.cloths].flatMap(([cloth, stuff]): NeedJob[] => {
-    const made = layJobFor([{ orderNo: '', cutList: list.value }], cloth, stuff, units);
+    const made = layJobFor([{ orderNo: '', cutList: list.value }], cloth, stuff, systemOf(units));
     if (!made) return [];
     return [{ cloth, name: stuff.name, stuff, pieces: copiesOf(made.job), job: made.job }];
   });
@@ -56,7 +57,7 @@ export function needJobs(
 export function needOf({ cloth, name, stuff, pieces, job }: NeedJob, options: NestOptions): ClothNeed {
   const plan = nest(job, options);
   const used = plan.ok ? plan.value.used : 0;
-  const bought = boughtLength(used, stuff.sellingStep);
+  const bought = boughtLength(beforeWash(used, stuff.shrinkage?.along), stuff.sellingStep);
   const unplaced = plan.ok ? plan.value.unplaced.length : 0;
   return { cloth, name, pieces, unplaced, used, bought, cost: costOf(bought, stuff), currency: stuff.price.currency };
 }

@@ -53,7 +53,7 @@ const order = Joi.object<OrderForm>({
     'any.required': 'Say who the order is for.',
   }),
   due: Joi.string().custom(day).required().messages({ '*': 'Choose the day when it is due.' }),
-  units: Joi.string().valid('in', 'mm').required(),
+  units: Joi.string().valid('in', 'mm', 'millimetres').required(),
   notes: text(4000).required().messages({ 'string.max': 'Notes have at most 4,000 letters.' }),
   lines: Joi.array()
     .items(line)
@@ -73,7 +73,14 @@ export function readOrderForm(input: unknown): { value: OrderForm } | { faults: 
   return { faults: error.details.map(({ path, message, type }) => ({ code: type, field: path.join('.'), message })) };
 }
 
-const sheetImport = Joi.object<{ sheet: Sheet; fields: string[]; isPartial: boolean }>({
+interface SentSheet {
+  sheet: Sheet;
+  fields: string[];
+  isPartial: boolean;
+  isMeant: boolean;
+}
+
+const sheetImport = Joi.object<SentSheet>({
   sheet: Joi.object({
     columns: Joi.array().items(Joi.string().allow('').max(4000)).max(200).required(),
     rows: Joi.array()
@@ -83,15 +90,14 @@ const sheetImport = Joi.object<{ sheet: Sheet; fields: string[]; isPartial: bool
   }).required(),
   fields: Joi.array().items(text(80)).max(200).required(),
   isPartial: Joi.boolean().default(false),
+  isMeant: Joi.boolean().default(false),
 });
 
 /** A sheet and what its columns mean, as the import page sends them. */
-export function readImport(
-  json: string,
-): { value: { sheet: Sheet; fields: string[]; isPartial: boolean } } | { faults: Fault[] } {
+export function readImport(json: string): { value: SentSheet } | { faults: Fault[] } {
   try {
     const { value, error } = sheetImport.validate(JSON.parse(json), { convert: false });
-    if (!error) return { value: value as { sheet: Sheet; fields: string[]; isPartial: boolean } };
+    if (!error) return { value: value as SentSheet };
   } catch {
     // Not JSON: told as any other wrong shape.
   }

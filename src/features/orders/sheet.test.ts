@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest';
 import type { Cloth } from '@/core/cloth';
 import { BUILT_IN, KINDS } from '@/core/covers';
 import { proposeFields, sheetFields, type Sheet } from '@/core/files';
-import { inches } from '@/core/length';
+import { inches, NM } from '@/core/length';
 import { USUAL_RULES } from '@/features/workroom/form';
 import { checkSheet, type SheetRoom } from './sheet';
 
@@ -80,6 +80,36 @@ describe('rows', () => {
     expect(orders[0]!.lines[0]!.form).toMatchObject({ fit: 'snug', typed: { seam: '1', width: '45' } });
   });
 
+  test.each([
+    ['mm', '425', '400.5', 'millimetres', [425, 400.5]],
+    ['Millimetres', '425', '400.5 mm', 'millimetres', [425, 400.5]],
+    ['cm', '42.5', '40.05', 'mm', [425, 400.5]],
+    ['in', '16 3/4', '16', 'in', [425.45, 406.4]],
+    ['ft', '1 1/2', '14 in', 'in', [457.2, 355.6]],
+    ['m', '0.425', '40 cm', 'mm', [425, 400]],
+  ])('units “%s” are what they say: %s by %s', (units, width, height, stored, wanted) => {
+    const { orders, questions, faults } = checkSheet(
+      { columns, rows: [row({ Units: units, Width: width, Height: height })] },
+      fields,
+      room,
+    );
+    expect([faults, questions]).toEqual([[], []]);
+    expect(orders[0]!.form.units).toBe(stored);
+    const { lengths } = orders[0]!.lines[0]!;
+    expect(lengths.filter(({ isMeasure }) => isMeasure).map(({ nm }) => nm / NM.mm)).toEqual(wanted);
+  });
+
+  test('a size outside the usual range of its kind is asked about, at its cell', () => {
+    const { goodRows, questions } = checkSheet(
+      { columns, rows: [row({ Units: 'cm', Width: '425', Height: '40' }), row({})] },
+      fields,
+      room,
+    );
+    expect(goodRows).toBe(2);
+    expect(questions).toMatchObject([{ row: 0, column: columns.indexOf('Width') }]);
+    expect(questions[0]!.message).toMatch(/^Width of 425 cm is unusual .* is it meant so\?$/);
+  });
+
   test.each<[string, Record<string, string>, string]>([
     ['no customer', { Customer: '' }, 'Customer: Say who the order is for.'],
     ['a strange kind', { Kind: 'tent' }, 'Kind: “tent” is not a kind of cover that this workroom knows.'],
@@ -96,7 +126,7 @@ describe('rows', () => {
       { Due: '2027-02-30' },
       'Due: “2027-02-30” is not a day without doubt; write it like 2027-02-12 or 12 Feb 2027.',
     ],
-    ['strange units', { Units: 'ells' }, 'Units: “ells” is not a system of units; write in or cm.'],
+    ['strange units', { Units: 'ells' }, 'Units: “ells” is not a unit; write in, ft, cm, mm or m.'],
     ['half a cushion', { Qty: '1.5' }, 'Qty: “1.5” is not a number of covers; write a whole number from 1 to 10,000.'],
     ['a strange cloth', { Fabric: 'Gold' }, 'Fabric: “Gold” is not a cloth that this workroom keeps.'],
     [

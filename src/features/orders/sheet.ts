@@ -2,7 +2,7 @@ import { isValid, parse } from 'date-fns';
 import type { CoverKind, Fit, KindBook } from '@/core/covers';
 import type { Cloth } from '@/core/cloth';
 import type { Sheet } from '@/core/files';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import type { WorkroomRules } from '@/features/workroom/form';
 import { isKeepable } from '@/features/commands/texts';
 import { acceptLine, type AcceptedLine } from './accept';
@@ -31,6 +31,8 @@ export interface CheckedSheet {
   badRows: number[];
   /** Orders with good rows that stay out since another row of them is bad. */
   heldBack: number;
+  /** Sizes of good rows that are outside the usual range of their kind: somebody says first that they are meant. */
+  questions: CellFault[];
 }
 
 export interface SheetRoom {
@@ -55,6 +57,7 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
   const orders = new Map<string, SheetOrder>();
   const faults: CellFault[] = [];
   const badRows: number[] = [];
+  const questions: CellFault[] = [];
   const badOrders = new Set<string>();
   const at = (field: string) => fields.indexOf(field);
   sheet.rows.forEach((cells, row) => {
@@ -72,8 +75,9 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
         told.push({ row, column, message: 'This cell holds a formula; write its value instead.' });
     });
     const text = (field: string) => (at(field) < 0 ? '' : (cells[at(field)] ?? '').trim());
-    const units = unitsOf(text('units'), room.workroom.units);
-    if (units === null) tell('units', `“${text('units')}” is not a system of units; write in or cm.`);
+    const written = unitsOf(text('units'), room.workroom.units);
+    const units = written?.units ?? null;
+    if (units === null) tell('units', `“${text('units')}” is not a unit; write in, ft, cm, mm or m.`);
     const due = dayOf(text('due'), room.usualDue);
     if (due === null)
       tell('due', `“${text('due')}” is not a day without doubt; write it like 2027-02-12 or 12 Feb 2027.`);
@@ -81,7 +85,7 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
     if (customer === '') tell('customer', 'Say who the order is for.');
     if (customer.length > 120) tell('customer', 'A customer’s name has at most 120 letters.');
     if (text('notes').length > 4000) tell('notes', 'Notes have at most 4,000 letters.');
-    const made = units === null ? null : lineOf(cells, fields, units, room, tell);
+    const made = written === null ? null : lineOf(cells, fields, written, room, tell);
     const line = told.length > 0 ? null : made;
     const key = text('order') || `${customer.toLowerCase()} ${due} ${units}`;
     const order = orders.get(key);
@@ -94,6 +98,7 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
       badOrders.add(key);
       return;
     }
+    for (const { field, message } of line!.unusual) questions.push({ row, column: at(`value:${field}`), message });
     if (order) {
       order.lines.push(line!);
       order.rows.push(row);
@@ -106,14 +111,22 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
   });
   const good = [...orders].flatMap(([key, order]) => (isPartial || !badOrders.has(key) ? [order] : []));
   const goodRows = good.reduce((sum, { rows }) => sum + rows.length, 0);
-  return { orders: good, faults, goodRows, badRows, heldBack: orders.size - good.length };
+  const coming = new Set(good.flatMap(({ rows }) => rows));
+  return {
+    orders: good,
+    faults,
+    goodRows,
+    badRows,
+    heldBack: orders.size - good.length,
+    questions: questions.filter(({ row }) => coming.has(row)),
+  };
 }
 
 /** The line of one row, or null with its faults told at their cells. */
 function lineOf(
   cells: readonly string[],
   fields: readonly string[],
-  units: Units,
+  { units, bare }: WrittenUnits,
   room: SheetRoom,
   tell: (field: string, message: string) => void,
 ): AcceptedLine | null {
@@ -164,7 +177,7 @@ function lineOf(
       const id = room.clothIds.get(given.toLowerCase());
       if (!id) fault(field, `“${given}” is not a cloth that this workroom keeps.`);
       else line.cloth[name as 'face'] = id;
-    } else if (group === 'value') setValue(kind, line, name, given, (message) => fault(field, message));
+    } else if (group === 'value') setValue(kind, line, name, given, bare, (message) => fault(field, message));
   });
   const roles = new Set<string>(rolesOf(kind, line.choices));
   for (const role of Object.keys(line.cloth)) if (!roles.has(role)) delete line.cloth[role as 'face'];
@@ -178,10 +191,17 @@ function lineOf(
 const columnOf = (field: string): string =>
   field.replace(/^(typed|choices)\./, 'value:').replace(/^cloth\./, 'cloth:').replace(/^kind$/, 'kind'); // prettier-ignore
 
-function setValue(kind: CoverKind, line: LineForm, name: string, given: string, fault: (message: string) => void) {
+function setValue(
+  kind: CoverKind,
+  line: LineForm,
+  name: string,
+  given: string,
+  bare: string,
+  fault: (message: string) => void,
+) {
   const option = kind.options.find(({ id }) => id === name);
   if (kind.measures.some(({ id }) => id === name) || option?.type === 'length' || option?.type === 'hem') {
-    line.typed[name] = given;
+    line.typed[name] = withUnit(given, bare);
     return;
   }
   if (!option) return fault(`This is not asked for on “${kind.name}”; leave the cell empty.`);
@@ -207,12 +227,34 @@ function kindOf(text: string, kinds: readonly CoverKind[]): CoverKind | undefine
   );
 }
 
-function unitsOf(text: string, usual: Units): Units | null {
-  const given = text.toLowerCase();
-  if (given === '') return usual;
-  if (['in', 'inch', 'inches', '"'].includes(given)) return 'in';
-  return ['mm', 'cm', 'metric', 'millimetres', 'centimetres'].includes(given) ? 'mm' : null;
+/** What a sheet's column of units says: the order's own, and the unit that a number without one has where that is another. */
+interface WrittenUnits {
+  units: OrderUnits;
+  bare: '' | 'ft' | 'm';
 }
+
+const UNIT_WORDS: readonly (readonly [words: readonly string[], meant: WrittenUnits])[] = [
+  [['in', 'inch', 'inches', '"'], { units: 'in', bare: '' }],
+  [['ft', 'foot', 'feet', "'"], { units: 'in', bare: 'ft' }],
+  [['cm', 'centimetre', 'centimetres', 'centimeter', 'centimeters', 'metric'], { units: 'mm', bare: '' }],
+  [['mm', 'millimetre', 'millimetres', 'millimeter', 'millimeters'], { units: 'millimetres', bare: '' }],
+  [['m', 'metre', 'metres', 'meter', 'meters'], { units: 'mm', bare: 'm' }],
+];
+
+function unitsOf(text: string, usual: OrderUnits): WrittenUnits | null {
+  const given = text.toLowerCase().replace(/\.$/, '');
+  if (given === '') return { units: usual, bare: '' };
+  return UNIT_WORDS.find(([words]) => words.includes(given))?.[1] ?? null;
+}
+
+/** A length with the unit of its column, where it has none; a hem turn by turn. */
+const withUnit = (text: string, bare: string): string =>
+  bare === ''
+    ? text
+    : text
+        .split('+')
+        .map((turn) => (/[a-z"'’”]/i.test(turn) ? turn.trim() : `${turn.trim()} ${bare}`))
+        .join(' + ');
 
 /** A day as `2027-02-12`, or null where it is none or could be two. */
 function dayOf(text: string, usual: string): string | null {

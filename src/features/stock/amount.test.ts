@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { inches, NM } from '@/core/length';
-import { amountField, amountText, readAmount, worthOf, worthText } from './amount';
+import { worthOf } from '@/core/stock';
+import { amountField, amountText, readAmount, worthText } from './amount';
 
 const inInches = { isLength: true, units: 'in' } as const;
 const inMetres = { isLength: true, units: 'mm' } as const;

@@ -1,5 +1,6 @@
 import { printMoney } from '@/core/cost';
-import { NM, parseLength, printNumber, STYLES, type Units } from '@/core/length';
+import { worthOf, type Priced } from '@/core/stock';
+import { parseLength, printNumber, STYLES, type Units, typingUnit } from '@/core/length';
 import { longLength } from '@/ui/words';
 
 /** How a quantity of an item is said: of what is counted by its length a length, else a number. */
@@ -23,24 +24,10 @@ export const amountField = (quantity: number, { isLength, units }: Counted): str
 export function readAmount(text: string, { isLength, units }: Counted): { value: number } | { message: string } {
   if (isLength) {
     if (/^0+$/.test(text.trim())) return { value: 0 };
-    const read = parseLength(text, units === 'in' ? 'in' : 'cm');
+    const read = parseLength(text, typingUnit(units));
     return read.ok ? { value: read.value } : { message: read.faults[0]!.message };
   }
   return /^\d{1,9}$/.test(text.trim()) ? { value: Number(text) } : { message: 'Write a whole number.' };
-}
-
-interface Priced {
-  priceMinor: number;
-  pricePer: 'yd' | 'm' | 'piece' | 'pack' | 'sheet';
-  /** How many pieces one pack has. */
-  packSize: number;
-}
-
-/** What a quantity is worth in minor units, at what was paid for it; rounded half up. */
-export function worthOf(quantity: number, { priceMinor, pricePer, packSize }: Priced): number {
-  const unit = pricePer === 'yd' ? NM.yd : pricePer === 'm' ? NM.m : pricePer === 'pack' ? packSize : 1;
-  const value = (Math.abs(quantity) * priceMinor) / unit;
-  return Math.sign(quantity) * Math.floor(value + 0.5) + 0;
 }
 
 export const worthText = (quantity: number, item: Priced & { currency: string }): string =>

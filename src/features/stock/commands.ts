@@ -135,7 +135,10 @@ export const bookCount: Command<
         .max(500)
         .unique('id')
         .required()
-        .messages({ 'array.unique': 'This item is counted twice; keep one of the two.', '*': 'Count at least one item.' }),
+        .messages({
+          'array.unique': 'This item is counted twice; keep one of the two.',
+          '*': 'Count at least one item.',
+        }),
       reason,
     }),
   ),

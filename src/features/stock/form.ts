@@ -1,7 +1,7 @@
 import { parseAmount, writeAmount } from '@/core/cost';
 import { isSimple } from '@/core/covers';
 import type { Box } from '@/core/lay';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { readOutline } from '@/ui/shape/outline-text';
 
@@ -105,7 +105,7 @@ export function readReceipt(
   const fault = (field: string, message: string) => faults.push({ code: 'receipt', field, message });
   const length = (text: string, field: string, isOpen: boolean): Nm => {
     if (text.trim() === '' && isOpen) return 0;
-    const read = parseLength(text, entry.units === 'in' ? 'in' : 'cm', field);
+    const read = parseLength(text, typingUnit(entry.units), field);
     if (read.ok) return read.value;
     faults.push(...read.faults);
     return 0;

@@ -8,7 +8,8 @@ import { notionStock } from '@/features/materials/queries';
 import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ClothLook } from '@/ui/cloth/cloth-pattern';
-import { worthOf, type Counted } from './amount';
+import { worthOf } from '@/core/stock';
+import type { Counted } from './amount';
 
 /** One thing that has to be bought. */
 export interface ToBuy extends Counted {

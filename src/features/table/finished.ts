@@ -1,7 +1,7 @@
 import 'server-only';
 import { eq } from 'drizzle-orm';
 import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import { facesOf, type Face } from '@/core/marker';
 import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
@@ -22,7 +22,7 @@ export interface FinishedLine {
   line: string;
   kind: CoverKind;
   cover: TakeOff;
-  units: Units;
+  units: OrderUnits;
   qty: number;
   faces: ClothFace[];
 }

@@ -1,6 +1,6 @@
 import { addDays, format } from 'date-fns';
 import { FITS, type CoverKind, type Fit } from '@/core/covers';
-import { parseLength, type Units } from '@/core/length';
+import { parseLength, typingUnit, type OrderUnits, type Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 
 /** How the workroom usually does things. Lengths are texts in the workroom's units; empty leaves a kind its own usual value. */
@@ -22,7 +22,7 @@ export const usualDue = ({ dueDays }: WorkroomRules, today = new Date()): string
 /** What is wrong with the rules, each fault at its field. */
 export function rulesFaults(rules: WorkroomRules): Fault[] {
   const faults: Fault[] = [];
-  const unit = rules.units === 'in' ? 'in' : 'cm';
+  const unit = typingUnit(rules.units);
   const look = (field: 'seam' | 'hem', text: string) => {
     const read = parseLength(text, unit, field);
     if (!read.ok) faults.push(...read.faults);
@@ -39,9 +39,9 @@ export function rulesFaults(rules: WorkroomRules): Fault[] {
 }
 
 /** A length of the workroom as an order in other units can read it: with its unit where it has none. */
-export function inOrderUnits(text: string, workroom: Units, order: Units): string {
+export function inOrderUnits(text: string, workroom: OrderUnits, order: OrderUnits): string {
   if (workroom === order || text.trim() === '') return text;
-  const unit = workroom === 'in' ? 'in' : 'cm';
+  const unit = typingUnit(workroom);
   return text
     .split('+')
     .map((turn) => (/[a-z"'’”]/i.test(turn) ? turn.trim() : `${turn.trim()} ${unit}`))

@@ -1,5 +1,5 @@
 import { parseAmount, USUAL_COSTING, writeAmount, type Costing } from '@/core/cost';
-import { inches, parseLength, type Nm, type Units } from '@/core/length';
+import { inches, parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 
 /** What the workroom reckons with, as it is typed: money, parts in per cent, minutes, and what is worth keeping. */
@@ -79,7 +79,7 @@ export function readReckoning(form: ReckoningForm): { value: Reckoning; faults: 
       .map(([kind, text]) => [kind, whole(`minutes.${kind}`, text, MOST_MINUTES, usualMinutes)]),
   );
   const length = (field: 'leastAcross' | 'leastAlong'): Nm => {
-    const read = parseLength(form[field], form.units === 'in' ? 'in' : 'cm', field);
+    const read = parseLength(form[field], typingUnit(form.units), field);
     if (read.ok) return read.value;
     faults.push(...read.faults);
     return inches(12);

@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react';
 import type { CoverKind, TakeOff } from '@/core/covers';
 import type { Direction } from '@/core/cutlist';
-import { NM, printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { NM, printNumber, STYLES, type Nm, type OrderUnits } from '@/core/length';
 import { inverse, type Matrix } from '@/core/marker/faces';
 import { ClothPattern, type ClothLook } from '../cloth/cloth-pattern';
 import { withFraction } from '../fraction';
@@ -14,7 +14,7 @@ import { BolsterCover, RoundCover } from './round-cover';
 interface Props {
   kind: CoverKind;
   cover: TakeOff;
-  units: Units;
+  units: OrderUnits;
   look?: ClothLook | undefined;
   /** Which side of each part lies along the bolt, where somebody chose. */
   directions?: Readonly<Record<string, Direction>>;

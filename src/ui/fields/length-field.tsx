@@ -2,12 +2,12 @@
 
 import { Field, Input } from '@chakra-ui/react';
 import { forwardRef, type ComponentProps } from 'react';
-import { parseLength, printBoth, type Units } from '@/core/length';
+import { parseLength, printBoth, type OrderUnits, typingUnit } from '@/core/length';
 import { Fractions } from '../fraction';
 
 interface Props extends Omit<ComponentProps<typeof Input>, 'value' | 'onChange'> {
   label: string;
-  units: Units;
+  units: OrderUnits;
   value: string;
   onChange: (text: string) => void;
   hint?: string;
@@ -17,10 +17,7 @@ interface Props extends Omit<ComponentProps<typeof Input>, 'value' | 'onChange'>
   reads?: (text: string) => string | null;
 }
 
-/** The unit of a bare number, as people see it: inches, or centimetres where metric is used. */
-export const typingUnit = (units: Units) => (units === 'in' ? 'in' : 'cm') as 'in' | 'cm';
-
-const readOne = (text: string, units: Units) => {
+const readOne = (text: string, units: OrderUnits) => {
   const length = parseLength(text, typingUnit(units));
   return length.ok ? printBoth(length.value, units) : null;
 };
@@ -41,7 +38,7 @@ export const LengthField = forwardRef<HTMLInputElement, Props>(function LengthFi
         data-length={units}
         inputMode="text"
         autoComplete="off"
-        placeholder={units === 'in' ? 'e.g. 18 1/2' : 'e.g. 45 cm'}
+        placeholder={units === 'in' ? 'e.g. 18 1/2' : units === 'mm' ? 'e.g. 45 cm' : 'e.g. 450 mm'}
         fontSize="lg"
         fontWeight="600"
         {...rest}

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import { Choice } from '../fields/choice';
 import { writeCorners } from './outline-text';
 
@@ -15,7 +15,7 @@ const UNITS = [
 const MOST_BYTES = 2_000_000;
 
 /** A drawing whose largest closed line becomes the corners of a form. What it can't use it says in one sentence. */
-export function DrawingFile({ units, onCorners }: { units: Units; onCorners: (corners: string) => void }) {
+export function DrawingFile({ units, onCorners }: { units: OrderUnits; onCorners: (corners: string) => void }) {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<{ name: string; text: string; isUnitAsked: boolean } | null>(null);
   const [told, setTold] = useState<{ message: string; isFault: boolean } | null>(null);

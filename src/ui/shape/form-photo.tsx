@@ -5,7 +5,7 @@ import { Camera } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Pixel } from '@/core/cloth/photo';
 import { formFromPhoto, perimeterOf, refineCorners, SHEETS, type SheetId, type SheetPhoto } from '@/core/covers';
-import { printLength, STYLES, type Nm, type Units } from '@/core/length';
+import { printLength, STYLES, type Nm, type OrderUnits } from '@/core/length';
 import { Choice } from '../fields/choice';
 import { FileDrop } from '../fields/file-drop';
 import { Fractions } from '../fraction';
@@ -32,7 +32,7 @@ interface Picture {
 type Mark = { of: 'corner' | 'point'; i: number };
 
 /** A form from a photograph on which a sheet of paper of known size lies beside it: its corners are marked, then the form's edge. */
-export function FormPhoto({ units, onCorners }: { units: Units; onCorners: (corners: string) => void }) {
+export function FormPhoto({ units, onCorners }: { units: OrderUnits; onCorners: (corners: string) => void }) {
   const [isOpen, setOpen] = useState(false);
   const [picture, setPicture] = useState<Picture | null>(null);
   const [problem, setProblem] = useState('');
@@ -95,7 +95,7 @@ function Marking({
   onUse,
 }: {
   picture: Picture;
-  units: Units;
+  units: OrderUnits;
   onOther: () => void;
   onUse: (corners: string) => void;
 }) {
@@ -325,7 +325,7 @@ function Marking({
   );
 }
 
-function Sizes({ ring, units }: { ring: [Nm, Nm][]; units: Units }) {
+function Sizes({ ring, units }: { ring: [Nm, Nm][]; units: OrderUnits }) {
   const size = (axis: 0 | 1) => Math.max(...ring.map((at) => at[axis])) - Math.min(...ring.map((at) => at[axis]));
   const say = (nm: Nm) => printLength(nm, STYLES[units]);
   return (

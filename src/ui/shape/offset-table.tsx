@@ -3,9 +3,9 @@
 import { Box, Button, Flex, IconButton, Stack, Text } from '@chakra-ui/react';
 import { useRef, type KeyboardEvent } from 'react';
 import { Trash2 } from 'lucide-react';
-import { parseLength, type Units } from '@/core/length';
+import { parseLength, type OrderUnits } from '@/core/length';
 import { Choice } from '@/ui/fields/choice';
-import { typingUnit } from '@/ui/fields/length-field';
+import { typingUnit } from '@/core/length';
 import type { OffsetRow, Offsets } from './outline-text';
 
 const COLUMNS = [
@@ -23,7 +23,7 @@ export function OffsetTable({
   onChange,
 }: {
   offsets: Offsets;
-  units: Units;
+  units: OrderUnits;
   error: string | undefined;
   onChange: (offsets: Offsets) => void;
 }) {

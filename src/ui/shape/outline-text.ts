@@ -1,5 +1,5 @@
 import { outlineFromOffsets, type OffsetShape } from '@/core/covers';
-import { NM, parseLength, type Nm, type Units } from '@/core/length';
+import { NM, parseLength, type Nm, type OrderUnits, typingUnit } from '@/core/length';
 import { ok, refuse, type Result } from '@/core/result';
 
 // How a traced form is written in an order. Either its corners, `x, y` a line from the lower left; or offsets from a
@@ -51,10 +51,10 @@ export const writeOffsets = ({ isSmooth, rows }: Offsets): string =>
   ].join('\n'); // prettier-ignore
 
 /** The form that offsets make, and the lengths of its edges. A row that is not written yet is told by its number. */
-export function readOffsets({ isSmooth, rows }: Offsets, units: Units): Result<OffsetShape> {
+export function readOffsets({ isSmooth, rows }: Offsets, units: OrderUnits): Result<OffsetShape> {
   const stations = [];
   for (const [i, row] of rows.entries()) {
-    const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text.trim(), units === 'in' ? 'in' : 'cm')); // prettier-ignore
+    const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text.trim(), typingUnit(units))); // prettier-ignore
     if (!at!.ok || !left!.ok || !right!.ok)
       return refuse('outline', 'outline', `Station ${i + 1} needs three lengths: its place along the centre line, and the distances to the left and to the right edge.`); // prettier-ignore
     stations.push({ at: at!.value, left: left!.value, right: right!.value, isCorner: row.isCorner });
@@ -63,7 +63,7 @@ export function readOffsets({ isSmooth, rows }: Offsets, units: Units): Result<O
 }
 
 /** The corners of an outline (nm, from the form's lower left) as it was typed: corner by corner, or by offsets. */
-export function readOutline(text: string, units: Units): Result<[Nm, Nm][]> {
+export function readOutline(text: string, units: OrderUnits): Result<[Nm, Nm][]> {
   const offsets = offsetsIn(text);
   if (offsets) {
     const shape = readOffsets(offsets, units);
@@ -72,7 +72,7 @@ export function readOutline(text: string, units: Units): Result<[Nm, Nm][]> {
   const corners: [Nm, Nm][] = [];
   for (const row of rowsIn(text)) {
     const parts = row.split(',');
-    const read = parts.map((part) => parseLength(part.trim(), units === 'in' ? 'in' : 'cm'));
+    const read = parts.map((part) => parseLength(part.trim(), typingUnit(units)));
     const [x, y] = read;
     if (parts.length !== 2 || !x?.ok || !y?.ok)
       return refuse('outline', 'outline', `“${row}” is not a corner; write it like 12 1/2, 3.`);
@@ -84,8 +84,8 @@ export function readOutline(text: string, units: Units): Result<[Nm, Nm][]> {
 }
 
 /** Corners (nm) as the text that is kept: in inches or centimetres, to a hundredth of a millimetre and finer. */
-export function writeCorners(ring: readonly (readonly [Nm, Nm])[], units: Units): string {
-  const digits = (nm: Nm) => String(Number((units === 'in' ? nm / NM.in : nm / NM.cm).toFixed(4)));
+export function writeCorners(ring: readonly (readonly [Nm, Nm])[], units: OrderUnits): string {
+  const digits = (nm: Nm) => String(Number((nm / NM[typingUnit(units)]).toFixed(4)));
   return ring.map(([x, y]) => `${digits(x)}, ${digits(y)}`).join('\n');
 }
 

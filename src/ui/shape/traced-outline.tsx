@@ -3,7 +3,7 @@
 import { Box, Field, Flex, Grid, SegmentGroup, Stack, Text, Textarea } from '@chakra-ui/react';
 import { useState } from 'react';
 import { isSimple, perimeterOf } from '@/core/covers';
-import { printLength, STYLES, type Nm, type Units } from '@/core/length';
+import { printLength, STYLES, type Nm, type OrderUnits } from '@/core/length';
 import { Folded } from '@/ui/folded';
 import { Fractions } from '@/ui/fraction';
 import { offsetsIn, readOffsets, readOutline, writeOffsets } from './outline-text';
@@ -30,7 +30,7 @@ export function TracedOutline({
   title: string;
   /** As it is kept: corners or offsets (./outline-text.ts). */
   value: string;
-  units: Units;
+  units: OrderUnits;
   error: string | undefined;
   /** What the corners are of, and what goes round them. */
   help: string;
@@ -101,7 +101,7 @@ export function TracedOutline({
 }
 
 /** The form as it is written, with what the tape should find on it. */
-function Drawn({ text, units }: { text: string; units: Units }) {
+function Drawn({ text, units }: { text: string; units: OrderUnits }) {
   const offsets = offsetsIn(text);
   const shape = offsets ? readOffsets(offsets, units) : null;
   const read = text.trim() ? readOutline(text, units) : null;

@@ -2,14 +2,14 @@
 
 import { Box, Text } from '@chakra-ui/react';
 import type { CutList } from '@/core/cutlist';
-import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
+import { printNumber, STYLES, type Nm, type OrderUnits, typingUnit } from '@/core/length';
 import { Flash } from '../flash';
 import { Fractions } from '../fraction';
 
-const text = (length: Nm, units: Units) => printNumber(length, STYLES[units]).text;
+const text = (length: Nm, units: OrderUnits) => printNumber(length, STYLES[units]).text;
 
 /** What is cut, with the sum behind every size; a number that changes lights up. */
-export function CutTable({ list, units }: { list: CutList; units: Units }) {
+export function CutTable({ list, units }: { list: CutList; units: OrderUnits }) {
   const size = (a: Nm, b: Nm) => `${text(a, units)} × ${text(b, units)}`;
   const rows = [
     ...list.pieces.map(({ name, qty, across, along, sum }) => ({ name, qty, size: size(across, along), sum })),
@@ -33,7 +33,7 @@ export function CutTable({ list, units }: { list: CutList; units: Units }) {
         <tr>
           <th>Cut</th>
           <th>Piece</th>
-          <th>Across × along, {units === 'in' ? 'in' : 'cm'}</th>
+          <th>Across × along, {typingUnit(units)}</th>
         </tr>
       </thead>
       <tbody>

@@ -2,7 +2,7 @@
 
 import { Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import { useState } from 'react';
-import { parseLength } from '@/core/length';
+import { parseLength, typingUnit } from '@/core/length';
 import { Choice, TextField } from '@/ui/fields/choice';
 import { LengthField } from '@/ui/fields/length-field';
 import { Panel } from '@/ui/page';
@@ -37,7 +37,7 @@ export function TroubleForm({
   };
   const report = () => {
     if (trouble.length.trim() !== '') {
-      const read = parseLength(trouble.length, view.units === 'in' ? 'in' : 'cm', 'length');
+      const read = parseLength(trouble.length, typingUnit(view.units), 'length');
       if (!read.ok) return setError(read.faults[0]!.message);
       if (read.value <= 0) return setError('A length is more than zero; leave it empty where it is measured later.');
     }

@@ -4,7 +4,7 @@ import { Box, Heading, Text } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import { useWatch, type Control } from 'react-hook-form';
 import { printMoney } from '@/core/cost';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import { Flash } from '@/ui/flash';
 import { Fractions } from '@/ui/fraction';
 import { Panel } from '@/ui/page';
@@ -18,7 +18,7 @@ import { useOrder } from './order-context';
 const REST = 250;
 
 /** What the order would take of each cloth, laid by itself while it is typed. */
-export function ClothNeeds({ control, units }: { control: Control<OrderForm>; units: Units }) {
+export function ClothNeeds({ control, units }: { control: Control<OrderForm>; units: OrderUnits }) {
   const answer = useNeeds(control, units);
   if (!answer || answer.needs.length === 0) return null;
   const { needs, leftOut, isFirst } = answer;
@@ -108,7 +108,7 @@ class Layers {
 const made = () => pageWorker<NeedsWork>(new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
 
 /** The last answer stays to be seen while the next is worked out. */
-function useNeeds(control: Control<OrderForm>, units: Units): NeedsAnswer | null {
+function useNeeds(control: Control<OrderForm>, units: OrderUnits): NeedsAnswer | null {
   const lines = useWatch({ control, name: 'lines' });
   const { cloths, own, withdrawn } = useOrder();
   const layers = useRef<Layers>(null);

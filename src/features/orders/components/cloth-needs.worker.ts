@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { kindBook } from '@/core/covers';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import type { LineForm } from '../form';
 import { needJobs, needOf, type ClothNeed } from '../needs';
 import type { OrderProviderProps } from './order-context';
@@ -9,7 +9,7 @@ import type { OrderProviderProps } from './order-context';
 
 export interface NeedsQuestion {
   lines: LineForm[];
-  units: Units;
+  units: OrderUnits;
   room: Pick<OrderProviderProps, 'cloths' | 'own' | 'withdrawn'>;
 }
 

@@ -8,7 +8,7 @@ import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
 import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
 import { cutList, type CutList } from '@/core/cutlist';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { Notice } from '@/ui/page';
 import { emptyLine, readLineForm, toFormField, type LineForm, type OrderForm } from '../form';
@@ -25,7 +25,7 @@ interface Props {
   control: Control<OrderForm>;
   getValues: UseFormGetValues<OrderForm>;
   index: number;
-  units: Units;
+  units: OrderUnits;
   /** Faults of this line from the last attempt to save. */
   saved: Fault[];
   /** True once saving was tried: then open fields are named too. */
@@ -134,7 +134,7 @@ export const LineCard = memo(function LineCard({
             </HStack>
           )}
         </Flex>
-        {newest && newest.version > kind.version && !isFrozen && (units === 'mm' || kind.id.startsWith('own-')) && (
+        {newest && newest.version > kind.version && !isFrozen && (units !== 'in' || kind.id.startsWith('own-')) && (
           <Box px="5" pt="4">
             <Notice level="warn">
               <HStack gap="4" wrap="wrap">
@@ -213,7 +213,7 @@ interface Live {
 function seen(
   { line, faults }: ReturnType<typeof readLineForm>,
   kind: CoverKind,
-  units: Units,
+  units: OrderUnits,
   room: Parameters<typeof cutList>[2],
 ): Live {
   const cover = takeOff(kind, { ...line, units });

@@ -4,7 +4,7 @@ import { Box, Button, Flex, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import { proposedDirection, type Direction, type WidePart, type WideWay } from '@/core/cutlist';
 import type { TakeOff } from '@/core/covers';
 import { boughtLength, costOf, printMoney } from '@/core/cost';
-import { printLength, STYLES, type Units } from '@/core/length';
+import { printLength, STYLES, type OrderUnits } from '@/core/length';
 import { Choice } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { longLength } from '@/ui/words';
@@ -59,7 +59,7 @@ export function WideChoice({
   change,
 }: {
   wide: readonly WidePart[];
-  units: Units;
+  units: OrderUnits;
   cloth: ClothChoice['cloth'] | undefined;
   change: Change;
 }) {

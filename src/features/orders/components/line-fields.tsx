@@ -6,11 +6,12 @@ import { coming } from '@/ui/parts/coming';
 import { Link } from '@/ui/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
-import { parseLength, printBoth, type Units } from '@/core/length';
+import { parseLength, printBoth, type OrderUnits } from '@/core/length';
 import { isAlike } from '@/ui/alike';
 import { Choice, TextField } from '@/ui/fields/choice';
 import { Folded } from '@/ui/folded';
-import { LengthField, typingUnit } from '@/ui/fields/length-field';
+import { LengthField } from '@/ui/fields/length-field';
+import { typingUnit } from '@/core/length';
 import {
   FIT_LABELS,
   MATCHING_LABELS,
@@ -30,7 +31,7 @@ const TracedOutline = dynamic(coming(() => import('@/ui/shape/traced-outline').t
 interface Props {
   kind: CoverKind;
   line: LineForm;
-  units: Units;
+  units: OrderUnits;
   cover: TakeOff | null;
   cloth: ClothChoice | undefined;
   change: Change;
@@ -181,7 +182,7 @@ function OptionField({
 }: {
   option: KindOption;
   line: LineForm;
-  units: Units;
+  units: OrderUnits;
   change: Change;
   error: string | undefined;
 }) {
@@ -228,10 +229,10 @@ const placeholderOfFormula = (formula: string) =>
   formula.replace(/^inch\((.+)\)$/, '$1 in').replace(/^(mm|cm)\((.+)\)$/, '$2 $1');
 
 /** The usual value of an option. */
-const placeholderOf = (option: KindOption, units: Units): string =>
+const placeholderOf = (option: KindOption, units: OrderUnits): string =>
   usualOf(option, units).map(placeholderOfFormula).join(' + ');
 
-function readHem(text: string, units: Units): string | null {
+function readHem(text: string, units: OrderUnits): string | null {
   const turns = text.split('+').map((turn) => parseLength(turn, typingUnit(units)));
   return turns.every((turn) => turn.ok) ? turns.map((turn) => printBoth(turn.value, units)).join(' + ') : null;
 }

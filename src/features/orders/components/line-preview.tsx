@@ -9,7 +9,7 @@ import { usableWidth } from '@/core/cloth';
 import type { CoverKind, TakeOff } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
 import { bestTube } from '@/core/lay';
-import { NM, printLength, STYLES, type Units } from '@/core/length';
+import { NM, printLength, STYLES, type OrderUnits } from '@/core/length';
 import { CutTable } from '@/ui/table/cut-table';
 import { Folded } from '@/ui/folded';
 import { Fractions } from '@/ui/fraction';
@@ -47,7 +47,7 @@ interface Props {
   cover: TakeOff;
   list: CutList;
   line: LineForm;
-  units: Units;
+  units: OrderUnits;
   cloth: ClothChoice | undefined;
   index: number;
   focused: string | undefined;
@@ -112,7 +112,7 @@ export const LinePreview = memo(function LinePreview(props: Props) {
 });
 
 /** Where a bias strip cut round a tube, from one square, takes less cloth than parallel strips: the square. */
-function Tubes({ list, units }: { list: CutList; units: Units }) {
+function Tubes({ list, units }: { list: CutList; units: OrderUnits }) {
   const { cloths } = useOrder();
   const offers = useMemo(
     () =>
@@ -138,7 +138,7 @@ function Tubes({ list, units }: { list: CutList; units: Units }) {
 }
 
 /** Up to an eighth of an inch, or to a millimetre. */
-const roundUp = (length: number, units: Units) => {
+const roundUp = (length: number, units: OrderUnits) => {
   const step = units === 'in' ? NM.in / 8 : NM.mm;
   return Math.ceil(length / step) * step;
 };

@@ -8,7 +8,7 @@ import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';
 import { useFieldArray, useForm, useWatch } from 'react-hook-form';
-import type { Units } from '@/core/length';
+import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice, PageHead, Panel } from '@/ui/page';
@@ -72,7 +72,7 @@ function OrderPage({ edited, initial }: Props) {
   useFirstCloth();
 
   // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
-  const setUnits = (next: Units) => {
+  const setUnits = (next: OrderUnits) => {
     const form = getValues();
     const lines = form.lines.map((line) => inOtherUnits(line, form.units, next));
     setValue('lines', lines, { shouldDirty: true });
@@ -199,9 +199,10 @@ function OrderPage({ edited, initial }: Props) {
             <Field.Root invalid={fieldError('units') !== undefined} disabled={isFrozen}>
               <Field.Label fontWeight="600">Measured in</Field.Label>
               <NativeSelect.Root>
-                <NativeSelect.Field value={units} onChange={(event) => setUnits(event.target.value as Units)}>
+                <NativeSelect.Field value={units} onChange={(event) => setUnits(event.target.value as OrderUnits)}>
                   <option value="in">inches</option>
                   <option value="mm">centimetres</option>
+                  <option value="millimetres">millimetres</option>
                 </NativeSelect.Field>
                 <NativeSelect.Indicator />
               </NativeSelect.Root>

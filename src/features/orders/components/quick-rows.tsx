@@ -4,8 +4,8 @@ import { Box, Button, CloseButton, Dialog, Portal, Stack, Text } from '@chakra-u
 import Papa from 'papaparse';
 import { useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import type { CoverKind } from '@/core/covers';
-import { parseLength, type Units } from '@/core/length';
-import { typingUnit } from '@/ui/fields/length-field';
+import { parseLength, type OrderUnits } from '@/core/length';
+import { typingUnit } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import type { LineForm } from '../form';
 
@@ -13,7 +13,7 @@ interface Props {
   kind: CoverKind;
   /** The line whose options and cloths the new ones take over. */
   line: LineForm;
-  units: Units;
+  units: OrderUnits;
   isOpen: boolean;
   onOpen: (isOpen: boolean) => void;
   onAdd: (lines: LineForm[]) => void;
@@ -179,7 +179,13 @@ interface CellFault {
 }
 
 /** What is wrong with a row that has been begun. */
-function faultsOf(row: string[], r: number, columns: { label: string }[], kind: CoverKind, units: Units): CellFault[] {
+function faultsOf(
+  row: string[],
+  r: number,
+  columns: { label: string }[],
+  kind: CoverKind,
+  units: OrderUnits,
+): CellFault[] {
   if (!row.some((cell) => cell.trim())) return [];
   return row.flatMap((cell, c): CellFault[] => {
     const text = cell.trim();

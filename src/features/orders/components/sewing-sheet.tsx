@@ -3,7 +3,7 @@
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
 import { kindBook, takeOff, type CoverKind, type CoverMark } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
-import { printLength, printNumber, STYLES, type Units } from '@/core/length';
+import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
@@ -166,7 +166,7 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
 }
 
 /** What is marked on the pieces of each cover once they are cut, by its distances from the cut edges; steps speak of the numbers. */
-function Marks({ marks, units }: { marks: readonly CoverMark[]; units: Units }) {
+function Marks({ marks, units }: { marks: readonly CoverMark[]; units: OrderUnits }) {
   if (marks.length === 0) return null;
   const size = (length: number) => printLength(length, STYLES[units]);
   return (

@@ -2,7 +2,7 @@ import { Box, HStack, Stack, Text } from '@chakra-ui/react';
 import { TriangleAlert } from 'lucide-react';
 import { STITCHES } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
-import { printLength, printNumber, STYLES, type Units } from '@/core/length';
+import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 
 /** How the cover is sewn: what the machine is set to, and the cautions where they belong. */
@@ -32,7 +32,7 @@ export function Steps({ list }: { list: CutList }) {
 }
 
 /** What is checked on the sewn cover; on paper with a place for what the tape shows. */
-export function Inspections({ list, units, isPrint = false }: { list: CutList; units: Units; isPrint?: boolean }) {
+export function Inspections({ list, units, isPrint = false }: { list: CutList; units: OrderUnits; isPrint?: boolean }) {
   return (
     <Stack as="ul" gap="1" pl="5" css={{ listStyle: 'disc' }}>
       {list.inspections.map(({ what, size, tolerance }) => (
@@ -54,7 +54,7 @@ export function Inspections({ list, units, isPrint = false }: { list: CutList; u
 }
 
 /** Zips, cord and the like as one sentence. */
-export const notionsText = (list: CutList, units: Units): string =>
+export const notionsText = (list: CutList, units: OrderUnits): string =>
   list.notions
     .map(
       ({ name, qty, length, note }) =>

@@ -17,6 +17,7 @@ export interface SheetAnswer {
   badRows: number[];
   heldBack: number;
   faults: CellFault[];
+  questions: CellFault[];
 }
 
 /** What the page asks of its worker. */

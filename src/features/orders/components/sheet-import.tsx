@@ -41,6 +41,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
   const kinds = useMemo(() => kindBook(room.own, room.withdrawn).current, [room.own, room.withdrawn]);
   const known = useMemo(() => sheetFields(kinds), [kinds]);
   const [isPartial, setPartial] = useState(false);
+  const [isMeant, setMeant] = useState(false);
   const [isIn, setIn] = useState(false);
   useUnsaved(sheet !== null && !isIn);
   const checked = useCheck(sheet, fields, room, usualDue, isPartial, setProblem);
@@ -48,6 +49,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
   const take = (next: Sheet) => {
     setProblem('');
     setSheet(next);
+    setMeant(false);
     setFields(proposeFields(next.columns, known));
   };
   const takeFile = async (file: File) => {
@@ -74,9 +76,9 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
     const answer = await send<{ orders: number; lines: number }>(
       IMPORT,
       'application/json',
-      JSON.stringify({ sheet, fields, isPartial }),
+      JSON.stringify({ sheet, fields, isPartial, isMeant }),
       abort.current.signal,
-      requestFor(IMPORT, [sheet, fields, isPartial]),
+      requestFor(IMPORT, [sheet, fields, isPartial, isMeant]),
     );
     setBusy(null);
     if (answer.ok || answer.faults[0]!.code !== 'offline') answered(IMPORT);
@@ -85,8 +87,10 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
     toaster.create({ title: `${counted(answer.value.orders, 'order')} with ${counted(answer.value.lines, 'line')} are brought in.`, type: 'success' }); // prettier-ignore
     router.push('/orders');
   };
-  const setCell = (row: number, column: number, text: string) =>
+  const setCell = (row: number, column: number, text: string) => {
+    setMeant(false);
     setSheet((old) => old && { ...old, rows: old.rows.map((cells, r) => (r === row ? cells.map((cell, c) => (c === column ? text : cell)) : cells)) }); // prettier-ignore
+  };
 
   return (
     <>
@@ -102,7 +106,10 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
             {busy === 'importing' ? (
               <Button onClick={() => abort.current?.abort()}>Call it off</Button>
             ) : (
-              <Button onClick={bringIn} disabled={!checked || checked.goodRows === 0}>
+              <Button
+                onClick={bringIn}
+                disabled={!checked || checked.goodRows === 0 || (checked.questions.length > 0 && !isMeant)}
+              >
                 {checked ? `Bring in ${counted(checked.orders, 'order')}` : 'Checking …'}
               </Button>
             )}
@@ -127,6 +134,8 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
               checked={checked}
               isPartial={isPartial}
               onPartial={setPartial}
+              isMeant={isMeant}
+              onMeant={setMeant}
               onCell={setCell}
             />
             <datalist id="sheet-kinds">

@@ -16,6 +16,8 @@ export function SheetOutcome({
   checked,
   isPartial,
   onPartial,
+  isMeant,
+  onMeant,
   onCell,
 }: {
   sheet: Sheet;
@@ -23,6 +25,8 @@ export function SheetOutcome({
   checked: SheetAnswer | null;
   isPartial: boolean;
   onPartial: (isPartial: boolean) => void;
+  isMeant: boolean;
+  onMeant: (isMeant: boolean) => void;
   onCell: (row: number, column: number, text: string) => void;
 }) {
   if (!checked)
@@ -31,7 +35,7 @@ export function SheetOutcome({
         <Spinner size="sm" /> <Text>Checking {counted(sheet.rows.length, 'row')} …</Text>
       </HStack>
     );
-  const { badRows, faults, goodRows, orders, heldBack } = checked;
+  const { badRows, faults, goodRows, orders, heldBack, questions } = checked;
   return (
     <Panel
       title={`${counted(goodRows, 'good row')} ${goodRows === 1 ? 'makes' : 'make'} ${counted(orders, 'order')}`}
@@ -45,6 +49,9 @@ export function SheetOutcome({
         )
       }
     >
+      {questions.length > 0 && (
+        <Unusual sheet={sheet} questions={questions} isMeant={isMeant} onMeant={onMeant} onCell={onCell} />
+      )}
       {badRows.length === 0 ? (
         <Text color="fg.muted">Every row can be cut as it stands. Nothing is kept until it is brought in.</Text>
       ) : (
@@ -117,6 +124,68 @@ export function SheetOutcome({
         </Stack>
       )}
     </Panel>
+  );
+}
+
+/** Sizes outside the usual range: they are put right here, or said to be meant. */
+function Unusual({
+  sheet,
+  questions,
+  isMeant,
+  onMeant,
+  onCell,
+}: {
+  sheet: Sheet;
+  questions: SheetAnswer['questions'];
+  isMeant: boolean;
+  onMeant: (isMeant: boolean) => void;
+  onCell: (row: number, column: number, text: string) => void;
+}) {
+  return (
+    <Box mb="4" p="4" borderWidth="2px" borderColor="border.warning" borderRadius="sm">
+      <Text fontWeight="700">
+        {counted(questions.length, 'size')} {questions.length === 1 ? 'is' : 'are'} unusual. Look at the unit first.
+      </Text>
+      <Stack gap="2" mt="2">
+        {questions.slice(0, SHOWN_ROWS).map(({ row, column, message }) => (
+          <HStack key={`${row} ${column}`} gap="3" align="flex-start">
+            <Text fontWeight="700" minW="20">
+              Row {row + 2}
+            </Text>
+            {column >= 0 && (
+              <Box
+                asChild
+                w="140px"
+                minH="10"
+                px="2"
+                borderWidth="1px"
+                borderColor="border"
+                borderRadius="sm"
+                bg="bg.panel"
+              >
+                <input
+                  aria-label={`Row ${row + 2}, ${sheet.columns[column]}`}
+                  value={sheet.rows[row]![column]}
+                  onChange={(event) => onCell(row, column, event.target.value)}
+                />
+              </Box>
+            )}
+            <Text flex="1" fontSize="sm">
+              <Fractions>{message}</Fractions>
+            </Text>
+          </HStack>
+        ))}
+        {questions.length > SHOWN_ROWS && (
+          <Text color="fg.muted">and {counted(questions.length - SHOWN_ROWS, 'size')} more</Text>
+        )}
+      </Stack>
+      <Box as="label" display="flex" alignItems="center" gap="2" minH="11" mt="2" cursor="pointer">
+        <Box asChild accentColor="bottle.solid" boxSize="5">
+          <input type="checkbox" checked={isMeant} onChange={(event) => onMeant(event.target.checked)} />
+        </Box>
+        <Text fontWeight="600">They are meant so</Text>
+      </Box>
+    </Box>
   );
 }
 

@@ -110,7 +110,7 @@ export function ItemPage({ item, today }: { item: ItemView; today: string }) {
                 <Fractions>{printLength(item.widthNm, STYLES[item.units])}</Fractions>
               </Figure>
             )}
-            <Figure label="Paid" note={`for one ${PER[item.pricePer] ?? item.pricePer}`}>
+            <Figure label="Paid" note={PER[item.pricePer] ?? `for one ${item.pricePer}`}>
               {printMoney(item.priceMinor, item.currency)}
             </Figure>
             <Figure label="There since">{age === 'today' ? 'today' : age}</Figure>
@@ -157,7 +157,11 @@ export function ItemPage({ item, today }: { item: ItemView; today: string }) {
   );
 }
 
-const PER: Record<string, string> = { yd: 'yard', m: 'metre' };
+const PER: Record<string, string> = {
+  yd: 'for one yard',
+  m: 'for one metre',
+  whole: 'for all of it, when it was kept',
+};
 
 function Do({
   doing,

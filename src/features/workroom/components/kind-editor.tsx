@@ -8,7 +8,7 @@ import { useRouter } from 'next/navigation';
 import { memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';
 import { kindToJson } from '@/core/files/kind-text';
-import { parseLength, type Nm, type Units } from '@/core/length';
+import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { isAlike } from '@/ui/alike';
 import { Choice, TextField } from '@/ui/fields/choice';
@@ -371,7 +371,7 @@ function sampleFrom(kind: CoverKind, typed: Record<string, string>, units: Units
   const usual = sampleOf(kind);
   return Object.fromEntries(
     Object.entries(usual).map(([id, size]) => {
-      const read = typed[id] ? parseLength(typed[id], units === 'in' ? 'in' : 'cm') : null;
+      const read = typed[id] ? parseLength(typed[id], typingUnit(units)) : null;
       return [id, read?.ok && read.value > 0 ? read.value : size];
     }),
   );
