@@ -181,6 +181,7 @@ export async function ensureBundles() {
     entryPoints: {
       nest: 'src/cli/nest.ts',
       takeoff: 'src/cli/takeoff.ts',
+      'export-child': 'src/work/export-child.ts',
       bench: 'src/cli/bench.ts',
       fuzz: 'src/cli/fuzz.ts',
       archive: 'src/cli/archive.ts',

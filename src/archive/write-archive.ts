@@ -14,11 +14,11 @@ const AT_ONCE = 2_000;
 
 /** Lists for people and their spreadsheets, beside the tables. */
 const LISTS: Record<string, string> = {
-  orders: `SELECT o.no, c.name AS customer, o.due, o.units, o.status, o.notes FROM orders o JOIN customers c ON c.id = o.customer_id WHERE o.deleted_at IS NULL ORDER BY o.no`,
+  orders: `SELECT o.no, c.name AS customer, o.due::text, o.units, o.status, o.notes FROM orders o JOIN customers c ON c.id = o.customer_id WHERE o.deleted_at IS NULL ORDER BY o.no`,
   cloth: `SELECT name, sort, units, width_nm, selvage_left_nm, selvage_right_nm, repeat_across_nm, repeat_along_nm, drop_part, turns, price_minor, currency, price_per, supplier FROM cloths ORDER BY lower(name)`,
   shelf: `SELECT i.code, coalesce(c.name, m.name) AS name, i.sort, i.lot, i.width_nm, i.on_hand, i.reserved, i.place, i.supplier, i.price_minor, i.currency, i.price_per FROM stock_items i LEFT JOIN cloths c ON c.id = i.cloth_id LEFT JOIN materials m ON m.id = i.material_id ORDER BY i.id`,
   movements: `SELECT m.id, i.code, m.sort, m.quantity, m.at, p.name AS person, m.cause, m.reason, o.no AS order_no, b.name AS batch FROM movements m JOIN stock_items i ON i.id = m.item_id LEFT JOIN people p ON p.id = m.person_id LEFT JOIN orders o ON o.id = m.order_id LEFT JOIN batches b ON b.id = m.batch_id ORDER BY m.id`,
-  quotes: `SELECT q.no, o.no AS order_no, q.state, q.valid_until, q.total_minor, q.currency FROM quotes q JOIN orders o ON o.id = q.order_id ORDER BY q.no`,
+  quotes: `SELECT q.no, o.no AS order_no, q.state, q.valid_until::text, q.total_minor, q.currency FROM quotes q JOIN orders o ON o.id = q.order_id ORDER BY q.no`,
 };
 
 /**
@@ -91,6 +91,10 @@ async function* read(client: PoolClient, query: string, write: (rows: Record<str
   await client.query('CLOSE archive');
 }
 
-/** Times as ISO texts: how a spreadsheet and another program read them alike. */
+/** Times as ISO texts and whole numbers as numbers: how a spreadsheet and another program read them alike. */
 const plain = (row: Record<string, unknown>): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(row).map(([name, value]) => [name, value instanceof Date ? value.toISOString() : value])); // prettier-ignore
+  Object.fromEntries(Object.entries(row).map(([name, value]) => [name, value instanceof Date ? value.toISOString() : isWhole(value) ? Number(value) : value])); // prettier-ignore
+
+/** Counts of the database (bigint) come as texts; one with a sign would be taken for a formula. */
+const isWhole = (value: unknown): boolean =>
+  typeof value === 'string' && /^-?\d{1,15}$/.test(value) && !/^-?0\d/.test(value);

@@ -339,8 +339,8 @@ describe('a lay on the shelf', () => {
     expect(none).toEqual([]);
     const stored = await item(kept!.id);
     expect(stored).toMatchObject({ widthNm: inches(14), onHand: inches(12.5), place: 'drawer 2', lot: '3', outline: null, currency: 'GBP' }); // prettier-ignore
-    // It is worth its part of the width: £10 x 14 / 54 a yard.
-    expect(stored.priceMinor).toBe(Math.round((1000 * 14) / 54));
+    // It is worth its part of the area: £10 a yard for 14 x 12 1/2 of 54 wide, so 14 x 12 1/2 / 54 in of length.
+    expect(stored).toMatchObject({ pricePer: 'whole', priceMinor: Math.floor((((1000 * 14) / 54) * 12.5) / 36) });
     expect(proposal.area).toBeGreaterThan(inches(14) * inches(12.5));
     await conserves(db);
   });

@@ -7,8 +7,10 @@ import { takenBy, wasteOf, withoutItems, type ClothTask, type PricedItem } from 
 // Which stock a lay is made on is decided by laying: on the remnants with the bolt behind them, on the bolt alone, and on the remnants that
 // are worth it. A remnant saves cloth only where it costs less than the bolt would for the same pieces.
 
-/** The part of a new remnant's worth that counts: about half of what is kept finds a use. Common practice, no source. */
-const KEPT_WORTH = 0.5;
+/** The part of a new remnant's worth that counts, since much of what is kept finds no use. Common practice, no source. */
+const KEPT_WORTH = 0.25;
+/** Remnants go first where they take away at most this much more than the bolt: what lies longest is used up. */
+const REMNANTS_FIRST = 1.1;
 
 /** A lay of a cloth on one choice of stock. */
 export interface LaidTask {
@@ -58,7 +60,7 @@ const costIn = ({ task: { cloth, stock }, plan }: LaidTask): number => takenBy(c
 
 /**
  * What a lay takes away from the shelf, in minor units: its cost, and what is left of a remnant that is too small to keep, less what the
- * usable remnants that it leaves are worth by their area, halved (`KEPT_WORTH`). `least` is the smallest remnant that is kept (nm).
+ * usable remnants that it leaves are worth by their area (a part of it, `KEPT_WORTH`). `least` is the smallest remnant that is kept (nm).
  */
 export function takenAway(laid: LaidTask, least: readonly [Nm, Nm]): number {
   const { task, plan } = laid;
@@ -83,7 +85,7 @@ export function takenAway(laid: LaidTask, least: readonly [Nm, Nm]): number {
 
 /**
  * The lay to make: of those that leave the fewest pieces out and cost no more than the one without remnants (`plain`, the second of
- * `laid`), the one that takes the least away from the shelf. The others are named in its reason.
+ * `laid`), the one that takes the least away from the shelf, remnants first where that is much the same. The others are named in its reason.
  */
 export function bestVariant(laid: readonly LaidTask[], least: readonly [Nm, Nm]): LaidTask {
   const [offered, plain] = laid;
@@ -92,7 +94,8 @@ export function bestVariant(laid: readonly LaidTask[], least: readonly [Nm, Nm])
   const whole = laid.filter(({ plan }) => plan.unplaced.length === fewest);
   const most = whole.includes(plain) ? costIn(plain) : Infinity;
   const rows = whole.filter((one) => costIn(one) <= most).map((one) => ({ one, away: takenAway(one, least) }));
-  const best = rows.reduce((a, b) => (b.away < a.away ? b : a)).one;
+  const weighed = rows.map((row) => ({ ...row, away: row.one === plain ? row.away : row.away / REMNANTS_FIRST }));
+  const best = weighed.reduce((a, b) => (b.away < a.away ? b : a)).one;
   const price = (one: LaidTask) => printMoney(costIn(one), one.task.cloth.price.currency);
   const stock = best.task.stock;
   if (!stock || best === offered) return best;

@@ -1,8 +1,28 @@
 // Money is whole minor units of a currency: cents of a euro, yen of a yen (ISO 4217, as the platform's Intl knows it).
 
+const exponents = new Map<string, number>();
+
 /** How many decimals a currency has: 2 for GBP, 0 for JPY, 3 for KWD. The code must be three letters, or it throws a RangeError. */
-export const exponentOf = (currency: string): number =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+export function exponentOf(currency: string): number {
+  const known = exponents.get(currency);
+  if (known !== undefined) return known;
+  const { maximumFractionDigits } = new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions();
+  exponents.set(currency, maximumFractionDigits ?? 2);
+  return maximumFractionDigits ?? 2;
+}
+
+/** The codes of all currencies that the platform knows (ISO 4217), by the alphabet. */
+export const currencies = (): readonly string[] => Intl.supportedValuesOf('currency');
+
+/** Whether a text is the code of a currency that the platform knows. */
+export const isCurrency = (code: string): boolean => /^[A-Z]{3}$/.test(code) && currencies().includes(code);
+
+/** A currency as a choice shows it: `GBP, British Pound`. */
+export const currencyLabel = (currency: string): string =>
+  `${currency}, ${new Intl.DisplayNames('en', { type: 'currency' }).of(currency) ?? currency}`;
+
+/** Minor units as a number of the currency's own unit, for a chart or a spreadsheet: 2450 of GBP is 24.5, of JPY 2450. */
+export const toMajor = (minor: number, currency: string): number => Number(writeAmount(minor, currency));
 
 /** An amount for people, like £24.50 or JP¥1,200. */
 export const printMoney = (minor: number, currency: string): string =>

@@ -7,7 +7,10 @@ import {
   STYLES,
   type Nm,
   type PrintStyle,
-  type OrderUnits, systemOf, type Units } from '../length';
+  type OrderUnits,
+  systemOf,
+  type Units,
+} from '../length';
 import { ok, refuse, type Fault, type Result } from '../result';
 import {
   emptyScope,

@@ -1,6 +1,7 @@
 import 'server-only';
 import { eq } from 'drizzle-orm';
-import { printNumber, STYLES, type Units } from '@/core/length';
+import { cellText, type Cell } from '@/core/files/cell';
+import { NM, printNumber, STYLES, typingUnit } from '@/core/length';
 import { database, schema } from '@/db';
 import { newPdf } from '@/features/lists/pdf';
 import { asFile, type TableFile } from '@/features/lists/files';
@@ -10,13 +11,18 @@ const HEAD = ['Order', 'Line', 'Cover', 'Cloth', 'Part', 'How many', 'Across', '
 const MARGIN = 40;
 const WIDTHS = [38, 28, 120, 92, 96, 44, 50, 50, 28];
 /** All that a batch cuts, a row for each part of each line; null when there is no such batch. */
-async function rowsOf(batchId: number): Promise<{ name: string; rows: (string | number)[][] } | null> {
+async function rowsOf(batchId: number): Promise<{ name: string; rows: Cell[][] } | null> {
   const db = database();
   const [batch] = await db.select({ name: schema.batches.name }).from(schema.batches).where(eq(schema.batches.id, batchId)); // prettier-ignore
   if (!batch) return null;
   const { orders, cloths, kinds } = await loadCutLists(db, eq(schema.orderLines.batchId, batchId));
   const rows = orders.flatMap(({ orderNo, units, cutList, lines }) => {
-    const size = (length: number) => printNumber(length, STYLES[units as Units]).text.replace('≈ ', '');
+    const unit = typingUnit(units);
+    const size = (length: number): Cell => ({
+      length: Number((length / NM[unit]).toFixed(6)),
+      text: printNumber(length, STYLES[units]).text.replace('≈ ', ''),
+      isInches: unit === 'in',
+    });
     const row = (
       line: string,
       cloth: string,
@@ -26,7 +32,7 @@ async function rowsOf(batchId: number): Promise<{ name: string; rows: (string | 
       sum: [string, string],
     ) => {
       const own = lines.find(({ position }) => String(position) === line)!;
-      return [Number(orderNo), Number(line), kinds.find(own.kind, own.kindVersion)?.name ?? own.kind, cloths.get(cloth)?.name ?? cloth, part, qty, size(across), size(along), STYLES[units as Units].unit, sum.filter(Boolean).join('; ')]; // prettier-ignore
+      return [Number(orderNo), Number(line), kinds.find(own.kind, own.kindVersion)?.name ?? own.kind, cloths.get(cloth)?.name ?? cloth, part, qty, size(across), size(along), unit, sum.filter(Boolean).join('; ')]; // prettier-ignore
     };
     return [
       ...cutList.pieces.map(({ line, cloth, name, qty, across, along, sum }) => row(line, cloth, name, qty, [across, along], sum)), // prettier-ignore
@@ -42,7 +48,14 @@ export async function cutListFile(batchId: number, as: 'csv' | 'xlsx' | 'pdf'): 
   if (!found) return null;
   const name = `cut-list-${batchId}`;
   if (as !== 'pdf') return asFile(found.rows, found.name, as, name);
-  return { bytes: await cutListPdf(found.name, found.rows), type: 'application/pdf', name: `${name}.pdf` };
+  return {
+    bytes: await cutListPdf(
+      found.name,
+      found.rows.map((row) => row.map(cellText)),
+    ),
+    type: 'application/pdf',
+    name: `${name}.pdf`,
+  };
 }
 
 function cutListPdf(batch: string, [head, ...rows]: (string | number)[][]): Promise<Buffer> {

@@ -1,5 +1,5 @@
 import { FIBRES, GIVES, WEIGHTS, type Fibre, type Give, type Turns, type Weight } from '@/core/cloth';
-import { parseAmount, writeAmount } from '@/core/cost';
+import { isCurrency, parseAmount, writeAmount } from '@/core/cost';
 import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { CLOTH_SORTS, type ClothSort } from '@/core/stock';
@@ -221,8 +221,8 @@ export function readClothForm(form: ClothForm): { values: ClothValues; faults: F
     fault('drop', 'A drop needs a repeat both across and along.');
   if (form.name.trim() === '') fault('name', 'Give the cloth a name.');
   else if (form.name.trim().length > 120) fault('name', 'A name has at most 120 letters.');
-  const hasCurrency = /^[A-Z]{3}$/.test(form.currency);
-  if (!hasCurrency) fault('currency', 'A currency has three letters, like GBP.');
+  const hasCurrency = isCurrency(form.currency);
+  if (!hasCurrency) fault('currency', 'Choose a currency by its three letters, like GBP.');
   const currency = hasCurrency ? form.currency : 'GBP';
   const priceMinor = parseAmount(form.price, currency);
   if (priceMinor === null || priceMinor > MOST_PRICE)

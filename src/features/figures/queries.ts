@@ -1,5 +1,6 @@
 import 'server-only';
 import { sql, type SQL } from 'drizzle-orm';
+import { toMajor } from '@/core/cost';
 import { WASTE_CAUSES } from '@/core/stock';
 import { database } from '@/db';
 import { CAUSE_LABELS } from '@/features/stock/words';
@@ -99,7 +100,7 @@ const valueByAge: Maker = async () => {
     unit: currency,
     isStacked: true,
     columns: ['There for', ...sorts.map((sort) => ({ bolt: 'Bolts', remnant: 'Remnants', sheets: 'Sheets', notion: 'Notions' })[sort]!)], // prettier-ignore
-    rows: own.length === 0 ? [] : ages.map((age) => ({ category: age, values: sorts.map((sort) => Math.round(Number(own.find((row) => row.age === age && row.sort === sort)?.worth ?? 0)) / 100) })), // prettier-ignore
+    rows: own.length === 0 ? [] : ages.map((age) => ({ category: age, values: sorts.map((sort) => toMajor(Math.round(Number(own.find((row) => row.age === age && row.sort === sort)?.worth ?? 0)), currency)) })), // prettier-ignore
     empty: 'The shelf is empty.',
   };
 };
@@ -120,7 +121,7 @@ const remnantsSaved: Maker = async () => {
     unit: currency,
     isStacked: false,
     columns: ['Month', 'Saved'],
-    rows: found.filter((row) => row.currency === currency).map(({ month, worth }) => ({ category: month, values: [Math.round(Number(worth)) / 100] })), // prettier-ignore
+    rows: found.filter((row) => row.currency === currency).map(({ month, worth }) => ({ category: month, values: [toMajor(Math.round(Number(worth)), currency)] })), // prettier-ignore
     empty: 'No remnant has been used yet.',
   };
 };

@@ -1,4 +1,4 @@
-import { parseAmount, writeAmount } from '@/core/cost';
+import { isCurrency, parseAmount, writeAmount } from '@/core/cost';
 import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { COUNTED_BY, NOTION_SORTS, ZIP_TEETH, type CountedBy, type NotionSort, type ZipTeeth } from '@/core/stock';
@@ -80,8 +80,8 @@ export function readMaterial(form: MaterialForm, units: Units): { values: Materi
   if (packSize < 1) fault('packSize', 'Write how many pieces are in a pack.');
   const per = { length: ['yd', 'm'], piece: ['piece'], pack: ['pack', 'piece'] }[countedBy];
   if (!per.includes(form.pricePer)) fault('pricePer', countedBy === 'length' ? 'A price is for one yard or metre.' : 'A price is for one piece or pack.'); // prettier-ignore
-  const hasCurrency = /^[A-Z]{3}$/.test(form.currency);
-  if (!hasCurrency) fault('currency', 'A currency has three letters, like GBP.');
+  const hasCurrency = isCurrency(form.currency);
+  if (!hasCurrency) fault('currency', 'Choose a currency by its three letters, like GBP.');
   const currency = hasCurrency ? form.currency : 'GBP';
   const priceMinor = parseAmount(form.price, currency);
   if (priceMinor === null || priceMinor > MOST_PRICE)

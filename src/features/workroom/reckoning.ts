@@ -1,4 +1,4 @@
-import { parseAmount, USUAL_COSTING, writeAmount, type Costing } from '@/core/cost';
+import { isCurrency, parseAmount, USUAL_COSTING, writeAmount, type Costing } from '@/core/cost';
 import { inches, parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 
@@ -52,8 +52,8 @@ const MOST_MINUTES = 6000;
 export function readReckoning(form: ReckoningForm): { value: Reckoning; faults: Fault[] } {
   const faults: Fault[] = [];
   const fault = (field: string, message: string) => faults.push({ code: 'reckoning', field, message });
-  const hasCurrency = /^[A-Z]{3}$/.test(form.currency);
-  if (!hasCurrency) fault('currency', 'A currency has three letters, like GBP.');
+  const hasCurrency = isCurrency(form.currency);
+  if (!hasCurrency) fault('currency', 'Choose a currency by its three letters, like GBP.');
   const currency = hasCurrency ? form.currency : USUAL_COSTING.currency;
   const hourMinor = form.hour.trim() === '' ? 0 : parseAmount(form.hour, currency);
   if (hourMinor === null) fault('hour', `“${form.hour}” is not an amount in ${currency}; write it like ${writeAmount(2450, currency)}.`); // prettier-ignore

@@ -1,12 +1,12 @@
-import { createReadStream, createWriteStream } from 'node:fs';
-import { mkdtemp, rm, stat } from 'node:fs/promises';
+import { createWriteStream } from 'node:fs';
+import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { ArchiveFault, readArchive } from '@/archive/read-archive';
-import { writeArchive } from '@/archive/write-archive';
 import { databaseUrl } from '@/db';
+import { exportAnswer, TYPES } from '@/features/lists/files';
 
 export const dynamic = 'force-dynamic';
 
@@ -15,22 +15,7 @@ const MOST_BYTES = 2_000_000_000;
 const folder = () => mkdtemp(join(tmpdir(), 'jolly-bolt-'));
 
 /** The whole workroom as one open archive. */
-export async function GET() {
-  const own = await folder();
-  const file = join(own, 'workroom.zip');
-  await writeArchive(databaseUrl(), file);
-  const { size } = await stat(file);
-  const stream = createReadStream(file);
-  stream.once('close', () => void rm(own, { recursive: true, force: true }));
-  return new Response(Readable.toWeb(stream) as ReadableStream, {
-    headers: {
-      'content-type': 'application/zip',
-      'content-length': String(size),
-      'content-disposition': 'attachment; filename="workroom.zip"',
-      'cache-control': 'no-store',
-    },
-  });
-}
+export const GET = () => exportAnswer(['archive'], TYPES.zip, 'workroom.zip');
 
 /** Reads an archive in place of all that is in the workroom; anything that is wrong leaves it as it was. */
 export async function POST(request: Request) {

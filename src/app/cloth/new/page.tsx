@@ -1,9 +1,12 @@
 import type { Metadata } from 'next';
 import { ClothFormView } from '@/features/cloth/components/cloth-form';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
+import { reckoningForm } from '@/features/workroom/queries';
 
+export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New cloth' };
 
-export default function NewClothPage() {
-  return <ClothFormView edited={null} initial={EMPTY_CLOTH} />;
+export default async function NewClothPage() {
+  const { currency } = await reckoningForm();
+  return <ClothFormView edited={null} initial={{ ...EMPTY_CLOTH, currency }} />;
 }

@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { printLength, STYLES } from '@/core/length';
+import { useCurrencies } from '@/ui/fields/use-currencies';
 import type { Fault } from '@/core/result';
 import { ClothSwatch, type ClothLook } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
@@ -97,6 +98,7 @@ export function ClothFormView({
       router.push('/cloth');
     });
 
+  const currencyChoices = useCurrencies(form.currency);
   return (
     <form onSubmit={handleSubmit((values) => save(values, version))} noValidate>
       <PageHead title={edited ? initial.name : 'New cloth'}>
@@ -272,7 +274,7 @@ export function ClothFormView({
                   <Select
                     control={control}
                     name="currency"
-                    choices={{ GBP: 'GBP', EUR: 'EUR', USD: 'USD', CAD: 'CAD', AUD: 'AUD', JPY: 'JPY' }}
+                    choices={Object.fromEntries(currencyChoices.map(({ id, label }) => [id, label]))}
                   />
                 </Labelled>
                 <Labelled label="For one" error={errorAt('pricePer')}>

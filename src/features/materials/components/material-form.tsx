@@ -4,6 +4,7 @@ import { Button, Flex, Grid, Stack, Text, Textarea } from '@chakra-ui/react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import { useCurrencies } from '@/ui/fields/use-currencies';
 import type { Units } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { send } from '@/features/commands/send';
@@ -40,6 +41,7 @@ export function MaterialFormView({
 }) {
   const router = useRouter();
   const [form, setForm] = useState(initial);
+  const currencyChoices = useCurrencies(form.currency);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
   const set = (part: Partial<MaterialForm>) => {
@@ -162,7 +164,7 @@ export function MaterialFormView({
               label="Currency"
               value={form.currency}
               error={errorAt('currency')}
-              choices={['GBP', 'EUR', 'USD', 'CAD', 'AUD', 'JPY'].map((id) => ({ id, label: id }))}
+              choices={currencyChoices}
               onChange={(currency) => set({ currency })}
             />
             <Choice

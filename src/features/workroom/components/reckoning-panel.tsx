@@ -2,6 +2,7 @@
 
 import { Button, Grid, Text } from '@chakra-ui/react';
 import { useState, useTransition } from 'react';
+import { useCurrencies } from '@/ui/fields/use-currencies';
 import type { Fault } from '@/core/result';
 import { send } from '@/features/commands/send';
 import { Choice, TextField } from '@/ui/fields/choice';
@@ -17,6 +18,7 @@ import { readReckoning, type ReckoningForm } from '../reckoning';
 export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kinds: { id: string; name: string }[] }) {
   const [form, setForm] = useState(initial);
   const [saved, setSaved] = useState(initial);
+  const currencyChoices = useCurrencies(form.currency);
   const [told, setTold] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
   const found = readReckoning(form).faults;
@@ -80,7 +82,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
           label="Currency"
           value={form.currency}
           error={errorAt('currency')}
-          choices={['GBP', 'EUR', 'USD', 'CAD', 'AUD', 'JPY'].map((id) => ({ id, label: id }))}
+          choices={currencyChoices}
           onChange={(currency) => set({ currency })}
         />
         {field('overhead', 'Overhead', 'per cent of materials and work')}
