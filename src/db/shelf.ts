@@ -21,7 +21,11 @@ export const toShelfItem = (row: StockItemRow): PricedItem => ({
   motif: [row.motifAcrossNm, row.motifAlongNm],
   flaws: row.flaws,
   outline: row.outline,
-  price: { minor: row.priceMinor, currency: row.currency, per: row.pricePer === 'yd' || row.pricePer === 'whole' ? row.pricePer : 'm' },
+  price: {
+    minor: row.priceMinor,
+    currency: row.currency,
+    per: row.pricePer === 'yd' || row.pricePer === 'whole' ? row.pricePer : 'm',
+  },
 });
 
 /** What is free on the shelf of some cloths, by the cloth's id: bolts and remnants. */

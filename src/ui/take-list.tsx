@@ -2,7 +2,7 @@
 export function TakeList({ name, what = 'list' }: { name: string; what?: string }) {
   return (
     <p className="small muted take-list">
-      Take the {what} along:{' '}
+      Download the {what}:{' '}
       <a href={`/api/lists/${name}?as=csv`} download className="entry">
         CSV
       </a>{' '}

@@ -113,7 +113,7 @@ export async function checkSheetApart(
     return answer.is === 'checked' ? { ok: true, value: answer.checked } : TOO_MUCH;
   } catch (error) {
     if (!(error instanceof Ended)) throw error;
-    if (signal?.aborted) return refuse('cancelled', '', 'The import was called off; nothing was brought in.');
+    if (signal?.aborted) return refuse('cancelled', '', 'The import was cancelled; nothing was brought in.');
     return refuse('sheet', '', 'The sheet takes too much time or memory to check; bring it in in parts.');
   }
 }

@@ -90,7 +90,7 @@ journey('tablets at the cloth', (leg) => {
       networks[0]!.goesAway();
       await doneTo(mine, 6);
       await mine.sees('No network: 3 notes kept on this device.');
-      await mine.press('Something is wrong');
+      await mine.press('Report a problem');
       await mine.type('Why', 'a pulled thread by the selvage');
       await mine.press('Note it');
       await mine.sees('No network: 4 notes kept on this device.');
@@ -159,7 +159,7 @@ journey('tablets at the cloth', (leg) => {
     await mine.press('Close the lay');
     await mine.sees('Cut and close');
     expect(await mine.page.$$eval('input', (all) => all.map(({ value }) => value))).toContain('a pulled thread by the selvage'); // prettier-ignore
-    await mine.type('It took more', '10');
+    await mine.type('Extra length used', '10');
     await mine.press('Close with what happened');
     await mine.sees('is cut.');
     await mine.go(sheetPath());

@@ -56,7 +56,7 @@ describe('a process that dies', () => {
     expect(twice).toEqual([]);
     await me.opens(`/batches/${id}/table/${clothId}`);
     expect(await me.page.title()).toBe(title);
-    await me.sees('Cannot be under');
+    await me.sees('Shortest possible');
   });
 
   test('serving pages: the application comes again by itself', async () => {

@@ -78,11 +78,11 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.press('Save order');
     await me.sees('is saved');
     await me.go('/orders/1/cost');
-    await me.sees('As it is known now');
+    await me.sees('Cost so far');
     await me.press('Make a quote');
     await me.sees('Quote 1001');
     await me.type('A word to the customer', 'Half on order.');
-    await me.press('It has been sent');
+    await me.press('Mark as sent');
     await me.sees('Half on order.');
     await me.press('PDF');
     const isSaved = async () => {
@@ -107,9 +107,9 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     expect(held).toBeGreaterThan(YARD);
     await me.press('Cut and close');
     await me.sees('planned on B1');
-    await me.press('Something went otherwise');
+    await me.press('Report a problem');
     await me.choose('What', 'A piece was cut again');
-    await me.type('It took more', '31');
+    await me.type('Extra length used', '31');
     await me.press('Close with what happened');
     await me.sees('Choose the piece that was cut again.');
     await me.choose('Piece', '201 front');
@@ -145,7 +145,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
       await me.sees('Takes R2', 60_000);
       await me.go('/orders/1/cost');
       await me.sees('front: recut');
-      await me.sees('Quoted, and what it came to');
+      await me.sees('Quoted against actual');
       await me.press('Cost sheet');
       await me.sees('Cost sheet of order 201');
     },

@@ -38,7 +38,7 @@ describe('all that waits in the demo', () => {
     await me.sees('Approve the lays', 120_000);
     expect(await me.text()).not.toMatch(/nowhere/);
     await me.press('Approve the lays');
-    await me.sees('It has been cut');
+    await me.sees('Mark as cut');
     await me.go('/orders?status=waiting');
     await me.sees('Nothing found');
   });

@@ -3,7 +3,7 @@ import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '
 import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
 import { NM, type Nm, type Units } from '../length';
 import { areaOfPiece, handLength, type LayJob, type LayPlan } from '../lay';
-import { beforeWash, chooseStock, NO_CHOICE, jobOnStock, leastPiece, needOf, usesOf, type ChosenStock, type PricedUse, type ShelfItem, type StockChoice } from '../stock'; // prettier-ignore
+import { afterWash, beforeWash, chooseStock, NO_CHOICE, shrinkageOf, TO_BUY, jobOnStock, leastPiece, needOf, usesOf, type ChosenStock, type PricedUse, type ShelfItem, type StockChoice } from '../stock'; // prettier-ignore
 
 /** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
 export interface BatchCloth {
@@ -81,7 +81,7 @@ export interface LayFigures {
   /** What it takes of each item, and what the shelf lacks for it. */
   uses: PricedUse[];
   short: Nm;
-  /** The same laid by hand: all together, or one order behind the other where that is shorter. */
+  /** The same laid by hand, all together or one order behind the other where that is shorter, and cut from the same bolts. */
   hand: Nm;
   handCost: number;
   shares: OrderShare[];
@@ -136,7 +136,7 @@ export function settle(
     uses,
     short: uses.reduce((sum, use) => sum + use.short, 0),
     hand,
-    handCost: priced(hand),
+    handCost: takenBy(cloth, task.stock?.items ?? [], { lays: handLays(hand, task) }).cost,
     shares: needs.map(({ aloneLength, aloneCost, area: own, hand: handAlone, handCost }, i) => ({
       orderNo: task.orders[i]!.orderNo,
       alone: aloneLength,
@@ -149,6 +149,25 @@ export function settle(
       byArea: byArea[i]!,
     })),
   };
+}
+
+/** A lay by hand on the bolts of a task, one after the other; what they lack is bought. Sheets are bought whole. */
+function handLays(
+  hand: Nm,
+  { cloth, stock }: { cloth: Cloth; stock: { items: readonly PricedItem[] } | null },
+): LayPlan['lays'] {
+  const layOn = (code: string, used: Nm) => ({ stock: code, used, placed: [], cuts: [] });
+  if (cloth.sheetLength)
+    return Array.from({ length: Math.ceil(hand / cloth.sheetLength) }, (_, i) => layOn(`sheet ${i + 1}`, cloth.sheetLength!)); // prettier-ignore
+  let left = hand;
+  const lays: LayPlan['lays'] = [];
+  for (const item of stock?.items ?? []) {
+    if (item.sort !== 'bolt' || left <= 0) continue;
+    const used = Math.min(left, afterWash(item.available, shrinkageOf(item, cloth).along));
+    if (used > 0) lays.push(layOn(item.code, used));
+    left -= used;
+  }
+  return left > 0 ? [...lays, layOn(TO_BUY, left)] : lays;
 }
 
 /** What a plan takes: of each item, what it costs in all, and how much is taken off the shelf or bought (nm, before any wash). */

@@ -1,5 +1,6 @@
 import type { Cloth } from '../cloth';
 import { NM, type Nm } from '../length';
+import { roundHalfUp } from './rounding';
 
 /** The length that has to be bought: `used` rounded up to the cloth's selling step (nm). */
 export const boughtLength = (used: Nm, step: Nm): Nm => (step > 0 ? Math.ceil(used / step) * step : used);
@@ -7,7 +8,7 @@ export const boughtLength = (used: Nm, step: Nm): Nm => (step > 0 ? Math.ceil(us
 /** What a length costs in minor units of the cloth's currency, rounded half up to the cent. A price for a sheet, or for a whole remnant, is for its length. */
 export function costOf(length: Nm, { price, sheetLength }: Pick<Cloth, 'price' | 'sheetLength'>): number {
   const per = BigInt(price.per === 'sheet' || price.per === 'whole' ? (sheetLength ?? NM.m) : NM[price.per]);
-  return Number((2n * BigInt(length) * BigInt(price.minor) + per) / (2n * per));
+  return roundHalfUp(BigInt(length) * BigInt(price.minor), per);
 }
 
 /** What part of the cloth laid on is in no piece; both areas in nm². 0 when nothing is used. */

@@ -2,3 +2,4 @@ export * from './cost';
 export * from './money';
 export * from './quote-states';
 export * from './order-cost';
+export * from './rounding';

@@ -1,3 +1,5 @@
+import { labourOf, partOf } from './rounding';
+
 /** What a workroom reckons with: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
 export interface Costing {
   /** Minor units for an hour's work. */
@@ -59,12 +61,6 @@ export interface OrderTakes {
   /** What has no price at all. */
   unpriced: string[];
 }
-
-/** A part of an amount in whole minor units, rounded half up. */
-export const partOf = (amount: number, part: number): number => Math.floor(amount * part + 0.5);
-
-/** What so many minutes cost at a rate for the hour, rounded half up. */
-export const labourOf = (minutes: number, hourMinor: number): number => Math.floor((minutes * hourMinor) / 60 + 0.5);
 
 /**
  * The cost sheet of an order: its share of the cloth, other materials and notions, minutes at a rate, then a part for the overhead, the

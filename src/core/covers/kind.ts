@@ -21,7 +21,7 @@ interface OptionBase {
   hint?: string;
   /** A condition; the option is asked for only while it holds. */
   when?: string;
-  /** Seldom asked for: it is folded away until somebody looks for it. */
+  /** More options for: it is folded away until somebody looks for it. */
   isRare?: boolean;
 }
 

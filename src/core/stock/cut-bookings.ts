@@ -5,7 +5,7 @@ import type { LayOutcome, LayStock } from './lay-outcome';
 import type { Movement, WasteCause } from './movement';
 import { SPLIT_PARTS, splitUsed, type UsedSplit } from './waste';
 
-/** What went otherwise than planned, and the length (nm, as on the shelf) that it took beyond the plan. */
+/** Problems than planned, and the length (nm, as on the shelf) that it took beyond the plan. */
 export const EVENT_CAUSES = {
   'end crooked': 'end',
   'flaw found': 'flaw',

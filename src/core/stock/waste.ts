@@ -16,6 +16,9 @@ export interface UsedSplit {
 
 export const SPLIT_PARTS = ['pieces', 'remnant', 'offcut', 'selvage', 'pattern', 'flaw'] as const satisfies (keyof UsedSplit)[]; // prettier-ignore
 
+/** The split of a length of which nothing was used. */
+export const NOTHING_USED: UsedSplit = { pieces: 0, remnant: 0, offcut: 0, selvage: 0, pattern: 0, flaw: 0 };
+
 /** What is known of a length of cloth beside the lay on it. */
 export interface SplitContext {
   /** Its full width, selvages included (nm). */

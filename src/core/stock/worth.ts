@@ -1,3 +1,4 @@
+import { roundHalfUp } from '../cost';
 import { NM } from '../length';
 
 /** How something on the shelf was priced. `whole`: the price is for all of a remnant as it was kept. */
@@ -24,7 +25,7 @@ const unitOf = ({ pricePer, packSize = 1, lengthNm }: Priced): number =>
 function minorOf(quantity: number, priced: Priced, rounding: 'down' | 'half up'): number {
   const unit = BigInt(unitOf(priced));
   const worth = BigInt(Math.abs(quantity)) * BigInt(priced.priceMinor);
-  return Number(rounding === 'down' ? worth / unit : (2n * worth + unit) / (2n * unit));
+  return rounding === 'down' ? Number(worth / unit) : roundHalfUp(worth, unit);
 }
 
 /** What a quantity is worth in minor units, at what was paid for it; rounded half up, away from zero where it is negative. */

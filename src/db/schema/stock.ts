@@ -236,7 +236,7 @@ export const stockChoices = pgTable(
 
 export const LAY_EVENT_SORTS = ['end crooked', 'flaw found', 'miscut', 'recut'] as const;
 
-/** What went otherwise than planned while a lay was cut. */
+/** Problems than planned while a lay was cut. */
 export const layEvents = pgTable(
   'lay_events',
   {

@@ -77,7 +77,7 @@ describe('a fault in a cloth is one sentence at its field', () => {
     ['three decimals', { price: '1.234' }, 'price: “1.234” is not a price in GBP; write it like 24.50.'],
     ['a price below nothing', { price: '-4' }, 'price: “-4” is not a price in GBP; write it like 24.50.'],
     ['a price beyond all', { price: '1000000.01' }, 'price: “1000000.01” is not a price in GBP; write it like 24.50.'],
-    ['a currency in words', { currency: 'pound' }, 'currency: A currency has three letters, like GBP.'],
+    ['a currency in words', { currency: 'pound' }, 'currency: Choose a currency by its three letters, like GBP.'],
     ['a colour by name', { figureColour: 'reed' }, 'figureColour: Choose a colour.'],
     ['a selling step of nothing', { sellingStep: '0' }, 'sellingStep: The selling step is more than zero: the shortest length that the shop adds.'],
   ])('%s', (_, rest, message) => expect(told(rest)).toEqual([message])); // prettier-ignore

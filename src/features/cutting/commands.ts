@@ -4,7 +4,15 @@ import Joi from 'joi';
 import { refusalOf } from '@/core/batch';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import type { Fault } from '@/core/result';
-import { availableOf, cutBookings, remnantPrice, TO_BUY, type CutMovement } from '@/core/stock';
+import {
+  availableOf,
+  cutBookings,
+  NOTHING_USED,
+  remnantPrice,
+  TO_BUY,
+  type CutMovement,
+  type LayOutcome,
+} from '@/core/stock';
 import { schema } from '@/db';
 import type { StockItemRow } from '@/db/shelf';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
@@ -108,9 +116,13 @@ async function closeOne(
   const isStrange = [...itemOf.values()].some((id) => id !== null && items.get(id)?.clothId !== row.clothId);
   if (isStrange) return [{ code: 'item', field: 'from', message: 'That item is no longer on the shelf, or is another cloth.' }]; // prettier-ignore
   const widthOf = (code: string) => items.get(itemOf.get(code) ?? -1)?.widthNm ?? cloth.widthNm;
+  const isToWash = (code: string) => cloth.isWashed && !items.get(itemOf.get(code) ?? -1)?.isWashed;
+  // A lay of washed cloth lies on what the wash leaves of the width, too.
+  const washedWidth = (width: Nm, code: string) =>
+    isToWash(code) ? Math.round(width * (1 - cloth.shrinkAcrossPart)) : width;
   const { movements, outcome } = cutBookings(job, plan, row.stock, {
-    fullWidthOf: (code) => Math.max(widthOf(code), ...job.stock.filter(({ id }) => id === code).map(({ left, right }) => right - left)), // prettier-ignore
-    shrinkageOf: (code) => (cloth.isWashed && !items.get(itemOf.get(code) ?? -1)?.isWashed ? cloth.shrinkAlongPart : 0),
+    fullWidthOf: (code) => Math.max(washedWidth(widthOf(code), code), ...job.stock.filter(({ id }) => id === code).map(({ left, right }) => right - left)), // prettier-ignore
+    shrinkageOf: (code) => (isToWash(code) ? cloth.shrinkAlongPart : 0),
     patternPart: lay.patternPart,
     kept: remnants.map(({ code, acrossNm, alongNm, proposed }) => ({ code, area: areaOf(lay, proposed, acrossNm, alongNm) })), // prettier-ignore
     events: events.map(({ sort, code, lengthNm }) => ({ sort, code, lengthNm })),
@@ -288,6 +300,19 @@ async function keepRemnants(
   return ids;
 }
 
+/** An outcome with a length that was taken later, of one of its items or of another. */
+function withMore({ items }: LayOutcome, itemId: number | null, lengthNm: Nm, code: string): LayOutcome {
+  const at = items.findIndex((one) => one.itemId === itemId);
+  const more = (one: LayOutcome['items'][number]) => ({ ...one, moreNm: one.moreNm + lengthNm });
+  return {
+    isAsPlanned: false,
+    items:
+      at >= 0
+        ? items.map((one, i) => (i === at ? more(one) : one))
+        : [...items, { code, itemId, usedNm: 0, split: NOTHING_USED, moreNm: lengthNm }],
+  };
+}
+
 /** A piece that has to be cut again after its lay was cut: it takes cloth again, and shows on its order. */
 export const recutPiece: Command<
   { batchId: number; clothId: number; part: string; itemId: number | null; length: string; why: string },
@@ -317,16 +342,22 @@ export const recutPiece: Command<
     if (faults.length > 0) return { ok: false, faults: faults.map((fault) => ({ ...fault, field: 'length' })) };
     const [{ lengthNm }] = value.events as [ReadCut['events'][number]];
     await changes('batch', batchId);
+    let code = TO_BUY;
     if (itemId !== null) {
       const item = (await lockItems(tx, [itemId])).get(itemId);
       if (!item || item.clothId !== clothId)
         return failed('itemId', 'That item is no longer on the shelf, or is another cloth.');
       if (availableOf(item) < lengthNm) return failed('length', `${item.code} has less than that free.`, 'stock-short');
+      code = item.code;
     }
     const [order] = await tx.select({ id: schema.orders.id }).from(schema.orders).where(eq(schema.orders.no, Number(owner.orderNo))); // prettier-ignore
     const orderId = order?.id ?? null;
     if (itemId !== null)
       await book(context, [{ itemId, sort: 'wasted', cause: 'recut', quantity: lengthNm, reason: why, orderId, batchId }]); // prettier-ignore
+    await tx
+      .update(schema.lays)
+      .set({ outcome: withMore(lay.row.outcome!, itemId, lengthNm, code) })
+      .where(eq(schema.lays.id, lay.row.id));
     await tx.insert(schema.layEvents).values({ batchId, clothId, sort: 'recut', itemId, lengthNm, orderId, part: owner.name, why, personId: person?.id ?? null, at: now }); // prettier-ignore
     return done({ orderId });
   },

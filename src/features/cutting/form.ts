@@ -14,7 +14,7 @@ export const EVENT_LABELS: Record<EventSort, string> = {
 /** In a choice of items: cloth that is not kept on the shelf. */
 export const NOT_ON_SHELF = 'none';
 
-/** What went otherwise than planned, as it is typed. */
+/** Problems than planned, as it is typed. */
 export interface EventForm {
   sort: EventSort;
   /** The length of cloth that it took more of, by its code in the lay. */

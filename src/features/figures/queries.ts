@@ -59,14 +59,17 @@ const yardageByCloth: Maker = async ({ unit, nm }) => {
 };
 
 const planAgainstActual = (by: 'batch' | 'person'): Maker => async ({ unit, nm }) => {
+  // As on the shelf, before any wash, like what was really used; sheets by what is cut of them.
+  const planned = sql`CASE WHEN (y.cloth->>'sheetLengthNm') IS NOT NULL THEN y.used_nm
+    ELSE (SELECT sum((u->>'used')::bigint + (u->>'short')::bigint) FROM jsonb_array_elements(y.stock->'uses') u) END`;
   const actual = sql`(SELECT sum((o->>'usedNm')::bigint + (o->>'moreNm')::bigint) FROM jsonb_array_elements(y.outcome->'items') o)`;
   const found =
     by === 'batch'
       ? await rowsOf<{ name: string; planned: string; actual: string }>(sql`
-          SELECT b.name, sum(y.used_nm) AS planned, sum(${actual}) AS actual FROM lays y JOIN batches b ON b.id = y.batch_id
+          SELECT b.name, sum(${planned}) AS planned, sum(${actual}) AS actual FROM lays y JOIN batches b ON b.id = y.batch_id
           WHERE y.cut_at IS NOT NULL GROUP BY b.id ORDER BY max(y.cut_at) DESC LIMIT ${SHOWN}`)
       : await rowsOf<{ name: string; planned: string; actual: string }>(sql`
-          SELECT coalesce(p.name, 'nobody named') AS name, sum(y.used_nm) AS planned, sum(${actual}) AS actual FROM lays y
+          SELECT coalesce(p.name, 'nobody named') AS name, sum(${planned}) AS planned, sum(${actual}) AS actual FROM lays y
           LEFT JOIN LATERAL (SELECT person_id FROM movements m WHERE m.batch_id = y.batch_id AND m.sort = 'cut' ORDER BY m.id LIMIT 1) c ON true
           LEFT JOIN people p ON p.id = c.person_id WHERE y.cut_at IS NOT NULL GROUP BY 1 ORDER BY 2 DESC LIMIT ${SHOWN}`);
   return {

@@ -60,7 +60,7 @@ export async function importSheet(
       read: () => ({ value: null }),
       run: async ({ tx, made }) => {
         for (const id of await insertAll(tx, orders)) made('order', id);
-        if (signal?.aborted) return failed('', 'The import was called off; nothing was brought in.', 'cancelled');
+        if (signal?.aborted) return failed('', 'The import was cancelled; nothing was brought in.', 'cancelled');
         return done({ orders: orders.length, lines: goodRows });
       },
     };

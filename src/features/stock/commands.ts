@@ -218,11 +218,11 @@ export const counterMovement: Command<{ id: number; reason: string }, null> = {
     if (found.countersId !== null)
       return failed('', 'This movement takes another one back; it can’t be taken back itself.');
     if (['reserved', 'released', 'moved'].includes(found.sort))
-      return failed('', 'Only what came or went is countered; a reservation ends with its batch.');
+      return failed('', 'Only what came or went can be reversed; a reservation ends with its batch.');
     if (found.batchId !== null && found.sort !== 'wasted')
       return failed('', 'What a lay has cut stays on record; book a count with its reason instead.', 'cut');
     const [already] = await context.tx.select({ id: movements.id }).from(movements).where(eq(movements.countersId, id));
-    if (already) return failed('', 'This movement has been countered already.', 'countered');
+    if (already) return failed('', 'This movement has been reversed already.', 'countered');
     const opposite = { sort: found.sort, quantity: -found.quantity };
     const fault = movementFault(item, opposite);
     if (fault) return failed('', fault.message, fault.code);

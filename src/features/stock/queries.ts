@@ -176,7 +176,7 @@ export interface MovementRow {
   to: { id: number; code: string } | null;
   countersId: number | null;
   /** Whether it has been taken back. */
-  isCountered: boolean;
+  isReversed: boolean;
 }
 
 export interface ItemView extends ShelfRow {
@@ -212,7 +212,7 @@ export const movementsQuery = (itemId: number) =>
       order: { id: schema.orders.id, no: schema.orders.no, mark: schema.orders.mark },
       batch: { id: schema.batches.id, name: schema.batches.name },
       to: { id: kept.id, code: kept.code },
-      isCountered: sql<boolean>`EXISTS (SELECT FROM movements c WHERE c.counters_id = ${movements.id})`,
+      isReversed: sql<boolean>`EXISTS (SELECT FROM movements c WHERE c.counters_id = ${movements.id})`,
     })
     .from(movements)
     .leftJoin(schema.people, eq(schema.people.id, movements.personId))
@@ -238,7 +238,7 @@ export async function getItem(id: number): Promise<ItemView | null> {
   let balance = item!.onHand;
   const shown = found
     .slice(0, SHOWN_MOVEMENTS)
-    .map(({ movement, person, order, batch, to, isCountered }): MovementRow => {
+    .map(({ movement, person, order, batch, to, isReversed }): MovementRow => {
       const after = balance;
       balance -= onHandBy(movement.sort, movement.quantity);
       return {
@@ -254,7 +254,7 @@ export async function getItem(id: number): Promise<ItemView | null> {
         batch,
         to,
         countersId: movement.countersId,
-        isCountered,
+        isReversed,
       };
     });
   return {

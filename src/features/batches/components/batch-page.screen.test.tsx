@@ -44,13 +44,13 @@ const offered = () => [...document.querySelectorAll('button')].map((one) => seen
 
 describe('a batch offers the one step that is next', () => {
   test.each([
-    ['draft', ['Delete batch', 'Make the lays'], ['Approve the lays', 'It has been cut', 'Plan again', 'Stop']],
+    ['draft', ['Delete batch', 'Make the lays'], ['Approve the lays', 'Mark as cut', 'Plan again', 'Stop']],
     ['laying', ['Stop'], ['Make the lays', 'Approve the lays']],
     ['queued', ['Stop'], ['Make the lays', 'Approve the lays']],
-    ['laid', ['Approve the lays', 'Delete batch'], ['It has been cut', 'Plan again']],
-    ['failed', ['Make the lays', 'Delete batch'], ['Approve the lays', 'It has been cut']],
-    ['approved', ['Plan again', 'It has been cut'], ['Delete batch', 'Make the lays', 'Approve the lays']],
-    ['cut', [], ['Delete batch', 'Plan again', 'It has been cut', 'Make the lays', 'Approve the lays']],
+    ['laid', ['Approve the lays', 'Delete batch'], ['Mark as cut', 'Plan again']],
+    ['failed', ['Make the lays', 'Delete batch'], ['Approve the lays', 'Mark as cut']],
+    ['approved', ['Plan again', 'Mark as cut'], ['Delete batch', 'Make the lays', 'Approve the lays']],
+    ['cut', [], ['Delete batch', 'Plan again', 'Mark as cut', 'Make the lays', 'Approve the lays']],
   ])('%s', (status, there, absent) => {
     open(view(status));
     expect(offered()).toEqual(expect.arrayContaining(there));
@@ -90,7 +90,7 @@ describe('its steps', () => {
     ['laying', 'Stop', { action: 'stopLays', args: [4] }],
     ['laid', 'Approve the lays', { action: 'approveBatch', args: [4, 6] }],
     ['approved', 'Plan again', { action: 'withdrawApproval', args: [4] }],
-    ['approved', 'It has been cut', { action: 'markCut', args: [4] }],
+    ['approved', 'Mark as cut', { action: 'markCut', args: [4] }],
   ];
   test.each(steps)('%s: %s', async (status, name, wanted) => {
     const { me } = open(view(status));

@@ -87,7 +87,7 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
         )}
         {batch.status === 'approved' && (
           <Button onClick={() => act(() => send(markCut, batch.id))} loading={isBusy}>
-            It has been cut
+            Mark as cut
           </Button>
         )}
       </PageHead>
@@ -180,7 +180,7 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
 function TakeCutList({ batchId }: { batchId: number }) {
   return (
     <p className="small muted take-list">
-      Take the cut list along:{' '}
+      Download the cut list:{' '}
       {['csv', 'xlsx', 'pdf'].map((as) => (
         <Fragment key={as}>
           <a href={`/api/batches/${batchId}/cut-list?as=${as}`} download className="entry">

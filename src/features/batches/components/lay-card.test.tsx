@@ -34,19 +34,19 @@ const card = (part: Partial<LaySummary> = {}, status: Parameters<typeof LayCard>
 describe('a lay in its figures', () => {
   test('length, bound, cost, waste and saving', () => {
     const text = textOf(card());
-    expect(text).toContain('Used 3 yd no shorter lay is possible');
+    expect(text).toContain('Used 3 yd the shortest possible');
     expect(text).toContain('£45.50');
     expect(text).toContain('18.2 %');
-    expect(text).toContain('Saved over hand £3.50 18 in');
+    expect(text).toContain('Less than by hand £3.50 18 in shorter');
   });
 
   test('where nothing is saved, it says so', () => {
     const text = textOf(card({ handNm: 3 * NM.yd, handCostMinor: 4_550 }));
-    expect(text).toContain('Saved over hand none no length saved');
+    expect(text).toContain('Less than by hand nothing same length');
   });
 
   test('how far it may be over the shortest possible', () => {
-    expect(textOf(card({ boundNm: 2.9 * NM.yd }))).toContain('at most 3.4 % too long');
+    expect(textOf(card({ boundNm: 2.9 * NM.yd }))).toContain('3.4 % over the shortest possible');
   });
 
   test('what fits nowhere is told with its reason, one or several', () => {

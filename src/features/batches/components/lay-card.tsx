@@ -6,7 +6,7 @@ import { ClothSwatch } from '@/ui/cloth/cloth-pattern';
 import { Fractions } from '@/ui/fraction';
 import { Link } from '@/ui/link';
 import { Figure } from '@/ui/page';
-import { longLength, overBound, percent } from '@/ui/words';
+import { lessThanByHand, longLength, overBound, percent } from '@/ui/words';
 import type { BatchView, LaySummary } from '../queries';
 
 /** The lay of a cloth in its figures, with the ways on from it. */
@@ -20,7 +20,7 @@ export function LayCard({
   status: BatchView['batch']['status'];
 }) {
   const { units, currency, stock, shortNm } = lay;
-  const savedNm = lay.handNm - lay.usedNm;
+  const saving = lessThanByHand({ ...lay, codes: stock.uses.map(({ code }) => code) });
   const items = stock.uses.filter(({ itemId }) => itemId !== null);
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
@@ -46,18 +46,22 @@ export function LayCard({
             </Text>
           </Flex>
           <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
-            <Figure label="Used" note={overBound(lay.usedNm, lay.boundNm)}>
+            <Figure
+              label="Used"
+              note={
+                overBound(lay.usedNm, lay.boundNm) ?? (
+                  <Fractions>{`by hand ${longLength(lay.handNm, units)}`}</Fractions>
+                )
+              }
+            >
               <Fractions>{longLength(lay.usedNm, units)}</Fractions>
             </Figure>
             <Figure label={items.length > 0 ? 'Cloth taken' : 'To buy'} note={printMoney(lay.costMinor, currency)}>
               <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
             </Figure>
             <Figure label="Waste">{percent(lay.wastePart)}</Figure>
-            <Figure
-              label="Saved over hand"
-              note={savedNm > 0 ? <Fractions>{longLength(savedNm, units)}</Fractions> : 'no length saved'}
-            >
-              {lay.handCostMinor > lay.costMinor ? printMoney(lay.handCostMinor - lay.costMinor, currency) : 'none'}
+            <Figure label="Less than by hand" note={<Fractions>{saving.source}</Fractions>}>
+              {saving.money}
             </Figure>
           </Grid>
         </Link>

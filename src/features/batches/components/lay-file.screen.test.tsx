@@ -62,7 +62,7 @@ test('it is laid, and the plan that is saved may be cut as it lies', async () =>
   const me = await withJob();
   const plan = await laidPlan(me);
   expect(saved[0]!.name).toBe('seats-plan.json');
-  expect(seen()).toMatch(/Used.*Cannot be under.*In rows by hand/);
+  expect(seen()).toMatch(/Used.*Shortest possible.*In rows by hand/);
   const job = readJob(EXAMPLE_JOB);
   if (!job.ok) throw new Error(job.faults[0]!.message);
   const read = readPlan(plan, job.value);
@@ -89,10 +89,10 @@ test('a search is stopped with the best that it has, or called off while it has 
   const counts = nearWorkers({ ...quick, lay: () => new Promise(() => undefined) });
   const me = await withJob();
   await press(me, 'Lay it');
-  await waitFor(() => button('Call it off'));
+  await waitFor(() => button('Cancel'));
   expect(button('Lay it').disabled).toBe(true);
   const before = counts.ended;
-  await press(me, 'Call it off');
+  await press(me, 'Cancel');
   expect(counts.ended).toBe(before + 2);
   await waitFor(() => expect(button('Lay it').disabled).toBe(false));
   expect(seen()).not.toContain('Save the plan');

@@ -273,7 +273,7 @@ function Running({ done, canKeep, onStop }: { done: number; canKeep: boolean; on
           </Progress.Root>
         </Box>
         <Button variant="outline" onClick={onStop}>
-          {canKeep ? 'Stop, keep the best' : 'Call it off'}
+          {canKeep ? 'Stop, keep the best' : 'Cancel'}
         </Button>
       </Flex>
     </Panel>
@@ -311,10 +311,10 @@ function PlanFiguresRow({ outcome: { isOurs, plan }, units }: { outcome: Outcome
   const { usedNm, boundNm, handNm, placed, cuts, faults } = plan;
   return (
     <Grid templateColumns="repeat(auto-fit, minmax(180px, 1fr))" gap="5">
-      <Figure label="Used" note={faults.length > 0 ? undefined : overBound(usedNm, boundNm)}>
+      <Figure label="Used" note={faults.length > 0 ? undefined : (overBound(usedNm, boundNm) ?? undefined)}>
         <Fractions>{longLength(usedNm, units)}</Fractions>
       </Figure>
-      <Figure label="Cannot be under" note={isOurs ? 'proven' : 'as the plan says'}>
+      <Figure label="Shortest possible" note={isOurs ? 'proven' : 'as the plan says'}>
         <Fractions>{longLength(boundNm, units)}</Fractions>
       </Figure>
       <Figure label="In rows by hand" note="on one length of cloth">

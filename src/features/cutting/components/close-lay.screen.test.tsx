@@ -63,12 +63,12 @@ describe('closing a lay', () => {
   test('what was really cut from, what went otherwise and a remnant of one’s own go with it', async () => {
     const { me } = show(<CloseLay view={view()} />);
     await me.selectOptions(field('1 yd 4 in, planned on new cloth'), '22');
-    await me.click(button('Something went otherwise'));
+    await me.click(button('Report a problem'));
     // Whose piece it was is asked only where it is about a piece.
     expect([...document.querySelectorAll('label')].some((label) => seen(label) === 'Piece')).toBe(false);
     await me.selectOptions(field('What'), 'A piece was cut again');
     await me.selectOptions(field('On'), 'roll');
-    await type(me, field('It took more'), '24');
+    await type(me, field('Extra length used'), '24');
     await me.selectOptions(field('Piece'), '31 front, 19 × 17 1/2');
     await type(me, field('Why'), 'slipped');
     await me.click(field('Keep remnant 1'));
@@ -91,9 +91,9 @@ describe('closing a lay', () => {
       { sort: 'end crooked' as const, code: 'B-21', length: '2', part: '', why: '' },
     ];
     const { me } = show(<CloseLay view={view({ found })} />);
-    expect([field('Why').value, field('It took more', 1).value]).toEqual(['oil', '2']);
+    expect([field('Why').value, field('Extra length used', 1).value]).toEqual(['oil', '2']);
     await me.click(button('Take this out'));
-    expect(field('It took more').value).toBe('2');
+    expect(field('Extra length used').value).toBe('2');
     await me.click(button('Close with what happened'));
     await waitFor(() => expect(server.asked).toHaveLength(1));
     expect(sent()).toMatchObject({ events: [{ sort: 'end crooked', length: '2' }] });
@@ -157,12 +157,12 @@ describe('a closed lay', () => {
     expect(hasUnsaved()).toBe(false);
     await me.selectOptions(field('Piece'), '31 front, 19 × 17 1/2');
     await me.selectOptions(field('From'), 'B-22, 2 yd 18 in left');
-    await type(me, field('It took'), '20');
+    await type(me, field('Length'), '20');
     await type(me, field('Why'), 'scorched');
     expect(hasUnsaved()).toBe(true);
     server.refuses({ length: 'B-22 has only 9 in.' });
     await me.click(button('Book the recut'));
-    await waitFor(() => expect(errorOf(field('It took'))).toBe('B-22 has only 9 in.'));
+    await waitFor(() => expect(errorOf(field('Length'))).toBe('B-22 has only 9 in.'));
     server.gives({});
     await press(me, 'Book the recut');
     await waitFor(() => expect(gone).toEqual(['again']));

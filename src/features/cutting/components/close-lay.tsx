@@ -89,7 +89,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
         )}
       </Panel>
       <Panel
-        title="What went otherwise"
+        title="Problems"
         aside={
           <Button
             size="sm"
@@ -98,7 +98,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
               setEvents([...events, { sort: 'end crooked', code: lengths[0]!.code, length: '', part: '', why: '' }])
             }
           >
-            <Plus size={18} /> Something went otherwise
+            <Plus size={18} /> Report a problem
           </Button>
         }
       >
@@ -125,7 +125,7 @@ export function CloseLay({ view }: { view: CuttingView }) {
                     />
                   )}
                   <LengthField
-                    label="It took more"
+                    label="Extra length used"
                     units={units}
                     value={event.length}
                     hint="length along the bolt"

@@ -138,7 +138,7 @@ export function ClosedLay({ view }: { view: CuttingView }) {
                 onChange={(itemId) => setRecut({ ...recut, itemId })}
               />
               <LengthField
-                label="It took"
+                label="Length"
                 units={units}
                 value={recut.length}
                 hint="length along the bolt"

@@ -38,8 +38,8 @@ export function CuttingPage({ view }: { view: CuttingView }) {
       )}
       {view.events.length > 0 && (
         <Stack mt="5">
-          <Panel title="What went otherwise">
-            <table className="rows" aria-label="What went otherwise">
+          <Panel title="Problems">
+            <table className="rows" aria-label="Problems">
               <tbody>
                 {view.events.map((event, i) => (
                   <tr key={i}>

@@ -103,7 +103,7 @@ describe('what goes wrong', () => {
   test('is noted at its step, for the piece that comes free there, and shown to whoever comes next', async () => {
     const me = open();
     await press(me, 'Done');
-    await press(me, 'Something is wrong');
+    await press(me, 'Report a problem');
     expect(field<HTMLSelectElement>('Piece').value).toBe('front');
     await type(me, field('Why'), 'oil stain');
     await press(me, 'Note it');
@@ -154,7 +154,7 @@ test('a lay that is closed or was made again says so; nothing is ticked any more
   open();
   expect(seen()).toContain('This lay is cut and closed.');
   expect(button('Done').disabled).toBe(true);
-  expect(button('Something is wrong').disabled).toBe(true);
+  expect(button('Report a problem').disabled).toBe(true);
   expect(seen()).not.toContain('Open the sheet again');
   document.body.replaceChildren();
   device.closed = 'This cloth was laid again, and the steps are other ones now.';

@@ -74,7 +74,7 @@ export function CuttingSheet({ view }: { view: SheetView }) {
           disabled={closed !== '' || isWrong}
           onClick={() => (setIsListed(false), setIsWrong(true))}
         >
-          <TriangleAlert size={18} /> Something is wrong
+          <TriangleAlert size={18} /> Report a problem
         </Button>
         <Button variant="outline" onClick={() => setIsListed(!isListed)} aria-expanded={isListed}>
           <ListOrdered size={18} /> {isListed ? 'One step' : 'All steps'}

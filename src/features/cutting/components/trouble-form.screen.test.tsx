@@ -19,7 +19,7 @@ test('means the first piece that the step frees, each part once, unless another 
   const { me } = open();
   expect([...field<HTMLSelectElement>('Piece').options].map(({ text }) => text)).toEqual(['none of one order', '31 front', '33 base']); // prettier-ignore
   await me.selectOptions(field('Piece'), '33 base');
-  await type(me, field('It took more'), '4 1/2');
+  await type(me, field('Extra length used'), '4 1/2');
   await type(me, field('Why'), 'the ruler slipped');
   await me.click(button('Note it'));
   expect(report).toHaveBeenCalledExactlyOnceWith({ sort: 'miscut', code: 'B-21', length: '4 1/2', part: '33 base', why: 'the ruler slipped' }); // prettier-ignore
@@ -27,14 +27,16 @@ test('means the first piece that the step frees, each part once, unless another 
 
 test('may be measured later, but what is written is a length', async () => {
   const { me } = open();
-  await type(me, field('It took more'), 'a bit');
+  await type(me, field('Extra length used'), 'a bit');
   await me.click(button('Note it'));
-  expect(errorOf(field('It took more'))).toContain('a bit');
-  await type(me, field('It took more'), '0');
+  expect(errorOf(field('Extra length used'))).toContain('a bit');
+  await type(me, field('Extra length used'), '0');
   await me.click(button('Note it'));
-  expect(errorOf(field('It took more'))).toBe('A length is more than zero; leave it empty where it is measured later.');
+  expect(errorOf(field('Extra length used'))).toBe(
+    'A length is more than zero; leave it empty where it is measured later.',
+  );
   expect(report).not.toHaveBeenCalled();
-  await type(me, field('It took more'), '');
+  await type(me, field('Extra length used'), '');
   await me.click(button('Note it'));
   expect(report).toHaveBeenCalledExactlyOnceWith(expect.objectContaining({ length: '' }));
 });

@@ -45,7 +45,7 @@ export function TroubleForm({
     onReport(trouble);
   };
   return (
-    <Panel title="Something is wrong">
+    <Panel title="Report a problem">
       <Stack gap="4">
         <Grid templateColumns="repeat(auto-fit, minmax(200px, 1fr))" gap="4">
           <Choice
@@ -64,7 +64,7 @@ export function TroubleForm({
             />
           )}
           <LengthField
-            label="It took more"
+            label="Extra length used"
             units={view.units}
             value={trouble.length}
             hint={`length along ${lengthName(trouble.code)}; empty until it is measured`}

@@ -29,7 +29,7 @@ const rowsOf = (name: string) => [...document.querySelectorAll<HTMLElement>(`tab
 test('a quote is made of it and opened; while there is none the page says what one is', async () => {
   server.gives({ id: 5 });
   const { me } = open();
-  expect(seen()).toContain('None yet. A quote is reckoned as if the order were cut alone, at today’s prices.');
+  expect(seen()).toContain('None yet. A quote is calculated as if the order were cut alone, at today’s prices.');
   await press(me, 'Make a quote');
   await waitFor(() => expect(gone).toEqual(['/quotes/5']));
   expect(server.asked[0]).toMatchObject({ action: 'makeQuote', args: [8] });

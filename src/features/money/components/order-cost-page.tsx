@@ -35,7 +35,7 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
       <PageHead
         title={
           <span className="inline">
-            <OrderMark mark={order.mark} size={26} /> What order {order.no} costs
+            <OrderMark mark={order.mark} size={26} /> Cost of order {order.no}
           </span>
         }
         about={order.customer}
@@ -53,14 +53,14 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
       <Stack gap="5">
         {error && <Notice level="stop">{error}</Notice>}
         <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 380px' }} gap="5" alignItems="start">
-          <Panel title="As it is known now">
+          <Panel title="Cost so far">
             <CostTable sheet={now} label="Cost" />
           </Panel>
           <Stack gap="5">
             <Panel title="Quotes">
               {quotes.length === 0 ? (
                 <Text color="fg.muted">
-                  None yet. A quote is reckoned as if the order were cut alone, at today’s prices.
+                  None yet. A quote is calculated as if the order were cut alone, at today’s prices.
                 </Text>
               ) : (
                 <table className="rows" aria-label="Quotes">
@@ -84,7 +84,7 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
             </Panel>
             <FigurePanel figure={makeUpOf(now)} isOpen={false} csv={`/api/orders/${order.id}/cost`} />
             {quoted && (
-              <Panel title="Quoted, and what it came to">
+              <Panel title="Quoted against actual">
                 <table className="rows" aria-label="Differences">
                   <tbody>
                     {differences.map(({ part, what, before, after }) => (

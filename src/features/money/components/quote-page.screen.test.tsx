@@ -26,10 +26,10 @@ const open = (state: string) => show(<QuotePage quote={quote(state)}>the paper</
 const offered = () => [...document.querySelectorAll('button')].map((one) => seen(one));
 
 test.each([
-  ['draft', ['Delete draft', 'It has been sent'], ['Accepted', 'Declined']],
-  ['sent', ['Accepted', 'Declined'], ['Delete draft', 'It has been sent']],
-  ['accepted', [], ['Accepted', 'Declined', 'Delete draft', 'It has been sent']],
-  ['declined', [], ['Accepted', 'Declined', 'Delete draft', 'It has been sent']],
+  ['draft', ['Delete draft', 'Mark as sent'], ['Accepted', 'Declined']],
+  ['sent', ['Accepted', 'Declined'], ['Delete draft', 'Mark as sent']],
+  ['accepted', [], ['Accepted', 'Declined', 'Delete draft', 'Mark as sent']],
+  ['declined', [], ['Accepted', 'Declined', 'Delete draft', 'Mark as sent']],
 ])('%s: what can come of it, and nothing else', (state, there, absent) => {
   open(state);
   expect(offered()).toEqual(expect.arrayContaining(there));
@@ -51,7 +51,7 @@ test('what was changed is saved with the version that was read', async () => {
 test('what was changed and not saved goes with it when it is sent', async () => {
   const { me } = open('draft');
   await type(me, field('A word to the customer'), 'As told.');
-  await press(me, 'It has been sent');
+  await press(me, 'Mark as sent');
   await waitFor(() => expect(gone).toEqual(['again']));
   expect(server.asked.map(({ action }) => action)).toEqual(['editQuote', 'stepQuote']);
   expect(server.asked[1]!.args).toEqual([3, 'send']);
@@ -61,7 +61,7 @@ test('it is not sent where what was changed could not be saved', async () => {
   server.refuses({ '': 'Somebody else saved this quote.' });
   const { me } = open('draft');
   await type(me, field('A word to the customer'), 'As told.');
-  await press(me, 'It has been sent');
+  await press(me, 'Mark as sent');
   await waitFor(() => expect(seen()).toContain('Somebody else saved this quote.'));
   expect(server.asked.map(({ action }) => action)).toEqual(['editQuote']);
   expect(field<HTMLTextAreaElement>('A word to the customer').value).toBe('As told.');

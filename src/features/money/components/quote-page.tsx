@@ -76,7 +76,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
           )}
           {isDraft && (
             <Button onClick={() => step('send')} loading={isBusy}>
-              It has been sent
+              Mark as sent
             </Button>
           )}
           {quote.state === 'sent' && (
@@ -120,7 +120,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
               </Flex>
             </Panel>
           )}
-          <Panel title="How it is reckoned">
+          <Panel title="How it is calculated">
             <CostTable sheet={quote.sheet} label="Reckoning" />
             <Text mt="3" fontSize="sm" color="fg.muted">
               For the workroom: the customer’s paper shows the price alone.

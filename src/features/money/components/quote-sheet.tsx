@@ -109,7 +109,7 @@ export function CostSheetPrint({ cost }: { cost: OrderCost }) {
         {quoted && (
           <Box mt="6">
             <Heading as="h2" fontSize="lg">
-              Quoted, and what it came to
+              Quoted against actual
             </Heading>
             <table className="rows" aria-label="Differences">
               <tbody>

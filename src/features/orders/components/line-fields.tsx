@@ -162,7 +162,7 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
           </Folded>
         )}
         {rare.length > 0 && (
-          <Folded title="Seldom asked" isOpen={rare.some(({ id }) => line.typed[id] || line.choices[id])}>
+          <Folded title="More options" isOpen={rare.some(({ id }) => line.typed[id] || line.choices[id])}>
             <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
               {rare.map(field)}
             </Grid>

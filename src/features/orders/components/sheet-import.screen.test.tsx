@@ -110,8 +110,8 @@ describe('bringing it in', () => {
     answers = [() => new Promise(() => undefined)];
     const me = await paste(GOOD);
     await press(me, 'Bring in 1 order');
-    await press(me, 'Call it off');
-    await waitFor(() => expect(seen()).toContain('The import was called off; nothing was brought in.'));
+    await press(me, 'Cancel');
+    await waitFor(() => expect(seen()).toContain('The import was cancelled; nothing was brought in.'));
     expect(gone).toEqual([]);
     expect(button('Bring in 1 order').disabled).toBe(false);
   });

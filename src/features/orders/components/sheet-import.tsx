@@ -104,7 +104,7 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
               Another sheet
             </Button>
             {busy === 'importing' ? (
-              <Button onClick={() => abort.current?.abort()}>Call it off</Button>
+              <Button onClick={() => abort.current?.abort()}>Cancel</Button>
             ) : (
               <Button
                 onClick={bringIn}
@@ -332,7 +332,7 @@ async function send<T>(
     return (await response.json()) as Answer<T>;
   } catch {
     const message = signal?.aborted
-      ? 'The import was called off; nothing was brought in.'
+      ? 'The import was cancelled; nothing was brought in.'
       : 'The workroom’s computer did not answer. Nothing was brought in; try again.';
     return { ok: false, faults: [{ code: 'offline', field: '', message }] };
   }

@@ -25,7 +25,7 @@ const movement = (id: number, sort: MovementRow['sort'], rest: Partial<MovementR
   batch: null,
   to: null,
   countersId: null,
-  isCountered: false,
+  isReversed: false,
   ...rest,
 });
 const item = (rest: Partial<ItemView> = {}) =>
@@ -143,19 +143,19 @@ describe('its movements', () => {
   test('what came or went by hand is countered with a reason; what a lay has cut stays', async () => {
     const { me } = open();
     // Only the receipt: the cut belongs to a lay.
-    expect(offered().filter((name) => name === 'By mistake')).toHaveLength(1);
-    await press(me, 'By mistake');
+    expect(offered().filter((name) => name === 'Reverse')).toHaveLength(1);
+    await press(me, 'Reverse');
     expect(button('Counter').disabled).toBe(true);
-    await type(me, field('Why it is countered'), 'booked twice');
+    await type(me, field('Why it is reversed'), 'booked twice');
     await press(me, 'Counter');
     await waitFor(() => expect(gone).toEqual(['again']));
     expect(server.asked).toMatchObject([{ action: 'counterMovement', args: [1, 'booked twice'] }]);
   });
 
   test('what was countered, moved or reserved is not countered again', () => {
-    open({ movements: [movement(5, 'received', { countersId: 1 }), movement(1, 'received', { isCountered: true }), movement(6, 'moved'), movement(7, 'reserved')] }); // prettier-ignore
-    expect(offered()).not.toContain('By mistake');
-    expect(rowsOf('Movements')[0]![1]).toBe('Countered: received');
+    open({ movements: [movement(5, 'received', { countersId: 1 }), movement(1, 'received', { isReversed: true }), movement(6, 'moved'), movement(7, 'reserved')] }); // prettier-ignore
+    expect(offered()).not.toContain('Reverse');
+    expect(rowsOf('Movements')[0]![1]).toBe('Reversed: received');
     // A move changes no amount.
     expect(rowsOf('Movements')[2]![2]).toBe('');
   });

@@ -122,7 +122,7 @@ export function ItemPage({ item, today }: { item: ItemView; today: string }) {
               item={item}
               isBusy={isBusy}
               onCounter={(id, reason) =>
-                act(() => send(counterMovement, id, reason), 'It is countered; both stay on record.')
+                act(() => send(counterMovement, id, reason), 'It is reversed; both stay on record.')
               }
             />
           </Panel>
@@ -300,11 +300,11 @@ function Movements({
         </thead>
         <tbody>
           {item.movements.map((one) => (
-            <tr key={one.id} className={one.isCountered ? 'muted' : undefined}>
+            <tr key={one.id} className={one.isReversed ? 'muted' : undefined}>
               <td className="nowrap small">{WHEN.format(new Date(one.at))}</td>
               <td>
                 {one.countersId !== null
-                  ? `Countered: ${MOVEMENT_LABELS[one.sort].toLowerCase()}`
+                  ? `Reversed: ${MOVEMENT_LABELS[one.sort].toLowerCase()}`
                   : MOVEMENT_LABELS[one.sort]}
                 {one.cause && `, ${CAUSE_LABELS[one.cause] ?? one.cause}`}
                 {one.to && (
@@ -343,7 +343,7 @@ function Movements({
                     <HStack gap="2">
                       <input
                         className="plain-input"
-                        aria-label="Why it is countered"
+                        aria-label="Why it is reversed"
                         placeholder="why"
                         value={reason}
                         onChange={(event) => setReason(event.target.value)}
@@ -359,7 +359,7 @@ function Movements({
                     </HStack>
                   ) : (
                     <button type="button" className="text-button small" onClick={() => setCountering(one.id)}>
-                      By mistake
+                      Reverse
                     </button>
                   ))}
               </td>
@@ -377,5 +377,5 @@ function Movements({
 }
 
 /** Only what came or went by hand is countered; what a lay has cut stays. */
-const canCounter = ({ sort, batch, countersId, isCountered }: MovementRow) =>
-  countersId === null && !isCountered && batch === null && !['reserved', 'released', 'moved'].includes(sort);
+const canCounter = ({ sort, batch, countersId, isReversed }: MovementRow) =>
+  countersId === null && !isReversed && batch === null && !['reserved', 'released', 'moved'].includes(sort);

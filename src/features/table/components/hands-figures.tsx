@@ -40,8 +40,8 @@ export function HandsFigures({
       <Amount label="Waste" note="of the used cloth">
         {percent(now.waste)}
       </Amount>
-      <Amount label="Cannot be under" note={overBound(now.used, now.bound)}>
-        {longLength(now.bound, units)}
+      <Amount label="Shortest possible" note={overBound(now.used, now.bound) ?? 'more is not proven'}>
+        {`at least ${longLength(now.bound, units).replace('≈ ', '')}`}
       </Amount>
     </HStack>
   );

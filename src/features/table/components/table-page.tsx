@@ -9,7 +9,7 @@ import { printLength, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead } from '@/ui/page';
-import { longLength, percent, overBound } from '@/ui/words';
+import { lessThanByHand, longLength, percent, overBound } from '@/ui/words';
 import { itemsOf, type LayView, type LayViewItem } from '../lay-view';
 import { OpenTable } from './open-table';
 
@@ -184,7 +184,7 @@ function Figures({
   const [by, setBy] = useState<'length' | 'area'>('length');
   const { units, currency } = lay;
   const money = (minor: number) => printMoney(minor, currency);
-  const saved = lay.handCostMinor - lay.costMinor;
+  const saving = lessThanByHand({ ...lay, codes: lay.lengths.map(({ code }) => code) });
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" p="4">
       <Grid templateColumns={{ base: 'repeat(3, 1fr)', xl: 'repeat(5, 1fr)' }} gap="4" mb="4">
@@ -207,12 +207,12 @@ function Figures({
         <Figure label="Waste" note="of the used cloth">
           {percent(lay.wastePart)}
         </Figure>
-        <Figure label="Cannot be under" note={overBound(lay.usedNm, lay.boundNm)}>
-          <Fractions>{longLength(lay.boundNm, units)}</Fractions>
+        <Figure label="Shortest possible" note={overBound(lay.usedNm, lay.boundNm) ?? 'more is not proven'}>
+          <Fractions>{`at least ${longLength(lay.boundNm, units).replace('≈ ', '')}`}</Fractions>
         </Figure>
         <Figure
           label="By hand"
-          note={`${money(lay.handCostMinor)}; ${saved > 0 ? `saved ${money(saved)}` : 'no cost saved'}`}
+          note={<Fractions>{`${money(lay.handCostMinor)}; ${saving.money} saved: ${saving.source}`}</Fractions>}
         >
           <Fractions>{longLength(lay.handNm, units)}</Fractions>
         </Figure>

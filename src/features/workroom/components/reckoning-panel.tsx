@@ -36,7 +36,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
       setTold([]);
       setSaved(form);
       toaster.create({
-        title: 'It is reckoned so from now on; quotes that were sent stay as they are.',
+        title: 'Saved. New costs use it; quotes that were sent stay as they are.',
         type: 'success',
       });
     });

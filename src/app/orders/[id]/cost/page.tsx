@@ -17,7 +17,7 @@ export default async function CostPage({ params }: { params: Promise<{ id: strin
   if ('message' in cost)
     return (
       <EmptyState
-        title="It can’t be reckoned yet"
+        title="It can’t be calculated yet"
         action={
           <Button asChild>
             <Link href={`/orders/${id}`}>To the order</Link>
