@@ -208,7 +208,8 @@ export async function ensureBundles() {
     format: 'esm',
     // Some packages have a good module and a main file that Node can't read.
     mainFields: ['module', 'main'],
-    alias: { '@': './src' },
+    // The mark that keeps code off pages means nothing in a program.
+    alias: { '@': './src', 'server-only': './scripts/lib/nothing.mjs' },
     external: [
       'pg',
       'pg-boss',

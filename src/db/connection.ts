@@ -47,7 +47,7 @@ export function connect(url = databaseUrl(), waits = PROGRAM_WAITS): { db: Datab
   return { db: drizzle(pool, { schema }), close: () => pool.end() };
 }
 
-const held = globalThis as { jollyBoltDb?: Database };
+const held = globalThis as { jollyBoltDb?: ReturnType<typeof connect> };
 const insideTransaction = new AsyncLocalStorage<true>();
 
 /**
@@ -59,8 +59,14 @@ const insideTransaction = new AsyncLocalStorage<true>();
 export const database = (): Database => {
   if (insideTransaction.getStore())
     throw new Error('A command reads through its own transaction: pass it on instead of asking for the database.');
-  return (held.jollyBoltDb ??= connect(databaseUrl(), WEB_WAITS).db);
+  return (held.jollyBoltDb ??= connect(databaseUrl(), WEB_WAITS)).db;
 };
+
+/** Ends the connections of `database`, in a program that ends. */
+export async function closeDatabase(): Promise<void> {
+  await held.jollyBoltDb?.close();
+  delete held.jollyBoltDb;
+}
 
 /** Runs a body in a transaction of the application's database. Everything within it goes through that transaction. */
 export const transact = <T>(body: (tx: Transaction) => Promise<T>): Promise<T> =>

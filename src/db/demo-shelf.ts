@@ -3,6 +3,7 @@ import { eq } from 'drizzle-orm';
 import type { Box, Point } from '@/core/lay';
 import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { MovementSort, NotionSort, WasteCause } from '@/core/stock';
+import { remnantPrice } from '@/core/stock';
 import { schema, type Transaction } from '.';
 import { DEMO_MATERIALS, stockOf } from './demo-materials';
 
@@ -200,7 +201,7 @@ export async function insertShelf(
       widthNm: across,
       lengthNm: along,
       place: seed.place,
-      priceMinor: Math.round((cloth.priceMinor * across) / cloth.widthNm),
+      ...remnantPrice(Math.round((along * across) / cloth.widthNm), cloth),
       receivedAt: daysAgo(seed.daysAgo),
       outline: seed.outline?.map(([x, y]): Point => [x === '0' ? 0 : read(x, cloth.units), y === '0' ? 0 : read(y, cloth.units)]) ?? null, // prettier-ignore
       fromItemId: ids.get(`${seed.cloth} ${seed.lot}`) ?? null,
@@ -313,7 +314,7 @@ async function insertNotions(tx: Transaction, people: readonly number[], at: Dat
 async function insertItem(
   tx: Transaction,
   cloth: ClothRow,
-  rest: Omit<typeof schema.stockItems.$inferInsert, 'currency' | 'pricePer' | 'clothId'>,
+  rest: Omit<typeof schema.stockItems.$inferInsert, 'currency' | 'pricePer' | 'clothId'> & { pricePer?: 'whole' },
 ): Promise<number> {
   const [row] = await tx
     .insert(schema.stockItems)

@@ -1,117 +1,116 @@
-import { addDays, format } from 'date-fns';
-import { eq, sql } from 'drizzle-orm';
-import { costSheet } from '@/core/cost';
-import { inches } from '@/core/length';
-import { readMarker } from '@/core/marker';
-import { cutBookings, patternPart, remnantsOf } from '@/core/stock';
-import { schema, type Database, type Transaction } from '@/db';
+import { addDays } from 'date-fns';
+import { eq } from 'drizzle-orm';
+import { costSheet, type QuoteEvent } from '@/core/cost';
+import { writeLength } from '@/core/length';
+import { schema, type Database } from '@/db';
 import { DEMO_RECKONING } from '@/db/demo-shelf';
-import { toCloth, type ClothRow } from '@/db/rows';
+import { approveBatch } from '@/features/batches/approval';
+import type { Answer } from '@/features/commands/answer';
+import { perform, type Command } from '@/features/commands/perform';
+import { closeLay } from '@/features/cutting/commands';
+import type { CutForm, EventForm } from '@/features/cutting/form';
+import { loadCut, type LayToCut } from '@/features/cutting/load-cut';
+import { editQuote, newQuote, stepQuote } from '@/features/money/commands';
+import type { Person } from '@/features/people/queries';
 import { readReckoning, type ReckoningForm } from '@/features/workroom/reckoning';
 import { takesAlone } from './order-takes';
 
-// How far the demo's batches and quotes have come once its lays are made: what people would have done at the screen.
+// How far the demo's batches and quotes have come once its lays are made: the commands that people would have given at the screen, at the
+// times at which they would have.
 
-/** Approves a demo batch: what its lays take of the shelf is reserved. */
-export async function approveDemo(tx: Transaction, batchId: number, person: number, at: Date) {
-  const lays = await tx.select().from(schema.lays).where(eq(schema.lays.batchId, batchId));
-  const rows = lays.flatMap(({ stock }) => stock.uses.flatMap(({ itemId, used }) => (itemId === null || used === 0 ? [] : [{ itemId, sort: 'reserved' as const, quantity: used, batchId, personId: person, at }]))); // prettier-ignore
-  if (rows.length > 0) await tx.insert(schema.movements).values(rows);
-  await tx.insert(schema.approvals).values({ batchId, no: 1, personId: person, at, frozen: { lays: lays.map(({ clothId, version, costMinor }) => ({ clothId, version, costMinor })) } }); // prettier-ignore
-  await tx.update(schema.batches).set({ status: 'approved', approvedAt: at }).where(eq(schema.batches.id, batchId));
+/** Most remnants that the demo's cutter keeps of a lay. */
+const MOST_KEPT = 2;
+
+/** Gives a command as somebody at some time; a refusal ends the loading. */
+async function give<I, T>(command: Command<I, T>, input: I, person: Person, now: Date): Promise<T> {
+  const answer: Answer<T> = await perform(command, input, { person, request: null, now });
+  if (!answer.ok) throw new Error(`The demo could not ${command.name}: ${answer.faults[0]!.message}`);
+  return answer.value;
+}
+
+async function personOf(db: Database, id: number): Promise<Person> {
+  const { people } = schema;
+  const [person] = await db
+    .select({ id: people.id, name: people.name, initials: people.initials, colour: people.colour })
+    .from(people)
+    .where(eq(people.id, id));
+  return person!;
+}
+const versionOf = async (db: Database, batchId: number): Promise<number> =>
+  (await db.select().from(schema.batches).where(eq(schema.batches.id, batchId)))[0]!.version;
+
+export async function approveDemo(db: Database, batchId: number, by: number, at: Date) {
+  await give(approveBatch, { batchId, version: await versionOf(db, batchId) }, await personOf(db, by), at);
 }
 
 /** Cuts a demo batch: as planned, but for a flaw that was found on its first cloth and a piece that was cut again. */
-export async function cutDemo(tx: Transaction, batchId: number, person: number, at: Date) {
-  const lays = await tx.select().from(schema.lays).where(eq(schema.lays.batchId, batchId)).orderBy(schema.lays.id);
-  for (const [i, row] of lays.entries()) {
-    const cloth = row.cloth as ClothRow;
-    const read = readMarker(row, toCloth(cloth));
-    if (!read.ok) throw new Error(read.faults[0]!.message);
-    const { job, plan, parts } = read.value;
-    const remnants = remnantsOf(job, plan, readReckoning(DEMO_RECKONING as ReckoningForm).value.leastRemnant).slice(
-      0,
-      2,
-    );
-    const code = plan.lays.at(-1)!.stock;
-    const events = i === 0 ? [{ sort: 'flaw found' as const, code, lengthNm: inches(3) }, { sort: 'recut' as const, code, lengthNm: inches(22) }] : []; // prettier-ignore
-    const { movements, outcome } = cutBookings(job, plan, row.stock, {
-      fullWidthOf: () => cloth.widthNm,
-      shrinkageOf: () => 0,
-      patternPart: patternPart(row.usedNm, row.plainNm),
-      kept: remnants.map(({ stock, area }) => ({ code: stock, area })),
-      events,
-    });
-    const itemOf = (of: string) => row.stock.uses.find((use) => use.code === of)?.itemId ?? null;
-    const own = { batchId, personId: person, at };
-    const released = row.stock.uses.flatMap(({ itemId, used }) => (itemId === null || used === 0 ? [] : [{ itemId, sort: 'released' as const, quantity: used, ...own }])); // prettier-ignore
-    if (released.length > 0) await tx.insert(schema.movements).values(released);
-    const kept: number[] = [];
-    for (const { stock, box, outline, motif } of remnants) {
-      const parent = itemOf(stock);
-      if (parent === null) continue;
-      const [from] = await tx.select().from(schema.stockItems).where(eq(schema.stockItems.id, parent));
-      const [across, along] = [Math.round(box[2] - box[0]), Math.round(box[3] - box[1])];
-      const [item] = await tx
-        .insert(schema.stockItems)
-        .values({ sort: 'remnant', clothId: row.clothId, lot: from!.lot, widthNm: across, lengthNm: along, outline, motifAcrossNm: Math.round(motif[0]), motifAlongNm: Math.round(motif[1]), place: 'drawer 1', supplier: from!.supplier, priceMinor: Math.round((from!.priceMinor * across) / from!.widthNm!), currency: from!.currency, pricePer: from!.pricePer, fromItemId: parent, receivedAt: at })
-        .returning({ id: schema.stockItems.id }); // prettier-ignore
-      kept.push(item!.id);
-      await tx.insert(schema.movements).values({ itemId: item!.id, sort: 'received', quantity: along, reason: `left of ${stock}`, ...own }); // prettier-ignore
-    }
-    for (const { code: of, keeps, ...movement } of movements) {
-      const itemId = itemOf(of);
-      if (itemId !== null) await tx.insert(schema.movements).values({ ...movement, itemId, ...(keeps !== undefined && { toItemId: kept[keeps]! }), ...own }); // prettier-ignore
-    }
-    for (const { sort, lengthNm } of events) {
-      const part = sort === 'recut' ? parts.find(({ isStrip }) => !isStrip) : undefined;
-      await tx.insert(schema.layEvents).values({
-        batchId,
-        clothId: row.clothId,
-        sort,
-        itemId: itemOf(code),
-        lengthNm,
-        orderId: part ? sql`(SELECT id FROM orders WHERE no = ${Number(part.orderNo)})` : null,
-        part: part?.name ?? '',
-        why: sort === 'recut' ? 'a slub right in the middle of the face' : 'a slub that the mill had not marked',
-        personId: person,
-        at,
-      });
-    }
-    await tx.update(schema.lays).set({ cutAt: at, outcome }).where(eq(schema.lays.id, row.id));
+export async function cutDemo(db: Database, batchId: number, by: number, at: Date) {
+  const person = await personOf(db, by);
+  for (const [i, lay] of (await loadCut(db, batchId)).entries()) {
+    const version = await versionOf(db, batchId);
+    const form: CutForm = {
+      batchId,
+      clothId: lay.row.clothId,
+      version,
+      from: [],
+      events: i === 0 ? troublesOf(lay) : [],
+      remnants: keptOf(lay),
+    };
+    await give(closeLay, form, person, at);
   }
-  await tx.update(schema.batches).set({ status: 'cut' }).where(eq(schema.batches.id, batchId));
+}
+
+function troublesOf({ marker: { plan, parts } }: LayToCut): EventForm[] {
+  const code = plan.lays.at(-1)!.stock;
+  const part = parts.find(({ isStrip }) => !isStrip)!.id;
+  return [
+    { sort: 'flaw found', code, length: '3 in', part: '', why: 'a slub that the mill had not marked' },
+    { sort: 'recut', code, length: '22 in', part, why: 'a slub right in the middle of the face' },
+  ];
+}
+
+function keptOf({ row, remnants }: LayToCut): CutForm['remnants'] {
+  const isOnShelf = (code: string) => row.stock.uses.some((use) => use.code === code && use.itemId !== null);
+  return remnants
+    .map(({ stock, box: [x0, y0, x1, y1] }, proposed) => ({
+      code: stock,
+      proposed,
+      isKept: true,
+      across: writeLength(Math.round(x1 - x0), row.units),
+      along: writeLength(Math.round(y1 - y0), row.units),
+      place: 'drawer 1',
+    }))
+    .filter(({ code }) => isOnShelf(code))
+    .slice(0, MOST_KEPT);
 }
 
 /** Quotes in every state, for the orders of these numbers. */
-const QUOTES = [
-  { no: 201, state: 'accepted', daysAgo: 30 },
-  { no: 205, state: 'accepted', daysAgo: 22 },
-  { no: 212, state: 'sent', daysAgo: 4 },
-  { no: 214, state: 'draft', daysAgo: 1 },
-  { no: 218, state: 'declined', daysAgo: 15 },
-  { no: 221, state: 'sent', daysAgo: 2 },
-] as const;
+const QUOTES: readonly { no: number; steps: readonly QuoteEvent[]; daysAgo: number }[] = [
+  { no: 201, steps: ['send', 'accept'], daysAgo: 30 },
+  { no: 205, steps: ['send', 'accept'], daysAgo: 22 },
+  { no: 212, steps: ['send'], daysAgo: 4 },
+  { no: 214, steps: [], daysAgo: 1 },
+  { no: 218, steps: ['send', 'decline'], daysAgo: 15 },
+  { no: 221, steps: ['send'], daysAgo: 2 },
+];
+/** An answer comes after so many days. */
+const ANSWER_DAYS = 3;
 
-export async function quoteDemo(db: Database, today: Date, person: number) {
+export async function quoteDemo(db: Database, today: Date, by: number) {
+  const person = await personOf(db, by);
   const { costing } = readReckoning(DEMO_RECKONING as ReckoningForm).value;
-  for (const [i, { no, state, daysAgo }] of QUOTES.entries()) {
+  for (const [i, { no, steps, daysAgo }] of QUOTES.entries()) {
     const [order] = await db.select({ id: schema.orders.id }).from(schema.orders).where(eq(schema.orders.no, no));
-    const sheet = costSheet(await takesAlone(db, order!.id), costing);
     const at = addDays(today, -daysAgo);
-    await db.insert(schema.quotes).values({
-      no: 1001 + i,
-      orderId: order!.id,
-      state,
-      validUntil: format(addDays(at, 30), 'yyyy-MM-dd'),
-      sheet,
-      totalMinor: sheet.total,
-      currency: sheet.currency,
-      words: i % 2 === 0 ? 'With the cloth that you chose at the bench; half on order, half when it is fetched.' : '',
-      personId: person,
-      createdAt: at,
-      ...(state !== 'draft' && { sentAt: at }),
-      ...((state === 'accepted' || state === 'declined') && { answeredAt: addDays(at, 3) }),
-    });
+    const sheet = costSheet(await takesAlone(db, order!.id), costing);
+    const { id } = await give(newQuote(order!.id, sheet), null, person, at);
+    if (i % 2 === 0) {
+      const [quote] = await db.select().from(schema.quotes).where(eq(schema.quotes.id, id));
+      const { version, validUntil } = quote!;
+      const words = 'With the cloth that you chose at the bench; half on order, half when it is fetched.';
+      await give(editQuote, { id, version, words, validUntil }, person, at);
+    }
+    for (const [step, event] of steps.entries())
+      await give(stepQuote, { id, event }, person, addDays(at, step * ANSWER_DAYS));
   }
 }

@@ -2,7 +2,7 @@ import { addDays } from 'date-fns';
 import { eq, sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import { parseArgs } from 'node:util';
-import { connect, schema, type Database } from '@/db';
+import { closeDatabase, connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
 import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
@@ -29,6 +29,7 @@ async function main() {
     else if (!known) await db.insert(schema.settings).values({ key: 'workroom', value: { demo: false } });
   } finally {
     await closePool();
+    await closeDatabase();
     await close();
   }
 }
@@ -47,17 +48,16 @@ async function loadDemo(db: Database) {
     ]);
     return insertDemo(tx, today);
   });
+  const people = (await db.select({ id: schema.people.id }).from(schema.people).orderBy(schema.people.id)).map(({ id }) => id); // prettier-ignore
   for (const [i, { end }] of DEMO_BATCHES.entries()) {
     if (end === 'draft') continue;
     const batchId = ids[i]!;
     await layAtOnce(db, batchId, DEMO_LAY_SECONDS);
     if (end === 'laid') continue;
-    await db.transaction(async (tx) => {
-      await approveDemo(tx, batchId, 1, addDays(today, end === 'cut' ? -6 : -1));
-      if (end === 'cut') await cutDemo(tx, batchId, 2, addDays(today, -5));
-    });
+    await approveDemo(db, batchId, people[0]!, addDays(today, end === 'cut' ? -6 : -1));
+    if (end === 'cut') await cutDemo(db, batchId, people[1]!, addDays(today, -5));
   }
-  await quoteDemo(db, today, 1);
+  await quoteDemo(db, today, people[0]!);
   await db
     .update(schema.settings)
     .set({ value: { demo: true } })

@@ -5,7 +5,7 @@ import { refusalOf } from '@/core/batch';
 import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { schema, type Transaction } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { recordId } from '@/features/commands/record-id';
 import { book, lockItems } from '@/features/stock/ledger';

@@ -3,7 +3,7 @@ import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema, type Transaction } from '@/db';
 import { done, failed, gone, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
 import { requestLay } from '@/work/queue';

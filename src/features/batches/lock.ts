@@ -1,7 +1,7 @@
 import 'server-only';
 import { and, asc, eq, inArray, isNotNull } from 'drizzle-orm';
 import { schema, type Transaction } from '@/db';
-import { TryAgain } from '@/features/commands/command';
+import { TryAgain } from '@/features/commands/perform';
 
 export type LockedBatch = Pick<typeof schema.batches.$inferSelect, 'id' | 'name' | 'status'>;
 

@@ -7,7 +7,7 @@ import { keepPrice } from '@/db/prices';
 import { done, failed, gone, staleAnswer, type Answer, type Saved } from '@/features/commands/answer';
 import { lockBatches } from '@/features/batches/lock';
 import { reopenBatches } from '@/features/batches/reopen';
-import { byRules, TryAgain, type Command } from '@/features/commands/command';
+import { byRules, TryAgain, type Command } from '@/features/commands/perform';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { readClothForm, type ClothValues } from './form';
 import { readClothShape } from './rules';

@@ -54,10 +54,11 @@ export class Audit {
   }
 
   /** One entry for each record; the first carries the request. */
-  async write(command: string, person: Person | null, request: Request | null, answer: Answer) {
+  async write(command: string, person: Person | null, request: Request | null, answer: Answer, at: Date) {
     const entries = this.subjects.length > 0 ? this.subjects : [null];
     for (const [i, one] of entries.entries()) {
       await this.tx.insert(schema.auditEntries).values({
+        at,
         personId: person?.id ?? null,
         command,
         subject: one?.subject ?? null,

@@ -16,7 +16,7 @@ import {
 import { schema } from '@/db';
 import type { StockItemRow } from '@/db/shelf';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { recordId } from '@/features/commands/record-id';
 import { lockBatches } from '@/features/batches/lock';

@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema } from '@/db';
 import { done, gone, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';

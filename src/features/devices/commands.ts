@@ -4,7 +4,7 @@ import { and, eq, isNull, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema } from '@/db';
 import { done, gone } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 
 const DIGITS = 8;

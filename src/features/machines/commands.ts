@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { schema } from '@/db';
 import { keepPrice } from '@/db/prices';
 import { done, failed, gone, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import type { CutterAnswer } from './cutter';
 import { machineFaults, MACHINES_KEY, type MachinesForm } from './form';

@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { keepPrice } from '@/db/prices';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { loadRules } from '@/features/workroom/settings';
 import { readMaterial, type MaterialForm } from './form';

@@ -5,7 +5,7 @@ import Joi from 'joi';
 import { quoteRefusal, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
 import { loadReckoning } from '@/features/workroom/settings';
@@ -34,6 +34,8 @@ export const newQuote = (orderId: number, sheet: CostSheet): Command<null, { id:
         totalMinor: sheet.total,
         currency: sheet.currency,
         personId: person?.id ?? null,
+        createdAt: now,
+        updatedAt: now,
       })
       .returning({ id: schema.quotes.id });
     made('quote', row!.id);

@@ -12,7 +12,7 @@ import { done, failed, gone, staleAnswer, type Answer, type Saved } from '@/feat
 import { lockOrder, type LockedBatch } from '@/features/batches/lock';
 import { reopenBatches } from '@/features/batches/reopen';
 import { isFrozen, LINE_TRANSITIONS, lineStateOf } from '@/core/batch';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { usualDue } from '@/features/workroom/form';
 import { loadRules } from '@/features/workroom/settings';

@@ -3,7 +3,7 @@ import Joi from 'joi';
 import { and, count, eq, isNull, sql } from 'drizzle-orm';
 import { schema } from '@/db';
 import { done, failed, gone } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
 import { initialsOf, PERSON_COLOURS } from './form';

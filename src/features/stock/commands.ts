@@ -4,7 +4,7 @@ import Joi from 'joi';
 import { availableOf, movementFault } from '@/core/stock';
 import { schema } from '@/db';
 import { done, failed, gone, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';

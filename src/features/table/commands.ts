@@ -11,7 +11,7 @@ import { toCloth, type ClothRow } from '@/db/rows';
 import { toShelfItem } from '@/db/shelf';
 import { lockBatches } from '@/features/batches/lock';
 import { failed, gone, staleAnswer, done, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { loadBatch } from '@/work/load-batch';
 import { putLay } from '@/work/put-lay';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { byRules } from '@/features/commands/command';
+import { byRules } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { OWN } from './label-sizes';
 

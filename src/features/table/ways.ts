@@ -10,7 +10,7 @@ import { database, schema, type Transaction } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { toShelfItem } from '@/db/shelf';
 import { done, failed, gone } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { loadCutLists, type CutLists } from '@/work/load-cut-lists';
 import { holdLay, keepAs, proven } from './commands';

@@ -6,7 +6,7 @@ import { parseKind, readKind } from '@/core/files';
 import type { Fault } from '@/core/result';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
-import { byRules, type Command } from '@/features/commands/command';
+import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { isAllKeepable } from '@/features/commands/texts';
