@@ -1,6 +1,6 @@
 import { usableWidth, type Cloth } from '../cloth';
 import type { CoverMark, Role, TakeOff } from '../covers';
-import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
+import { longLength, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { CutList, WidePart } from './cut-piece';
 import { alikeMissed, missOfMotif, motifMissed } from './motif-places';
 import type { OrderLine } from './order-line';
@@ -47,9 +47,11 @@ export function partsOf(
   return parts.flatMap((part) => {
     const cloth = clothOf(part.role);
     if (!cloth) return [part];
-    if (missOfMotif(part, cloth) === 0) return fitted(list, line, part, cloth, seam, units);
+    const alike = onCloth(cloth).filter(({ across, along }) => across === part.across && along === part.along);
+    const copies = alike.reduce((sum, { qty }) => sum + qty, 0);
+    if (missOfMotif(part, cloth) === 0) return fitted(list, line, part, copies, cloth, seam, units);
     const others = onCloth(cloth).filter(({ match, group }) => match && !group);
-    return moved(list, line, part, others, cloth, seam, units);
+    return moved(list, line, part, others, copies, cloth, seam, units);
   });
 }
 
@@ -70,12 +72,13 @@ function moved(
   line: OrderLine,
   part: Part,
   others: readonly Part[],
+  copies: number,
   cloth: Cloth,
   seam: Nm,
   units: OrderUnits,
 ): Part[] {
   const usable = usableWidth(cloth);
-  if (part.across > usable) return fitted(list, line, part, cloth, seam, units);
+  if (part.across > usable) return fitted(list, line, part, copies, cloth, seam, units);
   const joined = joinedParts(part, narrowJoin(part.across, seam, missOfMotif(part, cloth)), seam, true, units);
   const canJoin = joined.every((one) => missOfMotif(one, cloth) === 0);
   const chosen = canJoin && line.panels?.[part.name] === 'join' ? 'join' : null;
@@ -105,19 +108,35 @@ const lengthOfCovers = (parts: readonly Part[], covers: number, cloth: Cloth): N
     cloth,
   );
 
-/** A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. */
-function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: Nm, units: OrderUnits): Part[] {
+/** Up to this much more cloth is worth going without the seams of a joined panel. Common practice, no source. */
+const WORTH_A_SEAM = 1.15;
+
+/**
+ * A part on its cloth: as it is, or where it is wider than the cloth, joined or run along the bolt. `copies`: how many parts of one cover
+ * have its size, since they lie beside each other.
+ */
+function fitted(
+  list: CutList,
+  line: OrderLine,
+  part: Part,
+  copies: number,
+  cloth: Cloth,
+  seam: Nm,
+  units: OrderUnits,
+): Part[] {
   const usable = usableWidth(cloth);
   const join = joinOf(part.across, usable, seam);
   if (!join) return [part];
   const joined = joinedParts(part, join, seam, cloth.repeat !== null, units);
   const sideways = part.along <= usable ? { ...turned(part), isFixed: true } : null;
-  const ways: WidePart['ways'] = [
-    { way: 'join', pieces: joined.length, length: lengthOfCovers(joined, line.qty, cloth) },
-  ];
-  if (sideways) ways.push({ way: 'sideways', pieces: 1, length: lengthOfCovers([sideways], line.qty, cloth) });
-  // Cloth that may turn any way needs no seam; any other keeps its direction until somebody decides.
-  const usual: WideWay = sideways && cloth.turns === 'any' && !cloth.repeat ? 'sideways' : 'join';
+  const all = (parts: readonly Part[]) => lengthOfCovers(parts.map((one) => ({ ...one, qty: copies })), line.qty, cloth); // prettier-ignore
+  const ways: WidePart['ways'] = [{ way: 'join', pieces: joined.length, length: all(joined) }];
+  if (sideways) ways.push({ way: 'sideways', pieces: 1, length: all([sideways]) });
+  // Grain hardly matters on a cover, the direction of a pattern or a nap does: where there is neither, the panel runs along
+  // the bolt unless the seams save much cloth.
+  const [joinedLength, sidewaysLength] = [ways[0]!.length, ways[1]?.length ?? Infinity];
+  const isFree = !cloth.repeat && cloth.turns !== 'none' && line.directions?.[part.name] === undefined;
+  const usual: WideWay = isFree && sidewaysLength <= WORTH_A_SEAM * joinedLength ? 'sideways' : 'join';
   const wanted = line.panels?.[part.name] ?? usual;
   const chosen = wanted === 'sideways' && sideways ? 'sideways' : 'join';
   list.wide.push({
@@ -131,6 +150,13 @@ function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: 
     chosen,
   });
   const say = (length: Nm) => printLength(length, STYLES[units]);
+  const long = (length: Nm) => longLength(length, units).replace('≈ ', '');
+  const other =
+    chosen === 'join' && sideways
+      ? `: ${long(joinedLength)}, along the bolt ${long(sidewaysLength)}`
+      : chosen === 'sideways'
+        ? `: ${long(sidewaysLength)} and no seam, joined ${long(joinedLength)}`
+        : '';
   list.warnings.push({
     line: line.id,
     code: 'panel-wide',
@@ -138,8 +164,8 @@ function fitted(list: CutList, line: OrderLine, part: Part, cloth: Cloth, seam: 
     level: 'warn',
     message:
       chosen === 'join'
-        ? `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is joined from ${joined.length} widths, the whole one in the middle.`
-        : `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is run along the bolt.`,
+        ? `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is joined from ${joined.length} widths, the whole one in the middle${other}.`
+        : `The ${part.name} is ${say(part.across)} across and ${cloth.name} ${say(usable)} between its selvages: it is run along the bolt${other}.`,
   });
   return chosen === 'join' ? joined : [sideways!];
 }

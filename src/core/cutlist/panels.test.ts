@@ -35,11 +35,11 @@ const sizes = (list: ReturnType<typeof listOf>) =>
 
 describe('panels wider than the cloth: a whole width in the middle, equal sides (common practice, no source)', () => {
   test('91 from 54 usable, s 1/2: the middle 54, sides (91 - 54 + 4 x 1/2) / 2 = 19 1/2', () => {
-    const list = listOf(bench());
+    const list = listOf(bench({ panels: { top: 'join' } }));
     expect(sizes(list)).toMatchObject({ 'top, left': [19.5, 21], 'top, middle': [54, 21], 'top, right': [19.5, 21] });
     expect(list.pieces[0]!.sum[0]).toBe('(91 - 54 + 4 x 1/2) / 2 = 19 1/2');
     expect(list.warnings.filter(({ code }) => code === 'panel-wide').map(({ message }) => message)[0]).toBe(
-      'The top is 91 in across and Rushes 54 in between its selvages: it is joined from 3 widths, the whole one in the middle.',
+      'The top is 91 in across and Rushes 54 in between its selvages: it is joined from 3 widths, the whole one in the middle: 2 yd 12 in, along the bolt 2 yd 19 in.',
     );
   });
 
@@ -64,17 +64,34 @@ describe('panels wider than the cloth: a whole width in the middle, equal sides 
     );
   });
 
-  test('plain cloth that turns any way is run along the bolt unless somebody wants joins; both costs are told', () => {
-    const plain = cloth({ turns: 'any' });
-    const list = listOf(bench(), plain);
-    expect(sizes(list).top).toEqual([21, 91]);
-    expect(list.wide[0]).toMatchObject({ part: 'top', chosen: 'sideways' });
-    // In rows: joined, the middle takes 21 and both sides beside each other 21; sideways it takes 91.
-    expect(list.wide[0]!.ways.map(({ way, length }) => [way, length / NM.in])).toEqual([
-      ['join', 63],
-      ['sideways', 91],
-    ]);
-    expect(sizes(listOf(bench({ panels: { top: 'join' } }), plain))).toHaveProperty('top, middle');
+  test.each(['any', 'half'] as const)(
+    'plain cloth that turns %s: along the bolt without a seam unless the seams save much',
+    (turns) => {
+      const plain = cloth({ turns });
+      const list = listOf(bench(), plain);
+      expect(sizes(list).top).toEqual([21, 91]);
+      expect(list.wide[0]).toMatchObject({ part: 'top', chosen: 'sideways' });
+      // Top and bottom in rows: joined, two middles of 21 and four sides two by two, 84; along the bolt both lie beside each other, 91.
+      expect(list.wide[0]!.ways.map(({ way, length }) => [way, length / NM.in])).toEqual([
+        ['join', 84],
+        ['sideways', 91],
+      ]);
+      expect(list.warnings.find(({ code }) => code === 'panel-wide')!.message).toContain('run along the bolt: 2 yd 19 in and no seam, joined 2 yd 12 in'); // prettier-ignore
+      expect(sizes(listOf(bench({ panels: { top: 'join' } }), plain))).toHaveProperty('top, middle');
+      // 151 from 54, 30 deep: one row of top or bottom along the bolt takes 2 x 151, joined 4 x 31 and the sides 2 x 31.
+      const deep = bench({ measures: { length: inches(150), width: inches(30), thickness: inches(3) } });
+      expect(listOf(deep, plain).wide[0]).toMatchObject({ chosen: 'join' });
+    },
+  );
+
+  test('a pattern, a nap or a direction of one’s own keeps the panel across, joined', () => {
+    const repeat = { across: inches(7), along: inches(9), drop: 0 };
+    for (const list of [
+      listOf(bench(), cloth({ repeat })),
+      listOf(bench(), cloth({ turns: 'none' })),
+      listOf(bench({ directions: { top: 'along' } })),
+    ])
+      expect(list.wide[0]).toMatchObject({ part: 'top', chosen: 'join' });
   });
 
   test('every join continues the pattern: laid, the parts meet on the same place of it along their seam lines', () => {
