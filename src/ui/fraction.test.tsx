@@ -10,6 +10,8 @@ describe('a length is set with its fraction', () => {
     ['≈ 14 3/16 in', '≈ 14 3 ⁄ 16 in'],
     ['17 1/2 + 2 × 1/2 = 18 1/2', '17 1 ⁄ 2 + 2 × 1 ⁄ 2 = 18 1 ⁄ 2'],
     ['', ''],
+    ['“03/04/2027” is not a day without doubt', '“03/04/2027” is not a day without doubt'],
+    ['12/2027', '12/2027'],
   ])('“%s”', (text, read) => {
     expect(textOf(<Fractions>{text}</Fractions>)).toBe(read);
   });
@@ -23,5 +25,6 @@ describe('a length is set with its fraction', () => {
     expect(withFraction('21 11/16')).toBe('21\u202f¹¹⁄₁₆');
     expect(withFraction('3/4')).toBe('\u202f³⁄₄');
     expect(withFraction('40.5')).toBe('40.5');
+    expect(withFraction('3/4/2027')).toBe('3/4/2027');
   });
 });

@@ -2,8 +2,12 @@
 
 import { Box, Button, Flex, Text } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
+import type { DrawnShape } from '@/core/files/shape';
 import type { OrderUnits } from '@/core/length';
+import type { Result } from '@/core/result';
 import { Choice } from '../fields/choice';
+import { pageWorker } from '../page-worker';
+import type { DrawingWork } from './drawing-work';
 import { writeCorners } from './outline-text';
 
 const UNITS = [
@@ -14,6 +18,26 @@ const UNITS = [
 ];
 const MOST_BYTES = 2_000_000;
 
+/** How long a drawing may be read (ms). */
+const LONGEST_MS = 10_000;
+
+/** Reads a drawing in a worker of its own, which is ended with it; a sentence where it takes too long or can't be loaded. */
+async function readApart(text: string, unit: 'mm' | 'cm' | 'in' | null) {
+  const worker = pageWorker<DrawingWork>(new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const tooLong = new Promise<{ message: string }>((resolve) => {
+    timer = setTimeout(() => resolve({ message: 'it takes too long. Save only the outline.' }), LONGEST_MS);
+  });
+  try {
+    return await Promise.race([worker.ask((work) => work.read(text, unit) as Promise<Result<DrawnShape>>), tooLong]);
+  } catch {
+    return { message: 'the workroom’s computer did not answer. Give it once more.' };
+  } finally {
+    clearTimeout(timer);
+    worker.end();
+  }
+}
+
 /** A drawing whose largest closed line becomes the corners of a form. What it can't use it says in one sentence. */
 export function DrawingFile({ units, onCorners }: { units: OrderUnits; onCorners: (corners: string) => void }) {
   const input = useRef<HTMLInputElement>(null);
@@ -21,11 +45,8 @@ export function DrawingFile({ units, onCorners }: { units: OrderUnits; onCorners
   const [told, setTold] = useState<{ message: string; isFault: boolean } | null>(null);
 
   const read = async (name: string, text: string, unit: string) => {
-    // The readers are fetched when somebody has a drawing.
-    const found = await import('@/core/files/shape').catch(() => null);
-    if (!found) return setTold({ message: `${name} could not be read: the workroom’s computer did not answer. Give it once more.`, isFault: true }); // prettier-ignore
-    const { readDrawing } = found;
-    const shape = readDrawing(text, unit === '' ? null : (unit as 'mm' | 'cm' | 'in'));
+    const shape = await readApart(text, unit === '' ? null : (unit as 'mm' | 'cm' | 'in'));
+    if ('message' in shape) return setTold({ message: `${name} could not be read: ${shape.message}`, isFault: true });
     if (!shape.ok) {
       const { code, message } = shape.faults[0]!;
       setFile({ name, text, isUnitAsked: code === 'unit-missing' || unit !== '' });

@@ -16,12 +16,15 @@ const JOIN_MM = 0.1;
 export const MOST_LINES = 5_000;
 export const MOST_POINTS = 200_000;
 
+/** Chords of one arc: a circle of 40 m across takes a thousand at 0.2 mm. */
+const MOST_CHORDS = 4_000;
+
 const apart = (a: At, b: At) => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** Points of a part of a circle, its two ends included; angles in radians, counter-clockwise where `to` is above `from`. */
 export function flattenArc(centre: At, radius: number, from: number, to: number, error: number): At[] {
   const step = 2 * Math.acos(Math.max(0.5, 1 - error / Math.max(radius, error)));
-  const parts = Math.max(1, Math.ceil(Math.abs(to - from) / step));
+  const parts = Math.min(MOST_CHORDS, Math.max(1, Math.ceil(Math.abs(to - from) / step)));
   return Array.from({ length: parts + 1 }, (_, i) => {
     const angle = from + ((to - from) * i) / parts;
     return { x: centre.x + radius * Math.cos(angle), y: centre.y + radius * Math.sin(angle) };

@@ -39,22 +39,51 @@ function pathOf(name: string, at: Record<string, string>): string | null {
   return null;
 }
 
-/** All paths of a drawing, with the transforms of what they stand in from the inside out. */
-function pathsIn(elements: Element[], transforms: string[], found: { d: string; transforms: string[] }[], depth = 0) {
+/** Elements by their ids, for `use` to find. */
+function idsIn(elements: readonly Element[], ids = new Map<string, Element>(), depth = 0): Map<string, Element> {
   for (const element of elements) {
-    if (found.length > MOST_ELEMENTS || depth > MOST_DEPTH) return;
-    const name = Object.keys(element).find((key) => key !== ':@') ?? '';
+    if (ids.size > MOST_ELEMENTS || depth > MOST_DEPTH) break;
+    const id = element[':@']?.id;
+    if (id !== undefined && !ids.has(id)) ids.set(id, element);
+    const children = element[nameOf(element)];
+    if (Array.isArray(children)) idsIn(children as Element[], ids, depth + 1);
+  }
+  return ids;
+}
+
+const nameOf = (element: Element): string => Object.keys(element).find((key) => key !== ':@') ?? '';
+
+/** All paths of a drawing, with the transforms of what they stand in from the inside out. */
+function pathsIn(
+  elements: readonly Element[],
+  transforms: readonly string[],
+  found: { paths: { d: string; transforms: readonly string[] }[]; seen: number },
+  ids: ReadonlyMap<string, Element>,
+  depth = 0,
+) {
+  for (const element of elements) {
+    if (++found.seen > MOST_ELEMENTS || depth > MOST_DEPTH) return;
+    const name = nameOf(element);
     // What is only defined there, or cut away, is not drawn.
     if (['defs', 'clipPath', 'mask', 'symbol', 'pattern', 'marker', 'script', 'style', '#text'].includes(name))
       continue;
     const attributes = element[':@'] ?? {};
     const own = attributes.transform ? [attributes.transform, ...transforms] : transforms;
+    if (name === 'use') {
+      const used = ids.get((attributes.href ?? attributes['xlink:href'] ?? '').replace(/^#/, ''));
+      if (used) pathsIn(drawnBy(used), [`translate(${number(attributes, 'x')} ${number(attributes, 'y')})`, ...own], found, ids, depth + 1); // prettier-ignore
+      continue;
+    }
     const d = pathOf(name, attributes);
-    if (d) found.push({ d, transforms: own });
+    if (d) found.paths.push({ d, transforms: own });
     const children = element[name];
-    if (Array.isArray(children)) pathsIn(children as Element[], own, found, depth + 1);
+    if (Array.isArray(children)) pathsIn(children as Element[], own, found, ids, depth + 1);
   }
 }
+
+/** What a `use` of an element draws: the element itself, or what stands in a symbol (SVG 2, 5.5). */
+const drawnBy = (element: Element): Element[] =>
+  nameOf(element) === 'symbol' ? ((element.symbol as Element[] | undefined) ?? []) : [element];
 
 function linesOf(d: string, transforms: readonly string[], error: number): Line[] {
   const path = transforms
@@ -91,14 +120,33 @@ function linesOf(d: string, transforms: readonly string[], error: number): Line[
   return lines.map(({ points, isClosed }) => ({ isClosed, points: points.map(({ x, y }) => ({ x, y: -y })) }));
 }
 
-/** What a unit of the drawing is in mm: by the width's unit and the viewBox, or null where only pixels are told. */
-function unitOf({ width = '', viewBox = '' }: Record<string, string>): number | null {
-  const told = /^\s*([\d.]+(?:e[+-]?\d+)?)\s*([a-z]+)\s*$/i.exec(width);
-  const size = told ? Number(told[1]) * (UNITS[told[2]!.toLowerCase()] ?? Number.NaN) : Number.NaN;
+/** A CSS length in mm, or null where it is none or only in pixels. */
+function sizeOf(text = ''): number | null {
+  const found = /^\s*([\d.]+(?:e[+-]?\d+)?)\s*([a-z]+)\s*$/i.exec(text);
+  const size = found ? Number(found[1]) * (UNITS[found[2]!.toLowerCase()] ?? Number.NaN) : Number.NaN;
+  return size > 0 ? size : null;
+}
+
+/**
+ * What a unit of the drawing is in mm across and down, or null where only pixels are said: by its width, height and viewBox, and how these
+ * go together where their ratios differ (`preserveAspectRatio`, SVG 2, 8.6: as large as fits where nothing else is said).
+ */
+function unitOf({
+  width,
+  height,
+  viewBox = '',
+  preserveAspectRatio = '',
+}: Record<string, string>): [number, number] | null {
+  const [wide, high] = [sizeOf(width), sizeOf(height)];
+  if (wide === null && high === null) return null;
   const box = viewBox.trim().split(/[\s,]+/).map(Number); // prettier-ignore
-  if (!(size > 0)) return null;
-  if (box.length !== 4) return UNITS[told![2]!.toLowerCase()] === undefined ? null : 25.4 / 96;
-  return box[2]! > 0 ? size / box[2]! : null;
+  if (box.length !== 4) return [25.4 / 96, 25.4 / 96];
+  const [x, y] = [wide === null ? null : wide / box[2]!, high === null ? null : high / box[3]!];
+  if ([x, y].some((scale) => scale !== null && !(scale > 0 && Number.isFinite(scale)))) return null;
+  const [across, down] = [x ?? y!, y ?? x!];
+  if (/^\s*(defer\s+)?none\b/.test(preserveAspectRatio)) return [across, down];
+  const scale = /\bslice\b/.test(preserveAspectRatio) ? Math.max(across, down) : Math.min(across, down);
+  return [scale, scale];
 }
 
 /** The svg element, or null: the parser throws at what is nested too deeply. */
@@ -124,12 +172,21 @@ export function readSvg(text: string): Result<Drawing> {
   if (XMLValidator.validate(text) !== true) return refuse('file', 'file', 'This is not an SVG file that can be read.');
   const root = rootOf(text);
   if (!root) return refuse('file', 'file', 'This is not an SVG file that can be read.');
-  const paths: { d: string; transforms: string[] }[] = [];
-  pathsIn(root.svg as Element[], [], paths);
-  if (paths.length > MOST_ELEMENTS || paths.reduce((sum, { d }) => sum + d.length, 0) > MOST_PATHS)
+  const found = { paths: [] as { d: string; transforms: readonly string[] }[], seen: 0 };
+  pathsIn(root.svg as Element[], [], found, idsIn(root.svg as Element[]));
+  const { paths } = found;
+  if (found.seen > MOST_ELEMENTS || paths.reduce((sum, { d }) => sum + d.length, 0) > MOST_PATHS)
     return refuse('file', 'file', 'The drawing’s paths are too many for an outline; save only the outline.');
+  const unit = unitOf(root[':@'] ?? {});
+  // Lines are in the units across; where those down are others, y is stretched.
+  const stretch = unit === null ? 1 : unit[1] / unit[0];
   return ok({
-    unit: unitOf(root[':@'] ?? {}),
-    lines: (error) => ok(paths.flatMap(({ d, transforms }) => linesOf(d, transforms, error))),
+    unit: unit && unit[0],
+    lines: (error) =>
+      ok(
+        paths
+          .flatMap(({ d, transforms }) => linesOf(d, transforms, error / Math.max(1, stretch)))
+          .map(({ points, isClosed }) => ({ isClosed, points: points.map(({ x, y }) => ({ x, y: y * stretch })) })),
+      ),
   });
 }

@@ -1,7 +1,7 @@
 'use client';
 
-import { Box, Button, Flex, HStack, NativeSelect, QrCode, Text } from '@chakra-ui/react';
-import { useState, useSyncExternalStore, useTransition } from 'react';
+import { Box, Button, Flex, HStack, NativeSelect, Text } from '@chakra-ui/react';
+import { memo, useState, useSyncExternalStore, useTransition } from 'react';
 import { heard } from '@/features/commands/answer';
 import { TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
@@ -10,8 +10,10 @@ import { PrintBar } from '@/ui/print-bar';
 import { toaster } from '@/ui/toaster';
 import { counted } from '@/ui/words';
 import { printLabels } from '../actions';
+import { layOutLabel } from '../label-layout';
 import { LABEL_SIZES, readOwnSize, type LabelSize } from '../label-sizes';
 import type { PieceLabel } from '../labels';
+import { qrPath } from '../qr-path';
 
 const never = () => () => undefined;
 const here = () => window.location.origin;
@@ -102,19 +104,25 @@ export function LabelsPage({
             overflow="hidden"
             borderWidth={{ base: '1px', _print: '0' }}
             borderColor="#999"
-            css={{ breakAfter: 'page' }}
+            css={{
+              breakBefore: i > 0 ? 'page' : 'auto',
+              contentVisibility: 'auto',
+              '@media print': { contentVisibility: 'visible' },
+            }}
           >
             {some.map((label, k) => (
-              <Box
+              <div
                 key={label.code}
-                position="absolute"
-                left={`${page ? page.left + (k % page.columns) * size.width : 0}mm`}
-                top={`${page ? page.top + Math.floor(k / page.columns) * size.height : 0}mm`}
-                w={`${size.width}mm`}
-                h={`${size.height}mm`}
+                style={{
+                  position: 'absolute',
+                  left: `${page ? page.left + (k % page.columns) * size.width : 0}mm`,
+                  top: `${page ? page.top + Math.floor(k / page.columns) * size.height : 0}mm`,
+                  width: `${size.width}mm`,
+                  height: `${size.height}mm`,
+                }}
               >
                 <Label label={label} size={size} origin={origin} />
-              </Box>
+              </div>
             ))}
           </Box>
         ))}
@@ -148,50 +156,32 @@ function OnPrinter({ batchId, size, origin }: { batchId: number; size: LabelSize
   );
 }
 
-function Label({ label, size, origin }: { label: PieceLabel; size: LabelSize; origin: string }) {
-  const code = Math.min(size.height - 6, size.width * 0.36);
-  // Words grow with the label.
-  const pt = Math.min(10, Math.max(6, size.height / 5));
+/** One label in plain elements: some hundred of them are on a page at once. */
+const Label = memo(function Label({ label, size, origin }: { label: PieceLabel; size: LabelSize; origin: string }) {
+  const { codeMm, pt, lines } = layOutLabel(label, size);
+  const code = origin ? qrPath(`${origin}/piece/${label.code}`) : null;
   return (
-    <Flex h="full" p="2.5mm" gap="2.5mm" overflow="hidden" data-label={label.code}>
-      <Box flex="none" w={`${code}mm`}>
-        {origin && (
-          <QrCode.Root value={`${origin}/piece/${label.code}`} size="full">
-            <QrCode.Frame fill="#000">
-              <QrCode.Pattern />
-            </QrCode.Frame>
-          </QrCode.Root>
+    <div className="piece-label" data-label={label.code} style={{ fontSize: `${pt}pt` }}>
+      <div style={{ width: `${codeMm}mm`, height: `${codeMm}mm` }}>
+        {code && (
+          <svg viewBox={`0 0 ${code.size} ${code.size}`} shapeRendering="crispEdges" aria-hidden="true">
+            <path d={code.d} />
+          </svg>
         )}
-      </Box>
-      <Box minW="0" lineHeight="1.15" fontSize={`${pt}pt`}>
-        <Flex align="center" gap="1.5mm" fontWeight="800" fontSize={`${pt * 1.5}pt`} lineHeight="1.1">
+      </div>
+      <div>
+        <p className="piece-label-head">
           <OrderMark mark={label.mark} size={pt * 1.7} />
-          {label.orderNo}
-          <Text as="span" fontSize={`${pt}pt`} fontWeight="600">
-            {label.code}
-          </Text>
-        </Flex>
-        <Text fontWeight="700" fontSize={`${pt * 1.15}pt`}>
-          {label.piece}
-          {label.isMatched && ' ◇'}
-        </Text>
-        <Text fontWeight="700">
-          <Fractions>{label.size}</Fractions>
-        </Text>
-        <Text truncate>{label.cover}</Text>
-        <Text truncate>{`${label.cloth}; ${label.customer}`}</Text>
-        {label.marks.length > 0 && <Text truncate>Mark: {label.marks.join(', ')}</Text>}
-        <Text
-          css={{
-            display: '-webkit-box',
-            WebkitLineClamp: Math.max(1, Math.floor((size.height - (label.marks.length > 0 ? 30 : 26)) / 5)),
-            WebkitBoxOrient: 'vertical',
-            overflow: 'hidden',
-          }}
-        >
-          {label.next}
-        </Text>
-      </Box>
-    </Flex>
+          {label.orderNo} <small>{label.code}</small>
+        </p>
+        {lines.map(({ what, rows, pt: own, isBold }) => (
+          <p key={what} style={{ fontSize: `${own}pt`, fontWeight: isBold ? 700 : undefined }}>
+            {rows.map((row, i) => (
+              <span key={i}>{what === 'size' ? <Fractions>{row}</Fractions> : row}</span>
+            ))}
+          </p>
+        ))}
+      </div>
+    </div>
   );
-}
+});
