@@ -244,7 +244,8 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'save reckoning': async () => each(workroom.saveReckoning, USUAL_RECKONING),
   'make backup': async () => each(workroom.keepBackup, { at: '2027-01-05T10:00:00.000Z', bytes: 1000 }),
   'save kind': async () => each(workroom.saveKind, { kind: { ...EMPTY_KIND, name: 'Punt cushion' }, edited: null }),
-  'take kind in': async () => each(workroom.importKind, kindToJson({ ...KINDS[0]!, name: 'Punt cushion' })),
+  'take kind in': async () =>
+    each(workroom.importKind, (i: number) => ({ source: kindToJson(KINDS[0]!), name: `Punt cushion ${i}` })),
   'withdraw kind': async () => {
     const made = await runCommand(workroom.saveKind, { kind: { ...EMPTY_KIND, name: 'Punt cushion' }, edited: null });
     return each(workroom.withdrawKind, { id: made.ok ? made.value.id : 1, isWithdrawn: true });

@@ -126,9 +126,13 @@ describe('kinds of the workroom’s own', () => {
   test('go out as a document and come in again; withdrawn, they are not offered and orders go on', async () => {
     value(await saveKind(pennant, null));
     const { kind } = (await getOwnKind(1))!;
-    const copy = value(await importKind(kindToJson(kind)));
-    expect((await getOwnKind(copy.id))!.kind).toMatchObject({ name: 'Pennant', pieces: kind.pieces });
-    expect(faultsOf(await importKind('{"format":"x"}'))[0]!.message).toContain('not a cover kind');
+    expect(faultsOf(await importKind(kindToJson(kind), ''))[0]).toMatchObject({ code: 'same-name', field: 'name' });
+    expect(faultsOf(await importKind(kindToJson(KINDS[0]!), ''))[0]!.message).toContain(
+      `called “${KINDS[0]!.name}” already`,
+    );
+    const copy = value(await importKind(kindToJson(kind), 'Pennant again'));
+    expect((await getOwnKind(copy.id))!.kind).toMatchObject({ name: 'Pennant again', pieces: kind.pieces });
+    expect(faultsOf(await importKind('{"format":"x"}', ''))[0]!.message).toContain('not a cover kind');
     const order = await newOrder([lineForm(cloth, { kind: 'own-1', kindVersion: 1 })]);
     value(await withdrawKind(1, true));
     const book = await loadKindBook(db);

@@ -18,11 +18,13 @@ export async function saveKind(
   return runCommand(commands.saveKind, { kind, edited }, requestId);
 }
 
+/** `name`: the name under which the kind is taken in; empty for its own. */
 export async function importKind(
   source: unknown,
+  name: string,
   requestId?: string,
 ): Promise<Answer<{ id: number; version: number }>> {
-  return runCommand(commands.importKind, source, requestId);
+  return runCommand(commands.importKind, { source, name }, requestId);
 }
 
 export async function withdrawKind(id: number, isWithdrawn: boolean, requestId?: string): Promise<Answer<null>> {

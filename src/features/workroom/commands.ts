@@ -5,6 +5,7 @@ import { checkKind, type CoverKind } from '@/core/covers';
 import { parseKind, readKind } from '@/core/files';
 import type { Fault } from '@/core/result';
 import { schema } from '@/db';
+import { loadKindBook } from '@/db/kinds';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
@@ -77,15 +78,28 @@ export const saveKind: Command<{ kind: CoverKind; edited: Edited | null }, Kept>
   run: keepKind,
 };
 
-/** Takes a kind in from its document. */
+/** The code of the refusal of a kind that comes in under a name that another one has. */
+export const SAME_NAME = 'same-name';
+
+/** Takes a kind in from its document, under its own name or another; two kinds of one name are not told apart in an order. */
 export const importKind: Command<CoverKind, Kept> = {
   name: 'take kind in',
-  read: (source) => {
+  read: (input) => {
+    const { source, name } = (input ?? {}) as { source: unknown; name: unknown };
     if (typeof source !== 'string' || !isAllKeepable(source)) return refused('This is not a text file.');
     const kind = parseKind(source);
-    return kind.ok ? { value: kind.value } : { faults: kind.faults };
+    if (!kind.ok) return { faults: kind.faults };
+    if (typeof name !== 'string' || name.trim() === '') return { value: kind.value };
+    const { kind: named, faults } = checkKind({ ...kind.value, name: name.trim() });
+    return faults.length > 0 || !isAllKeepable(name) ? { faults } : { value: named };
   },
-  run: (context, kind) => keepKind(context, { kind, edited: null }),
+  run: async (context, kind) => {
+    const { current } = await loadKindBook(context.tx);
+    const name = kind.name.trim().toLowerCase();
+    if (current.some((one) => one.name.trim().toLowerCase() === name))
+      return failed('name', `There is a kind called “${kind.name}” already. Take it in under another name.`, SAME_NAME);
+    return keepKind(context, { kind, edited: null });
+  },
 };
 
 async function keepKind(

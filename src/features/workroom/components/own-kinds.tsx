@@ -6,7 +6,7 @@ import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useRef, useState, useTransition } from 'react';
 import { KINDS } from '@/core/covers';
-import { Choice } from '@/ui/fields/choice';
+import { Choice, TextField } from '@/ui/fields/choice';
 import { EmptyState, Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { send } from '@/features/commands/send';
@@ -22,15 +22,23 @@ export function OwnKinds({ kinds }: { kinds: OwnKindRow[] }) {
   const [error, setError] = useState('');
   const [isBusy, start] = useTransition();
   const file = useRef<HTMLInputElement>(null);
-  const take = (chosen: File | undefined) =>
+  // A file whose kind has the name of another one waits for a name of its own.
+  const [unnamed, setUnnamed] = useState<{ file: string; source: string; name: string } | null>(null);
+  const take = (chosen: File | undefined) => {
+    if (!chosen) return;
+    if (chosen.size > MOST_BYTES) return setError(`“${chosen.name}” is too large to be a kind of cover.`);
+    start(async () => takeIn(chosen.name, await chosen.text(), ''));
+  };
+  const takeIn = (from: string, source: string, name: string) =>
     start(async () => {
-      if (!chosen) return;
-      if (chosen.size > MOST_BYTES) return setError(`“${chosen.name}” is too large to be a kind of cover.`);
-      const answer = await send(importKind, await chosen.text());
+      const answer = await send(importKind, source, name);
       if (!answer.ok) {
-        const { field, message } = answer.faults[0]!;
-        return setError(`“${chosen.name}” was not taken in. ${field ? `${field}: ` : ''}${message}`);
+        const { code, field, message } = answer.faults[0]!;
+        const own = /“(.+)”/.exec(message)?.[1] ?? '';
+        setUnnamed(code === 'same-name' ? { file: from, source, name: name || `${own} of our own` } : null);
+        return setError(`“${from}” was not taken in. ${field && field !== 'name' ? `${field}: ` : ''}${message}`);
       }
+      setUnnamed(null);
       setError('');
       toaster.create({ title: 'The kind is taken in.', type: 'success' });
       router.push(`/workroom/kinds/${answer.value.id}`);
@@ -70,6 +78,20 @@ export function OwnKinds({ kinds }: { kinds: OwnKindRow[] }) {
     <Panel title="Kinds of our own">
       <Stack gap="4">
         {error && <Notice level="stop">{error}</Notice>}
+        {unnamed && (
+          <HStack gap="3" align="flex-end">
+            <Box w="320px">
+              <TextField
+                label="Its name here"
+                value={unnamed.name}
+                onChange={(name) => setUnnamed({ ...unnamed, name })}
+              />
+            </Box>
+            <Button loading={isBusy} onClick={() => takeIn(unnamed.file, unnamed.source, unnamed.name)}>
+              Take it in
+            </Button>
+          </HStack>
+        )}
         {kinds.length === 0 ? (
           <EmptyState title="None yet" action={begin}>
             The nineteen built-in kinds are always there. A cover that they don’t know is built here, from measures and
