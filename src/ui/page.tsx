@@ -6,9 +6,15 @@ import { Fractions } from './fraction';
 /** A page's head: what it is, a line on it, and at the right the one next step. */
 export function PageHead({ title, about, children }: { title: ReactNode; about?: ReactNode; children?: ReactNode }) {
   return (
-    <Flex align="flex-end" justify="space-between" gap="6" mb="5" wrap="wrap">
+    <Flex align="flex-end" justify="space-between" gap={{ base: '3', lg: '6' }} mb="5" wrap="wrap">
       <Box>
-        <Heading as="h1" fontSize="3xl" fontWeight="800" lineHeight="1.15">
+        <Heading
+          as="h1"
+          fontSize={{ base: '2xl', md: '3xl' }}
+          fontWeight="800"
+          lineHeight="1.15"
+          overflowWrap="anywhere"
+        >
           {title}
         </Heading>
         {about && (
@@ -17,7 +23,7 @@ export function PageHead({ title, about, children }: { title: ReactNode; about?:
           </Text>
         )}
       </Box>
-      <HStack gap="3" className="no-print">
+      <HStack gap="3" rowGap="2" wrap="wrap" className="no-print">
         {children}
       </HStack>
     </Flex>

@@ -18,7 +18,7 @@ export function PrintBar({
   about: string;
 }) {
   return (
-    <Flex className="no-print" gap="3" mb="5" align="center">
+    <Flex className="no-print" gap="3" rowGap="2" mb="5" align="center" wrap="wrap">
       <Button asChild variant="ghost">
         <Link href={backTo}>{back}</Link>
       </Button>

@@ -48,27 +48,42 @@ function Header({ person, aside }: { person: PersonHere | null; aside: ReactNode
   const path = usePathname();
   return (
     <Box as="header" className="no-print" bg="bg.panel">
-      <Flex align="center" px={{ base: '4', lg: '8' }} h="16" gap="8" maxW="1600px" mx="auto">
-        <Link href="/orders" aria-label="Jolly Bolt, to the orders">
-          <HStack gap="3">
+      <Flex
+        align="center"
+        px={{ base: '4', lg: '8' }}
+        minH="16"
+        columnGap={{ base: '3', lg: '8' }}
+        wrap={{ base: 'wrap', lg: 'nowrap' }}
+        maxW="1600px"
+        mx="auto"
+      >
+        <Link href="/orders" aria-label="Jolly Bolt, to the orders" style={{ marginRight: 'auto' }}>
+          <HStack gap="3" minH="14">
             <BoltSign />
             <Text fontFamily="heading" fontWeight="800" fontSize="xl" whiteSpace="nowrap">
               Jolly Bolt
             </Text>
           </HStack>
         </Link>
-        <HStack as="nav" gap="1" flex="1" aria-label="Main">
+        <HStack
+          as="nav"
+          gap={{ base: '0', md: '1' }}
+          flex={{ base: '1 0 100%', lg: '1' }}
+          order={{ base: 1, lg: 0 }}
+          justify={{ base: 'space-between', md: 'flex-start' }}
+          aria-label="Main"
+        >
           {ROOMS.map(({ href, label }) => {
             const isHere = path.startsWith(href);
             return (
               <Box
                 key={href}
                 asChild
-                px="4"
-                h="16"
+                px={{ base: '1.5', md: '4' }}
+                h={{ base: '12', lg: '16' }}
                 display="flex"
                 alignItems="center"
-                fontSize="lg"
+                fontSize={{ base: 'sm', md: 'lg' }}
                 fontWeight={isHere ? '700' : '500'}
                 color={isHere ? 'fg' : 'fg.muted'}
                 boxShadow={isHere ? 'inset 0 -5px 0 var(--jb-colors-tape, #f4c21f)' : 'none'}

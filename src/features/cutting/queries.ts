@@ -25,7 +25,8 @@ export interface CuttingView {
   areSheets: boolean;
   lengths: LengthToCut[];
   remnants: (RemnantForm & { hasShape: boolean })[];
-  parts: { id: string; label: string }[];
+  /** `length`: what one of them takes along the bolt, as it lies. */
+  parts: { id: string; label: string; length: string }[];
   /** What was noted on the cutting sheet: the form begins with it. */
   found: EventForm[];
   cutAt: string | null;
@@ -57,6 +58,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
   ]); // prettier-ignore
   const size = (length: Nm) => printNumber(length, STYLES[row.units]).text.replace('≈ ', '');
   const { troubles } = await loadSheetState(db, row, batch.status);
+  const isTurned = new Set(marker.plan.lays.flatMap(({ placed }) => placed.filter(({ turn }) => turn % 180 !== 0).map(({ piece }) => piece))); // prettier-ignore
   const uses = new Map(row.stock.uses.map((use) => [use.code, use]));
   return {
     batch: { id: batch.id, name: batch.name, status: batch.status, version: batch.version },
@@ -82,7 +84,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
       place: '',
       hasShape: outline !== null,
     })),
-    parts: marker.parts.map(({ id, orderNo, name, size: [a, b] }) => ({ id, label: `${orderNo} ${name}, ${size(a)} × ${size(b)}` })), // prettier-ignore
+    parts: marker.parts.map(({ id, orderNo, name, size: [a, b] }) => ({ id, label: `${orderNo} ${name}, ${size(a)} × ${size(b)}`, length: size(isTurned.has(id) ? a : b) })), // prettier-ignore
     found: troubles.map(({ sort, code, length, part, why }) => ({ sort, code, length, part, why })),
     cutAt: row.cutAt?.toISOString() ?? null,
     outcome: row.outcome,

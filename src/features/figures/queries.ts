@@ -8,6 +8,8 @@ import { workroomRules } from '@/features/workroom/queries';
 import type { ChartFigure } from '@/ui/chart/figure';
 
 const SHOWN = 12;
+/** A week is called by the day on which it begins. */
+const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 
 interface Long {
   unit: string;
@@ -23,7 +25,7 @@ type Maker = (long: Long) => Promise<ChartFigure>;
 /** What was wasted and why, week by week. */
 const wasteByCause: Maker = async ({ unit, nm }) => {
   const found = await rowsOf<{ week: string; cause: string; sum: string }>(sql`
-    SELECT week, cause, sum(quantity) AS sum FROM movement_sums
+    SELECT week::text AS week, cause, sum(quantity) AS sum FROM movement_sums
     WHERE sort = 'wasted' AND item_sort <> 'sheets' AND week > now() - interval '26 weeks' GROUP BY 1, 2 HAVING sum(quantity) <> 0 ORDER BY 1`);
   const causes = WASTE_CAUSES.filter((cause) => found.some((row) => row.cause === cause));
   return {
@@ -35,6 +37,7 @@ const wasteByCause: Maker = async ({ unit, nm }) => {
     columns: ['Week of', ...causes.map((cause) => CAUSE_LABELS[cause]!)],
     rows: [...new Set(found.map(({ week }) => week))].map((week) => ({
       category: week,
+      label: DAY.format(new Date(`${week}T00:00:00Z`)),
       values: causes.map((cause) => round(Number(found.find((row) => row.week === week && row.cause === cause)?.sum ?? 0) / nm)), // prettier-ignore
     })),
     empty: 'Nothing has been cut from the shelf yet.',

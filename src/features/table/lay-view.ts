@@ -82,5 +82,9 @@ export const itemsOf = ({ lengths }: Pick<LayView, 'lengths'>): LayViewItem[] =>
 export const lengthText = (length: Nm, units: Units): string =>
   withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));
 
+/** Whether nothing of a lay comes off the shelf. */
+export const isAllToBuy = ({ lengths }: Pick<LayView, 'lengths'>): boolean =>
+  lengths.every(({ code }) => code === 'roll' || code === 'to buy');
+
 /** What a length is called on the screen and on paper. */
 export const lengthName = (code: string): string => (code === 'roll' ? 'the roll' : code === 'to buy' ? 'cloth to buy' : code); // prettier-ignore

@@ -17,6 +17,20 @@ const TONES = ['#1f7d62', '#d9a400', '#7a5ea8', '#b9472b', '#4a90b8', '#8a968f',
 /** The screens’ own face: with it the widths of words are measured rightly. */
 const FONT = "'Atkinson Hyperlegible Next Variable', sans-serif";
 
+/** Sizes of the legend in px: of a sign, between entries, of a letter on average, and of a row. */
+const LEGEND = { sign: 32, gap: 18, letter: 7.4, row: 24 };
+
+/** How high the legend is when its entries break into rows of the chart's width. */
+function legendHeight(names: readonly string[], width: number): number {
+  let [rows, used] = [1, 0];
+  for (const name of names) {
+    const wide = LEGEND.sign + name.length * LEGEND.letter + LEGEND.gap;
+    if (used > 0 && used + wide > width) [rows, used] = [rows + 1, 0];
+    used += wide;
+  }
+  return rows * LEGEND.row + 16;
+}
+
 /** A figure as bars. It is read out, and its table stands below. */
 export default function Chart({ figure }: { figure: ChartFigure }) {
   const place = useRef<HTMLDivElement>(null);
@@ -28,20 +42,29 @@ export default function Chart({ figure }: { figure: ChartFigure }) {
     const ink = isDark ? '#e6ece8' : '#14241f';
     const line = isDark ? '#4a5a53' : '#c4cec8';
     const text = { color: ink, fontFamily: FONT, fontSize: 13 };
-    const isLong = figure.rows.some(({ category }) => category.length > 14);
+    const labels = figure.rows.map(({ category, label }) => label ?? category);
+    const isLong = labels.some((label) => label.length > 14);
+    const hasLegend = figure.columns.length > 2;
     chart.setOption({
       animation: false,
       color: TONES,
       aria: { enabled: true, decal: { show: figure.columns.length > 2 }, label: { description: `${figure.title}: ${figure.about}. The table below has all values.` } }, // prettier-ignore
       textStyle: text,
-      grid: { left: 8, right: 16, top: figure.columns.length > 2 ? 40 : 12, bottom: 8, containLabel: true },
-      legend: figure.columns.length > 2 ? { top: 0, left: 0, itemGap: 18, textStyle: text } : undefined,
+      grid: {
+        left: 8,
+        right: 16,
+        top: hasLegend ? legendHeight(figure.columns.slice(1), element.clientWidth) : 12,
+        bottom: 8,
+        containLabel: true,
+      },
+      legend: hasLegend ? { top: 0, left: 0, itemGap: LEGEND.gap, textStyle: text } : undefined,
       tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, valueFormatter: (value: unknown) => `${String(value)} ${figure.unit}` }, // prettier-ignore
       [isLong ? 'yAxis' : 'xAxis']: {
         type: 'category',
-        data: figure.rows.map(({ category }) => category),
+        data: labels,
         inverse: isLong,
-        axisLabel: text,
+        // Every category is named; what does not fit beside the next is turned.
+        axisLabel: { ...text, interval: 0, rotate: !isLong && labels.length * 58 > element.clientWidth ? 45 : 0 },
         axisLine: { lineStyle: { color: line } },
       },
       [isLong ? 'xAxis' : 'yAxis']: {
@@ -57,7 +80,10 @@ export default function Chart({ figure }: { figure: ChartFigure }) {
         data: figure.rows.map(({ values }) => values[i]),
       })),
     });
-    const watch = new ResizeObserver(() => chart.resize());
+    const watch = new ResizeObserver(() => {
+      chart.resize();
+      if (hasLegend) chart.setOption({ grid: { top: legendHeight(figure.columns.slice(1), element.clientWidth) } });
+    });
     watch.observe(element);
     return () => {
       watch.disconnect();

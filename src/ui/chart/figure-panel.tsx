@@ -40,9 +40,9 @@ export function FigurePanel({ figure, isOpen, csv }: { figure: ChartFigure; isOp
                   </tr>
                 </thead>
                 <tbody>
-                  {rows.map(({ category, values }) => (
+                  {rows.map(({ category, label, values }) => (
                     <tr key={category}>
-                      <td>{category}</td>
+                      <td>{label ?? category}</td>
                       {values.map((value, i) => (
                         <td key={i} className="number">
                           {value.toLocaleString('en')}

@@ -8,7 +8,8 @@ export interface ChartFigure {
   isStacked: boolean;
   /** The first column names the category, the others the series. */
   columns: string[];
-  rows: { category: string; values: number[] }[];
+  /** `label` is how a category is shown to people, where that is another way than in a file. */
+  rows: { category: string; label?: string; values: number[] }[];
   /** What to say where there is nothing yet. */
   empty: string;
 }

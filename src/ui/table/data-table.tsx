@@ -62,7 +62,7 @@ export function DataTable<T extends RowData>({ label, data, columns, server }: P
   const first = pageIndex * PAGE;
   return (
     <Box overflowX="auto" bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
-      <table className="rows" aria-label={label}>
+      <table className="rows stacked" aria-label={label}>
         <thead>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>

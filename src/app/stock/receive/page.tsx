@@ -12,8 +12,7 @@ export const metadata: Metadata = { title: 'Receive' };
 export default async function ReceivePage({ searchParams }: { searchParams: Promise<{ what?: string | string[] }> }) {
   const what = queryText((await searchParams).what);
   const entries = await catalogue();
-  const [first] = entries;
-  if (!first)
+  if (entries.length === 0)
     return (
       <EmptyState
         title="Nothing is in the catalogue yet"
@@ -26,5 +25,5 @@ export default async function ReceivePage({ searchParams }: { searchParams: Prom
         Write down a cloth first; then its bolts can be booked in.
       </EmptyState>
     );
-  return <ReceiveFormView entries={entries} first={entries.find(({ key }) => key === what) ?? first} />;
+  return <ReceiveFormView entries={entries} first={entries.find(({ key }) => key === what) ?? null} />;
 }

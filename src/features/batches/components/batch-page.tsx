@@ -13,6 +13,7 @@ import { FindPiece } from '@/ui/fields/find-piece';
 import { approveBatch, deleteBatch, makeLays, removeLine, stopLays, withdrawApproval } from '../actions';
 import type { ApprovalRow, BatchView } from '../queries';
 import { BatchStatus } from './batch-status';
+import { BatchTotals } from './batch-totals';
 import { LayCard } from './lay-card';
 import { LineList } from './line-list';
 import { Running } from './running';
@@ -143,8 +144,9 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
             </Flex>
           )
         )}
+        {lays.length > 0 && !isRunning && <BatchTotals lays={lays} batch={batch} />}
         {lays.length > 0 && !isRunning && (
-          <Grid templateColumns="repeat(auto-fill, minmax(560px, 1fr))" gap="5">
+          <Grid templateColumns="repeat(auto-fill, minmax(min(560px, 100%), 1fr))" gap="5">
             {lays.map((lay) => (
               <LayCard key={lay.id} lay={lay} batchId={batch.id} status={batch.status} />
             ))}

@@ -32,7 +32,7 @@ const view = (rest: Partial<CuttingView> = {}): CuttingView => ({
     { code: 'roll', itemId: null, usedNm: inches(40), choices },
   ],
   remnants: [remnant],
-  parts: [{ id: '31 front', label: '31 front, 19 × 17 1/2' }],
+  parts: [{ id: '31 front', label: '31 front, 19 × 17 1/2', length: '17 1/2' }],
   found: [],
   cutAt: null,
   outcome: null,

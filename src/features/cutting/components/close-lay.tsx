@@ -15,6 +15,7 @@ import { longLength } from '@/ui/words';
 import { closeLay } from '../actions';
 import { NOT_ON_SHELF, EVENT_LABELS, EVENT_SORTS, type EventForm, type RemnantForm } from '../form';
 import type { CuttingView } from '../queries';
+import { proposed } from './closed-lay';
 
 /** What was cut from, what went otherwise, and which remnants are kept: closes the lay. */
 export function CloseLay({ view }: { view: CuttingView }) {
@@ -141,7 +142,12 @@ export function CloseLay({ view }: { view: CuttingView }) {
                         ...parts,
                       ]}
                       error={errorAt(`events.${i}.part`)}
-                      onChange={(part) => change(events, setEvents, i, { part })}
+                      onChange={(part) =>
+                        change(events, setEvents, i, {
+                          part,
+                          ...(event.sort === 'recut' && { length: proposed(parts, event, part) }),
+                        })
+                      }
                     />
                   )}
                   <TextField

@@ -27,6 +27,16 @@ const PART_NAMES: Record<(typeof SPLIT_PARTS)[number], string> = {
   flaw: 'Flaws',
 };
 
+/** The length of a chosen piece, unless somebody has typed another than that of the piece before. */
+export const proposed = (
+  parts: CuttingView['parts'],
+  { part, length }: { part: string; length: string },
+  next: string,
+): string => {
+  const of = (id: string) => parts.find((one) => one.id === id)?.length ?? '';
+  return length === '' || length === of(part) ? of(next) : length;
+};
+
 /** Where the cloth went: the parts add up to what was used. */
 export function ClosedLay({ view }: { view: CuttingView }) {
   const { outcome, units, parts, batch, clothId, lengths } = view;
@@ -122,7 +132,7 @@ export function ClosedLay({ view }: { view: CuttingView }) {
                 value={recut.part}
                 choices={[{ id: '', label: 'choose it' }, ...parts]}
                 error={errorAt('part')}
-                onChange={(part) => setRecut({ ...recut, part })}
+                onChange={(part) => setRecut({ ...recut, part, length: proposed(parts, recut, part) })}
               />
               <Choice
                 label="From"

@@ -6,6 +6,7 @@ import { Link } from '@/ui/link';
 import { useEffect, useMemo, useState } from 'react';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
+import { OtherCloths } from '@/ui/other-cloths';
 import { Notice, PageHead } from '@/ui/page';
 import { counted } from '@/ui/words';
 import { keepPage } from '../device/keep-page';
@@ -64,11 +65,11 @@ export function CuttingSheet({ view }: { view: SheetView }) {
   return (
     <Box>
       <PageHead title={`Cutting ${view.clothName}`} about={<Sent device={device} isKept={isKept} batch={batch} />}>
-        {view.others.map((other) => (
-          <Button key={other.clothId} asChild variant="ghost" size="sm">
-            <Link href={`/batches/${batch.id}/cutting/${other.clothId}`}>{other.clothName}</Link>
-          </Button>
-        ))}
+        <OtherCloths
+          current={{ id: clothId, name: view.clothName }}
+          others={view.others.map((other) => ({ id: other.clothId, name: other.clothName }))}
+          hrefOf={(id) => `/batches/${batch.id}/cutting/${id}`}
+        />
         <Button
           variant="outline"
           disabled={closed !== '' || isWrong}

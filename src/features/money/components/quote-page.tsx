@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Button, Field, Flex, Grid, Input, Stack, Text, Textarea } from '@chakra-ui/react';
+import { Box, Button, Field, Flex, Grid, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react';
 import { FileDown, Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
@@ -28,6 +28,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
   const [words, setWords] = useState(quote.words);
   const [day, setDay] = useState(quote.validUntil);
   const [error, setError] = useState('');
+  const [asks, setAsks] = useState(false);
   const [isBusy, start] = useTransition();
   const isDraft = quote.state === 'draft';
   const isChanged = words !== quote.words || day !== quote.validUntil;
@@ -75,7 +76,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
             </Button>
           )}
           {isDraft && (
-            <Button onClick={() => step('send')} loading={isBusy}>
+            <Button onClick={() => (quote.sheet.missing.length > 0 ? setAsks(true) : step('send'))} loading={isBusy}>
               Mark as sent
             </Button>
           )}
@@ -90,6 +91,26 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
             </>
           )}
         </PageHead>
+        {asks && (
+          <Box mb="5">
+            <Notice level="warn">
+              <Stack gap="3" align="flex-start">
+                <Text fontWeight="700">This quote leaves out what has no price: {quote.sheet.missing.join('; ')}.</Text>
+                <HStack gap="3" wrap="wrap">
+                  <Button size="sm" onClick={() => (setAsks(false), step('send'))} loading={isBusy}>
+                    Mark as sent without it
+                  </Button>
+                  <Button size="sm" variant="outline" asChild>
+                    <Link href="/stock/materials">Enter the prices</Link>
+                  </Button>
+                  <Button size="sm" variant="ghost" onClick={() => setAsks(false)}>
+                    Cancel
+                  </Button>
+                </HStack>
+              </Stack>
+            </Notice>
+          </Box>
+        )}
         {error && (
           <Box mb="5">
             <Notice level="stop">{error}</Notice>

@@ -123,7 +123,9 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
             error={errorAt(`cloth.${role}`)}
             choices={[
               { id: '', label: role === 'face' ? 'Choose a cloth' : 'as the face' },
-              ...cloths.map(({ id, name }) => ({ id, label: name })),
+              ...cloths
+                .filter(({ id, sort }) => sort === 'cloth' || id === line.cloth[role])
+                .map(({ id, name }) => ({ id, label: name })),
             ]}
             onChange={(id) => change((now) => ({ cloth: { ...now.cloth, [role]: id } }))}
           />

@@ -89,15 +89,16 @@ describe('while a line is typed', () => {
     await waitFor(() => expect(seen(cutTable())).toContain('front19 × 17 1⁄2'));
   });
 
-  test('wider than its cloth it is joined until somebody decides; what changed lights up', async () => {
+  test('wider than its cloth it runs along the bolt until somebody decides; what changed lights up', async () => {
     const lights = () => [...document.querySelectorAll<HTMLElement>('[data-flash]')].filter(({ dataset }) => Number(dataset.flash) > 0); // prettier-ignore
     const cushion = { ...emptyLine(kindById('boxed-cushion')!), typed: { length: '70', width: '20', thickness: '3' }, cloth: { face: '1' } }; // prettier-ignore
     const { me } = open(order([cushion]), { cloths: [clothChoice('1', 'Barge canvas', { turns: 'half' })] });
-    await screen.findByText('top, middle');
+    await waitFor(() => expect(seen()).toContain('run along the bolt'));
+    expect(screen.queryByText('top, middle')).toBeNull();
     expect(seen()).toContain('parts are too wide for Barge canvas, 54 in between its selvages');
     expect(lights()).toEqual([]);
-    await press(me, 'Run all along the bolt');
-    await waitFor(() => expect(screen.queryByText('top, middle')).toBeNull());
+    await press(me, 'Join all');
+    await screen.findByText('top, middle');
     await type(me, field('Thickness'), '4');
     await waitFor(() => expect(seen(cutTable())).toContain('4 + 2 × 1⁄2 = 5'));
     expect(lights().length).toBeGreaterThan(0);

@@ -19,8 +19,35 @@ import { emptyReceipt, readReceipt, type CatalogueEntry, type FlawForm, type Rec
 
 const PER: Record<CatalogueEntry['pricePer'], string> = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', piece: 'a piece', pack: 'a pack' }; // prettier-ignore
 
-/** Books what came: one bolt, some sheets, or a notion. */
-export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[]; first: CatalogueEntry }) {
+/** Books what came: one bolt, some sheets, or a notion. It asks first which, so that nobody in a hurry books to another. */
+export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[]; first: CatalogueEntry | null }) {
+  const [chosen, setChosen] = useState(first);
+  if (chosen) return <ReceiptForm entries={entries} first={chosen} />;
+  return (
+    <>
+      <PageHead title="Receive" about="Measure it when it comes: width at both ends, the length, and every flaw">
+        <Button asChild variant="ghost">
+          <Link href="/stock">Back to the shelf</Link>
+        </Button>
+        <Button asChild variant="ghost">
+          <Link href="/stock/delivery">From a delivery note</Link>
+        </Button>
+      </PageHead>
+      <Panel title="What came">
+        <Box maxW="420px">
+          <Choice
+            label="What it is"
+            value=""
+            choices={[{ id: '', label: 'choose it' }, ...entries.map(({ key, name }) => ({ id: key, label: name }))]}
+            onChange={(key) => setChosen(entries.find((one) => one.key === key) ?? null)}
+          />
+        </Box>
+      </Panel>
+    </>
+  );
+}
+
+function ReceiptForm({ entries, first }: { entries: CatalogueEntry[]; first: CatalogueEntry }) {
   const router = useRouter();
   const [form, setForm] = useState<ReceiveForm>(() => emptyReceipt(first));
   const [faults, setFaults] = useState<Fault[]>([]);
@@ -84,7 +111,7 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
       <Stack gap="5">
         {errorAt('') && <Notice level="stop">{errorAt('')}</Notice>}
         <Panel title="What came">
-          <Grid templateColumns="2fr 1fr 1fr" gap="4">
+          <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: '2fr 1fr 1fr' }} gap="4">
             <Choice
               label="What it is"
               value={form.what}

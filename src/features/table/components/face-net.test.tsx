@@ -32,14 +32,14 @@ const mm = (length: number) => (length * NM.in) / NM.mm;
 describe('a box laid open', () => {
   const faces = [face('top', 21, 17), face('boxing front', 21, 4), face('boxing side', 17, 4, 1), face('boxing side', 17, 4, 2)]; // prettier-ignore
 
-  test('has its sides against the edges of its top, seam line to seam line', () => {
+  test('has its sides along the edges of its top, apart from it and from each other', () => {
     const [top, front, right, left] = places(net(faces, 'box'));
     expect(top).toEqual([0, 0, 0]);
-    // The top is 16 in deep between its seams, the boxing 3 in.
+    // The top is 16 in deep between its seams, the boxing 3 in; 12 mm between them.
     expect(front![0]).toBe(0);
-    expect(front![1]).toBeCloseTo(mm(8 + 1.5));
-    expect(right![0]).toBeCloseTo(mm(10 + 1.5));
-    expect(left![0]).toBeCloseTo(-mm(10 + 1.5));
+    expect(front![1]).toBeCloseTo(mm(8 + 1.5) + 12);
+    expect(right![0]).toBeCloseTo(mm(10 + 1.5) + 12);
+    expect(left![0]).toBeCloseTo(-mm(10 + 1.5) - 12);
     expect([right![2], left![2]]).toEqual([-90, -270]);
   });
 

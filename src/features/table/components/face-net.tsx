@@ -18,7 +18,7 @@ interface Opened {
 
 const GAP = 12;
 
-/** The faces of one cover laid open: what is sewn to the top lies against its edges, the others beside it; each inside its seam lines. */
+/** The faces of one cover laid open, apart from each other: what is sewn to the top along its edges, the others beside it; each inside its seam lines. */
 export function FaceNet({
   faces,
   looks,
@@ -98,6 +98,9 @@ function OpenedFace({ one: { face, x, y, turn }, paint, line }: { one: Opened; p
   );
 }
 
+/** Names of the faces that lie to the right and the left of a top. */
+const AT_SIDE = /side|short|end/;
+
 /** Where each face lies: a box opens round its top, anything else lies in a row. */
 function openOut(faces: readonly ClothFace[], drawing: CoverKind['drawing']): Opened[] {
   const [first, ...others] = faces;
@@ -107,19 +110,24 @@ function openOut(faces: readonly ClothFace[], drawing: CoverKind['drawing']): Op
   const opened: Opened[] = [{ face: first, x: 0, y: 0, turn: 0 }];
   const rest: ClothFace[] = [];
   const taken = { below: 0, above: 0, left: 0, right: 0 };
+  // Those below and above begin beyond the ends of those at the sides, which may be longer than the top is deep.
+  const reach = Math.max(
+    h / 2,
+    ...others.filter(({ name }) => isBox && AT_SIDE.test(name)).map((face) => sewn(face)[0] / 2),
+  );
   for (const face of others) {
     const [, high] = sewn(face);
     const isFirst = face.nth === 1;
-    const side = !isBox ? null : /front|long|skirt/.test(face.name) ? (isFirst ? 'below' : 'above') : /side|short|end/.test(face.name) ? (isFirst ? 'right' : 'left') : /zip panel|closure/.test(face.name) ? 'above' : /boxing/.test(face.name) ? (isFirst ? 'below' : 'above') : null; // prettier-ignore
-    if (side === 'below') opened.push({ face, x: 0, y: h / 2 + taken.below + high / 2, turn: 0 });
-    else if (side === 'above') opened.push({ face, x: 0, y: -h / 2 - taken.above - high / 2, turn: 180 });
-    else if (side === 'right') opened.push({ face, x: w / 2 + taken.right + high / 2, y: 0, turn: 90 });
-    else if (side === 'left') opened.push({ face, x: -w / 2 - taken.left - high / 2, y: 0, turn: 270 });
+    const side = !isBox ? null : /front|long|skirt/.test(face.name) ? (isFirst ? 'below' : 'above') : AT_SIDE.test(face.name) ? (isFirst ? 'right' : 'left') : /zip panel|closure/.test(face.name) ? 'above' : /boxing/.test(face.name) ? (isFirst ? 'below' : 'above') : null; // prettier-ignore
+    if (side === 'below') opened.push({ face, x: 0, y: reach + GAP + taken.below + high / 2, turn: 0 });
+    else if (side === 'above') opened.push({ face, x: 0, y: -reach - GAP - taken.above - high / 2, turn: 180 });
+    else if (side === 'right') opened.push({ face, x: w / 2 + GAP + taken.right + high / 2, y: 0, turn: 90 });
+    else if (side === 'left') opened.push({ face, x: -w / 2 - GAP - taken.left - high / 2, y: 0, turn: 270 });
     else {
       rest.push(face);
       continue;
     }
-    taken[side] += high;
+    taken[side] += high + GAP;
   }
   let x =
     Math.max(

@@ -30,7 +30,7 @@ export function HandsFigures({
   const delta = (by: number, print: (amount: number) => string) => by === 0 ? 'as saved' : `${print(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`; // prettier-ignore
   const [longer, dearer] = [now.used - saved.used, now.cost - saved.cost];
   return (
-    <HStack gap="6" align="flex-start" aria-label="What the lay takes" role="group">
+    <HStack gap="6" rowGap="2" wrap="wrap" align="flex-start" aria-label="What the lay takes" role="group">
       <Amount label="Used" note={delta(longer, (nm) => printLength(nm, STYLES[units]))} tone={longer}>
         {longLength(now.used, units)}
       </Amount>

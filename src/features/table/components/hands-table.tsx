@@ -302,8 +302,32 @@ export default function HandsTable({
           <Notice level="warn">{`As it lies it can’t be cut: ${faults[0]!.what}${faults.length > 1 ? `, and ${faults.length - 1} more` : ''}.`}</Notice>
         </Box>
       )}
+      <Flex gap="2" align="center" mb="2" wrap="wrap" rowGap="1">
+        <SegmentGroup.Root
+          size="sm"
+          value={show.by}
+          onValueChange={({ value }) => setShow({ ...show, by: value as ShowBy })}
+          aria-label="What colours and signs tell apart"
+        >
+          <SegmentGroup.Indicator bg="bottle.muted" />
+          <SegmentGroup.Items items={BY} />
+        </SegmentGroup.Root>
+        {LAYERS.map(({ id, label }) => (
+          <Button
+            key={id}
+            size="xs"
+            variant="outline"
+            aria-pressed={show[id]}
+            bg={show[id] ? 'bottle.muted' : undefined}
+            onClick={() => setShow({ ...show, [id]: !show[id] })}
+          >
+            {label}
+          </Button>
+        ))}
+        {visit.others.length > 0 && <Text color="fg.muted">{`Also at this table: ${visit.others.join(', ')}.`}</Text>}
+      </Flex>
       <Grid
-        templateColumns={{ base: 'minmax(0, 1fr) 210px', xl: 'minmax(0, 1fr) 250px' }}
+        templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 210px', xl: 'minmax(0, 1fr) 250px' }}
         gap="3"
         h="max(340px, calc(100vh - 372px))"
       >
@@ -332,30 +356,6 @@ export default function HandsTable({
           onPutOn={putOn}
         />
       </Grid>
-      <Flex gap="4" align="center" mt="2" wrap="wrap" minH="9" rowGap="1">
-        <SegmentGroup.Root
-          size="sm"
-          value={show.by}
-          onValueChange={({ value }) => setShow({ ...show, by: value as ShowBy })}
-          aria-label="What colours and signs tell apart"
-        >
-          <SegmentGroup.Indicator bg="bottle.muted" />
-          <SegmentGroup.Items items={BY} />
-        </SegmentGroup.Root>
-        {LAYERS.map(({ id, label }) => (
-          <Button
-            key={id}
-            size="xs"
-            variant="outline"
-            aria-pressed={show[id]}
-            bg={show[id] ? 'bottle.muted' : undefined}
-            onClick={() => setShow({ ...show, [id]: !show[id] })}
-          >
-            {label}
-          </Button>
-        ))}
-        {visit.others.length > 0 && <Text color="fg.muted">{`Also at this table: ${visit.others.join(', ')}.`}</Text>}
-      </Flex>
       <Text
         aria-live="assertive"
         minH="6"

@@ -52,7 +52,7 @@ export function LabelsPage({
         print="Print the labels"
         about={`${counted(labels.length, 'label')} for “${batch.name}”${page ? `, ${counted(pages.length, 'page')}` : ''}. Print at true size.`}
       />
-      <HStack className="no-print" gap="4" mb="5" align="flex-start">
+      <HStack className="no-print" gap="4" mb="5" align="flex-start" wrap="wrap">
         <NativeSelect.Root w="260px">
           <NativeSelect.Field
             aria-label="Size of the labels"
@@ -90,7 +90,7 @@ export function LabelsPage({
           </>
         )}
       </HStack>
-      <Flex direction="column" gap={{ base: '6', _print: '0' }}>
+      <Flex direction="column" gap={{ base: '6', _print: '0' }} overflowX={{ base: 'auto', _print: 'visible' }}>
         {pages.map((some, i) => (
           <Box
             key={i}

@@ -8,7 +8,7 @@ import { Fractions } from '@/ui/fraction';
 import { markPath } from '@/ui/order-mark';
 import { PrintBar } from '@/ui/print-bar';
 import { longLength, percent } from '@/ui/words';
-import { itemsOf, type LayView, type LayViewItem } from '../lay-view';
+import { isAllToBuy, itemsOf, type LayView, type LayViewItem } from '../lay-view';
 import { heightOf, PrintedLay } from './printed-lay';
 
 const CAUTION =
@@ -84,7 +84,7 @@ function Sheet({
       <Grid templateColumns="repeat(4, 1fr)" gap="4" mb="3">
         {[
           ['Used', longLength(lay.usedNm, lay.units)],
-          ['To buy', `${longLength(lay.boughtNm, lay.units)}`],
+          [isAllToBuy(lay) ? 'To buy' : 'Cloth taken', longLength(lay.boughtNm, lay.units)],
           ['Cost', printMoney(lay.costMinor, lay.currency)],
           ['Waste', percent(lay.wastePart)],
         ].map(([label, value]) => (

@@ -194,28 +194,7 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
 
   return (
     <Flex direction="column" h="full" minW="0" bg="bg.muted" borderWidth="1px" borderColor="border" borderRadius="sm">
-      <Box
-        ref={frame}
-        flex="1"
-        minH="0"
-        overflow="hidden"
-        tabIndex={0}
-        role="application"
-        aria-label={
-          canMove
-            ? 'The lay. Page Up and Page Down pick a piece, the arrow keys move it, R turns it, L locks it. + and - zoom, 0 shows all of it.'
-            : 'The lay. Page Up and Page Down pick a piece. Arrow keys move the picture, + and - zoom, 0 shows all of it.'
-        }
-        css={{ touchAction: 'none', cursor: 'grab' }}
-        onKeyDown={onKeyDown}
-        onPointerDownCapture={onDown}
-        onPointerMove={onMove}
-        onPointerUp={onUp}
-        onPointerCancel={onUp}
-      >
-        <Box ref={host} h="full" data-table-picture />
-      </Box>
-      <HStack gap="1" px="1" justify="flex-end" bg="bg.panel" borderTopWidth="1px" borderColor="border">
+      <HStack gap="1" px="1" justify="flex-end" bg="bg.panel" borderBottomWidth="1px" borderColor="border">
         <IconButton
           size="sm"
           variant="ghost"
@@ -241,6 +220,27 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
           Full width
         </Button>
       </HStack>
+      <Box
+        ref={frame}
+        flex="1"
+        minH="0"
+        overflow="hidden"
+        tabIndex={0}
+        role="application"
+        aria-label={
+          canMove
+            ? 'The lay. Page Up and Page Down pick a piece, the arrow keys move it, R turns it, L locks it. + and - zoom, 0 shows all of it.'
+            : 'The lay. Page Up and Page Down pick a piece. Arrow keys move the picture, + and - zoom, 0 shows all of it.'
+        }
+        css={{ touchAction: 'none', cursor: 'grab' }}
+        onKeyDown={onKeyDown}
+        onPointerDownCapture={onDown}
+        onPointerMove={onMove}
+        onPointerUp={onUp}
+        onPointerCancel={onUp}
+      >
+        <Box ref={host} h="full" data-table-picture />
+      </Box>
     </Flex>
   );
 }

@@ -9,8 +9,9 @@ import { printLength, printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead } from '@/ui/page';
+import { OtherCloths } from '@/ui/other-cloths';
 import { lessThanByHand, longLength, percent, overBound } from '@/ui/words';
-import { itemsOf, type LayView, type LayViewItem } from '../lay-view';
+import { isAllToBuy, itemsOf, type LayView, type LayViewItem } from '../lay-view';
 import { OpenTable } from './open-table';
 
 /** The cutting table: the lay to scale, and beside it what it costs and whose it is. */
@@ -47,11 +48,11 @@ export function TablePage({
           </>
         }
       >
-        {others.map(({ id, clothName }) => (
-          <Button key={id} asChild variant="ghost" size="sm">
-            <Link href={`/batches/${lay.batchId}/table/${id}`}>{clothName}</Link>
-          </Button>
-        ))}
+        <OtherCloths
+          current={{ id: lay.clothId, name: lay.clothName }}
+          others={others.map(({ id, clothName }) => ({ id, name: clothName }))}
+          hrefOf={(id) => `/batches/${lay.batchId}/table/${id}`}
+        />
         <Button asChild variant="ghost" size="sm">
           <Link href={`/batches/${lay.batchId}/finished`}>See it finished</Link>
         </Button>
@@ -90,7 +91,7 @@ export function TablePage({
         />
         {isDirty && <Text color="fg.muted">What stands below is of the lay as it is saved.</Text>}
         <Grid
-          templateColumns={{ base: '1fr', lg: '260px minmax(0, 1fr)', xl: '300px minmax(0, 1fr)' }}
+          templateColumns={{ base: 'minmax(0, 1fr)', lg: '260px minmax(0, 1fr)', xl: '300px minmax(0, 1fr)' }}
           gap="4"
           alignItems="start"
         >
@@ -122,7 +123,7 @@ function TakeAlong({ lay }: { lay: LayView }) {
   return (
     <Flex gap="2" align="center" wrap="wrap">
       <Text color="fg.muted" mr="1">
-        Take the lay along:
+        Download the lay:
       </Text>
       {FILES.map(({ what, label }) => (
         <Button key={what} asChild variant="outline" size="sm">
@@ -187,7 +188,15 @@ function Figures({
   const saving = lessThanByHand({ ...lay, codes: lay.lengths.map(({ code }) => code) });
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" p="4">
-      <Grid templateColumns={{ base: 'repeat(3, 1fr)', xl: 'repeat(5, 1fr)' }} gap="4" mb="4">
+      <Grid
+        templateColumns={{
+          base: 'repeat(2, minmax(0, 1fr))',
+          md: 'repeat(3, minmax(0, 1fr))',
+          xl: 'repeat(5, minmax(0, 1fr))',
+        }}
+        gap="4"
+        mb="4"
+      >
         <Figure
           label="Used"
           note={
@@ -198,10 +207,7 @@ function Figures({
         >
           <Fractions>{longLength(lay.usedNm, units)}</Fractions>
         </Figure>
-        <Figure
-          label={lay.lengths.every(({ code }) => code === 'roll') ? 'To buy' : 'Cloth taken'}
-          note={money(lay.costMinor)}
-        >
+        <Figure label={isAllToBuy(lay) ? 'To buy' : 'Cloth taken'} note={money(lay.costMinor)}>
           <Fractions>{longLength(lay.boughtNm, units)}</Fractions>
         </Figure>
         <Figure label="Waste" note="of the used cloth">

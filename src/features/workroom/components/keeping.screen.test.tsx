@@ -43,7 +43,7 @@ describe('kinds from files', () => {
     const { me } = show(<OwnKinds kinds={[]} />);
     await give(me, 'File of a kind', new File(['{"name":"x"}'], 'galley.json', { type: 'application/json' }));
     await waitFor(() => expect(gone).toEqual(['/workroom/kinds/9']));
-    expect(server.asked[0]!.args).toEqual(['{"name":"x"}']);
+    expect(server.asked[0]!.args).toEqual(['{"name":"x"}', '']);
     server.refuses({ 'pieces.0.across': 'There is no “bredth”.' });
     await give(me, 'File of a kind', new File(['{}'], 'galley.json', { type: 'application/json' }));
     await waitFor(() => expect(seen()).toContain('“galley.json” was not taken in. pieces.0.across: There is no “bredth”.')); // prettier-ignore
