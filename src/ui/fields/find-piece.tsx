@@ -23,7 +23,7 @@ export function FindPiece({ initial = '', isUnknown = false }: { initial?: strin
   };
   return (
     <form onSubmit={find} noValidate>
-      <HStack align="flex-start" gap="3">
+      <HStack align="flex-start" gap="3" rowGap="0" wrap="wrap">
         <Box w="220px">
           <TextField
             label="Code of a piece"

@@ -45,7 +45,7 @@ export function SearchBar({ label, placeholder, search, name, only, group, choic
           onChange={(event) => setText(event.target.value)}
         />
       </InputGroup>
-      <HStack gap="1" role="group" aria-label={group}>
+      <HStack gap="1" wrap="wrap" role="group" aria-label={group}>
         {[{ id: '', label: 'All' }, ...choices].map((choice) => (
           <Button
             key={choice.id}

@@ -110,6 +110,8 @@ export function NewBatch({
         px="5"
         py="3"
         gap="5"
+        rowGap="2"
+        wrap="wrap"
         align="center"
         mx={{ base: '-4', lg: '-8' }}
         mb="-6"

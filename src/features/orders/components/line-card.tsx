@@ -89,11 +89,24 @@ export const LineCard = memo(function LineCard({
   return (
     <Box asChild bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" minW="0">
       <fieldset disabled={isFrozen} aria-label={`Line ${index + 1}`}>
-        <Flex px="5" py="3" borderBottomWidth="1px" borderColor="border.muted" align="center" gap="4" bg="bg.subtle">
+        <Flex
+          px={{ base: '4', md: '5' }}
+          py="3"
+          borderBottomWidth="1px"
+          borderColor="border.muted"
+          align="center"
+          gap={{ base: '2', md: '4' }}
+          wrap={{ base: 'wrap', md: 'nowrap' }}
+          bg="bg.subtle"
+        >
           <Text fontFamily="heading" fontWeight="800" fontSize="xl" minW="8">
             {index + 1}
           </Text>
-          <NativeSelect.Root width="360px" maxW="50%" disabled={isFrozen}>
+          <NativeSelect.Root
+            width={{ base: '280px', md: '360px' }}
+            maxW={{ base: '80%', md: '50%' }}
+            disabled={isFrozen}
+          >
             <NativeSelect.Field
               aria-label="Kind of cover"
               value={line.kind}
@@ -149,7 +162,7 @@ export const LineCard = memo(function LineCard({
             </Notice>
           </Box>
         )}
-        <Grid templateColumns={{ base: '1fr', lg: '1.1fr 1fr' }} gap="6" p="5">
+        <Grid templateColumns={{ base: 'minmax(0, 1fr)', lg: '1.1fr 1fr' }} gap="6" p={{ base: '4', md: '5' }}>
           <LineFields
             kind={kind}
             line={line}

@@ -30,7 +30,7 @@ export function Directions({
       return { directions: direction === proposed ? rest : { ...rest, [part]: direction } };
     });
   return (
-    <Grid templateColumns="repeat(2, minmax(0, 1fr))" gap="4">
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: 'repeat(2, minmax(0, 1fr))' }} gap="4">
       {cover.pieces.map(({ name, axes }) => {
         const choices: { id: Direction; label: string }[] = [
           { id: 'along', label: axes[1] },
@@ -78,7 +78,8 @@ export function WideChoice({
         </Fractions>
       </Text>
       <Text fontSize="sm" color="fg.muted">
-        Joined: a whole width in the middle and equal sides, the pattern going on. Lengths in plain rows.
+        Cloth without a pattern or a nap runs along the bolt, unless joining saves much of it. Joined: a whole width in
+        the middle and equal sides, the pattern going on. Lengths in plain rows.
       </Text>
       <Stack gap="2" mt="2">
         {wide.map((one) => (

@@ -61,7 +61,13 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
   const rare = open.filter(({ isRare }) => isRare);
   return (
     <Stack gap="5">
-      <Grid templateColumns={`repeat(${Math.min(5, kind.measures.length + 1)}, minmax(0, 1fr))`} gap="3">
+      <Grid
+        templateColumns={{
+          base: 'repeat(2, minmax(0, 1fr))',
+          md: `repeat(${Math.min(5, kind.measures.length + 1)}, minmax(0, 1fr))`,
+        }}
+        gap="3"
+      >
         <Short
           isCount
           label="How many"
@@ -84,7 +90,7 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
           />
         ))}
       </Grid>
-      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
         <Pick
           label="Fit"
           value={line.fit}
@@ -111,10 +117,10 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
           />
         )}
       </Grid>
-      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
         {open.filter(({ isRare }) => !isRare).map(field)}
       </Grid>
-      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
         {rolesOf(kind, line.choices).map((role) => (
           <Pick
             key={role}
@@ -165,7 +171,7 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
         )}
         {rare.length > 0 && (
           <Folded title="More options" isOpen={rare.some(({ id }) => line.typed[id] || line.choices[id])}>
-            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+            <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
               {rare.map(field)}
             </Grid>
           </Folded>

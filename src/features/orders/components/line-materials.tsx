@@ -29,7 +29,7 @@ export function LineMaterials({
   const names = [...new Set((cover?.notions ?? []).map(({ name }) => name))];
   const first = notions.length > 0 ? names : [];
   return (
-    <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+    <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
       {roles.map(({ role, choices }) => (
         <Choice
           key={role}

@@ -93,7 +93,7 @@ describe('while a line is typed', () => {
     const lights = () => [...document.querySelectorAll<HTMLElement>('[data-flash]')].filter(({ dataset }) => Number(dataset.flash) > 0); // prettier-ignore
     const cushion = { ...emptyLine(kindById('boxed-cushion')!), typed: { length: '70', width: '20', thickness: '3' }, cloth: { face: '1' } }; // prettier-ignore
     const { me } = open(order([cushion]), { cloths: [clothChoice('1', 'Barge canvas', { turns: 'half' })] });
-    await waitFor(() => expect(seen()).toContain('run along the bolt'));
+    await screen.findByText('front boxing, middle');
     expect(screen.queryByText('top, middle')).toBeNull();
     expect(seen()).toContain('parts are too wide for Barge canvas, 54 in between its selvages');
     expect(lights()).toEqual([]);

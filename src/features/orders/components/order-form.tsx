@@ -186,7 +186,7 @@ function OrderPage({ edited, initial }: Props) {
           ))
         )}
         <Panel>
-          <Grid templateColumns={{ base: '1fr 1fr', lg: '2fr 1fr 1fr 2.4fr' }} gap="5">
+          <Grid templateColumns={{ base: 'minmax(0, 1fr)', sm: '1fr 1fr', lg: '2fr 1fr 1fr 2.4fr' }} gap="5">
             <CustomerField control={control} error={fieldError('customer')} />
             <Field.Root invalid={fieldError('due') !== undefined}>
               <Field.Label fontWeight="600">Due</Field.Label>

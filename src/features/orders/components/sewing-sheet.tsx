@@ -111,7 +111,7 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
       <Heading as="h2" fontSize="lg" borderBottomWidth="1px" borderColor="#000" pb="1" mb="2">
         {index + 1}. {form.qty} × {kind.name}, {FIT_LABELS[form.fit].toLowerCase()}
       </Heading>
-      <Grid templateColumns="1fr 1.5fr" gap="6">
+      <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: '1fr 1.5fr', _print: '1fr 1.5fr' }} gap="6">
         <Stack gap="3">
           <CoverDrawing
             id={`sew-${order.id}-${index}`}

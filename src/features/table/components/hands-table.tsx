@@ -328,8 +328,9 @@ export default function HandsTable({
       </Flex>
       <Grid
         templateColumns={{ base: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 210px', xl: 'minmax(0, 1fr) 250px' }}
+        templateRows={{ base: '320px 220px', md: 'minmax(0, 1fr)' }}
         gap="3"
-        h="max(340px, calc(100vh - 372px))"
+        h={{ base: 'auto', md: 'max(340px, calc(100vh - 372px))' }}
       >
         <TableCanvas
           lay={lay}

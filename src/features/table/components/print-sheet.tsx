@@ -68,6 +68,7 @@ function Sheet({
       color="#000"
       p={{ base: '6', _print: '0' }}
       maxW="210mm"
+      overflowX={{ base: 'auto', _print: 'visible' }}
       mx="auto"
       borderWidth={{ base: '1px', _print: '0' }}
       borderColor="#999"
@@ -81,7 +82,7 @@ function Sheet({
           {batchName}, {printedOn}
         </Text>
       </Flex>
-      <Grid templateColumns="repeat(4, 1fr)" gap="4" mb="3">
+      <Grid templateColumns={{ base: 'repeat(2, 1fr)', md: 'repeat(4, 1fr)', _print: 'repeat(4, 1fr)' }} gap="4" mb="3">
         {[
           ['Used', longLength(lay.usedNm, lay.units)],
           [isAllToBuy(lay) ? 'To buy' : 'Cloth taken', longLength(lay.boughtNm, lay.units)],

@@ -240,7 +240,7 @@ function Figures({
           />
         </SegmentGroup.Root>
       </Flex>
-      <Box overflowX="auto">
+      <Box overflowX="auto" minW="0">
         <Box
           as="table"
           w="full"

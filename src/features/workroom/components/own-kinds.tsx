@@ -105,6 +105,8 @@ export function OwnKinds({ kinds }: { kinds: OwnKindRow[] }) {
                   as="li"
                   key={id}
                   gap="5"
+                  rowGap="1"
+                  wrap="wrap"
                   align="baseline"
                   py="2.5"
                   borderTopWidth="1px"
@@ -118,7 +120,7 @@ export function OwnKinds({ kinds }: { kinds: OwnKindRow[] }) {
                   <Text color="fg.muted" flex="1">
                     {about}
                   </Text>
-                  <HStack gap="4" whiteSpace="nowrap">
+                  <HStack gap="4" rowGap="1" wrap="wrap">
                     {isWithdrawn && <Text color="fg.muted">withdrawn</Text>}
                     <Text>version {version}</Text>
                     <Text>{uses === 1 ? '1 line' : `${uses} lines`}</Text>
