@@ -20,7 +20,8 @@ const config: NextConfig = {
   turbopack: { root: import.meta.dirname },
   outputFileTracingRoot: import.meta.dirname,
   serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs', 'pdfkit'],
-  experimental: { optimizePackageImports: ['@chakra-ui/react'] },
+  // The largest lay that the engine takes, packed, with six ways of it; `send` says a sentence beyond that.
+  experimental: { optimizePackageImports: ['@chakra-ui/react'], serverActions: { bodySizeLimit: '8mb' } },
   // What the workroom's page was called before.
   redirects: async () => [{ source: '/house/:path*', destination: '/workroom/:path*', permanent: true }],
   headers: async () => [

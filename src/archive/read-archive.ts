@@ -23,7 +23,7 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
   const client = await pool.connect();
   try {
     const entries = await entriesOf(zip);
-    await check(zip, entries);
+    const counts = await check(zip, entries);
     await client.query(`BEGIN; SET LOCAL TIME ZONE 'UTC'`);
     await client.query(`TRUNCATE ${ARCHIVED.map(quoted).join(', ')} RESTART IDENTITY CASCADE`);
     // What triggers keep is in the archive as it was kept.
@@ -32,12 +32,16 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
     for (const table of ARCHIVED) {
       const entry = entries.get(`tables/${table}.jsonl`);
       // An archive that is older than a table has none of it.
-      if (entry) rows += await fill(client, table, await streamOf(zip, entry));
+      if (!entry) continue;
+      const own = await fill(client, table, await streamOf(zip, entry));
+      if (counts[table] !== undefined && counts[table] !== own) throw new ArchiveFault(`The archive says that ${table} has ${counts[table]} rows, and it has ${own}.`); // prettier-ignore
+      rows += own;
     }
     for (const table of ARCHIVED) {
       await client.query(`ALTER TABLE ${quoted(table)} ENABLE TRIGGER USER`);
       await goOnCounting(client, table);
     }
+    await checkLedger(client);
     // Weeks begin and end by the clock of this workroom.
     await client.query('SET LOCAL TIME ZONE DEFAULT; SELECT sum_movements(); COMMIT');
     return { rows };
@@ -82,12 +86,16 @@ const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
     zip.openReadStream(entry, (error, stream) => (error ? reject(new ArchiveFault('This archive is damaged.')) : resolve(stream))); // prettier-ignore
   });
 
-async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>) {
+/** Tables without which nothing is a workroom. */
+const NEEDED = ['settings', 'customers', 'cloths', 'orders', 'order_lines', 'batches', 'stock_items', 'movements'];
+
+/** Looks at what an archive says of itself, before anything of it is read; how many rows each table has, as far as it says. */
+async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Promise<Record<string, number>> {
   const about = entries.get('archive.json');
   if (!about || about.uncompressedSize > 100_000) throw new ArchiveFault('This is not an archive of a workroom.');
   const chunks: Buffer[] = [];
   for await (const chunk of await streamOf(zip, about)) chunks.push(chunk as Buffer);
-  let read: { format?: unknown; version?: unknown; tables?: unknown };
+  let read: { format?: unknown; version?: unknown; tables?: unknown; rows?: unknown };
   try {
     read = JSON.parse(Buffer.concat(chunks).toString('utf8')) as typeof read;
   } catch {
@@ -96,14 +104,49 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>) {
   if (read.format !== ARCHIVE_FORMAT) throw new ArchiveFault('This is not an archive of a workroom.');
   if (read.version !== ARCHIVE_VERSION)
     throw new ArchiveFault(`This archive has version ${String(read.version)}; ${ARCHIVE_VERSION} is known.`);
+  for (const name of entries.keys()) {
+    const table = /^tables\/(.+)\.jsonl$/.exec(name)?.[1];
+    if (table !== undefined && !(ARCHIVED as readonly string[]).includes(table)) throw new ArchiveFault(`The archive holds a table that this version does not know: ${table}. Read it in with the version that wrote it, or a newer one.`); // prettier-ignore
+  }
+  const gone = NEEDED.filter((table) => !entries.has(`tables/${table}.jsonl`));
+  if (gone.length > 0) throw new ArchiveFault(`The archive is not whole: ${gone.join(', ')} ${gone.length === 1 ? 'is' : 'are'} missing.`); // prettier-ignore
+  checkSizes(entries);
   const named = new Set(Array.isArray(read.tables) ? (read.tables as unknown[]) : ARCHIVED);
   const missing = ARCHIVED.filter((table) => named.has(table) && !entries.has(`tables/${table}.jsonl`));
   if (missing.length > 0) throw new ArchiveFault(`The archive is not whole: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing.`); // prettier-ignore
+  const rows = read.rows;
+  return typeof rows === 'object' && rows !== null ? (rows as Record<string, number>) : {};
+}
+
+/** No member unpacks to more (bytes), and none that is large was packed so closely as only a hostile one is. */
+const MOST_MEMBER = 8e9;
+const LARGE_MEMBER = 50e6;
+const CLOSEST = 400;
+
+function checkSizes(entries: ReadonlyMap<string, Entry>) {
+  for (const { fileName, uncompressedSize, compressedSize } of entries.values())
+    if (
+      uncompressedSize > MOST_MEMBER ||
+      (uncompressedSize > LARGE_MEMBER && uncompressedSize > CLOSEST * compressedSize)
+    )
+      throw new ArchiveFault(`${fileName} would unpack to more than a workroom holds.`);
+}
+
+/** Each item's balance must be the sum of its movements: what came in, less what went, and what of it is reserved. */
+async function checkLedger(client: PoolClient) {
+  const { rows } = await client.query<{ code: string; on_hand: string; reserved: string; sum: string; held: string }>(`
+    SELECT i.code, i.on_hand, i.reserved, s.sum, s.held FROM stock_items i LEFT JOIN LATERAL (
+      SELECT coalesce(sum(CASE WHEN m.sort IN ('received', 'counted') THEN m.quantity WHEN m.sort IN ('cut', 'wasted', 'kept', 'used') THEN -m.quantity ELSE 0 END), 0) AS sum,
+        coalesce(sum(CASE m.sort WHEN 'reserved' THEN m.quantity WHEN 'released' THEN -m.quantity ELSE 0 END), 0) AS held
+      FROM movements m WHERE m.item_id = i.id) s ON true
+    WHERE i.on_hand <> s.sum OR i.reserved <> s.held ORDER BY i.id LIMIT 3`);
+  if (rows.length > 0) throw new ArchiveFault(`The ledger of the archive is broken: ${rows.map(({ code, on_hand, sum }) => `${code} has ${on_hand} by its balance and ${sum} by its movements`).join('; ')}.`); // prettier-ignore
 }
 
 /** Writes the rows of a table as they come; an array of JSON texts at a time. */
 async function fill(client: PoolClient, table: ArchivedTable, stream: Readable): Promise<number> {
   const columns = (await columnsOf(client, table)).filter(({ isGenerated }) => !isGenerated);
+  const known = new Set(columns.map(({ name }) => name));
   let insert: string | null = null;
   let rows = 0;
   let some: string[] = [];
@@ -115,7 +158,7 @@ async function fill(client: PoolClient, table: ArchivedTable, stream: Readable):
   try {
     for await (const line of createInterface({ input: stream, crlfDelay: Infinity })) {
       if (line.length > LONGEST_ROW) throw new ArchiveFault(`A row of ${table} is too long.`);
-      if (line !== '') some.push(line);
+      if (line !== '') some.push(withKnownColumns(table, line, known));
       if (some.length >= AT_ONCE) await write();
     }
   } catch (error) {
@@ -124,6 +167,22 @@ async function fill(client: PoolClient, table: ArchivedTable, stream: Readable):
   }
   await write();
   return rows;
+}
+
+/** Columns that earlier versions wrote, and that nothing reads any more. */
+const NO_LONGER: Readonly<Record<string, readonly string[]>> = {};
+
+/** A row as it stands, once nothing in it would be lost. */
+function withKnownColumns(table: ArchivedTable, line: string, known: ReadonlySet<string>): string {
+  let row: object;
+  try {
+    row = JSON.parse(line) as object;
+  } catch {
+    throw new ArchiveFault(`A row of ${table} can’t be read.`);
+  }
+  const strange = Object.keys(row).find((name) => !known.has(name) && !NO_LONGER[table]?.includes(name));
+  if (strange !== undefined) throw new ArchiveFault(`${table} holds a column that this version does not know: ${strange}.`); // prettier-ignore
+  return line;
 }
 
 /** Rows of an archive that is older than a column have none of it, and get what the database says of them. */

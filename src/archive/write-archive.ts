@@ -39,22 +39,24 @@ export async function writeArchive(databaseUrl: string, file: string): Promise<{
         stream.once('end', resolve).once('error', reject);
         zip.addReadStream(stream, name, { mtime: NO_TIME, mode: 0o100644 });
       });
-    const about = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, tables: ARCHIVED };
-    zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), 'archive.json', { mtime: NO_TIME, mode: 0o100644 }); // prettier-ignore
-    let rows = 0;
-    const counted = async function* (lines: AsyncIterable<string>) {
+    const counts: Record<string, number> = {};
+    const counted = async function* (table: string, lines: AsyncIterable<string>) {
       for await (const line of lines) {
-        rows += line.length > 0 ? line.split('\n').length - 1 : 0;
+        counts[table] = (counts[table] ?? 0) + (line.length > 0 ? line.split('\n').length - 1 : 0);
         yield line;
       }
     };
-    for (const table of ARCHIVED) await add(`tables/${table}.jsonl`, counted(rowsOf(client, table)));
+    for (const table of ARCHIVED) await add(`tables/${table}.jsonl`, counted(table, rowsOf(client, table)));
     for (const [name, query] of Object.entries(LISTS)) await add(`lists/${name}.csv`, csvOf(client, query));
+    // Last, since it says how many rows each table has.
+    const rows = Object.fromEntries(ARCHIVED.map((table) => [table, counts[table] ?? 0]));
+    const about = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, tables: ARCHIVED, rows };
+    zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), 'archive.json', { mtime: NO_TIME, mode: 0o100644 }); // prettier-ignore
     zip.end();
     await written;
     await client.query('COMMIT');
     await rename(partial, file);
-    return { rows };
+    return { rows: Object.values(rows).reduce((sum, n) => sum + n, 0) };
   } catch (error) {
     await rm(partial, { force: true });
     throw error;

@@ -93,7 +93,14 @@ test.each([
   ['a later version', (path: string) => changed(path, (zip) => zip.file('archive.json', '{"format":"jolly-bolt/archive","version":2}')), /version 2; 1 is known/],
   ['a table missing', (path: string) => changed(path, (zip) => zip.remove('tables/movements.jsonl')), /not whole: movements is missing/],
   ['a row that breaks a rule', (path: string) => changed(path, (zip) => zip.file('tables/customers.jsonl', '{"id":1,"name":" ","contact":"","created_at":"2026-01-01"}\n')), /something that a workroom can't/],
-  ['a row that is no JSON', (path: string) => changed(path, (zip) => zip.file('tables/cloths.jsonl', '{"id":1,\n')), /something that a workroom can't/],
+  ['a row that is no JSON', (path: string) => changed(path, (zip) => zip.file('tables/cloths.jsonl', '{"id":1,\n')), /A row of cloths can’t be read/],
+  ['a balance three times as large', (path: string) => changed(path, (zip) => changedRows(zip, 'stock_items', (row) => ({ ...row, on_hand: 3 * Number(row.on_hand) }))), /The ledger of the archive is broken: \w+ has \d+ by its balance and \d+ by its movements/],
+  ['movements without a row, whatever it says of itself', (path: string) => changed(path, async (zip) => { zip.file('tables/movements.jsonl', ''); await about(zip, ({ rows: _, ...rest }) => rest); }), /The ledger of the archive is broken/],
+  ['fewer rows than it says', (path: string) => changed(path, (zip) => zip.file('tables/movements.jsonl', '')), /says that movements has \d+ rows, and it has 0/],
+  ['no tables at all', (path: string) => changed(path, async (zip) => { for (const name of ARCHIVED) zip.remove(`tables/${name}.jsonl`); await about(zip, (all) => ({ ...all, tables: [] })); }), /not whole: settings, customers/],
+  ['a column that is not known', (path: string) => changed(path, (zip) => changedRows(zip, 'customers', (row) => ({ ...row, nickname: 'x' }))), /customers holds a column that this version does not know: nickname/],
+  ['a table that is not known', (path: string) => changed(path, (zip) => zip.file('tables/spells.jsonl', '')), /a table that this version does not know: spells/],
+  ['a member that unpacks to far more than a workroom', (path: string) => changed(path, (zip) => zip.file('tables/customers.jsonl', Buffer.alloc(60_000_000, 32))), /customers.jsonl would unpack to more/],
 ] as const)('%s is refused in a sentence, and the workroom is as it was', async (_, make, message) => {
   const before = await db.select({ count: sql<number>`count(*)::int` }).from(schema.movements);
   const path = await make(join(folder, 'bad.zip'));
@@ -106,7 +113,10 @@ test.each([
 test('an archive from before a table and a column is read: the table is empty, the column as usual', async () => {
   const old = await changed(join(folder, 'old.zip'), async (zip) => {
     const about = JSON.parse(await zip.file('archive.json')!.async('string')) as { tables: string[] };
-    zip.file('archive.json', JSON.stringify({ ...about, tables: about.tables.filter((name) => name !== 'lay_ways') }));
+    zip.file(
+      'archive.json',
+      JSON.stringify({ ...about, rows: undefined, tables: about.tables.filter((name) => name !== 'lay_ways') }),
+    );
     zip.remove('tables/lay_ways.jsonl');
     const lays = (await zip.file('tables/lays.jsonl')!.async('string')).trim().split('\n');
     zip.file('tables/lays.jsonl', lays.map((row) => JSON.stringify({ ...JSON.parse(row), how: undefined })).join('\n'));
@@ -118,9 +128,44 @@ test('an archive from before a table and a column is read: the table is empty, t
   expect(await db.select().from(schema.layWays)).toEqual([]);
 });
 
+type Row = Record<string, unknown>;
+async function changedRows(zip: JSZip, table: string, change: (row: Row) => Row) {
+  const text = await zip.file(`tables/${table}.jsonl`)!.async('string');
+  const rows = text
+    .trim()
+    .split('\n')
+    .map((line) => JSON.stringify(change(JSON.parse(line) as Row)));
+  zip.file(`tables/${table}.jsonl`, `${rows.join('\n')}\n`);
+}
+async function about(zip: JSZip, change: (about: Row) => Row) {
+  const all = JSON.parse(await zip.file('archive.json')!.async('string')) as Row;
+  zip.file('archive.json', JSON.stringify(change(all)));
+}
+
 async function changed(path: string, change: (zip: JSZip) => unknown) {
   const zip = await JSZip.loadAsync(readFileSync(file));
   await change(zip);
-  writeFileSync(path, await zip.generateAsync({ type: 'nodebuffer' }));
+  writeFileSync(path, await zip.generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' }));
   return path;
 }
+
+test('days in its lists are days, and numbers are numbers, whatever the zone of the machine', async () => {
+  const before = process.env.TZ;
+  process.env.TZ = 'Pacific/Auckland';
+  try {
+    const other = join(folder, 'zone.zip');
+    await writeArchive(databaseUrl(), other);
+    const zip = await JSZip.loadAsync(readFileSync(other));
+    const orders = Papa.parse<Record<string, string>>(await zip.file('lists/orders.csv')!.async('string'), { header: true, skipEmptyLines: true }); // prettier-ignore
+    const { rows } = await db.execute<{ due: string }>(
+      sql`SELECT due::text FROM orders WHERE deleted_at IS NULL ORDER BY no`,
+    );
+    expect(orders.data.map(({ due }) => due)).toEqual(rows.map(({ due }) => due));
+    const movements = Papa.parse<Record<string, string>>(await zip.file('lists/movements.csv')!.async('string'), { header: true, skipEmptyLines: true }); // prettier-ignore
+    const counted = movements.data.filter(({ sort }) => sort === 'counted').map(({ quantity }) => Number(quantity));
+    expect(counted.length).toBeGreaterThan(0);
+    expect(counted.some((quantity) => quantity < 0)).toBe(true);
+  } finally {
+    process.env.TZ = before;
+  }
+});

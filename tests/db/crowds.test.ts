@@ -242,6 +242,9 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'save machines': async () => each(machines.saveMachines, NO_MACHINES),
   'save workroom rules': async () => each(workroom.saveRules, USUAL_RULES),
   'save reckoning': async () => each(workroom.saveReckoning, USUAL_RECKONING),
+  'save workroom address': async () =>
+    each(workroom.saveAddress, { name: 'The Loft', address: '1 Weir Lane', contact: '' }),
+  'skip first hour': async () => each(workroom.skipFirstHour, null),
   'make backup': async () => each(workroom.keepBackup, { at: '2027-01-05T10:00:00.000Z', bytes: 1000 }),
   'save kind': async () => each(workroom.saveKind, { kind: { ...EMPTY_KIND, name: 'Punt cushion' }, edited: null }),
   'take kind in': async () =>

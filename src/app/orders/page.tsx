@@ -1,5 +1,7 @@
 import { Button } from '@chakra-ui/react';
 import { Plus } from 'lucide-react';
+import { FirstHour } from '@/features/workroom/components/first-hour';
+import { firstHour } from '@/features/workroom/queries';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { OrdersTable } from '@/features/orders/components/orders-table';
@@ -29,7 +31,7 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
   const isDescending = sort.startsWith('-');
   const wanted = sort.replace(/^-/, '') as OrderSort;
   const by = ORDER_SORTS.includes(wanted) ? wanted : 'due';
-  const found = await listOrders({ search: q, only, sort: by, isDescending, page });
+  const [found, steps] = await Promise.all([listOrders({ search: q, only, sort: by, isDescending, page }), firstHour()]); // prettier-ignore
   const isEmpty = q === '' && ORDER_STATUSES.every((one) => found.counts[one] === 0);
   const href = (rest: Record<string, string>) => {
     const given = { ...(q && { q }), ...(only && { status: only }), ...rest };
@@ -54,6 +56,7 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
         </Button>
         {!isEmpty && newOrder}
       </PageHead>
+      {steps && <FirstHour steps={steps} />}
       {isEmpty ? (
         <EmptyState title="No orders yet" action={newOrder}>
           Write down what a customer wants covered; the pieces and their sums appear while you type.

@@ -11,10 +11,18 @@ import { personAtDevice } from '@/features/people/device';
 import { listPeople } from '@/features/people/queries';
 import { BackupPanel } from '@/features/workroom/components/backup-panel';
 import { ArchivePanel } from '@/features/workroom/components/archive-panel';
+import { AddressPanel } from '@/features/workroom/components/address-panel';
 import { WorkroomRulesForm } from '@/features/workroom/components/workroom-rules';
 import { OwnKinds } from '@/features/workroom/components/own-kinds';
 import { ReckoningPanel } from '@/features/workroom/components/reckoning-panel';
-import { workroomRules, kindNames, lastBackup, listOwnKinds, reckoningForm } from '@/features/workroom/queries';
+import {
+  workroomAddress,
+  workroomRules,
+  kindNames,
+  lastBackup,
+  listOwnKinds,
+  reckoningForm,
+} from '@/features/workroom/queries';
 import { newestBackup } from '@/work/backup';
 import { PageHead } from '@/ui/page';
 
@@ -25,7 +33,7 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, reckoning, names, devices, tries, machines] = await Promise.all([
+  const [people, here, rules, kinds, last, reckoning, names, devices, tries, machines, address] = await Promise.all([
     listPeople(),
     personAtDevice(),
     workroomRules(),
@@ -36,6 +44,7 @@ export default async function WorkroomPage() {
     listDevices(),
     wrongCodes(),
     machinesForm(),
+    workroomAddress(),
   ]);
   return (
     <>
@@ -51,6 +60,7 @@ export default async function WorkroomPage() {
         <PeoplePanel people={people} here={here} />
         <DevicesPanel devices={devices} addresses={addresses()} tries={tries} />
         <MachinesPanel initial={machines} />
+        <AddressPanel initial={address} />
         <WorkroomRulesForm initial={rules} />
         <ReckoningPanel initial={reckoning} kinds={names} />
         <OwnKinds kinds={kinds} />

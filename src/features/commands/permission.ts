@@ -50,6 +50,8 @@ export const COMMAND_PLACES = {
   'save machines': 'desk',
   'save workroom rules': 'desk',
   'save reckoning': 'desk',
+  'save workroom address': 'desk',
+  'skip first hour': 'desk',
   'make backup': 'desk',
   'save kind': 'desk',
   'take kind in': 'desk',

@@ -1,4 +1,7 @@
-import { heard, OFFLINE, type Answer } from './answer';
+import { failed, heard, OFFLINE, type Answer } from './answer';
+
+/** The most that an action takes (`serverActions.bodySizeLimit` in next.config.ts is a little more). */
+const MOST_BYTES = 7_500_000;
 
 /** Requests that were not answered yet, by the action: what they asked for, and under which id. */
 const open = new Map<unknown, { asked: string; id: string }>();
@@ -33,6 +36,8 @@ type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer A
  * others, and the same call again carries the same id, so that nothing is done twice.
  */
 export async function send<F extends Action>(action: F, ...args: ArgumentsOf<F>): Promise<Awaited<ReturnType<F>>> {
+  const tooLarge = JSON.stringify(args).length > MOST_BYTES;
+  if (tooLarge) return failed('', 'This is more than can be sent at once: divide it, and save the parts one after the other.', 'too-large') as Awaited<ReturnType<F>>; // prettier-ignore
   const id = requestFor(action, args);
   const answer = await heard((action as unknown as (...all: unknown[]) => Promise<Answer>)(...args, id));
   if (answer.ok || answer.faults[0]?.code !== OFFLINE) answered(action);

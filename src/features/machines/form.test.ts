@@ -24,7 +24,7 @@ describe('addresses of machines', () => {
 
   test('a workroom may have none, or all of them', () => {
     expect(machineFaults(NO_MACHINES)).toEqual([]);
-    const all = { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://localhost:4104', supplier: 'https://mill.example/prices' }; // prettier-ignore
+    const all = { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://localhost:4104', supplier: 'https://mill.lan/prices' }; // prettier-ignore
     expect(machineFaults(all)).toEqual([]);
   });
 
@@ -44,6 +44,29 @@ describe('addresses of machines', () => {
   ])('a %s at “%s” is refused at its field', (field, text) => {
     expect(fieldsOf({ [field]: text })).toEqual([field]);
     expect(machineFaults({ ...NO_MACHINES, [field]: text })[0]!.message).toMatch(/is like \S+/);
+  });
+
+  test.each<[keyof MachinesForm, string]>([
+    ['cutter', 'http://8.8.8.8:4101'],
+    ['cutter', 'https://cutter.example.com'],
+    ['printer', '93.184.216.34:4102'],
+    ['supplier', 'http://172.32.0.1/prices'],
+    ['supplier', 'http://[2606:4700::1111]/prices'],
+  ])('a %s at “%s” is outside the workroom, and refused', (field, text) => {
+    const [fault] = machineFaults({ ...NO_MACHINES, [field]: text });
+    expect(fault).toMatchObject({ field });
+    expect(fault!.message).toContain('the workroom’s own network');
+  });
+
+  test.each<[keyof MachinesForm, string]>([
+    ['cutter', 'http://192.168.1.20:4101'],
+    ['cutter', 'http://cutter.lan'],
+    ['printer', 'labels:9100'],
+    ['printer', '10.0.0.4:9100'],
+    ['supplier', 'http://172.20.3.4/prices'],
+    ['supplier', 'http://[fd12:3456::1]/prices'],
+  ])('a %s at “%s” is on the workroom’s own network', (field, text) => {
+    expect(machineFaults({ ...NO_MACHINES, [field]: text })).toEqual([]);
   });
 
   test('several that are wrong are all told', () => {

@@ -19,6 +19,20 @@ export const NO_MACHINES: MachinesForm = { cutter: '', printer: '', tape: '', su
 
 const LOOPBACK = new Set(['127.0.0.1', 'localhost']);
 
+/** Addresses of this machine and of private networks (RFC 1918, 3927, 4193, 4291). */
+export const isOwnNetwork = (ip: string): boolean =>
+  /^(127|10)\.|^192\.168\.|^172\.(1[6-9]|2\d|3[01])\.|^169\.254\.|^::1$|^f[cd][0-9a-f]{2}:|^fe[89ab][0-9a-f]:/i.test(
+    ip,
+  );
+
+/** Whether a host is one of the workroom's own network by what it is called; a name is looked up again before it is asked. */
+export function isOwnHost(host: string): boolean {
+  const name = host.replace(/^\[|\]$/g, '').toLowerCase();
+  if (/^[\d.]+$/.test(name) || name.includes(':')) return isOwnNetwork(name);
+  return !name.includes('.') || /\.(local|lan|home\.arpa|internal|localdomain)$/.test(name);
+}
+const OUTSIDE = 'It must be on this machine or on the workroom’s own network.';
+
 function urlOf(text: string, schemes: readonly string[]): URL | null {
   try {
     const url = new URL(text);
@@ -39,10 +53,16 @@ export function hostAndPort(text: string): { host: string; port: number } | null
 export function machineFaults({ cutter, printer, tape, supplier }: MachinesForm): Fault[] {
   const faults: Fault[] = [];
   const fault = (field: keyof MachinesForm, message: string) => faults.push({ code: 'address', field, message });
+  const isOutside = (text: string) => !isOwnHost(urlOf(text, ['http:', 'https:'])?.hostname ?? 'localhost');
   if (cutter && !urlOf(cutter, ['http:', 'https:']))
     fault('cutter', 'The cutter’s address is like http://127.0.0.1:4101.');
-  if (printer && !hostAndPort(printer)) fault('printer', 'The label printer’s address is like 127.0.0.1:4102, without http.'); // prettier-ignore
+  else if (cutter && isOutside(cutter)) fault('cutter', OUTSIDE);
+  if (printer && !hostAndPort(printer))
+    fault('printer', 'The label printer’s address is like 127.0.0.1:4102, without http.'); // prettier-ignore
+  else if (printer && !isOwnHost(hostAndPort(printer)!.host)) fault('printer', OUTSIDE);
   if (tape && !LOOPBACK.has(urlOf(tape, ['ws:'])?.hostname ?? '')) fault('tape', 'The tape hangs on the device itself: its address is like ws://127.0.0.1:4104.'); // prettier-ignore
-  if (supplier && !urlOf(supplier, ['http:', 'https:'])) fault('supplier', 'The list’s address is like http://127.0.0.1:4105/prices.'); // prettier-ignore
+  if (supplier && !urlOf(supplier, ['http:', 'https:']))
+    fault('supplier', 'The list’s address is like http://127.0.0.1:4105/prices.'); // prettier-ignore
+  else if (supplier && isOutside(supplier)) fault('supplier', OUTSIDE);
   return faults;
 }

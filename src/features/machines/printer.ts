@@ -1,12 +1,14 @@
 import 'server-only';
 import { connect } from 'node:net';
 import { hostAndPort } from './form';
+import { leadsInside } from './own-network';
 import { patience } from './patience';
 
 /** Sends a document to the label printer over raw TCP; the sentence where it does not take it. */
-export function print(address: string, bytes: Uint8Array): Promise<{ message: string } | null> {
+export async function print(address: string, bytes: Uint8Array): Promise<{ message: string } | null> {
   const at = hostAndPort(address);
-  if (!at) return Promise.resolve({ message: `The label printer’s address ${address} can’t be read.` });
+  if (!at) return { message: `The label printer’s address ${address} can’t be read.` };
+  if (!(await leadsInside(at.host))) return { message: `The label printer at ${address} is not on the workroom’s own network.` }; // prettier-ignore
   return new Promise((resolve) => {
     const silent = (why: string) => resolve({ message: `The label printer at ${address} ${why}.` });
     const socket = connect(at);

@@ -1,4 +1,5 @@
 import 'server-only';
+import { leadsInside } from './own-network';
 
 /** What something outside answered, or the sentence that says that it did not. */
 export type Heard = { ok: true; status: number; text: string } | { ok: false; message: string };
@@ -19,7 +20,8 @@ const MOST_BYTES = 4_000_000;
 /** Asks something outside the application once. It never takes longer than it was given, follows nobody elsewhere, and never throws. */
 export async function ask(url: string, { name, method = 'GET', body, type, within }: Request): Promise<Heard> {
   const silent = (message: string): Heard => ({ ok: false, message });
-  const at = new URL(url).origin;
+  const { origin: at, hostname } = new URL(url);
+  if (!(await leadsInside(hostname))) return silent(`${name} at ${at} is not on the workroom’s own network.`);
   try {
     const response = await fetch(url, {
       method,

@@ -2,7 +2,8 @@ import 'server-only';
 import { desc, eq } from 'drizzle-orm';
 import { costDifferences, costSheet, type CostDifference, type CostSheet, type QuoteState } from '@/core/cost';
 import { database, schema } from '@/db';
-import { reckoningForm } from '@/features/workroom/queries';
+import type { WorkroomAddress } from '@/features/workroom/form';
+import { reckoningForm, workroomAddress } from '@/features/workroom/queries';
 import { readReckoning } from '@/features/workroom/reckoning';
 import { LayFailure } from '@/work/load-cut-lists';
 import { takesAlone, takesNow } from '@/work/order-takes';
@@ -91,6 +92,8 @@ const rowOf = (row: typeof quotes.$inferSelect): QuoteRow => ({
 export interface QuoteView extends QuoteRow {
   order: { id: number; no: number; mark: number; customer: string; due: string };
   sheet: CostSheet;
+  /** The workroom that makes it. */
+  from: WorkroomAddress;
 }
 
 /** A quote as it is shown and printed, or null. */
@@ -100,5 +103,5 @@ export async function getQuote(id: number): Promise<QuoteView | null> {
   if (!row) return null;
   const order = await head(row.orderId);
   if (!order) return null;
-  return { ...rowOf(row), order, sheet: row.sheet };
+  return { ...rowOf(row), order, sheet: row.sheet, from: await workroomAddress() };
 }

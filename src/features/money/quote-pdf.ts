@@ -25,6 +25,12 @@ export function quotePdf(quote: QuoteView): Promise<Buffer> {
     pdf.moveTo(MARGIN, pdf.y).lineTo(right, pdf.y).lineWidth(weight).stroke();
     pdf.y += 8;
   };
+  const { from } = quote;
+  if (from.name) {
+    pdf.font('bold').fontSize(13).text(from.name, MARGIN);
+    pdf.font('text').fontSize(11).text([from.address, from.contact].filter(Boolean).join('\n'), MARGIN);
+    pdf.moveDown(1.5);
+  }
   row(`Quote ${quote.no}`, dayText(quote.createdAt.slice(0, 10)), 'bold', 18);
   line(2.5);
   pdf.font('text').fontSize(11);

@@ -13,6 +13,7 @@ import { lockBatches } from '@/features/batches/lock';
 import { failed, gone, staleAnswer, done, type Answer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
+import { unpack } from '@/features/commands/unpack';
 import { loadBatch } from '@/work/load-batch';
 import { putLay } from '@/work/put-lay';
 
@@ -25,7 +26,7 @@ export interface LayByHand {
   /** The version that it was made from. */
   version: number;
   plan: unknown;
-  placed: unknown[];
+  placed: unknown;
 }
 
 const MOST_LOCKED = 20_000;
@@ -39,16 +40,21 @@ export const saveLayByHand: Command<LayByHand, { version: number }> = {
       clothId: recordId('cloth'),
       version: Joi.number().integer().required(),
       plan: Joi.object().unknown(true).required(),
-      placed: Joi.array().max(MOST_LOCKED).items(Joi.object().unknown(true)).required(),
+      placed: Joi.alternatives(
+        Joi.array().max(MOST_LOCKED).items(Joi.object().unknown(true)),
+        Joi.object({ gzip: Joi.string().required() }),
+      ).required(),
     }),
   ),
-  run: async ({ tx, now, changes }, { batchId, clothId, version, plan: planJson, placed }) => {
+  run: async ({ tx, now, changes }, { batchId, clothId, version, plan: planJson, placed: sent }) => {
     const held = await holdLay(tx, batchId, clothId, version);
     if (!held.ok) return held;
     const { row, marker } = held.value;
+    const placed = unpack(sent);
+    if (!Array.isArray(placed) || placed.length > MOST_LOCKED) return failed('', 'The locked pieces can’t be read.');
     const job = readJob({ ...(row.job as object), placed });
     if (!job.ok) return cannot(job.faults);
-    const plan = readPlan(planJson, job.value);
+    const plan = readPlan(unpack(planJson), job.value);
     if (!plan.ok) return cannot(plan.faults);
     const [fault] = findFaults(job.value, plan.value);
     if (fault) return failed('', `The lay can’t be cut as it lies: ${fault.what}.`, 'faulty');

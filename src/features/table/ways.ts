@@ -12,6 +12,7 @@ import { toShelfItem } from '@/db/shelf';
 import { done, failed, gone } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
+import { unpack } from '@/features/commands/unpack';
 import { loadCutLists, type CutLists } from '@/work/load-cut-lists';
 import { holdLay, keepAs, proven } from './commands';
 import type { KeptWay, WayJob, WaysDocument } from './ways-document';
@@ -144,7 +145,7 @@ export const keepWays: Command<LaidWays, { ids: number[] }> = {
     const ids: number[] = [];
     for (const { name, changes, plan: planJson } of ways) {
       const { job, parts } = jobOfWay(marker, clothId, lists, changes);
-      const read = readPlan(planJson, job);
+      const read = readPlan(unpack(planJson), job);
       const fault = read.ok ? findFaults(job, read.value)[0] : null;
       if (!read.ok || fault) return failed('', `“${name}” can’t be cut as it was laid: ${read.ok ? fault!.what : read.faults[0]!.message}.`); // prettier-ignore
       const plan = proven(job, read.value, null);

@@ -47,3 +47,11 @@ export async function makeBackup(requestId?: string): Promise<Answer<{ file: str
 export async function saveReckoning(form: unknown, requestId?: string): Promise<Answer<null>> {
   return runCommand(commands.saveReckoning, form, requestId);
 }
+
+export async function saveAddress(address: unknown, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.saveAddress, address, requestId);
+}
+
+export async function skipFirstHour(requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.skipFirstHour, null, requestId);
+}

@@ -11,10 +11,10 @@ import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { isAllKeepable } from '@/features/commands/texts';
-import { rulesFaults, type WorkroomRules } from './form';
-import { BACKUP_KEY, RECKONING_KEY, RULES_KEY } from './settings';
+import { rulesFaults, type WorkroomAddress, type WorkroomRules } from './form';
+import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, RECKONING_KEY, RULES_KEY } from './settings';
 import { readReckoning, type ReckoningForm } from './reckoning';
-import { readReckoningShape, readRules } from './rules';
+import { addressShape, readReckoningShape, readRules } from './rules';
 
 type Kept = { id: number; version: number };
 
@@ -42,6 +42,20 @@ export const saveReckoning: Command<ReckoningForm, null> = {
     return faults.length > 0 ? { faults } : shape;
   },
   run: (context, form) => keepSetting(context, RECKONING_KEY, form),
+};
+
+/** Saves the workroom's name and address; quotes that are printed from now on have them. */
+export const saveAddress: Command<WorkroomAddress, null> = {
+  name: 'save workroom address',
+  read: byRules(addressShape),
+  run: (context, address) => keepSetting(context, ADDRESS_KEY, address),
+};
+
+/** Takes the list of the first hour off the first page. */
+export const skipFirstHour: Command<null, null> = {
+  name: 'skip first hour',
+  read: () => ({ value: null }),
+  run: (context) => keepSetting(context, FIRST_HOUR_KEY, { isSkipped: true }),
 };
 
 /** Keeps when the last backup was made, and how large it is. */

@@ -13,6 +13,16 @@ export interface WorkroomRules {
   dueDays: string;
 }
 
+/** The workroom's own name and address; empty where nobody has written them. */
+export interface WorkroomAddress {
+  name: string;
+  /** As it stands on a letter, a line for each. */
+  address: string;
+  contact: string;
+}
+
+export const NO_ADDRESS: WorkroomAddress = { name: '', address: '', contact: '' };
+
 export const USUAL_RULES: WorkroomRules = { units: 'in', seam: '', hem: '', fit: '', grain: '', dueDays: '14' };
 
 /** The day (like 2027-03-01) by which the workroom usually promises an order that is taken on `today`. */

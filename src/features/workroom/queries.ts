@@ -3,9 +3,18 @@ import { eq, sql } from 'drizzle-orm';
 import type { CoverKind } from '@/core/covers';
 import { database, schema } from '@/db';
 import { loadKindBook, ownKindId, ownKinds } from '@/db/kinds';
-import type { WorkroomRules } from './form';
+import type { WorkroomAddress, WorkroomRules } from './form';
 import type { ReckoningForm } from './reckoning';
-import { BACKUP_KEY, loadReckoning, loadRules } from './settings';
+import {
+  ADDRESS_KEY,
+  BACKUP_KEY,
+  FIRST_HOUR_KEY,
+  loadAddress,
+  loadReckoning,
+  loadRules,
+  RECKONING_KEY,
+  RULES_KEY,
+} from './settings';
 
 /** When the workroom was last backed up, and how large that was; null where it never was. */
 export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> {
@@ -19,6 +28,32 @@ export const workroomRules = (): Promise<WorkroomRules> => loadRules(database())
 
 /** The workroom's rates and rules for costs, for a page. */
 export const reckoningForm = (): Promise<ReckoningForm> => loadReckoning(database());
+
+/** The workroom's name and address, for a page. */
+export const workroomAddress = (): Promise<WorkroomAddress> => loadAddress(database());
+
+/** A step of a new workroom's first hour. */
+export interface FirstStep {
+  id: 'units' | 'address' | 'people' | 'cloth' | 'shelf' | 'order';
+  isDone: boolean;
+}
+
+/** The steps of the first hour; null in the demo, where all are done, and where somebody has skipped them. */
+export async function firstHour(): Promise<FirstStep[] | null> {
+  const { rows } = await database().execute<Record<FirstStep['id'] | 'over', boolean>>(sql`
+    SELECT
+      EXISTS (SELECT FROM settings WHERE key = ${FIRST_HOUR_KEY}) OR EXISTS (SELECT FROM settings WHERE key = 'workroom' AND value->>'demo' = 'true') AS over,
+      EXISTS (SELECT FROM settings WHERE key = ${RULES_KEY}) AND EXISTS (SELECT FROM settings WHERE key = ${RECKONING_KEY}) AS units,
+      EXISTS (SELECT FROM settings WHERE key = ${ADDRESS_KEY} AND value->>'name' <> '') AS address,
+      EXISTS (SELECT FROM people) AS people, EXISTS (SELECT FROM cloths) AS cloth, EXISTS (SELECT FROM stock_items) AS shelf,
+      EXISTS (SELECT FROM orders) AS "order"`);
+  const { over, ...done } = rows[0]!;
+  const steps = (['units', 'address', 'people', 'cloth', 'shelf', 'order'] as const).map((id) => ({
+    id,
+    isDone: done[id],
+  }));
+  return over || steps.every(({ isDone }) => isDone) ? null : steps;
+}
 
 /** What a form needs to know of kinds: all versions of the workroom's own, and those that are no longer offered. */
 export const kindsForForms = () => ownKinds(database());

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { FITS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import { keepableText } from '@/features/commands/keepable-text';
-import type { WorkroomRules } from './form';
+import type { WorkroomAddress, WorkroomRules } from './form';
 import type { ReckoningForm } from './reckoning';
 
 const rules = Joi.object<WorkroomRules>({
@@ -14,6 +14,28 @@ const rules = Joi.object<WorkroomRules>({
     .required(),
   grain: Joi.string().valid('', 'bias', 'straight').required(),
   dueDays: keepableText().allow('').max(10).required(),
+});
+
+/** The shape of the workroom's name and address. */
+export const addressShape = Joi.object<WorkroomAddress>({
+  name: keepableText()
+    .trim()
+    .allow('')
+    .max(120)
+    .required()
+    .messages({ 'string.max': 'A name has at most 120 letters.' }),
+  address: keepableText()
+    .trim()
+    .allow('')
+    .max(400)
+    .required()
+    .messages({ 'string.max': 'An address has at most 400 letters.' }),
+  contact: keepableText()
+    .trim()
+    .allow('')
+    .max(120)
+    .required()
+    .messages({ 'string.max': 'A contact has at most 120 letters.' }),
 });
 
 const short = keepableText().allow('').max(40).required();

@@ -1,9 +1,12 @@
 import { eq } from 'drizzle-orm';
 import { schema, type Reader } from '@/db';
-import { USUAL_RULES, type WorkroomRules } from './form';
+import { NO_ADDRESS, USUAL_RULES, type WorkroomAddress, type WorkroomRules } from './form';
 import { USUAL_RECKONING, type ReckoningForm } from './reckoning';
 
 export const RULES_KEY = 'workroom-rules';
+export const ADDRESS_KEY = 'workroom-address';
+/** Whether the list of the first hour was skipped. */
+export const FIRST_HOUR_KEY = 'first-hour';
 export const RECKONING_KEY = 'reckoning';
 /** When the last backup was made; `npm run backup` writes it, too. */
 export const BACKUP_KEY = 'lastBackup';
@@ -18,4 +21,10 @@ export async function loadRules(db: Reader): Promise<WorkroomRules> {
 export async function loadReckoning(db: Reader): Promise<ReckoningForm> {
   const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, RECKONING_KEY));
   return { ...USUAL_RECKONING, ...((row?.value ?? {}) as Partial<ReckoningForm>) };
+}
+
+/** The workroom's name and address. */
+export async function loadAddress(db: Reader): Promise<WorkroomAddress> {
+  const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, ADDRESS_KEY));
+  return { ...NO_ADDRESS, ...(row?.value as Partial<WorkroomAddress> | undefined) };
 }

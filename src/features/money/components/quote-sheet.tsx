@@ -32,6 +32,15 @@ export function QuotePaper({ quote }: { quote: QuoteView }) {
   const taxLine = sheet.lines.find(({ part }) => part === 'tax');
   return (
     <Paper>
+      {quote.from.name && (
+        <Box mb="6">
+          <Text fontWeight="800" fontSize="lg">
+            {quote.from.name}
+          </Text>
+          <Text whiteSpace="pre-line">{quote.from.address}</Text>
+          <Text>{quote.from.contact}</Text>
+        </Box>
+      )}
       <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" gap="4">
         <Heading as="h2" fontSize="2xl">
           Quote {quote.no}

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useReducer, useRef, useState, useTransition } from 'react';
 import { takenBy, wasteOf } from '@/core/batch';
 import { findFaults, jobToJson, planToJson, type Unplaced } from '@/core/lay';
+import { pack } from '@/core/files/packed';
 import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { HandLay, sameCopy, type Spot } from '@/core/marker';
 import { send } from '@/features/commands/send';
@@ -249,8 +250,8 @@ export default function HandsTable({
         batchId,
         clothId,
         version: marker.version,
-        plan: planToJson(lay.plan, lay.job.units),
-        placed: (jobToJson(lay.lockedJob(), cloth) as { placed?: unknown[] }).placed ?? [],
+        plan: await pack(planToJson(lay.plan, lay.job.units) as object),
+        placed: await pack((jobToJson(lay.lockedJob(), cloth) as { placed?: object[] }).placed ?? []),
       });
       if (!answer.ok) return setProblem(answer.faults[0]!.message);
       toaster.create({ title: 'The lay is saved as it lies.' });

@@ -16,6 +16,7 @@ import { Notice } from '@/ui/page';
 import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import { toaster } from '@/ui/toaster';
 import { longLength, percent } from '@/ui/words';
+import { pack } from '@/core/files/packed';
 import { keepWays, takeWay } from '../actions';
 import type { LayView } from '../lay-view';
 import { sceneOf, type TableFacts } from '../scene-lay';
@@ -87,8 +88,17 @@ export default function WaysTable({ lay, text, ways: waysText }: { lay: LayView;
       }),
     );
     if (own !== run.current) return;
-    const whole = plans.flatMap((plan, i) =>
-      plan ? [{ ...begun[i]!.way, plan: planToJson(plan, begun[i]!.job.units) }] : [],
+    const whole = await Promise.all(
+      plans.flatMap((plan, i) =>
+        plan
+          ? [
+              pack(planToJson(plan, begun[i]!.job.units) as object).then((packed) => ({
+                ...begun[i]!.way,
+                plan: packed,
+              })),
+            ]
+          : [],
+      ),
     );
     if (!table.isOpen || whole.length === 0) return;
     const answer = await send(keepWays, {

@@ -36,7 +36,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
     });
   return (
     <Panel
-      title="How this workroom usually does it"
+      title={<span id="rules">How this workroom usually does it</span>}
       aside={
         <Button onClick={save} loading={isBusy} disabled={rules === saved || found.length > 0}>
           {rules === saved ? 'Saved' : 'Save rules'}
