@@ -1,19 +1,25 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { CDPSession } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
 import type { Person } from '../support/person';
 import { app, enter, leave } from '../support/shared-app';
 
-// Every screen by light and in the dark against the rules of WCAG 2.2, levels A and AA, that axe-core checks by itself, and at both sizes
+// Every screen by light and in the dark against the rules of WCAG 2.2, levels A and AA, that axe-core checks by itself, and at four sizes
 // against what sticks out sideways or is cut short. What was only looked at is left without a question.
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
+/** A desk, a tablet lying and upright, and a phone. */
 const SIZES = [
   [1280, 800],
   [1024, 768],
+  [768, 1024],
+  [390, 844],
 ] as const;
+/** On the smaller ones a list may show less than what is chosen. */
+const LEAST_WHOLE = 1024;
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 let me: Person;
@@ -67,6 +73,15 @@ const cutShort = () => {
     return list.checkVisibility() && pen.measureText(text).width > room + 1 ? [text] : [];
   });
 };
+/** Nothing sticks out sideways, whatever the window's size; the largest comes last. */
+async function fitsItsWindow() {
+  for (const [width, height] of [...SIZES].reverse()) {
+    await me.page.setViewport({ width, height });
+    const over = () => me.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth); // prettier-ignore
+    await expect.poll(over, { message: `${me.page.url()}, ${width} wide` }).toBeLessThanOrEqual(0);
+    if (width >= LEAST_WHOLE) expect(await me.page.evaluate(cutShort), `${width} wide`).toEqual([]);
+  }
+}
 /** Until no colour is on its way to another one. */
 const isStill = () => me.until(() => !document.getAnimations().some((one) => one instanceof CSSTransition && one.playState === 'running')); // prettier-ignore
 async function looks(scheme: 'light' | 'dark') {
@@ -128,12 +143,7 @@ test.each([
       await me.page.evaluate(() => [...document.querySelectorAll('button')].find((one) => one.innerText === 'Stop')?.click()); // prettier-ignore
       await me.sees('laid');
     }
-    for (const [width, height] of [...SIZES].reverse()) {
-      await me.page.setViewport({ width, height });
-      const sizes = () => me.page.evaluate(() => [document.documentElement.scrollWidth, document.documentElement.clientWidth]); // prettier-ignore
-      await expect.poll(async () => (await sizes())[0]! - (await sizes())[1]!, { message: `${width} wide` }).toBeLessThanOrEqual(0); // prettier-ignore
-      expect(await me.page.evaluate(cutShort), `${width} wide`).toEqual([]);
-    }
+    await fitsItsWindow();
     if (LONG.includes(path)) await me.page.$$eval(ALIKE, (all) => all.forEach((one) => one.remove()));
     // A colour on its way to another one is neither: what changes does so at once.
     await session.send('Animation.setPlaybackRate', { playbackRate: 10_000 });
@@ -160,4 +170,47 @@ test('what is not there says so and leads on', async () => {
     await me.press('To the orders');
     await me.sees('Orders');
   }
+});
+
+test('a batch of more than sixteen cloths fits every window; its labels print without a blank page', async () => {
+  await looks('light');
+  await app.rows(`INSERT INTO cloths OVERRIDING SYSTEM VALUE SELECT (jsonb_populate_record(c, jsonb_build_object('id', c.id + 1000, 'name', c.name || ' II', 'usual_for', '[]'::jsonb))).* FROM cloths c WHERE sort = 'cloth'`); // prettier-ignore
+  const cloths = await app.rows<{ name: string }>(`SELECT name FROM cloths WHERE sort = 'cloth' ORDER BY id`);
+  const columns = ['Order', 'Customer', 'Kind', 'How many', 'Width', 'Height', 'Cloth'];
+  const fields = ['order', 'customer', 'kind', 'qty', 'value:width', 'value:height', 'cloth:face'];
+  const rows = cloths.map(({ name }) => ['many', 'The Whole Wharf', 'Envelope cushion', '2', '16', '16', name]);
+  const sent = await fetch(`${app.url}/api/orders/import`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: app.url },
+    body: JSON.stringify({ sheet: { columns, rows }, fields, isPartial: false }),
+  });
+  expect(await sent.json()).toMatchObject({ ok: true, value: { lines: cloths.length } });
+  await me.opens('/batches/new');
+  await me.press('Tick all');
+  await me.press('Make the batch');
+  await me.sees('Make the lays');
+  await me.press('Make the lays');
+  const laid = () => app.rows<{ id: number; cloth: number }>(`SELECT b.id, min(l.cloth_id) AS cloth FROM batches b JOIN lays l ON l.batch_id = b.id WHERE b.status = 'laid' GROUP BY b.id HAVING count(*) > 16`); // prettier-ignore
+  await expect.poll(laid, { timeout: 120_000, interval: 500 }).toHaveLength(1);
+  const [{ id, cloth }] = (await laid()) as [{ id: number; cloth: number }];
+  for (const page of [
+    '',
+    `/table/${cloth}`,
+    `/cutting/${cloth}`,
+    `/cut/${cloth}`,
+    `/ways/${cloth}`,
+    `/stock/${cloth}`,
+    '/finished',
+    '/print',
+    '/sewing',
+  ]) {
+    await me.opens(`/batches/${id}${page}`);
+    await fitsItsWindow();
+  }
+  await me.opens(`/batches/${id}/labels`);
+  await me.page.waitForSelector('[data-label] path');
+  const labels = (await me.page.$$('[data-label]')).length;
+  const pdf = await getDocument({ data: new Uint8Array(await me.page.pdf({ preferCSSPageSize: true })), useSystemFonts: false, verbosity: 0 }).promise; // prettier-ignore
+  // Three by eight on a sheet.
+  expect(pdf.numPages).toBe(Math.ceil(labels / 24));
 });

@@ -45,7 +45,12 @@ export function LayCard({
               To the table
             </Text>
           </Flex>
-          <Grid templateColumns="auto auto auto auto" justifyContent="space-between" gap="4" p="4">
+          <Grid
+            templateColumns={{ base: 'auto auto', lg: 'auto auto auto auto' }}
+            justifyContent="space-between"
+            gap="4"
+            p="4"
+          >
             <Figure
               label="Used"
               note={

@@ -179,7 +179,7 @@ export function ClothFormView({
             </Panel>
             {form.sort !== 'cloth' && (
               <Panel title="As a material">
-                <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+                <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' }} gap="4">
                   {length('sheetLength', 'Length of a sheet', 'empty: off a roll')}
                   {length('thickness', 'Thickness', 'empty: thin')}
                   <Labelled label="Firmness" error={errorAt('firmness')} hint="in words">
@@ -197,7 +197,7 @@ export function ClothFormView({
               </Panel>
             )}
             <Panel title="Pattern">
-              <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+              <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
                 {length('repeatAcross', 'Repeat across', 'empty: none')}
                 {length('repeatAlong', 'Repeat along', 'empty: none')}
                 <Labelled label="Drop" error={errorAt('drop')} hint="0 straight match, 1/2 half drop">
@@ -222,7 +222,7 @@ export function ClothFormView({
               </Grid>
             </Panel>
             <Panel title="Under the hands">
-              <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+              <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
                 <Labelled label="Made of">
                   <Select control={control} name="fibre" choices={FIBRE_LABELS} />
                 </Labelled>
@@ -235,7 +235,11 @@ export function ClothFormView({
               </Grid>
             </Panel>
             <Panel title="Before it is cut">
-              <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4" alignItems="start">
+              <Grid
+                templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' }}
+                gap="4"
+                alignItems="start"
+              >
                 <Tick control={control} name="isWashed" label="It is washed and dried first" />
                 <Labelled label="Lost along" error={errorAt('shrinkAlong')} hint="per cent; woven cottons 3 to 5">
                   <Input
@@ -259,7 +263,7 @@ export function ClothFormView({
               </Grid>
             </Panel>
             <Panel title="Buying">
-              <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+              <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: '1fr 2fr 1fr 1fr' }} gap="4">
                 <Labelled label="Price" error={errorAt('price')}>
                   <Input
                     {...register('price')}

@@ -97,7 +97,7 @@ export function MaterialFormView({
       <Stack gap="5">
         {errorAt('') && <Notice level="stop">{errorAt('')}</Notice>}
         <Panel title="What it is">
-          <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+          <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' }} gap="4">
             <TextField label="Name" value={form.name} error={errorAt('name')} onChange={(name) => set({ name })} />
             <Choice
               label="It is"
@@ -158,7 +158,7 @@ export function MaterialFormView({
           </Grid>
         </Panel>
         <Panel title="Buying">
-          <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+          <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' }} gap="4">
             <TextField label="Price" value={form.price} error={errorAt('price')} onChange={(price) => set({ price })} />
             <Choice
               label="Currency"

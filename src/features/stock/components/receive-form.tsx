@@ -149,7 +149,7 @@ function ReceiptForm({ entries, first }: { entries: CatalogueEntry[]; first: Cat
         </Panel>
         {isCloth && (
           <Panel title={entry.sort === 'sheets' ? 'One sheet' : 'As measured'}>
-            <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+            <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' }} gap="4">
               {length('length', 'Length', entry.sort === 'sheets' ? 'of one sheet' : 'all of it, like 20 yd')}
               {length('width', 'Width', 'the narrower end')}
               {length('selvageLeft', 'Left selvage', 'to trim')}

@@ -67,6 +67,7 @@ function Sheet({
       bg="#fff"
       color="#000"
       p={{ base: '6', _print: '0' }}
+      w="full"
       maxW="210mm"
       overflowX={{ base: 'auto', _print: 'visible' }}
       mx="auto"

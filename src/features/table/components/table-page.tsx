@@ -240,7 +240,7 @@ function Figures({
           />
         </SegmentGroup.Root>
       </Flex>
-      <Box overflowX="auto" minW="0">
+      <Box overflowX="auto" minW="0" position="relative">
         <Box
           as="table"
           w="full"

@@ -230,7 +230,7 @@ export function KindEditor({ edited, initial, units }: Props) {
             addLabel="Add an option"
           />
           <Panel title="Fit and finished size">
-            <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+            <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
               {FITS.map((fit) => (
                 <Short
                   key={fit}

@@ -76,7 +76,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
       }
     >
       {errorAt('') && <Notice level="stop">{errorAt('')}</Notice>}
-      <Grid templateColumns="repeat(4, minmax(0, 1fr))" gap="4">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' }} gap="4">
         {field('hour', 'An hour’s work', `in ${form.currency}; empty: no work is charged`)}
         <Choice
           label="Currency"
@@ -105,7 +105,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
         {field('usualMinutes', 'Minutes a cover', 'where its kind has none of its own')}
       </Grid>
       <Folded title="Minutes by kind">
-        <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4" mt="3">
+        <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4" mt="3">
           {kinds.map(({ id, name }) => (
             <TextField
               key={id}

@@ -44,7 +44,7 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
       }
     >
       {errorAt('') && <Notice level="stop">{errorAt('')}</Notice>}
-      <Grid templateColumns="repeat(3, minmax(0, 1fr))" gap="4">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
         <Choice
           label="We measure in"
           value={rules.units}
