@@ -9,6 +9,11 @@ const arrows = {
   ui: { forbid: ['db', 'features', 'app', 'work', 'cli'], why: 'shared looks know only the core' },
   work: { forbid: ['app', 'ui', 'cli'], why: 'the queue knows the core, the database and the features it works for' },
   features: { forbid: ['app', 'cli'], why: 'features are composed by app, not the other way round' },
+  records: {
+    forbid: ['app', 'ui', 'cli', 'features', 'work', 'archive', 'db'],
+    why: 'lists are rows of the core, whoever asks',
+  },
+  archive: { forbid: ['app', 'ui', 'cli', 'features', 'work'], why: 'the archive knows the tables alone' },
   cli: { forbid: ['db', 'features', 'app', 'ui'], why: 'the command line needs only the core and the pool' },
   bench: { forbid: ['db', 'features', 'app', 'ui', 'cli'], why: 'the bench makes jobs for the core' },
 };

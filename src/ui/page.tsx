@@ -99,7 +99,7 @@ export function Figure({ label, children, note }: { label: string; children: Rea
       <Text fontSize="sm" color="fg.muted">
         {label}
       </Text>
-      <Text fontSize="xl" fontWeight="700" lineHeight="1.3" whiteSpace={{ base: 'normal', sm: 'nowrap' }}>
+      <Text fontSize="xl" fontWeight="700" lineHeight="1.3">
         {children}
       </Text>
       {note && (

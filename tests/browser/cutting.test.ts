@@ -325,7 +325,7 @@ describe('machines', () => {
 describe('a label', () => {
   test('held before the camera opens its piece on the lay', async () => {
     await desk.go(`/batches/${at.batch}/labels`);
-    const label = (await desk.page.waitForSelector('[data-label] [data-scope="qr-code"] svg'))!;
+    const label = (await desk.page.waitForSelector('[data-label] > div:first-child svg'))!;
     const code = await desk.page.$eval('[data-label]', (element) => (element as HTMLElement).dataset.label!);
     const picture = await label.screenshot();
     const [width, height] = [640, 480];

@@ -186,7 +186,7 @@ journey('from nothing to a costed lay', (leg) => {
     expect(Buffer.from(pdf.subarray(0, 5)).toString()).toBe('%PDF-');
     await me.page.emulateMediaType('print');
     expect(await me.text()).not.toContain('Print these sheets');
-    await me.page.emulateMediaType('screen');
+    await me.page.emulateMediaType();
   });
 
   leg('the sewing sheets of its two equal orders print as one of them twice, each from a page of its own', async () => {

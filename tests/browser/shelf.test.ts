@@ -41,6 +41,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.sees('The shelf is empty');
     await me.press('Receive');
     await me.sees('Measure it when it comes');
+    await me.choose('What it is', 'Bargeboard canvas');
     await me.type('Lot', '7');
     await me.type('Place', 'rack 1');
     await me.type('Length', 'a lot');
@@ -67,7 +68,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.type('An hour’s work', '24');
     await me.type('Markup', '25');
     await me.page.evaluate(() => [...document.querySelectorAll<HTMLElement>('section')].find((one) => one.innerText.startsWith('What we reckon with'))!.querySelector<HTMLElement>('button')!.click()); // prettier-ignore
-    await me.sees('It is reckoned so from now on');
+    await me.sees('New costs use it');
     await me.go('/orders/new');
     await me.type('Customer', 'Mill Race Players');
     await me.choose('Kind of cover', 'Cushion with a zip in the bottom seam');
@@ -83,6 +84,8 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.sees('Quote 1001');
     await me.type('A word to the customer', 'Half on order.');
     await me.press('Mark as sent');
+    await me.sees('This quote leaves out what has no price');
+    await me.press('Mark as sent without it');
     await me.sees('Half on order.');
     await me.press('PDF');
     const isSaved = async () => {

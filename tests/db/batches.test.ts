@@ -123,11 +123,10 @@ describe('batches', () => {
     const before = await getLays(id);
     const seen = (await getOrder(order))!;
     expect(seen.form.lines[0]!.frozenBy).toBe('Test batch');
-    const changed = {
-      ...seen.form,
-      notes: 'new note',
-      lines: [{ ...seen.form.lines[0]!, qty: '99' }, lineForm(cloth)],
-    };
+    const changed = { ...seen.form, notes: 'new note', lines: [...seen.form.lines, lineForm(cloth)] };
+    const more = { ...changed, lines: [{ ...seen.form.lines[0]!, qty: '99' }, lineForm(cloth)] };
+    const refused = faultsOf(await saveOrder(more, { id: order, version: seen.version }))[0]!;
+    expect([refused.code, (await getOrder(order))!.form.notes]).toEqual(['frozen', seen.form.notes]);
     value(await saveOrder(changed, { id: order, version: seen.version }));
     const after = (await getOrder(order))!.form;
     expect(after.notes).toBe('new note');

@@ -75,6 +75,23 @@ describe('the demo workroom', () => {
       value(await saveOrder(order.form, { id, version: order.version }));
     }
   });
+
+  test('every lay costs, cut so and by hand, what the database’s own decimal arithmetic makes of what it takes', async () => {
+    await emptyTables(db);
+    for (const id of await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05'))))
+      await layAtOnce(db, id, A_MOMENT);
+    // A lay by hand lies on the bolt that the lay takes; all the demo's bolts reach for it.
+    const { rows } = await db.execute(sql`
+      WITH uses AS (
+        SELECT l.id, l.hand_nm, l.cost_minor, l.hand_cost_minor, i.sort, (u->>'used')::numeric AS used,
+          i.price_minor / (CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'whole' THEN i.length_nm END)::numeric AS per_nm
+        FROM lays l CROSS JOIN jsonb_array_elements(l.stock->'uses') u LEFT JOIN stock_items i ON i.id = (u->>'itemId')::int)
+      SELECT cost_minor::text || ' ' || hand_cost_minor AS shown,
+        sum(round(used * per_nm))::text || ' ' || max(round(hand_nm * per_nm)) FILTER (WHERE sort = 'bolt') AS again
+      FROM uses GROUP BY id, cost_minor, hand_cost_minor`);
+    expect(rows.length).toBeGreaterThan(6);
+    for (const { shown, again } of rows) expect(shown).toBe(again);
+  });
 });
 
 describe('kinds of the workroom’s own', () => {
