@@ -1,4 +1,5 @@
 // npm run bench:load [-- --orders N]: a large workroom in a database of its own, and how fast every screen answers on it.
+import { execFileSync } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
@@ -13,7 +14,7 @@ import { runMain, say, Stop } from './lib/say.mjs';
 import { spawnWithUs, Supervised } from './lib/supervisor.mjs';
 
 const USAGE =
-  'usage: npm run bench:load -- [--orders N] [--stock N] [--movements N] [--only TEXT] [--keep]: makes a workroom of N orders (20000) and measures every screen on it, or those whose name has TEXT in it';
+  'usage: npm run bench:load -- [--orders N] [--stock N] [--movements N] [--only TEXT] [--seconds N] [--keep]: makes a workroom of N orders (20000) and measures every screen on it, or those whose name has TEXT in it; then all of them at once for N seconds (60)';
 const AT_ONCE = 20;
 const REQUESTS = 200;
 const SUGGESTED_FROM = { lines: 500, cloths: 50 };
@@ -28,6 +29,7 @@ await runMain(async () => {
       stock: { type: 'string', default: '20000' },
       movements: { type: 'string', default: '1000000' },
       only: { type: 'string', default: '' },
+      seconds: { type: 'string', default: '60' },
       keep: { type: 'boolean', default: false },
     },
     0,
@@ -58,6 +60,7 @@ await runMain(async () => {
     app.run();
     await ready(port);
     await measure(`http://127.0.0.1:${port}`, Number(values.orders), values.only);
+    await measureMixed(`http://127.0.0.1:${port}`, Number(values.seconds));
     await measureSuggestions(`http://127.0.0.1:${port}`, cluster.url);
   } finally {
     await app.stop();
@@ -164,6 +167,61 @@ async function askTogether(next) {
   };
   await Promise.all(Array.from({ length: AT_ONCE }, ask));
   return took;
+}
+
+/**
+ * The screens that people have open all day, each request for another record, by 20 connections without pause: how long 95 of 100 answers
+ * took (ms), and what the web processes have in memory after it (MB).
+ */
+async function measureMixed(base, seconds) {
+  const screens = {
+    orders: (i) => `/orders?q=berth+${i % 90}`,
+    'one order': (i) => `/orders/${100 + i}`,
+    batches: (i) => `/batches?page=after~${60 + (i % 100)}`,
+    'new batch': () => '/batches/new',
+    figures: () => '/figures',
+    'costs of an order': (i) => `/orders/${100 + i}/cost`,
+    'count a place': (i) => `/stock/count?place=rack+${1 + (i % 9)}`,
+  };
+  const names = Object.keys(screens);
+  const took = Object.fromEntries(names.map((name) => [name, []]));
+  let asked = 0;
+  const end = performance.now() + seconds * 1000;
+  const ask = async () => {
+    while (performance.now() < end) {
+      const i = asked++;
+      const name = names[i % names.length];
+      const start = performance.now();
+      const answer = await fetch(base + screens[name](Math.floor(i / names.length)));
+      await answer.text();
+      if (!answer.ok) say(`  ${name}: status ${answer.status}`);
+      took[name].push(performance.now() - start);
+    }
+  };
+  await Promise.all(Array.from({ length: AT_ONCE }, ask));
+  say(`\nAll day’s screens by ${AT_ONCE} connections for ${seconds} s, ${asked} answers: 50 and 95 of 100 (ms)`);
+  for (const [name, all] of Object.entries(took)) {
+    all.sort((a, b) => a - b);
+    const at = (share) => (all[Math.floor(all.length * share)] ?? 0).toFixed(0).padStart(6);
+    say(`  ${name.padEnd(28)} ${at(0.5)} ${at(0.95)}`);
+  }
+  say(`  in memory, each process of the application (MB): ${memoryOfChildren().join(', ')}`);
+}
+
+/** The resident memory (MB) of every Node process that descends from this one. */
+function memoryOfChildren() {
+  const all = execFileSync('ps', ['-eo', 'pid=,ppid=,rss=,comm='], { encoding: 'utf8' })
+    .trim()
+    .split('\n')
+    .map((line) => line.trim().split(/\s+/));
+  const ours = new Set([String(process.pid)]);
+  for (let size = 0; size !== ours.size;) {
+    size = ours.size;
+    for (const [pid, parent] of all) if (ours.has(parent)) ours.add(pid);
+  }
+  return all
+    .filter(([pid, , , name]) => ours.has(pid) && pid !== String(process.pid) && /node|next/i.test(name))
+    .map(([, , rss]) => Math.round(Number(rss) / 1000));
 }
 
 /** How soon the first suggestion of what to cut together comes, and when all have: the 500 lines that are due first, in 50 cloths. */
