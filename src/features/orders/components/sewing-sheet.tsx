@@ -8,7 +8,7 @@ import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice } from '@/ui/page';
-import { PrintBar } from '@/ui/print-bar';
+import { OFF_SCREEN, PrintBar } from '@/ui/print-bar';
 import { FIT_LABELS, readLineForm } from '../form';
 import type { StoredOrder } from '../load-orders';
 import type { ClothChoice } from '../queries';
@@ -66,7 +66,7 @@ function SewingSheet({ order, due, only, ...shelves }: OrderToSew & Shelves) {
       mx="auto"
       borderWidth={{ base: '1px', _print: '0' }}
       borderColor="#999"
-      css={{ '& + &': { breakBefore: 'page' } }}
+      css={{ '& + &': { breakBefore: 'page' }, '@media screen': OFF_SCREEN }}
     >
       <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" gap="4">
         <Heading as="h1" fontSize="2xl">

@@ -6,7 +6,7 @@ import { printMoney } from '@/core/cost';
 import { printNumber, STYLES } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { markPath } from '@/ui/order-mark';
-import { PrintBar } from '@/ui/print-bar';
+import { OFF_SCREEN, PrintBar } from '@/ui/print-bar';
 import { longLength, percent } from '@/ui/words';
 import { isAllToBuy, itemsOf, type LayView, type LayViewItem } from '../lay-view';
 import { heightOf, PrintedLay } from './printed-lay';
@@ -73,7 +73,7 @@ function Sheet({
       mx="auto"
       borderWidth={{ base: '1px', _print: '0' }}
       borderColor="#999"
-      css={{ breakBefore: isFirst ? 'auto' : 'page' }}
+      css={{ breakBefore: isFirst ? 'auto' : 'page', '@media screen': OFF_SCREEN }}
     >
       <Flex justify="space-between" align="baseline" borderBottomWidth="3px" borderColor="#000" pb="2" mb="3" gap="4">
         <Heading as="h1" fontSize="2xl">
