@@ -27,7 +27,9 @@ function watch(worker, isDatabaseThere) {
   worker.on('message', (message) => (door = message.door ?? door));
   const timer = setInterval(async () => {
     if (door === null) return;
-    const answer = await fetch(`http://127.0.0.1:${door}/`, { signal: AbortSignal.timeout(LOOK_EVERY_MS) }).catch(() => null); // prettier-ignore
+    const answer = await fetch(`http://127.0.0.1:${door}/`, { signal: AbortSignal.timeout(LOOK_EVERY_MS) }).catch(
+      () => null,
+    );
     const isWell = answer !== null && (answer.ok || !(await isDatabaseThere()));
     if (isWell) well = Date.now();
     if (Date.now() - well < MUTE_MS) return;
@@ -39,9 +41,18 @@ function watch(worker, isDatabaseThere) {
 
 /** Asks the database by a connection of its own whether it is there. */
 function probe() {
-  const pool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 1, connectionTimeoutMillis: 2_000, query_timeout: 2_000 }); // prettier-ignore
+  const pool = new pg.Pool({
+    connectionString: process.env.DATABASE_URL,
+    max: 1,
+    connectionTimeoutMillis: 2_000,
+    query_timeout: 2_000,
+  });
   pool.on('error', () => undefined);
-  return () => pool.query('SELECT 1').then(() => true, () => false); // prettier-ignore
+  return () =>
+    pool.query('SELECT 1').then(
+      () => true,
+      () => false,
+    );
 }
 
 if (cluster.isPrimary) {

@@ -14,7 +14,10 @@ export async function proxy(request: NextRequest) {
   const isDevice = request.headers.has('x-jolly-bolt-device');
   if (isDevice && placeOf(request.nextUrl.pathname) === 'desk') {
     if (request.nextUrl.pathname.startsWith('/api/'))
-      return Response.json({ ok: false, faults: [{ code: 'forbidden', field: '', message: AT_THE_DESK }] }, { status: 403 }); // prettier-ignore
+      return Response.json(
+        { ok: false, faults: [{ code: 'forbidden', field: '', message: AT_THE_DESK }] },
+        { status: 403 },
+      );
     isRefused = true;
   }
   const nonce = crypto.randomUUID().replaceAll('-', '');

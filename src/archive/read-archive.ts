@@ -34,7 +34,8 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
       // An archive that is older than a table has none of it.
       if (!entry) continue;
       const own = await fill(client, table, await streamOf(zip, entry));
-      if (counts[table] !== undefined && counts[table] !== own) throw new ArchiveFault(`The archive says that ${table} has ${counts[table]} rows, and it has ${own}.`); // prettier-ignore
+      if (counts[table] !== undefined && counts[table] !== own)
+        throw new ArchiveFault(`The archive says that ${table} has ${counts[table]} rows, and it has ${own}.`);
       rows += own;
     }
     for (const table of ARCHIVED) {
@@ -106,10 +107,14 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Promise
     throw new ArchiveFault(`This archive has version ${String(read.version)}; ${ARCHIVE_VERSION} is known.`);
   for (const name of entries.keys()) {
     const table = /^tables\/(.+)\.jsonl$/.exec(name)?.[1];
-    if (table !== undefined && !(ARCHIVED as readonly string[]).includes(table)) throw new ArchiveFault(`The archive holds a table that this version does not know: ${table}. Read it in with the version that wrote it, or a newer one.`); // prettier-ignore
+    if (table !== undefined && !(ARCHIVED as readonly string[]).includes(table))
+      throw new ArchiveFault(
+        `The archive holds a table that this version does not know: ${table}. Read it in with the version that wrote it, or a newer one.`,
+      );
   }
   const gone = NEEDED.filter((table) => !entries.has(`tables/${table}.jsonl`));
-  if (gone.length > 0) throw new ArchiveFault(`The archive is not whole: ${gone.join(', ')} ${gone.length === 1 ? 'is' : 'are'} missing.`); // prettier-ignore
+  if (gone.length > 0)
+    throw new ArchiveFault(`The archive is not whole: ${gone.join(', ')} ${gone.length === 1 ? 'is' : 'are'} missing.`);
   checkSizes(entries);
   const named = new Set(Array.isArray(read.tables) ? (read.tables as unknown[]) : ARCHIVED);
   const missing = ARCHIVED.filter((table) => named.has(table) && !entries.has(`tables/${table}.jsonl`));
@@ -140,7 +145,10 @@ async function checkLedger(client: PoolClient) {
         coalesce(sum(CASE m.sort WHEN 'reserved' THEN m.quantity WHEN 'released' THEN -m.quantity ELSE 0 END), 0) AS held
       FROM movements m WHERE m.item_id = i.id) s ON true
     WHERE i.on_hand <> s.sum OR i.reserved <> s.held ORDER BY i.id LIMIT 3`);
-  if (rows.length > 0) throw new ArchiveFault(`The ledger of the archive is broken: ${rows.map(({ code, on_hand, sum }) => `${code} has ${on_hand} by its balance and ${sum} by its movements`).join('; ')}.`); // prettier-ignore
+  if (rows.length > 0)
+    throw new ArchiveFault(
+      `The ledger of the archive is broken: ${rows.map(({ code, on_hand, sum }) => `${code} has ${on_hand} by its balance and ${sum} by its movements`).join('; ')}.`,
+    );
 }
 
 /** Writes the rows of a table as they come; an array of JSON texts at a time. */
@@ -181,7 +189,8 @@ function withKnownColumns(table: ArchivedTable, line: string, known: ReadonlySet
     throw new ArchiveFault(`A row of ${table} can’t be read.`);
   }
   const strange = Object.keys(row).find((name) => !known.has(name) && !NO_LONGER[table]?.includes(name));
-  if (strange !== undefined) throw new ArchiveFault(`${table} holds a column that this version does not know: ${strange}.`); // prettier-ignore
+  if (strange !== undefined)
+    throw new ArchiveFault(`${table} holds a column that this version does not know: ${strange}.`);
   return line;
 }
 

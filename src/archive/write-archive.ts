@@ -51,7 +51,10 @@ export async function writeArchive(databaseUrl: string, file: string): Promise<{
     // Last, since it says how many rows each table has.
     const rows = Object.fromEntries(ARCHIVED.map((table) => [table, counts[table] ?? 0]));
     const about = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, tables: ARCHIVED, rows };
-    zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), 'archive.json', { mtime: NO_TIME, mode: 0o100644 }); // prettier-ignore
+    zip.addBuffer(Buffer.from(`${JSON.stringify(about, null, 2)}\n`), 'archive.json', {
+      mtime: NO_TIME,
+      mode: 0o100644,
+    });
     zip.end();
     await written;
     await client.query('COMMIT');
@@ -95,7 +98,12 @@ async function* read(client: PoolClient, query: string, write: (rows: Record<str
 
 /** Times as ISO texts and whole numbers as numbers: how a spreadsheet and another program read them alike. */
 const plain = (row: Record<string, unknown>): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(row).map(([name, value]) => [name, value instanceof Date ? value.toISOString() : isWhole(value) ? Number(value) : value])); // prettier-ignore
+  Object.fromEntries(
+    Object.entries(row).map(([name, value]) => [
+      name,
+      value instanceof Date ? value.toISOString() : isWhole(value) ? Number(value) : value,
+    ]),
+  );
 
 /** Counts of the database (bigint) come as texts; one with a sign would be taken for a formula. */
 const isWhole = (value: unknown): boolean =>

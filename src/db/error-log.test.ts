@@ -7,7 +7,12 @@ import { keepValuesOutOfLogs } from './error-log';
 const SECRET = 'Mill Race Players';
 const refused = () => {
   const cause = new DatabaseError(`invalid input syntax for type integer: "${SECRET}"`, 100, 'error');
-  return Object.assign(cause, { severity: 'ERROR', code: '22P02', detail: `Key (name)=(${SECRET}) exists.`, constraint: 'customers_name' }); // prettier-ignore
+  return Object.assign(cause, {
+    severity: 'ERROR',
+    code: '22P02',
+    detail: `Key (name)=(${SECRET}) exists.`,
+    constraint: 'customers_name',
+  });
 };
 
 test('a failed query is logged with its statement, code and place, and without a value', () => {

@@ -1,4 +1,4 @@
-// What a log may hold of an error. A failed query carries the values that were sent with it, and the database repeats some of them in its
+// The text that a log may hold of an error. A failed query carries the values that were sent with it, and the database repeats some of them in its
 // sentence: customers' names and notes. A log line has the statement with its placeholders, the code and the place, never a value.
 
 interface DatabaseError {
@@ -10,7 +10,11 @@ interface DatabaseError {
 }
 
 /** The lines of a stack that say where, without the message above them, which may hold values. */
-const placesOf = ({ stack = '' }: Error): string => stack.split('\n').filter((line) => /^\s+at /.test(line)).join('\n'); // prettier-ignore
+const placesOf = ({ stack = '' }: Error): string =>
+  stack
+    .split('\n')
+    .filter((line) => /^\s+at /.test(line))
+    .join('\n');
 
 const isOfDatabase = (error: unknown): error is Error & DatabaseError =>
   error instanceof Error && typeof (error as DatabaseError).severity === 'string';

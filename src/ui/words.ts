@@ -30,7 +30,7 @@ interface BesideHand {
   codes: readonly string[];
 }
 
-/** What a lay saves against the hand method: the money, and where it comes from. */
+/** The saving of a lay against the hand method: the money, and where it comes from. */
 export function lessThanByHand({ usedNm, handNm, costMinor, handCostMinor, currency, units, codes }: BesideHand): {
   money: string;
   source: string;

@@ -114,7 +114,10 @@ export class DeviceGate {
     this.tries.set(address, queue);
     queue.waiting++;
     const turn = queue.last.then(async () => {
-      const { rows } = await this.source.query<{ wrong: number }>(`SELECT wrong FROM pairing_tries WHERE address = $1 AND ${RECENT}`, [address]); // prettier-ignore
+      const { rows } = await this.source.query<{ wrong: number }>(
+        `SELECT wrong FROM pairing_tries WHERE address = $1 AND ${RECENT}`,
+        [address],
+      );
       const beyond = (rows[0]?.wrong ?? 0) - FREE_TRIES;
       if (beyond >= 0) await this.source.wait(Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** beyond));
       await this.pair(address, request, response);

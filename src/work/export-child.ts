@@ -24,7 +24,9 @@ async function* rowsOf({ sql }: List): AsyncIterable<unknown[][]> {
   const client = new Client({ connectionString: process.env.DATABASE_URL });
   await client.connect();
   try {
-    await client.query(`BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL TIME ZONE 'UTC'; SET LOCAL work_mem = '64MB'; DECLARE export NO SCROLL CURSOR FOR ${sql}`); // prettier-ignore
+    await client.query(
+      `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL TIME ZONE 'UTC'; SET LOCAL work_mem = '64MB'; DECLARE export NO SCROLL CURSOR FOR ${sql}`,
+    );
     for (;;) {
       const { rows } = await client.query({ text: `FETCH ${AT_ONCE} FROM export`, rowMode: 'array' });
       yield rows as unknown[][];

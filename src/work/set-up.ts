@@ -43,13 +43,18 @@ async function loadDemo(db: Database) {
     await tx.insert(schema.settings).values([
       // Until all of it is there: a start that was ended meanwhile is made good by the next.
       { key: 'workroom', value: { demo: true, isLoading: true } },
-      { key: 'workroom-address', value: { name: 'Winding Hole Covers', address: 'The sail loft\nLower Basin', contact: 'ask at the loft door' } }, // prettier-ignore
+      {
+        key: 'workroom-address',
+        value: { name: 'Winding Hole Covers', address: 'The sail loft\nLower Basin', contact: 'ask at the loft door' },
+      },
       // The stand-ins (npm run stand-in) are found at their usual places.
       { key: 'machines', value: { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://127.0.0.1:4104', supplier: 'http://127.0.0.1:4105/prices' } }, // prettier-ignore
     ]);
     return insertDemo(tx, today);
   });
-  const people = (await db.select({ id: schema.people.id }).from(schema.people).orderBy(schema.people.id)).map(({ id }) => id); // prettier-ignore
+  const people = (await db.select({ id: schema.people.id }).from(schema.people).orderBy(schema.people.id)).map(
+    ({ id }) => id,
+  );
   for (const [i, { end }] of DEMO_BATCHES.entries()) {
     if (end === 'draft') continue;
     const batchId = ids[i]!;

@@ -77,7 +77,8 @@ const cutShort = () => {
 async function fitsItsWindow() {
   for (const [width, height] of [...SIZES].reverse()) {
     await me.page.setViewport({ width, height });
-    const over = () => me.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth); // prettier-ignore
+    const over = () =>
+      me.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
     await expect.poll(over, { message: `${me.page.url()}, ${width} wide` }).toBeLessThanOrEqual(0);
     if (width >= LEAST_WHOLE) expect(await me.page.evaluate(cutShort), `${width} wide`).toEqual([]);
   }
@@ -174,7 +175,9 @@ test('what is not there says so and leads on', async () => {
 
 test('a batch of more than sixteen cloths fits every window; its labels print without a blank page', async () => {
   await looks('light');
-  await app.rows(`INSERT INTO cloths OVERRIDING SYSTEM VALUE SELECT (jsonb_populate_record(c, jsonb_build_object('id', c.id + 1000, 'name', c.name || ' II', 'usual_for', '[]'::jsonb))).* FROM cloths c WHERE sort = 'cloth'`); // prettier-ignore
+  await app.rows(
+    `INSERT INTO cloths OVERRIDING SYSTEM VALUE SELECT (jsonb_populate_record(c, jsonb_build_object('id', c.id + 1000, 'name', c.name || ' II', 'usual_for', '[]'::jsonb))).* FROM cloths c WHERE sort = 'cloth'`,
+  );
   const cloths = await app.rows<{ name: string }>(`SELECT name FROM cloths WHERE sort = 'cloth' ORDER BY id`);
   const columns = ['Order', 'Customer', 'Kind', 'How many', 'Width', 'Height', 'Cloth'];
   const fields = ['order', 'customer', 'kind', 'qty', 'value:width', 'value:height', 'cloth:face'];
@@ -190,7 +193,10 @@ test('a batch of more than sixteen cloths fits every window; its labels print wi
   await me.press('Make the batch');
   await me.sees('Make the lays');
   await me.press('Make the lays');
-  const laid = () => app.rows<{ id: number; cloth: number }>(`SELECT b.id, min(l.cloth_id) AS cloth FROM batches b JOIN lays l ON l.batch_id = b.id WHERE b.status = 'laid' GROUP BY b.id HAVING count(*) > 16`); // prettier-ignore
+  const laid = () =>
+    app.rows<{ id: number; cloth: number }>(
+      `SELECT b.id, min(l.cloth_id) AS cloth FROM batches b JOIN lays l ON l.batch_id = b.id WHERE b.status = 'laid' GROUP BY b.id HAVING count(*) > 16`,
+    );
   await expect.poll(laid, { timeout: 120_000, interval: 500 }).toHaveLength(1);
   const [{ id, cloth }] = (await laid()) as [{ id: number; cloth: number }];
   for (const page of [
@@ -210,7 +216,11 @@ test('a batch of more than sixteen cloths fits every window; its labels print wi
   await me.opens(`/batches/${id}/labels`);
   await me.page.waitForSelector('[data-label] path');
   const labels = (await me.page.$$('[data-label]')).length;
-  const pdf = await getDocument({ data: new Uint8Array(await me.page.pdf({ preferCSSPageSize: true })), useSystemFonts: false, verbosity: 0 }).promise; // prettier-ignore
+  const pdf = await getDocument({
+    data: new Uint8Array(await me.page.pdf({ preferCSSPageSize: true })),
+    useSystemFonts: false,
+    verbosity: 0,
+  }).promise;
   // Three by eight on a sheet.
   expect(pdf.numPages).toBe(Math.ceil(labels / 24));
 });

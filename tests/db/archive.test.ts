@@ -156,12 +156,18 @@ test('days in its lists are days, and numbers are numbers, whatever the zone of 
     const other = join(folder, 'zone.zip');
     await writeArchive(databaseUrl(), other);
     const zip = await JSZip.loadAsync(readFileSync(other));
-    const orders = Papa.parse<Record<string, string>>(await zip.file('lists/orders.csv')!.async('string'), { header: true, skipEmptyLines: true }); // prettier-ignore
+    const orders = Papa.parse<Record<string, string>>(await zip.file('lists/orders.csv')!.async('string'), {
+      header: true,
+      skipEmptyLines: true,
+    });
     const { rows } = await db.execute<{ due: string }>(
       sql`SELECT due::text FROM orders WHERE deleted_at IS NULL ORDER BY no`,
     );
     expect(orders.data.map(({ due }) => due)).toEqual(rows.map(({ due }) => due));
-    const movements = Papa.parse<Record<string, string>>(await zip.file('lists/movements.csv')!.async('string'), { header: true, skipEmptyLines: true }); // prettier-ignore
+    const movements = Papa.parse<Record<string, string>>(await zip.file('lists/movements.csv')!.async('string'), {
+      header: true,
+      skipEmptyLines: true,
+    });
     const counted = movements.data.filter(({ sort }) => sort === 'counted').map(({ quantity }) => Number(quantity));
     expect(counted.length).toBeGreaterThan(0);
     expect(counted.some((quantity) => quantity < 0)).toBe(true);

@@ -61,15 +61,31 @@ let pack: number;
 let order: number;
 let person: number;
 beforeEach(async () => {
-  cloth = value(await runCommand(saveCloth, { form: { ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' }, edited: null })).id; // prettier-ignore
+  cloth = value(
+    await runCommand(saveCloth, {
+      form: { ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' },
+      edited: null,
+    }),
+  ).id;
   bolt = value(await runCommand(stock.receive, receipt(cloth, { length: '900 yd' }))).id;
-  zip = value(await runCommand(materials.saveMaterial, { form: { ...EMPTY_MATERIAL, name: 'Coil zip 14 in', length: '14', price: '0.60' }, edited: null })).id; // prettier-ignore
-  pack = value(await runCommand(stock.receive, receipt(cloth, { what: `material ${zip}`, width: '', length: '', count: '500', price: '0.60' }))).id; // prettier-ignore
+  zip = value(
+    await runCommand(materials.saveMaterial, {
+      form: { ...EMPTY_MATERIAL, name: 'Coil zip 14 in', length: '14', price: '0.60' },
+      edited: null,
+    }),
+  ).id;
+  pack = value(
+    await runCommand(
+      stock.receive,
+      receipt(cloth, { what: `material ${zip}`, width: '', length: '', count: '500', price: '0.60' }),
+    ),
+  ).id;
   order = await savedOrder([lineForm(cloth, { typed: { width: '20', height: '18' } })]);
   person = value(await runCommand(addPerson, { name: 'Wren' })).id;
 });
 
-const draft = async () => value(await runCommand(batches.createBatch, { name: 'Test batch', lineIds: await linesOf(order) })).id; // prettier-ignore
+const draft = async () =>
+  value(await runCommand(batches.createBatch, { name: 'Test batch', lineIds: await linesOf(order) })).id;
 async function laid() {
   const id = await draft();
   await layAtOnce(db, id, A_MOMENT);
@@ -119,7 +135,11 @@ const sheetOf = (customer: string) => ({
   rows: [['A', customer, 'Envelope cushion', '2', '17', '17', 'plain drill']],
 });
 async function quote() {
-  const zipped = { ...emptyLine(kindById('zip-cushion')!), typed: { width: '16', height: '16' }, cloth: { face: String(cloth) } }; // prettier-ignore
+  const zipped = {
+    ...emptyLine(kindById('zip-cushion')!),
+    typed: { width: '16', height: '16' },
+    cloth: { face: String(cloth) },
+  };
   return value(await makeQuote(await savedOrder([lineForm(cloth, zipped)]))).id;
 }
 const list = { asOf: '2027-01-04', supplier: 'Loom Lane', currency: 'GBP', articles: [] };
@@ -133,7 +153,11 @@ const each =
 
 /** What each command is asked, once its workroom is made ready. */
 const CROWDS: Record<CommandName, () => Promise<Ask>> = {
-  'save order': async () => each(orders.saveOrder, (i: number) => ({ form: orderForm([lineForm(cloth)], { customer: `Crew ${i}` }), edited: null })), // prettier-ignore
+  'save order': async () =>
+    each(orders.saveOrder, (i: number) => ({
+      form: orderForm([lineForm(cloth)], { customer: `Crew ${i}` }),
+      edited: null,
+    })),
   'copy order': async () => each(orders.copyOrder, { id: order }),
   'delete order': async () => each(orders.deleteOrder, { id: order }),
   'restore order': async () => {
@@ -190,7 +214,13 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   },
   'send lay to cutter': async () => {
     const answer = { id: 'job-1', state: 'waiting', progress: 0, seconds: 60, faults: [] };
-    return each(machines.keepCutterJob, { batchId: await approved(), clothId: cloth, layVersion: 1, address: 'http://127.0.0.1:4101', answer }); // prettier-ignore
+    return each(machines.keepCutterJob, {
+      batchId: await approved(),
+      clothId: cloth,
+      layVersion: 1,
+      address: 'http://127.0.0.1:4101',
+      answer,
+    });
   },
   'note cutter state': async () => {
     const answer = { id: 'job-1', state: 'waiting', progress: 0, seconds: 60, faults: [] };
@@ -198,12 +228,16 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     const { id } = value(await runCommand(machines.keepCutterJob, sent as never));
     return each(machines.noteCutterState, { id, state: 'cutting', progress: 0.5, seconds: 60, faults: [] });
   },
-  'choose stock': async () => each(stock.chooseStock, { batchId: await draft(), clothId: cloth, pinned: [bolt], leftOut: [], isLotMixed: false }), // prettier-ignore
+  'choose stock': async () =>
+    each(stock.chooseStock, { batchId: await draft(), clothId: cloth, pinned: [bolt], leftOut: [], isLotMixed: false }),
   'move stock': async () => each(stock.moveItem, (i: number) => ({ id: bolt, place: `rack ${i}` })),
-  'count stock': async () => each(stock.countItem, (i: number) => ({ id: pack, amount: String(100 + i), reason: 'count' })), // prettier-ignore
-  'book count of the shelf': async () => each(stock.bookCount, { rows: [{ id: pack, amount: '400', seen: 500 }], reason: 'the yearly count' }), // prettier-ignore
+  'count stock': async () =>
+    each(stock.countItem, (i: number) => ({ id: pack, amount: String(100 + i), reason: 'count' })),
+  'book count of the shelf': async () =>
+    each(stock.bookCount, { rows: [{ id: pack, amount: '400', seen: 500 }], reason: 'the yearly count' }),
   'use notion': async () => each(stock.useNotion, { id: pack, amount: '1', orderNo: '', reason: 'samples' }),
-  receive: async () => each(stock.receive, receipt(cloth, { what: `material ${zip}`, width: '', length: '', count: '5', price: '0.60' })), // prettier-ignore
+  receive: async () =>
+    each(stock.receive, receipt(cloth, { what: `material ${zip}`, width: '', length: '', count: '5', price: '0.60' })),
   'receive delivery': async () => each(stock.receiveDelivery, { rows: [receipt(cloth), receipt(cloth, { lot: '4' })] }),
   'let stock go': async () => each(stock.letGo, { id: pack, reason: 'too old' }),
   'counter movement': async () => {
@@ -211,32 +245,62 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     const [used] = await db.select().from(schema.movements).where(eq(schema.movements.sort, 'used'));
     return each(stock.counterMovement, { id: used!.id, reason: 'by mistake' });
   },
-  'save cloth': async () => each(saveCloth, (i: number) => ({ form: { ...EMPTY_CLOTH, name: `Cloth ${i}`, price: '9' }, edited: null })), // prettier-ignore
+  'save cloth': async () =>
+    each(saveCloth, (i: number) => ({ form: { ...EMPTY_CLOTH, name: `Cloth ${i}`, price: '9' }, edited: null })),
   'delete cloth': async () => {
-    const { id } = value(await runCommand(saveCloth, { form: { ...EMPTY_CLOTH, name: 'Spare', price: '9' }, edited: null })); // prettier-ignore
+    const { id } = value(
+      await runCommand(saveCloth, { form: { ...EMPTY_CLOTH, name: 'Spare', price: '9' }, edited: null }),
+    );
     return each(deleteCloth, { id });
   },
   'keep cloth photo': async () => {
     const [row] = await db.select().from(schema.cloths).where(eq(schema.cloths.id, cloth));
-    const square = [[10, 10], [90, 10], [90, 90], [10, 90]]; // prettier-ignore
+    const square = [
+      [10, 10],
+      [90, 10],
+      [90, 90],
+      [10, 90],
+    ];
     const marks = { sheet: square, paper: 'a4', repeat: square } as never;
     const read = await readClothPhoto(new Uint8Array(await blackPng(400, 400)), marks).catch(() => null);
-    const kept = { photo: '', tile: '', marks: {}, reading: { across: 254_000_000, along: 254_000_000, drop: 0, width: null } }; // prettier-ignore
-    return () => keepClothPhoto({ id: cloth, version: row!.version, kept: (read && 'kept' in read ? read.kept : kept) as never }); // prettier-ignore
+    const kept = {
+      photo: '',
+      tile: '',
+      marks: {},
+      reading: { across: 254_000_000, along: 254_000_000, drop: 0, width: null },
+    };
+    return () =>
+      keepClothPhoto({ id: cloth, version: row!.version, kept: (read && 'kept' in read ? read.kept : kept) as never });
   },
   'drop cloth photo': async () => each(dropPhoto, { id: cloth }),
-  'save notion': async () => each(materials.saveMaterial, (i: number) => ({ form: { ...EMPTY_MATERIAL, name: `Zip ${i}`, length: '12', price: '1' }, edited: null })), // prettier-ignore
+  'save notion': async () =>
+    each(materials.saveMaterial, (i: number) => ({
+      form: { ...EMPTY_MATERIAL, name: `Zip ${i}`, length: '12', price: '1' },
+      edited: null,
+    })),
   'delete notion': async () => {
     const form = { ...EMPTY_MATERIAL, name: 'Spare zip', length: '9', price: '1' };
     const { id } = value(await runCommand(materials.saveMaterial, { form, edited: null }));
     return each(materials.deleteMaterial, { id });
   },
   'make quote': async () => () => makeQuote(order, randomUUID()),
-  'edit quote': async () => each(money.editQuote, { id: await quote(), version: 1, words: 'as agreed', validUntil: '2027-05-01' }), // prettier-ignore
+  'edit quote': async () =>
+    each(money.editQuote, { id: await quote(), version: 1, words: 'as agreed', validUntil: '2027-05-01' }),
   'step quote': async () => each(money.stepQuote, { id: await quote(), event: 'send' }),
   'propose prices': async () => each(machines.keepProposals, list),
   'decide on price': async () => {
-    const [row] = await db.insert(schema.priceProposals).values({ supplier: 'Loom Lane', clothId: cloth, article: 'x', priceMinor: 900, currency: 'GBP', pricePer: 'yd', asOf: '2027-01-04' }).returning(); // prettier-ignore
+    const [row] = await db
+      .insert(schema.priceProposals)
+      .values({
+        supplier: 'Loom Lane',
+        clothId: cloth,
+        article: 'x',
+        priceMinor: 900,
+        currency: 'GBP',
+        pricePer: 'yd',
+        asOf: '2027-01-04',
+      })
+      .returning();
     return each(machines.decideProposal, { id: row!.id, isTaken: true });
   },
   'save machines': async () => each(machines.saveMachines, NO_MACHINES),
@@ -269,7 +333,9 @@ describe('forty at once', () => {
   test.each(Object.keys(COMMAND_PLACES) as CommandName[])('%s: everybody is answered', async (name) => {
     const ask = await CROWDS[name]();
     const answers = await Promise.all(Array.from({ length: CROWD }, (_, i) => ask(i)));
-    const codes = answers.flatMap((answer) => (answer.ok ? [] : answer.faults.map(({ code, message }) => `${code}: ${message}`))); // prettier-ignore
+    const codes = answers.flatMap((answer) =>
+      answer.ok ? [] : answer.faults.map(({ code, message }) => `${code}: ${message}`),
+    );
     expect(codes.filter((code) => FAILED.some((failed) => code.startsWith(failed)))).toEqual([]);
     expect(codes.length).toBeLessThan(CROWD);
     expect(await database().select().from(schema.people).where(isNull(schema.people.leftAt))).toBeInstanceOf(Array);

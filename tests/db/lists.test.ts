@@ -62,7 +62,14 @@ test('the shelf in millimetres and money', async () => {
   const { data } = Papa.parse<Record<string, string>>((await (await take('shelf', 'csv')).text()).replace('\ufeff', ''), { header: true }); // prettier-ignore
   const velvet = data.find((row) => row['What it is'] === 'Footlight velvet' && row.Sort === 'bolt')!;
   // 24 m less 2.6 m and 35 cm.
-  expect(velvet).toMatchObject({ Lot: 'F12', 'Width mm': '1400', 'Left (mm or pieces)': '21050', Paid: '33.50', Currency: 'GBP', 'For one': 'm' }); // prettier-ignore
+  expect(velvet).toMatchObject({
+    Lot: 'F12',
+    'Width mm': '1400',
+    'Left (mm or pieces)': '21050',
+    Paid: '33.50',
+    Currency: 'GBP',
+    'For one': 'm',
+  });
 });
 
 test('a list that is none is not found', async () => {
@@ -73,7 +80,10 @@ test('days are days whatever the zone of the machine', async () => {
   const before = process.env.TZ;
   process.env.TZ = 'Pacific/Auckland';
   try {
-    const { data } = Papa.parse<Record<string, string>>((await (await take('orders', 'csv')).text()).replace('\ufeff', ''), { header: true, skipEmptyLines: true }); // prettier-ignore
+    const { data } = Papa.parse<Record<string, string>>(
+      (await (await take('orders', 'csv')).text()).replace('\ufeff', ''),
+      { header: true, skipEmptyLines: true },
+    );
     const rows = await db.execute<{ no: number; due: string }>(
       sql`SELECT no, due::text FROM orders WHERE deleted_at IS NULL ORDER BY no`,
     );
@@ -98,12 +108,17 @@ test.each([
     sql`UPDATE stock_items SET currency = ${currency}, price_minor = ${minor}, price_per = 'm' WHERE cloth_id IS NOT NULL`,
   );
   await db.execute(sql`UPDATE stock_items SET currency = ${currency}, price_minor = 0 WHERE material_id IS NOT NULL`);
-  const { data } = Papa.parse<Record<string, string>>((await (await take('cloth', 'csv')).text()).replace('\ufeff', ''), { header: true, skipEmptyLines: true }); // prettier-ignore
+  const { data } = Papa.parse<Record<string, string>>(
+    (await (await take('cloth', 'csv')).text()).replace('\ufeff', ''),
+    { header: true, skipEmptyLines: true },
+  );
   expect(new Set(data.map((row) => row.Price))).toEqual(new Set([text]));
   const book = new ExcelJS.Workbook();
   await book.xlsx.load(await (await take('cloth', 'xlsx')).arrayBuffer());
   expect(book.worksheets[0]!.getRow(2).getCell(6).value).toBe(number);
-  const { rows } = await db.execute<{ metres: string }>(sql`SELECT sum(on_hand) / 1000000000 AS metres FROM stock_items WHERE cloth_id IS NOT NULL AND sort <> 'sheets'`); // prettier-ignore
+  const { rows } = await db.execute<{ metres: string }>(
+    sql`SELECT sum(on_hand) / 1000000000 AS metres FROM stock_items WHERE cloth_id IS NOT NULL AND sort <> 'sheets'`,
+  );
   const age = (await figure('age'))!;
   const cloths = age.columns.flatMap((name, i) => (['Bolts', 'Remnants'].includes(name) ? [i - 1] : []));
   const worth = age.rows.flatMap(({ values }) => cloths.map((i) => values[i]!)).reduce((sum, value) => sum + value, 0);

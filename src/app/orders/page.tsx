@@ -31,7 +31,10 @@ export default async function OrdersPage({ searchParams }: { searchParams: Promi
   const isDescending = sort.startsWith('-');
   const wanted = sort.replace(/^-/, '') as OrderSort;
   const by = ORDER_SORTS.includes(wanted) ? wanted : 'due';
-  const [found, steps] = await Promise.all([listOrders({ search: q, only, sort: by, isDescending, page }), firstHour()]); // prettier-ignore
+  const [found, steps] = await Promise.all([
+    listOrders({ search: q, only, sort: by, isDescending, page }),
+    firstHour(),
+  ]);
   const isEmpty = q === '' && ORDER_STATUSES.every((one) => found.counts[one] === 0);
   const href = (rest: Record<string, string>) => {
     const given = { ...(q && { q }), ...(only && { status: only }), ...rest };

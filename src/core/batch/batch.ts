@@ -3,7 +3,22 @@ import { boughtLength, costOf, sharesByArea, sharesByLength, wasteShare } from '
 import { layJobFor, type BatchOrder, type ClothJob } from '../cutlist';
 import { NM, type Nm, type Units } from '../length';
 import { areaOfPiece, handLength, type LayJob, type LayPlan } from '../lay';
-import { afterWash, beforeWash, chooseStock, NO_CHOICE, shrinkageOf, TO_BUY, jobOnStock, leastPiece, needOf, usesOf, type ChosenStock, type PricedUse, type ShelfItem, type StockChoice } from '../stock'; // prettier-ignore
+import {
+  afterWash,
+  beforeWash,
+  chooseStock,
+  NO_CHOICE,
+  shrinkageOf,
+  TO_BUY,
+  jobOnStock,
+  leastPiece,
+  needOf,
+  usesOf,
+  type ChosenStock,
+  type PricedUse,
+  type ShelfItem,
+  type StockChoice,
+} from '../stock';
 
 /** A cloth as a batch meets it: how the cut lists name it, and the units that its papers are in. */
 export interface BatchCloth {
@@ -158,7 +173,9 @@ function handLays(
 ): LayPlan['lays'] {
   const layOn = (code: string, used: Nm) => ({ stock: code, used, placed: [], cuts: [] });
   if (cloth.sheetLength)
-    return Array.from({ length: Math.ceil(hand / cloth.sheetLength) }, (_, i) => layOn(`sheet ${i + 1}`, cloth.sheetLength!)); // prettier-ignore
+    return Array.from({ length: Math.ceil(hand / cloth.sheetLength) }, (_, i) =>
+      layOn(`sheet ${i + 1}`, cloth.sheetLength!),
+    );
   let left = hand;
   const lays: LayPlan['lays'] = [];
   for (const item of stock?.items ?? []) {

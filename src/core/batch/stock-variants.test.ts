@@ -9,18 +9,36 @@ import { DRILL, pricedItem } from './testing';
 
 const LEAST: [number, number] = [inches(12), inches(12)];
 
-const cutListOf = (sizes: readonly (readonly [number, number, number])[]): CutList => ({
-  pieces: sizes.map(([across, along, qty], i) => ({ line: '1', name: `p${i}`, role: 'face', cloth: 'drill', qty, size: [inches(across), inches(along)], across: inches(across), along: inches(along), sum: ['', ''], seam: inches(0.5), turns: null, anchor: null, outline: null })), // prettier-ignore
-  strips: [],
-  notions: [],
-  marks: [],
-  inspections: [],
-  steps: [],
-  warnings: [],
-}) as unknown as CutList; // prettier-ignore
+const cutListOf = (sizes: readonly (readonly [number, number, number])[]): CutList =>
+  ({
+    pieces: sizes.map(([across, along, qty], i) => ({
+      line: '1',
+      name: `p${i}`,
+      role: 'face',
+      cloth: 'drill',
+      qty,
+      size: [inches(across), inches(along)],
+      across: inches(across),
+      along: inches(along),
+      sum: ['', ''],
+      seam: inches(0.5),
+      turns: null,
+      anchor: null,
+      outline: null,
+    })),
+    strips: [],
+    notions: [],
+    marks: [],
+    inspections: [],
+    steps: [],
+    warnings: [],
+  }) as unknown as CutList;
 
 function taskOf(sizes: readonly (readonly [number, number, number])[], shelf: PricedItem[]): ClothTask {
-  const [task] = clothTasks([{ orderNo: '201', cutList: cutListOf(sizes) }], [{ key: 'drill', cloth: DRILL, units: 'in', shelf }]); // prettier-ignore
+  const [task] = clothTasks(
+    [{ orderNo: '201', cutList: cutListOf(sizes) }],
+    [{ key: 'drill', cloth: DRILL, units: 'in', shelf }],
+  );
   return task!;
 }
 const lay = (task: ClothTask): LaidTask => {
@@ -55,7 +73,14 @@ describe('the stock of a lay', () => {
     // A strip 3 in wide for 300 in that widens at its far end: the piece lies only there, and all of it would be taken.
     const odd: PricedItem = {
       ...remnant('R46', 16, 330, 5000),
-      outline: [[0, 0], [3, 0], [3, 310], [16, 310], [16, 330], [0, 330]].map(([x, y]): [number, number] => [inches(x!), inches(y!)]), // prettier-ignore
+      outline: [
+        [0, 0],
+        [3, 0],
+        [3, 310],
+        [16, 310],
+        [16, 330],
+        [0, 330],
+      ].map(([x, y]): [number, number] => [inches(x!), inches(y!)]),
     };
     const { best, tried } = decide([[14, 14, 1]], [pricedItem('B1', 20, 1800), odd]);
     expect(codes(tried[0]!)).toEqual(['R46']);
@@ -87,17 +112,28 @@ describe('the stock of a lay', () => {
       fc.integer({ min: 5, max: 40 }),
       fc.integer({ min: 1, max: 3 }),
     );
-    const piece = fc.record({ across: fc.integer({ min: 6, max: 50 }), along: fc.integer({ min: 6, max: 200 }), whole: fc.integer({ min: 0, max: 9000 }) }); // prettier-ignore
+    const piece = fc.record({
+      across: fc.integer({ min: 6, max: 50 }),
+      along: fc.integer({ min: 6, max: 200 }),
+      whole: fc.integer({ min: 0, max: 9000 }),
+    });
     fc.assert(
-      fc.property(fc.array(size, { minLength: 1, maxLength: 4 }), fc.array(piece, { maxLength: 4 }), (sizes, remnants) => {
-        const shelf = [pricedItem('B1', 60, 1800), ...remnants.map(({ across, along, whole }, i) => remnant(`R${i + 2}`, across, along, whole))]; // prettier-ignore
-        const { best, tried } = decide(sizes, shelf);
-        const plain = tried[1] ?? tried[0]!;
-        expect(costIn(best)).toBeLessThanOrEqual(costIn(plain));
-        expect(best.plan.unplaced).toEqual([]);
-        expect(best.plan.lays.reduce((sum, { used }) => sum + used, 0)).toBeGreaterThan(NM.in);
-      }),
+      fc.property(
+        fc.array(size, { minLength: 1, maxLength: 4 }),
+        fc.array(piece, { maxLength: 4 }),
+        (sizes, remnants) => {
+          const shelf = [
+            pricedItem('B1', 60, 1800),
+            ...remnants.map(({ across, along, whole }, i) => remnant(`R${i + 2}`, across, along, whole)),
+          ];
+          const { best, tried } = decide(sizes, shelf);
+          const plain = tried[1] ?? tried[0]!;
+          expect(costIn(best)).toBeLessThanOrEqual(costIn(plain));
+          expect(best.plan.unplaced).toEqual([]);
+          expect(best.plan.lays.reduce((sum, { used }) => sum + used, 0)).toBeGreaterThan(NM.in);
+        },
+      ),
       { numRuns: 40 },
-    ); // prettier-ignore
+    );
   });
 });

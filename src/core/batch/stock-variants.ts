@@ -24,7 +24,15 @@ const remnantsIn = ({ stock, choice }: ClothTask): PricedItem[] =>
 /** The tasks to lay for one cloth, the shelf's first offer first; one alone where no remnant is in question. */
 export function stockVariants(task: ClothTask): ClothTask[] {
   const remnants = remnantsIn(task);
-  return remnants.length === 0 ? [task] : [task, withoutItems(task, remnants.map(({ id }) => id))]; // prettier-ignore
+  return remnants.length === 0
+    ? [task]
+    : [
+        task,
+        withoutItems(
+          task,
+          remnants.map(({ id }) => id),
+        ),
+      ];
 }
 
 /**
@@ -48,7 +56,10 @@ export function withoutDear(offered: LaidTask, plain: LaidTask): ClothTask | nul
   });
   const used = remnants.filter(({ code }) => plan.lays.some(({ stock, used: length }) => stock === code && length > 0));
   if (dear.length === 0 || dear.length === used.length) return null;
-  return withoutItems(task, dear.map(({ id }) => id)); // prettier-ignore
+  return withoutItems(
+    task,
+    dear.map(({ id }) => id),
+  );
 }
 
 const widthOf = ({ stock }: ClothTask['whole']['job'], code: string): Nm => {
@@ -59,7 +70,7 @@ const widthOf = ({ stock }: ClothTask['whole']['job'], code: string): Nm => {
 const costIn = ({ task: { cloth, stock }, plan }: LaidTask): number => takenBy(cloth, stock?.items ?? [], plan).cost;
 
 /**
- * What a lay takes away from the shelf, in minor units: its cost, and what is left of a remnant that is too small to keep, less what the
+ * The worth that a lay takes away from the shelf, in minor units: its cost, and what is left of a remnant that is too small to keep, less what the
  * usable remnants that it leaves are worth by their area (a part of it, `KEPT_WORTH`). `least` is the smallest remnant that is kept (nm).
  */
 export function takenAway(laid: LaidTask, least: readonly [Nm, Nm]): number {

@@ -40,7 +40,7 @@ export interface ClothNature {
   give: Give;
 }
 
-/** What one yard, metre or sheet costs, or a whole remnant, in minor units. */
+/** The price of one yard, metre or sheet, or of a whole remnant, in minor units. */
 export interface Price {
   minor: number;
   currency: string;

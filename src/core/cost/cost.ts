@@ -5,7 +5,7 @@ import { roundHalfUp } from './rounding';
 /** The length that has to be bought: `used` rounded up to the cloth's selling step (nm). */
 export const boughtLength = (used: Nm, step: Nm): Nm => (step > 0 ? Math.ceil(used / step) * step : used);
 
-/** What a length costs in minor units of the cloth's currency, rounded half up to the cent. A price for a sheet, or for a whole remnant, is for its length. */
+/** The cost of a length in minor units of the cloth's currency, rounded half up to the cent. A price for a sheet, or for a whole remnant, is for its length. */
 export function costOf(length: Nm, { price, sheetLength }: Pick<Cloth, 'price' | 'sheetLength'>): number {
   const per = BigInt(price.per === 'sheet' || price.per === 'whole' ? (sheetLength ?? NM.m) : NM[price.per]);
   return roundHalfUp(BigInt(length) * BigInt(price.minor), per);

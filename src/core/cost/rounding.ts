@@ -11,6 +11,6 @@ const MILLION = 1_000_000n;
 export const partOf = (amount: number, part: number): number =>
   roundHalfUp(BigInt(amount) * BigInt(Math.round(part * Number(MILLION))), MILLION);
 
-/** What so many minutes cost at a rate for the hour in whole minor units, rounded half up; minutes count to a thousandth. */
+/** The cost of minutes of work at a rate for the hour in whole minor units, rounded half up; minutes count to a thousandth. */
 export const labourOf = (minutes: number, hourMinor: number): number =>
   roundHalfUp(BigInt(Math.round(minutes * 1000)) * BigInt(hourMinor), 60_000n);

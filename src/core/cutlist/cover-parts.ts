@@ -129,7 +129,12 @@ function fitted(
   if (!join) return [part];
   const joined = joinedParts(part, join, seam, cloth.repeat !== null, units);
   const sideways = part.along <= usable ? { ...turned(part), isFixed: true } : null;
-  const all = (parts: readonly Part[]) => lengthOfCovers(parts.map((one) => ({ ...one, qty: copies })), line.qty, cloth); // prettier-ignore
+  const all = (parts: readonly Part[]) =>
+    lengthOfCovers(
+      parts.map((one) => ({ ...one, qty: copies })),
+      line.qty,
+      cloth,
+    );
   const ways: WidePart['ways'] = [{ way: 'join', pieces: joined.length, length: all(joined) }];
   if (sideways) ways.push({ way: 'sideways', pieces: 1, length: all([sideways]) });
   // Grain hardly matters on a cover, the direction of a pattern or a nap does: where there is neither, the panel runs along

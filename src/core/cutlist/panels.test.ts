@@ -76,7 +76,9 @@ describe('panels wider than the cloth: a whole width in the middle, equal sides 
         ['join', 84],
         ['sideways', 91],
       ]);
-      expect(list.warnings.find(({ code }) => code === 'panel-wide')!.message).toContain('run along the bolt: 2 yd 19 in and no seam, joined 2 yd 12 in'); // prettier-ignore
+      expect(list.warnings.find(({ code }) => code === 'panel-wide')!.message).toContain(
+        'run along the bolt: 2 yd 19 in and no seam, joined 2 yd 12 in',
+      );
       expect(sizes(listOf(bench({ panels: { top: 'join' } }), plain))).toHaveProperty('top, middle');
       // 151 from 54, 30 deep: one row of top or bottom along the bolt takes 2 x 151, joined 4 x 31 and the sides 2 x 31.
       const deep = bench({ measures: { length: inches(150), width: inches(30), thickness: inches(3) } });

@@ -21,7 +21,7 @@ export function cellText(cell: Cell): string | number {
   return cell.text;
 }
 
-/** What a workbook's cell holds, and its number format where it has one (ECMA-376, part 1, 18.8.30). */
+/** The content of a workbook's cell, and its number format where it has one (ECMA-376, part 1, 18.8.30). */
 export function cellValue(cell: Cell): { value: string | number | Date; format?: string } {
   if (typeof cell !== 'object') return { value: cell };
   if ('day' in cell) return { value: new Date(`${cell.day}T00:00:00Z`), format: 'yyyy-mm-dd' };

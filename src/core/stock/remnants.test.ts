@@ -114,7 +114,14 @@ describe('slivers', () => {
 
   test('a tall narrow part is no part of what is kept: each part is as large as the least that the workroom keeps', () => {
     // Beside a: 0.5 in, from 40 on 8 in, from 90 on 33 in; the least is 12 x 12.
-    const job = jobOf({ cloth, pieces: [{ id: 'a', size: [52.5, 40] }, { id: 'b', size: [45, 50] }, { id: 'c', size: [20, 30] }] }); // prettier-ignore
+    const job = jobOf({
+      cloth,
+      pieces: [
+        { id: 'a', size: [52.5, 40] },
+        { id: 'b', size: [45, 50] },
+        { id: 'c', size: [20, 30] },
+      ],
+    });
     const plan = planOf([at('a', 0.5, 0), at('b', 0.5, 40), at('c', 0.5, 90)], 120);
     expect(findFaults(job, plan)).toEqual([]);
     const kept = remnantsOf(job, plan, [inches(12), inches(12)]);
@@ -124,10 +131,17 @@ describe('slivers', () => {
   });
 
   test('whatever is laid, every place of a kept shape lies in a rectangle of the least size within it', () => {
-    const piece = fc.record({ w: fc.integer({ min: 4, max: 50 }), h: fc.integer({ min: 4, max: 90 }), qty: fc.integer({ min: 1, max: 3 }) }); // prettier-ignore
+    const piece = fc.record({
+      w: fc.integer({ min: 4, max: 50 }),
+      h: fc.integer({ min: 4, max: 90 }),
+      qty: fc.integer({ min: 1, max: 3 }),
+    });
     fc.assert(
       fc.property(fc.array(piece, { minLength: 2, maxLength: 7 }), (some) => {
-        const { job, plan } = laid({ cloth, pieces: some.map(({ w, h, qty }, i) => ({ id: `p${i}`, size: [w, h], qty })) }, 4); // prettier-ignore
+        const { job, plan } = laid(
+          { cloth, pieces: some.map(({ w, h, qty }, i) => ({ id: `p${i}`, size: [w, h], qty })) },
+          4,
+        );
         for (const { outline, area } of remnantsOf(job, plan, [inches(9), inches(14)])) {
           if (!outline) continue;
           expect(area).toBeGreaterThan(0);

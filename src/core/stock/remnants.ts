@@ -94,7 +94,7 @@ interface Column {
 
 /**
  * The usable part of the columns: the union of all rectangles up to the cut that are at least the least size (a morphological opening).
- * What no such rectangle covers is a sliver, and falls away. From the lowest base up, each run of columns that is free from there and is
+ * Whatever no such rectangle covers is a sliver, and falls away. From the lowest base up, each run of columns that is free from there and is
  * large enough keeps its columns down to that base.
  */
 function usableColumns(columns: readonly Column[], used: Nm, least: readonly [Nm, Nm]): (Column | null)[] {
@@ -116,7 +116,7 @@ function usableColumns(columns: readonly Column[], used: Nm, least: readonly [Nm
 }
 
 /**
- * What lies beyond the last pieces up to the cut and is usable: the largest run of columns, as a stepped outline, with the area (nm²) that
+ * The usable end beyond the last pieces up to the cut: the largest run of columns, as a stepped outline, with the area (nm²) that
  * it has, and that of the largest rectangle in it.
  */
 function endPiece(taken: readonly Box[], left: Nm, right: Nm, used: Nm, least: readonly [Nm, Nm]) {

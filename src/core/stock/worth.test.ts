@@ -15,12 +15,17 @@ test('a length is worth its part of the price, rounded half up, also what is cou
 
 test('a remnant is never worth more than the length that left its bolt for it, and less by no whole minor unit', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 40_000_000_000 }), fc.integer({ min: 0, max: 500_000 }), fc.integer({ min: 1, max: 20_000_000_000 }), (kept, priceMinor, along) => {
-      const left = (kept * priceMinor) / NM.yd;
-      const remnant = { ...remnantPrice(kept, { priceMinor, pricePer: 'yd' }), lengthNm: along };
-      const worth = worthOf(along, remnant);
-      expect(worth).toBeLessThanOrEqual(left + 1e-3);
-      expect(worth).toBeGreaterThan(left - 1.001);
-    }),
-  ); // prettier-ignore
+    fc.property(
+      fc.integer({ min: 1, max: 40_000_000_000 }),
+      fc.integer({ min: 0, max: 500_000 }),
+      fc.integer({ min: 1, max: 20_000_000_000 }),
+      (kept, priceMinor, along) => {
+        const left = (kept * priceMinor) / NM.yd;
+        const remnant = { ...remnantPrice(kept, { priceMinor, pricePer: 'yd' }), lengthNm: along };
+        const worth = worthOf(along, remnant);
+        expect(worth).toBeLessThanOrEqual(left + 1e-3);
+        expect(worth).toBeGreaterThan(left - 1.001);
+      },
+    ),
+  );
 });

@@ -11,7 +11,7 @@ export interface Priced {
   lengthNm?: number | null;
 }
 
-/** What one unit of a price is, in the quantities of the ledger: nanometres or pieces. */
+/** The unit of a price, in the quantities of the ledger: nanometres or pieces. */
 const unitOf = ({ pricePer, packSize = 1, lengthNm }: Priced): number =>
   pricePer === 'yd' || pricePer === 'm'
     ? NM[pricePer]
@@ -28,7 +28,7 @@ function minorOf(quantity: number, priced: Priced, rounding: 'down' | 'half up')
   return rounding === 'down' ? Number(worth / unit) : roundHalfUp(worth, unit);
 }
 
-/** What a quantity is worth in minor units, at what was paid for it; rounded half up, away from zero where it is negative. */
+/** The worth of a quantity in minor units, at what was paid for it; rounded half up, away from zero where it is negative. */
 export const worthOf = (quantity: number, priced: Priced): number =>
   Math.sign(quantity) * minorOf(quantity, priced, 'half up') + 0;
 

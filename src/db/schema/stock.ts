@@ -26,7 +26,7 @@ import { orderLines, orders } from './orders';
 import { people } from './workroom';
 
 export const PRICED_BY = ['yd', 'm', 'piece', 'pack', 'sheet'] as const;
-/** What the price of an item is for; `whole`: for all of a remnant as it was kept. */
+/** The unit that the price of an item is for; `whole`: for all of a remnant as it was kept. */
 const ITEM_PRICED_BY = [...PRICED_BY, 'whole'] as const;
 
 /** What an order takes beside what is laid: cord, zips, hook-and-loop, snaps, buttons, thread, tape, staples, adhesive. */

@@ -32,7 +32,18 @@ async function rowsOf(batchId: number): Promise<{ name: string; rows: Cell[][] }
       sum: [string, string],
     ) => {
       const own = lines.find(({ position }) => String(position) === line)!;
-      return [Number(orderNo), Number(line), kinds.find(own.kind, own.kindVersion)?.name ?? own.kind, cloths.get(cloth)?.name ?? cloth, part, qty, size(across), size(along), unit, sum.filter(Boolean).join('; ')]; // prettier-ignore
+      return [
+        Number(orderNo),
+        Number(line),
+        kinds.find(own.kind, own.kindVersion)?.name ?? own.kind,
+        cloths.get(cloth)?.name ?? cloth,
+        part,
+        qty,
+        size(across),
+        size(along),
+        unit,
+        sum.filter(Boolean).join('; '),
+      ];
     };
     return [
       ...cutList.pieces.map(({ line, cloth, name, qty, across, along, sum }) => row(line, cloth, name, qty, [across, along], sum)), // prettier-ignore

@@ -37,7 +37,12 @@ type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer A
  */
 export async function send<F extends Action>(action: F, ...args: ArgumentsOf<F>): Promise<Awaited<ReturnType<F>>> {
   const tooLarge = JSON.stringify(args).length > MOST_BYTES;
-  if (tooLarge) return failed('', 'This is more than can be sent at once: divide it, and save the parts one after the other.', 'too-large') as Awaited<ReturnType<F>>; // prettier-ignore
+  if (tooLarge)
+    return failed(
+      '',
+      'This is more than can be sent at once: divide it, and save the parts one after the other.',
+      'too-large',
+    ) as Awaited<ReturnType<F>>;
   const id = requestFor(action, args);
   const answer = await heard((action as unknown as (...all: unknown[]) => Promise<Answer>)(...args, id));
   if (answer.ok || answer.faults[0]?.code !== OFFLINE) answered(action);

@@ -121,7 +121,11 @@ async function closeOne(
   const washedWidth = (width: Nm, code: string) =>
     isToWash(code) ? Math.round(width * (1 - cloth.shrinkAcrossPart)) : width;
   const { movements, outcome } = cutBookings(job, plan, row.stock, {
-    fullWidthOf: (code) => Math.max(washedWidth(widthOf(code), code), ...job.stock.filter(({ id }) => id === code).map(({ left, right }) => right - left)), // prettier-ignore
+    fullWidthOf: (code) =>
+      Math.max(
+        washedWidth(widthOf(code), code),
+        ...job.stock.filter(({ id }) => id === code).map(({ left, right }) => right - left),
+      ),
     shrinkageOf: (code) => (isToWash(code) ? cloth.shrinkAlongPart : 0),
     patternPart: lay.patternPart,
     kept: remnants.map(({ code, acrossNm, alongNm, proposed }) => ({ code, area: areaOf(lay, proposed, acrossNm, alongNm) })), // prettier-ignore
@@ -257,7 +261,7 @@ async function keepRemnants(
   context: CommandContext,
   { row, cloth, remnants }: LayToCut,
   kept: ReadCut['remnants'],
-  /** What was booked as kept of the item that each was cut from (nm). */
+  /** The length that was booked as kept of the item that each was cut from (nm). */
   keptNm: readonly number[],
   itemOf: ReadonlyMap<string, number | null>,
   items: ReadonlyMap<number, StockItemRow>,

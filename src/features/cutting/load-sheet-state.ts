@@ -11,7 +11,8 @@ export async function loadSheetState(
 ): Promise<SheetState> {
   const { cutTicks, cutTroubles, people } = schema;
   const { batchId, clothId, version } = row;
-  const of = (table: typeof cutTicks | typeof cutTroubles) => and(eq(table.batchId, batchId), eq(table.clothId, clothId), eq(table.layVersion, version)); // prettier-ignore
+  const of = (table: typeof cutTicks | typeof cutTroubles) =>
+    and(eq(table.batchId, batchId), eq(table.clothId, clothId), eq(table.layVersion, version));
   const ticks = await db
     .select({ step: cutTicks.step, entry: cutTicks.entry, at: cutTicks.at, by: people.name })
     .from(cutTicks)

@@ -58,7 +58,9 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
   ]); // prettier-ignore
   const size = (length: Nm) => printNumber(length, STYLES[row.units]).text.replace('≈ ', '');
   const { troubles } = await loadSheetState(db, row, batch.status);
-  const isTurned = new Set(marker.plan.lays.flatMap(({ placed }) => placed.filter(({ turn }) => turn % 180 !== 0).map(({ piece }) => piece))); // prettier-ignore
+  const isTurned = new Set(
+    marker.plan.lays.flatMap(({ placed }) => placed.filter(({ turn }) => turn % 180 !== 0).map(({ piece }) => piece)),
+  );
   const uses = new Map(row.stock.uses.map((use) => [use.code, use]));
   return {
     batch: { id: batch.id, name: batch.name, status: batch.status, version: batch.version },
@@ -84,7 +86,11 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
       place: '',
       hasShape: outline !== null,
     })),
-    parts: marker.parts.map(({ id, orderNo, name, size: [a, b] }) => ({ id, label: `${orderNo} ${name}, ${size(a)} × ${size(b)}`, length: size(isTurned.has(id) ? a : b) })), // prettier-ignore
+    parts: marker.parts.map(({ id, orderNo, name, size: [a, b] }) => ({
+      id,
+      label: `${orderNo} ${name}, ${size(a)} × ${size(b)}`,
+      length: size(isTurned.has(id) ? a : b),
+    })),
     found: troubles.map(({ sort, code, length, part, why }) => ({ sort, code, length, part, why })),
     cutAt: row.cutAt?.toISOString() ?? null,
     outcome: row.outcome,

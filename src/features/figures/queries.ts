@@ -87,7 +87,9 @@ const planAgainstActual = (by: 'batch' | 'person'): Maker => async ({ unit, nm }
   };
 }; // prettier-ignore
 
-const unitOf = sql.raw(`CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(n.pack_size, 1) WHEN 'whole' THEN i.length_nm ELSE 1 END`); // prettier-ignore
+const unitOf = sql.raw(
+  `CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(n.pack_size, 1) WHEN 'whole' THEN i.length_nm ELSE 1 END`,
+);
 
 const valueByAge: Maker = async () => {
   const found = await rowsOf<{ age: string; sort: string; currency: string; worth: string }>(sql`
@@ -106,7 +108,18 @@ const valueByAge: Maker = async () => {
     unit: currency,
     isStacked: true,
     columns: ['There for', ...sorts.map((sort) => ({ bolt: 'Bolts', remnant: 'Remnants', sheets: 'Sheets', notion: 'Notions' })[sort]!)], // prettier-ignore
-    rows: own.length === 0 ? [] : ages.map((age) => ({ category: age, values: sorts.map((sort) => toMajor(Math.round(Number(own.find((row) => row.age === age && row.sort === sort)?.worth ?? 0)), currency)) })), // prettier-ignore
+    rows:
+      own.length === 0
+        ? []
+        : ages.map((age) => ({
+            category: age,
+            values: sorts.map((sort) =>
+              toMajor(
+                Math.round(Number(own.find((row) => row.age === age && row.sort === sort)?.worth ?? 0)),
+                currency,
+              ),
+            ),
+          })),
     empty: 'The shelf is empty.',
   };
 };
@@ -127,7 +140,9 @@ const remnantsSaved: Maker = async () => {
     unit: currency,
     isStacked: false,
     columns: ['Month', 'Saved'],
-    rows: found.filter((row) => row.currency === currency).map(({ month, worth }) => ({ category: month, values: [toMajor(Math.round(Number(worth)), currency)] })), // prettier-ignore
+    rows: found
+      .filter((row) => row.currency === currency)
+      .map(({ month, worth }) => ({ category: month, values: [toMajor(Math.round(Number(worth)), currency)] })),
     empty: 'No remnant has been used yet.',
   };
 };

@@ -24,7 +24,10 @@ export async function asFile(
   name: string,
 ): Promise<TableFile> {
   if (as === 'csv') {
-    const text = Papa.unparse(rows.map((row) => row.map(cellText)), { newline: '\r\n', escapeFormulae: true }); // prettier-ignore
+    const text = Papa.unparse(
+      rows.map((row) => row.map(cellText)),
+      { newline: '\r\n', escapeFormulae: true },
+    );
     return { bytes: `\ufeff${text}\r\n`, type: TYPES.csv, name: `${name}.csv` };
   }
   const book = new ExcelJS.Workbook();

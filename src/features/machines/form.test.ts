@@ -24,7 +24,12 @@ describe('addresses of machines', () => {
 
   test('a workroom may have none, or all of them', () => {
     expect(machineFaults(NO_MACHINES)).toEqual([]);
-    const all = { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://localhost:4104', supplier: 'https://mill.lan/prices' }; // prettier-ignore
+    const all = {
+      cutter: 'http://127.0.0.1:4101',
+      printer: '127.0.0.1:4102',
+      tape: 'ws://localhost:4104',
+      supplier: 'https://mill.lan/prices',
+    };
     expect(machineFaults(all)).toEqual([]);
   });
 

@@ -8,7 +8,8 @@ import { patience } from './patience';
 export async function print(address: string, bytes: Uint8Array): Promise<{ message: string } | null> {
   const at = hostAndPort(address);
   if (!at) return { message: `The label printer’s address ${address} can’t be read.` };
-  if (!(await leadsInside(at.host))) return { message: `The label printer at ${address} is not on the workroom’s own network.` }; // prettier-ignore
+  if (!(await leadsInside(at.host)))
+    return { message: `The label printer at ${address} is not on the workroom’s own network.` };
   return new Promise((resolve) => {
     const silent = (why: string) => resolve({ message: `The label printer at ${address} ${why}.` });
     const socket = connect(at);

@@ -19,7 +19,7 @@ export interface AcceptedLine {
   kind: CoverKind;
   outline: OrderLine['outline'];
   lengths: TypedLength[];
-  /** What is asked about measures that are outside their usual range. */
+  /** The questions about measures that are outside their usual range. */
   unusual: { field: string; message: string }[];
 }
 

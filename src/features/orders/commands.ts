@@ -175,7 +175,7 @@ function frozenLines(lines: readonly StoredLine[], batches: readonly LockedBatch
   return new Set(lines.flatMap(({ id, batchId }) => (mayChange(batchId) ? [] : [id])));
 }
 
-/** What the form changes in lines that an approved batch holds, each fault at its field. */
+/** The changes of a form in lines that an approved batch holds, each fault at its field. */
 async function conflictsOf(tx: Transaction, id: number, form: OrderForm): Promise<Fault[]> {
   const [stored] = await loadOrders(tx, [id]);
   const kinds = await loadKindBook(tx);

@@ -217,7 +217,9 @@ describe('an order as its form sends it', () => {
 describe('a sheet as the import page sends it', () => {
   test('is taken when it is a table with its columns', () => {
     const sheet = { columns: ['Kind', 'Width'], rows: [['A', '16'], ['G', '']] }; // prettier-ignore
-    expect(readImport(JSON.stringify({ sheet, fields: ['kind', 'value:width'] }))).toEqual({ value: { sheet, fields: ['kind', 'value:width'], isPartial: false, isMeant: false } }); // prettier-ignore
+    expect(readImport(JSON.stringify({ sheet, fields: ['kind', 'value:width'] }))).toEqual({
+      value: { sheet, fields: ['kind', 'value:width'], isPartial: false, isMeant: false },
+    });
   });
 
   test.each([

@@ -11,7 +11,7 @@ interface Difference {
 }
 
 /**
- * What a form has otherwise than the line that an approved batch holds: a fault for each such field, which says how it is stored. Lengths
+ * The differences of a form from the line that an approved batch holds: a fault for each such field, which says how it is stored. Lengths
  * differ by their values, not by how they are written.
  */
 export function frozenFaults(

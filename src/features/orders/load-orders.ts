@@ -37,7 +37,8 @@ export async function loadOrders(db: Reader, ids: readonly number[]): Promise<St
     .orderBy(schema.orderLines.position);
   const ofOrder = byKey(lines, ({ line }) => line.orderId);
   const lineIds = lines.map(({ line }) => line.id);
-  const ofLine = async <T extends { lineId: number }>(rows: Promise<T[]>) => byKey(lineIds.length > 0 ? await rows : [], ({ lineId }) => lineId); // prettier-ignore
+  const ofLine = async <T extends { lineId: number }>(rows: Promise<T[]>) =>
+    byKey(lineIds.length > 0 ? await rows : [], ({ lineId }) => lineId);
   const { lineValues, lineCloths, lineParts, lineMaterials } = schema;
   const [values, cloths, parts, notions] = await Promise.all([
     ofLine(db.select().from(lineValues).where(inArray(lineValues.lineId, lineIds)).orderBy(lineValues.part)),
@@ -72,11 +73,17 @@ export async function loadOrders(db: Reader, ids: readonly number[]): Promise<St
             measuredAs: line.measuredAs,
             matching: line.matching,
             typed: typedOf(stored, order.units),
-            choices: Object.fromEntries(stored.flatMap(({ name, choice }) => (choice === null ? [] : [[name, choice]]))), // prettier-ignore
+            choices: Object.fromEntries(
+              stored.flatMap(({ name, choice }) => (choice === null ? [] : [[name, choice]])),
+            ),
             outline: line.outline ? outlineText(line.outline, order.units) : '',
-            directions: Object.fromEntries(ofThis.flatMap(({ part, direction }) => (direction ? [[part, direction]] : []))), // prettier-ignore
+            directions: Object.fromEntries(
+              ofThis.flatMap(({ part, direction }) => (direction ? [[part, direction]] : [])),
+            ),
             panels: Object.fromEntries(ofThis.flatMap(({ part, wide }) => (wide ? [[part, wide]] : []))),
-            notions: Object.fromEntries((notions.get(line.id) ?? []).map(({ notion, materialId }) => [notion, String(materialId)])), // prettier-ignore
+            notions: Object.fromEntries(
+              (notions.get(line.id) ?? []).map(({ notion, materialId }) => [notion, String(materialId)]),
+            ),
             cloth: Object.fromEntries((cloths.get(line.id) ?? []).map(({ role, clothId }) => [role, String(clothId)])),
             ...(isFrozen && { frozenBy: batch.name }),
           };

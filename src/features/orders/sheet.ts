@@ -227,7 +227,7 @@ function kindOf(text: string, kinds: readonly CoverKind[]): CoverKind | undefine
   );
 }
 
-/** What a sheet's column of units says: the order's own, and the unit that a number without one has where that is another. */
+/** The meaning of a sheet's column of units: the order's own, and the unit that a number without one has where that is another. */
 interface WrittenUnits {
   units: OrderUnits;
   bare: '' | 'ft' | 'm';

@@ -146,7 +146,7 @@ function rowOf(
 
 /** What lies on the shelf in all, by currency: how many items, and what they are worth at what was paid for them. */
 export async function shelfWorth(): Promise<{ currency: string; items: number; worthMinor: number }[]> {
-  const unit = sql`CASE ${stockItems.pricePer} WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(${materials.packSize}, 1) WHEN 'whole' THEN ${stockItems.lengthNm} ELSE 1 END`; // prettier-ignore
+  const unit = sql`CASE ${stockItems.pricePer} WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(${materials.packSize}, 1) WHEN 'whole' THEN ${stockItems.lengthNm} ELSE 1 END`;
   return database()
     .select({
       currency: stockItems.currency,

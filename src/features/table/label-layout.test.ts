@@ -21,7 +21,16 @@ const textOf = (rows: readonly string[]) => rows.join(' ');
 describe('a label', () => {
   test.each(LABEL_SIZES)('$name: every line is there whole or not at all, and all of them have room', (size) => {
     const { lines, pt } = layOutLabel(label, size);
-    const whole = ['zip panel, half 2 ◇', label.size, `Mark: ${label.marks.join(', ')}`, 'Mark: 3, 4, 5; see the sheet', label.cover, label.cloth, label.customer, label.next]; // prettier-ignore
+    const whole = [
+      'zip panel, half 2 ◇',
+      label.size,
+      `Mark: ${label.marks.join(', ')}`,
+      'Mark: 3, 4, 5; see the sheet',
+      label.cover,
+      label.cloth,
+      label.customer,
+      label.next,
+    ];
     for (const { rows } of lines) expect(whole).toContain(textOf(rows));
     const high = (HEAD * pt + lines.reduce((sum, line) => sum + line.rows.length * line.pt, 0)) * LINE_HEIGHT;
     expect((high * 25.4) / 72).toBeLessThanOrEqual(size.height - 2 * LABEL_PAD_MM + 1e-9);

@@ -26,7 +26,7 @@ export const LINE_HEIGHT = 1.2;
 /** The head, with the order's mark and number, in the letters' size. */
 export const HEAD = 1.5;
 
-/** What goes first where the room is short; the piece and its size always stay. */
+/** The order in which lines go where the room is short; the piece and its size always stay. */
 const LEAST_FIRST: readonly LabelLine['what'][] = ['next', 'cover', 'customer', 'cloth', 'marks'];
 
 /** Words in rows no longer than so many letters; a longer word has a row of its own. */
@@ -51,7 +51,8 @@ export function layOutLabel(label: PieceLabel, { width, height }: { width: numbe
     return [{ what, rows: rowsOf(text, letters), pt: size, isBold }];
   };
   const marks = label.marks.length > 0 ? `Mark: ${label.marks.join(', ')}` : '';
-  const numbers = label.marks.length > 0 ? `Mark: ${label.marks.map((mark) => mark.split(' ')[0]).join(', ')}; see the sheet` : ''; // prettier-ignore
+  const numbers =
+    label.marks.length > 0 ? `Mark: ${label.marks.map((mark) => mark.split(' ')[0]).join(', ')}; see the sheet` : '';
   const linesWith = (ofMarks: string) => [
     ...line('piece', `${label.piece}${label.isMatched ? ' ◇' : ''}`, pt * 1.15, true),
     ...line('size', label.size, pt, true),

@@ -31,15 +31,28 @@ function drawLabel(pdf: Pdf, label: PieceLabel, size: { width: number; height: n
     y += letters * LINE_HEIGHT;
   };
   const sign = pt * 1.5;
-  pdf.save().translate(left, y).scale(sign / 20).path(markPath(label.mark)).fill(markColour(label.mark), 'even-odd').restore(); // prettier-ignore
+  pdf
+    .save()
+    .translate(left, y)
+    .scale(sign / 20)
+    .path(markPath(label.mark))
+    .fill(markColour(label.mark), 'even-odd')
+    .restore();
   row(`${label.orderNo}  ${label.code}`, pt * HEAD * 0.93, 'bold', left + sign + 1.5 * PT);
   // The typeface of the files has no such sign.
-  for (const { rows, pt: own, isBold } of lines) for (const text of rows) row(text.replace(' ◇', ', matched'), own, isBold ? 'bold' : 'text'); // prettier-ignore
+  for (const { rows, pt: own, isBold } of lines)
+    for (const text of rows) row(text.replace(' ◇', ', matched'), own, isBold ? 'bold' : 'text');
 }
 
 /** A QR code in a square of so many mm, as one path. */
 function drawCode(pdf: Pdf, text: string, x: number, y: number, side: number) {
   const { d, size } = qrPath(text);
   const dot = (side * PT) / size;
-  pdf.save().translate(x * PT, y * PT).scale(dot).path(d).fill(INK).restore(); // prettier-ignore
+  pdf
+    .save()
+    .translate(x * PT, y * PT)
+    .scale(dot)
+    .path(d)
+    .fill(INK)
+    .restore();
 }

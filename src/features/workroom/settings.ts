@@ -17,7 +17,7 @@ export async function loadRules(db: Reader): Promise<WorkroomRules> {
   return { ...USUAL_RULES, ...((row?.value ?? {}) as Partial<WorkroomRules>) };
 }
 
-/** What the workroom reckons with; what was never decided is as usual. */
+/** The settings that costs are made from; what was never decided is as usual. */
 export async function loadReckoning(db: Reader): Promise<ReckoningForm> {
   const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, RECKONING_KEY));
   return { ...USUAL_RECKONING, ...((row?.value ?? {}) as Partial<ReckoningForm>) };

@@ -23,7 +23,9 @@ const LONGEST_MS = 10_000;
 
 /** Reads a drawing in a worker of its own, which is ended with it; a sentence where it takes too long or can't be loaded. */
 async function readApart(text: string, unit: 'mm' | 'cm' | 'in' | null) {
-  const worker = pageWorker<DrawingWork>(new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+  const worker = pageWorker<DrawingWork>(
+    new Worker(new URL('./drawing.worker.ts', import.meta.url), { type: 'module' }),
+  );
   let timer: ReturnType<typeof setTimeout> | undefined;
   const tooLong = new Promise<{ message: string }>((resolve) => {
     timer = setTimeout(() => resolve({ message: 'it takes too long. Save only the outline.' }), LONGEST_MS);

@@ -54,7 +54,7 @@ export const writeOffsets = ({ isSmooth, rows }: Offsets): string =>
 export function readOffsets({ isSmooth, rows }: Offsets, units: OrderUnits): Result<OffsetShape> {
   const stations = [];
   for (const [i, row] of rows.entries()) {
-    const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text.trim(), typingUnit(units))); // prettier-ignore
+    const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text.trim(), typingUnit(units)));
     if (!at!.ok || !left!.ok || !right!.ok)
       return refuse('outline', 'outline', `Station ${i + 1} needs three lengths: its place along the centre line, and the distances to the left and to the right edge.`); // prettier-ignore
     stations.push({ at: at!.value, left: left!.value, right: right!.value, isCorner: row.isCorner });

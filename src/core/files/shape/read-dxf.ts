@@ -72,7 +72,15 @@ class SplineReader {
   ForEntityName = 'SPLINE' as const;
 
   parseEntity(scanner: { next(): { code: number; value: unknown }; isEOF(): boolean }, first: { value: unknown }) {
-    const entity = { type: String(first.value), degree: 3, isClosed: false, knots: [], weights: [], control: [], fit: [] } as unknown as SplineEntity; // prettier-ignore
+    const entity = {
+      type: String(first.value),
+      degree: 3,
+      isClosed: false,
+      knots: [],
+      weights: [],
+      control: [],
+      fit: [],
+    } as unknown as SplineEntity;
     for (let group = scanner.next(); !scanner.isEOF() && group.code !== 0; group = scanner.next()) {
       const value = Number(group.value);
       if (group.code === 70) entity.isClosed = (value & 1) !== 0;
@@ -134,10 +142,12 @@ function lineOf(entity: IEntity, error: number): Line | null {
       const reach = Math.hypot(axis.x, axis.y);
       const isWholeTurn = Math.abs(Math.abs(endAngle - startAngle) - 2 * Math.PI) < 1e-6;
       // A unit circle, its error as fine as the longer axis needs it, then stretched along both axes.
-      const points = flattenArc({ x: 0, y: 0 }, 1, startAngle, endOf(startAngle, endAngle), error / reach).map(({ x, y }) => ({
-        x: center.x + axis.x * x - axis.y * axisRatio * y,
-        y: center.y + axis.y * x + axis.x * axisRatio * y,
-      })); // prettier-ignore
+      const points = flattenArc({ x: 0, y: 0 }, 1, startAngle, endOf(startAngle, endAngle), error / reach).map(
+        ({ x, y }) => ({
+          x: center.x + axis.x * x - axis.y * axisRatio * y,
+          y: center.y + axis.y * x + axis.x * axisRatio * y,
+        }),
+      );
       return isWholeTurn ? { points: points.slice(1), isClosed: true } : { points, isClosed: false };
     }
     case 'SPLINE':
@@ -157,7 +167,9 @@ function linesOf(entities: readonly IEntity[], blocks: Blocks, error: number, de
     lines.push(line);
     points += line.points.length;
     if (lines.length > MOST_LINES || points > MOST_POINTS)
-      throw new Unreadable(`The drawing has more than ${MOST_LINES.toLocaleString('en')} lines or ${MOST_POINTS.toLocaleString('en')} points; save only the outline.`); // prettier-ignore
+      throw new Unreadable(
+        `The drawing has more than ${MOST_LINES.toLocaleString('en')} lines or ${MOST_POINTS.toLocaleString('en')} points; save only the outline.`,
+      );
   };
   for (const entity of entities) {
     if (entity.type === 'INSERT') insertOf(entity as IInsertEntity, blocks, error, depth).forEach(add);
@@ -172,12 +184,14 @@ function linesOf(entities: readonly IEntity[], blocks: Blocks, error: number, de
 function insertOf(insert: IInsertEntity, blocks: Blocks, error: number, depth: number): Line[] {
   const block = blocks[insert.name];
   if (!block?.entities) return [];
-  if (depth >= MOST_DEPTH) throw new Unreadable('The drawing has blocks within blocks, too deep to read; save only the outline.'); // prettier-ignore
+  if (depth >= MOST_DEPTH)
+    throw new Unreadable('The drawing has blocks within blocks, too deep to read; save only the outline.');
   const { xScale = 1, yScale = 1, rotation = 0, position = { x: 0, y: 0 } } = insert;
   const [columns, rows] = [insert.columnCount || 1, insert.rowCount || 1];
   const [columnSpacing, rowSpacing] = [insert.columnSpacing ?? 0, insert.rowSpacing ?? 0];
   sane(xScale, yScale, rotation, position.x, position.y, columnSpacing, rowSpacing);
-  if (!(columns * rows <= MOST_COPIES)) throw new Unreadable('The drawing repeats a block too often; save only the outline.'); // prettier-ignore
+  if (!(columns * rows <= MOST_COPIES))
+    throw new Unreadable('The drawing repeats a block too often; save only the outline.');
   const largest = Math.max(Math.abs(xScale), Math.abs(yScale), 1e-9);
   const own = linesOf(block.entities, blocks, error / largest, depth + 1);
   const base = block.position ?? { x: 0, y: 0 };
@@ -196,7 +210,8 @@ function insertOf(insert: IInsertEntity, blocks: Blocks, error: number, depth: n
           }),
         })),
       );
-      if (placed.length > MOST_LINES) throw new Unreadable('The drawing repeats a block too often; save only the outline.'); // prettier-ignore
+      if (placed.length > MOST_LINES)
+        throw new Unreadable('The drawing repeats a block too often; save only the outline.');
     }
   return placed;
 }

@@ -71,7 +71,14 @@ function pathsIn(
     const own = attributes.transform ? [attributes.transform, ...transforms] : transforms;
     if (name === 'use') {
       const used = ids.get((attributes.href ?? attributes['xlink:href'] ?? '').replace(/^#/, ''));
-      if (used) pathsIn(drawnBy(used), [`translate(${number(attributes, 'x')} ${number(attributes, 'y')})`, ...own], found, ids, depth + 1); // prettier-ignore
+      if (used)
+        pathsIn(
+          drawnBy(used),
+          [`translate(${number(attributes, 'x')} ${number(attributes, 'y')})`, ...own],
+          found,
+          ids,
+          depth + 1,
+        );
       continue;
     }
     const d = pathOf(name, attributes);
@@ -81,7 +88,7 @@ function pathsIn(
   }
 }
 
-/** What a `use` of an element draws: the element itself, or what stands in a symbol (SVG 2, 5.5). */
+/** The elements that a `use` draws: the element itself, or what stands in a symbol (SVG 2, 5.5). */
 const drawnBy = (element: Element): Element[] =>
   nameOf(element) === 'symbol' ? ((element.symbol as Element[] | undefined) ?? []) : [element];
 
@@ -128,7 +135,7 @@ function sizeOf(text = ''): number | null {
 }
 
 /**
- * What a unit of the drawing is in mm across and down, or null where only pixels are said: by its width, height and viewBox, and how these
+ * The size of a unit of the drawing in mm across and down, or null where only pixels are said: by its width, height and viewBox, and how these
  * go together where their ratios differ (`preserveAspectRatio`, SVG 2, 8.6: as large as fits where nothing else is said).
  */
 function unitOf({

@@ -27,14 +27,52 @@ const dxf = (draw: (file: DxfWriter) => void, units: Units = Units.Millimeters) 
 
 /** A DXF of these groups: code, value, code, value. */
 const entityFile = (entity: readonly string[], blocks: readonly string[] = []) =>
-  ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC', '0', 'SECTION', '2', 'BLOCKS', ...blocks, '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...entity, '0', 'ENDSEC', '0', 'EOF', ''].join('\n'); // prettier-ignore
+  [
+    '0',
+    'SECTION',
+    '2',
+    'HEADER',
+    '9',
+    '$INSUNITS',
+    '70',
+    '4',
+    '0',
+    'ENDSEC',
+    '0',
+    'SECTION',
+    '2',
+    'BLOCKS',
+    ...blocks,
+    '0',
+    'ENDSEC',
+    '0',
+    'SECTION',
+    '2',
+    'ENTITIES',
+    ...entity,
+    '0',
+    'ENDSEC',
+    '0',
+    'EOF',
+    '',
+  ].join('\n');
 function splineText(
   degree: number,
   knots: readonly number[],
   control: readonly (readonly number[])[],
   weights: readonly number[] = [],
 ) {
-  return ['0', 'SPLINE', '70', weights.length > 0 ? '4' : '0', '71', String(degree), ...knots.flatMap((knot) => ['40', String(knot)]), ...weights.flatMap((weight) => ['41', String(weight)]), ...control.flatMap(([x, y]) => ['10', String(x), '20', String(y), '30', '0'])]; // prettier-ignore
+  return [
+    '0',
+    'SPLINE',
+    '70',
+    weights.length > 0 ? '4' : '0',
+    '71',
+    String(degree),
+    ...knots.flatMap((knot) => ['40', String(knot)]),
+    ...weights.flatMap((weight) => ['41', String(weight)]),
+    ...control.flatMap(([x, y]) => ['10', String(x), '20', String(y), '30', '0']),
+  ];
 }
 
 describe('an outline from SVG', () => {
@@ -111,7 +149,8 @@ describe('an outline from DXF', () => {
 
 describe('an SVG whose width and height have another ratio than its viewBox', () => {
   const rect = '<rect width="100" height="50"/>';
-  const size = (rest: string) => boxOf(shape(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 50" ${rest}>${rect}</svg>`).ring); // prettier-ignore
+  const size = (rest: string) =>
+    boxOf(shape(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 50" ${rest}>${rect}</svg>`).ring);
 
   // By hand from the rule of SVG 2, 8.6: meet takes the smaller scale, slice the larger, none both.
   test.each([
@@ -130,7 +169,10 @@ describe('an SVG whose width and height have another ratio than its viewBox', ()
   test('what is used is drawn where it is used, also from definitions and symbols', () => {
     const defs =
       '<defs><rect id="seat" width="40" height="30"/><symbol id="pad"><circle r="30" cx="30" cy="30"/></symbol></defs>';
-    expect(boxOf(shape(svg(`${defs}<g transform="scale(2)"><use href="#seat" x="5" y="6"/></g>`)).ring)[0]).toBeCloseTo(80, 3); // prettier-ignore
+    expect(boxOf(shape(svg(`${defs}<g transform="scale(2)"><use href="#seat" x="5" y="6"/></g>`)).ring)[0]).toBeCloseTo(
+      80,
+      3,
+    );
     expect(boxOf(shape(svg(`${defs}<use xlink:href="#pad"/>`)).ring)[0]).toBeCloseTo(60, 0);
     // One that uses itself ends.
     expect(told(svg('<g id="a"><use href="#a"/></g>'))).toBe('The drawing holds no line.');
@@ -141,7 +183,21 @@ describe('splines and blocks of a DXF', () => {
   test('a cubic spline of Bézier spans comes out as the curve that it is, within 0.2 mm', () => {
     // A circle of 200 mm by four cubic Bézier spans (k = 0.5522847): off by at most 0.03 % of its radius, a known value.
     const k = 0.5522847498 * 200;
-    const control = [[200, 0], [200, k], [k, 200], [0, 200], [-k, 200], [-200, k], [-200, 0], [-200, -k], [-k, -200], [0, -200], [k, -200], [200, -k], [200, 0]]; // prettier-ignore
+    const control = [
+      [200, 0],
+      [200, k],
+      [k, 200],
+      [0, 200],
+      [-k, 200],
+      [-200, k],
+      [-200, 0],
+      [-200, -k],
+      [-k, -200],
+      [0, -200],
+      [k, -200],
+      [200, -k],
+      [200, 0],
+    ];
     const knots = [0, 0, 0, 0, 1, 1, 1, 2, 2, 2, 3, 3, 3, 4, 4, 4, 4];
     const { ring } = shape(entityFile(splineText(3, knots, control)));
     const centred = ring.map(([x, y]) => Math.hypot(x / NM.mm - 200, y / NM.mm - 200));
@@ -163,7 +219,9 @@ describe('splines and blocks of a DXF', () => {
       [100, -100],
       [100, 0],
     ];
-    const { ring } = shape(entityFile(splineText(2, [0, 0, 0, 1, 1, 2, 2, 3, 3, 4, 4, 4], control, [1, w, 1, w, 1, w, 1, w, 1]))); // prettier-ignore
+    const { ring } = shape(
+      entityFile(splineText(2, [0, 0, 0, 1, 1, 2, 2, 3, 3, 4, 4, 4], control, [1, w, 1, w, 1, w, 1, w, 1])),
+    );
     expect(areaOf(ring) / (Math.PI * 100 ** 2)).toBeCloseTo(1, 2);
     for (const [x, y] of ring) expect(Math.abs(Math.hypot(x / NM.mm - 100, y / NM.mm - 100) - 100)).toBeLessThan(0.25);
   });
@@ -219,7 +277,44 @@ describe('splines and blocks of a DXF', () => {
       ),
     ],
   ])('%s is refused with a sentence, at once', (_, entity) => {
-    const blocks = ['0', 'BLOCK', '2', 'LOOP', '10', '0', '20', '0', '0', 'INSERT', '2', 'LOOP', '10', '0', '20', '0', '0', 'ENDBLK', '0', 'BLOCK', '2', 'SEAT', '10', '0', '20', '0', '0', 'CIRCLE', '10', '0', '20', '0', '40', '50', '0', 'ENDBLK']; // prettier-ignore
+    const blocks = [
+      '0',
+      'BLOCK',
+      '2',
+      'LOOP',
+      '10',
+      '0',
+      '20',
+      '0',
+      '0',
+      'INSERT',
+      '2',
+      'LOOP',
+      '10',
+      '0',
+      '20',
+      '0',
+      '0',
+      'ENDBLK',
+      '0',
+      'BLOCK',
+      '2',
+      'SEAT',
+      '10',
+      '0',
+      '20',
+      '0',
+      '0',
+      'CIRCLE',
+      '10',
+      '0',
+      '20',
+      '0',
+      '40',
+      '50',
+      '0',
+      'ENDBLK',
+    ];
     const begun = performance.now();
     expect(told(entityFile(entity, blocks))).toMatch(/^(The drawing|A spline)/);
     expect(performance.now() - begun).toBeLessThan(1_000);

@@ -59,7 +59,9 @@ export function flattenSpline(spline: Spline, error: number): At[] {
     let chords = 2;
     for (; chords < MOST_CHORDS; chords *= 2) {
       const ends = Array.from({ length: chords + 1 }, (_, i) => at(i / chords));
-      const isFine = ends.slice(1).every((end, i) => [0.25, 0.5, 0.75].every((part) => strays(ends[i]!, end, at((i + part) / chords)) <= error)); // prettier-ignore
+      const isFine = ends
+        .slice(1)
+        .every((end, i) => [0.25, 0.5, 0.75].every((part) => strays(ends[i]!, end, at((i + part) / chords)) <= error));
       if (isFine) break;
     }
     for (let i = points.length === 0 ? 0 : 1; i <= chords; i++) points.push(at(i / chords));

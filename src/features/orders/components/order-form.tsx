@@ -100,7 +100,7 @@ function OrderPage({ edited, initial }: Props) {
     });
 
   const addLines = useCallback((lines: LineForm[]) => append(lines, { shouldFocus: false }), [append]);
-  // What an approved batch holds is also said at the top: not every choice of a line has a place for a sentence.
+  // Changes of an approved batch are also said at the top: not every choice of a line has a place for a sentence.
   const general = faults.flatMap((fault) => {
     if (fault.code === 'frozen' && fault.field.startsWith('lines.'))
       return [{ ...fault, message: `Not saved. Line ${Number(fault.field.split('.')[1]) + 1}: ${fault.message}` }];

@@ -153,7 +153,14 @@ describe('its movements', () => {
   });
 
   test('what was countered, moved or reserved is not countered again', () => {
-    open({ movements: [movement(5, 'received', { countersId: 1 }), movement(1, 'received', { isReversed: true }), movement(6, 'moved'), movement(7, 'reserved')] }); // prettier-ignore
+    open({
+      movements: [
+        movement(5, 'received', { countersId: 1 }),
+        movement(1, 'received', { isReversed: true }),
+        movement(6, 'moved'),
+        movement(7, 'reserved'),
+      ],
+    });
     expect(offered()).not.toContain('Reverse');
     expect(rowsOf('Movements')[0]![1]).toBe('Reversed: received');
     // A move changes no amount.

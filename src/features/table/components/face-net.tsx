@@ -118,7 +118,23 @@ function openOut(faces: readonly ClothFace[], drawing: CoverKind['drawing']): Op
   for (const face of others) {
     const [, high] = sewn(face);
     const isFirst = face.nth === 1;
-    const side = !isBox ? null : /front|long|skirt/.test(face.name) ? (isFirst ? 'below' : 'above') : AT_SIDE.test(face.name) ? (isFirst ? 'right' : 'left') : /zip panel|closure/.test(face.name) ? 'above' : /boxing/.test(face.name) ? (isFirst ? 'below' : 'above') : null; // prettier-ignore
+    const side = !isBox
+      ? null
+      : /front|long|skirt/.test(face.name)
+        ? isFirst
+          ? 'below'
+          : 'above'
+        : AT_SIDE.test(face.name)
+          ? isFirst
+            ? 'right'
+            : 'left'
+          : /zip panel|closure/.test(face.name)
+            ? 'above'
+            : /boxing/.test(face.name)
+              ? isFirst
+                ? 'below'
+                : 'above'
+              : null;
     if (side === 'below') opened.push({ face, x: 0, y: reach + GAP + taken.below + high / 2, turn: 0 });
     else if (side === 'above') opened.push({ face, x: 0, y: -reach - GAP - taken.above - high / 2, turn: 180 });
     else if (side === 'right') opened.push({ face, x: w / 2 + GAP + taken.right + high / 2, y: 0, turn: 90 });

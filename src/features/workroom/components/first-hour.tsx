@@ -11,13 +11,43 @@ import { skipFirstHour } from '../actions';
 import type { FirstStep } from '../queries';
 
 const STEPS: Record<FirstStep['id'], { title: string; why: string; href: string; go: string }> = {
-  units: { title: 'Units and currency', why: 'what new orders are measured in, and what an hour costs', href: '/workroom#rules', go: 'Choose them' },
-  address: { title: 'Name and address', why: 'they stand at the head of every quote', href: '/workroom#address', go: 'Write them' },
-  people: { title: 'Who works here', why: 'so that the record says who did what', href: '/workroom#people', go: 'Add people' },
-  cloth: { title: 'The first cloth', why: 'its width, selvages, repeat and price', href: '/cloth/new', go: 'New cloth' },
-  shelf: { title: 'What is on the shelf', why: 'a bolt with its length, so that lays take it off', href: '/stock/receive', go: 'Receive it' },
-  order: { title: 'The first order', why: 'sizes as people write them; the cut list appears at once', href: '/orders/new', go: 'New order' },
-}; // prettier-ignore
+  units: {
+    title: 'Units and currency',
+    why: 'what new orders are measured in, and what an hour costs',
+    href: '/workroom#rules',
+    go: 'Choose them',
+  },
+  address: {
+    title: 'Name and address',
+    why: 'they stand at the head of every quote',
+    href: '/workroom#address',
+    go: 'Write them',
+  },
+  people: {
+    title: 'Who works here',
+    why: 'so that the record says who did what',
+    href: '/workroom#people',
+    go: 'Add people',
+  },
+  cloth: {
+    title: 'The first cloth',
+    why: 'its width, selvages, repeat and price',
+    href: '/cloth/new',
+    go: 'New cloth',
+  },
+  shelf: {
+    title: 'What is on the shelf',
+    why: 'a bolt with its length, so that lays take it off',
+    href: '/stock/receive',
+    go: 'Receive it',
+  },
+  order: {
+    title: 'The first order',
+    why: 'sizes as people write them; the cut list appears at once',
+    href: '/orders/new',
+    go: 'New order',
+  },
+};
 
 /** The way through a new workroom's first hour: a list that ticks itself, and is gone when it is done or skipped. */
 export function FirstHour({ steps }: { steps: FirstStep[] }) {
