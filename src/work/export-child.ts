@@ -69,7 +69,7 @@ async function asXlsx(list: List, name: string) {
   };
   for await (const rows of rowsOf(list)) {
     for (const row of rows) add(cellsOf(list, row));
-    // What was written so far has to reach the file before more is read.
+    // The rows written so far have to reach the file before more are read.
     while (out.writableNeedDrain) await once(out, 'drain');
     await new Promise(setImmediate);
   }

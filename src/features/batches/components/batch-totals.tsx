@@ -1,4 +1,4 @@
-import { Box, Button, Grid, Text } from '@chakra-ui/react';
+import { Box, Button, Flex, Grid } from '@chakra-ui/react';
 import { printMoney } from '@/core/cost';
 import { Fractions } from '@/ui/fraction';
 import { Link } from '@/ui/link';
@@ -52,45 +52,31 @@ export function BatchTotals({ lays, batch }: { lays: readonly LaySummary[]; batc
         </Figure>
       </Grid>
       {batch.status === 'approved' && open && (
-        <Text
-          mt="3"
-          pt="3"
-          borderTopWidth="1px"
-          borderColor="border.muted"
-          display="flex"
-          gap="4"
-          alignItems="center"
-          flexWrap="wrap"
-          asChild
-        >
-          <div>
-            <b>Next: cut {open.clothName}.</b>
-            <Button asChild size="sm">
-              <Link href={`/batches/${batch.id}/cutting/${open.clothId}`}>Open its cutting sheet</Link>
-            </Button>
-          </div>
-        </Text>
+        <NextStep
+          what={`Next: cut ${open.clothName}.`}
+          press="Open its cutting sheet"
+          to={`/batches/${batch.id}/cutting/${open.clothId}`}
+        />
       )}
       {batch.status === 'cut' && (
-        <Text
-          mt="3"
-          pt="3"
-          borderTopWidth="1px"
-          borderColor="border.muted"
-          display="flex"
-          gap="4"
-          alignItems="center"
-          flexWrap="wrap"
-          asChild
-        >
-          <div>
-            <b>All of it is cut. Next: sew it.</b>
-            <Button asChild size="sm">
-              <Link href={`/batches/${batch.id}/sewing`}>Open the sewing sheets</Link>
-            </Button>
-          </div>
-        </Text>
+        <NextStep
+          what="All of it is cut. Next: sew it."
+          press="Open the sewing sheets"
+          to={`/batches/${batch.id}/sewing`}
+        />
       )}
     </Box>
+  );
+}
+
+/** The next step of a batch, with the way to it. */
+function NextStep({ what, press, to }: { what: string; press: string; to: string }) {
+  return (
+    <Flex mt="3" pt="3" borderTopWidth="1px" borderColor="border.muted" gap="4" align="center" wrap="wrap">
+      <b>{what}</b>
+      <Button asChild size="sm">
+        <Link href={to}>{press}</Link>
+      </Button>
+    </Flex>
   );
 }
