@@ -50,6 +50,12 @@ await runMain(async () => {
         stdio: ['ignore', 'ignore', 'inherit'],
       }),
   });
+  const worker = new Supervised({
+    name: 'The worker',
+    say,
+    start: () =>
+      spawnWithUs([join(ROOT, 'dist', 'worker.mjs')], { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] }),
+  });
   try {
     const made = await run(
       process.execPath,
@@ -58,12 +64,14 @@ await runMain(async () => {
     );
     if (made !== 0) throw new Stop('The workroom could not be made.');
     app.run();
+    worker.run();
     await ready(port);
     await measure(`http://127.0.0.1:${port}`, Number(values.orders), values.only);
     await measureMixed(`http://127.0.0.1:${port}`, Number(values.seconds));
     await measureSuggestions(`http://127.0.0.1:${port}`, cluster.url);
   } finally {
     await app.stop();
+    await worker.stop();
     await cluster.stop();
     if (!values.keep) rmSync(cluster.folder, { recursive: true, force: true });
   }

@@ -14,18 +14,21 @@ export function PrintBar({
   backTo,
   print,
   about,
+  isComing = false,
 }: {
   back: string;
   backTo: string;
   print: string;
   about: string;
+  /** Something of it is still on its way: it can't be printed yet. */
+  isComing?: boolean;
 }) {
   return (
     <Flex className="no-print" gap="3" rowGap="2" mb="5" align="center" wrap="wrap">
       <Button asChild variant="ghost">
         <Link href={backTo}>{back}</Link>
       </Button>
-      <Button onClick={() => window.print()}>
+      <Button onClick={() => window.print()} loading={isComing} loadingText={print}>
         <Printer size={18} /> {print}
       </Button>
       <Text color="fg.muted">{about}</Text>

@@ -43,14 +43,17 @@ export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
     .where(which)
     .orderBy(schema.orders.no, schema.orderLines.position);
   const ids = lines.map(({ line }) => line.id);
-  const kinds = await loadKindBook(db);
+  const { lineValues, lineCloths, lineParts, lineMaterials } = schema;
+  const [kinds, valueRows, namedRows, partRows, notionRows, usual] = await Promise.all([
+    loadKindBook(db),
+    db.select().from(lineValues).where(inArray(lineValues.lineId, ids)),
+    db.select().from(lineCloths).where(inArray(lineCloths.lineId, ids)),
+    db.select().from(lineParts).where(inArray(lineParts.lineId, ids)),
+    db.select().from(lineMaterials).where(inArray(lineMaterials.lineId, ids)),
+    usualMaterials(db),
+  ]);
   if (ids.length === 0) return { orders: [], clothRows: [], cloths: new Map(), kinds };
-  const values = byLine(await db.select().from(schema.lineValues).where(inArray(schema.lineValues.lineId, ids)));
-  const namedRows = await db.select().from(schema.lineCloths).where(inArray(schema.lineCloths.lineId, ids));
-  const named = byLine(namedRows);
-  const parts = byLine(await db.select().from(schema.lineParts).where(inArray(schema.lineParts.lineId, ids)));
-  const notions = byLine(await db.select().from(schema.lineMaterials).where(inArray(schema.lineMaterials.lineId, ids)));
-  const usual = await usualMaterials(db);
+  const [values, named, parts, notions] = [byLine(valueRows), byLine(namedRows), byLine(partRows), byLine(notionRows)];
   const wanted = [...new Set([...namedRows.map(({ clothId }) => clothId), ...Object.values(usual).map(Number)])];
   const clothRows = await db.select().from(schema.cloths).where(inArray(schema.cloths.id, wanted)).orderBy(schema.cloths.name); // prettier-ignore
   const cloths = new Map(clothRows.map((row) => [String(row.id), toCloth(row)]));

@@ -11,20 +11,33 @@ import { Cancel } from './pool';
 const SEED = 1;
 const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', whole: 'for all of it' } as const;
 
-/** What an order takes if it were cut alone at today's prices: what a quote is made from. */
-export async function takesAlone(db: Database, orderId: number): Promise<OrderTakes> {
+/**
+ * What an order takes if it were cut alone at today's prices: what a quote is made from.
+ * @throws NotYetLaid where the worker has not found its lengths within `waitMs`.
+ */
+export async function takesAlone(db: Database, orderId: number, waitMs?: number): Promise<OrderTakes> {
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
   const [order] = lists.orders;
   if (!order) return { materials: [], labour: [], unpriced: [] };
   const { materials: notions, unpriced } = await notionTakes(db, order);
-  return { materials: [...(await clothAlone(db, lists, order)), ...notions], labour: labourOf(lists, order), unpriced };
+  return {
+    materials: [...(await clothAlone(db, lists, order, waitMs)), ...notions],
+    labour: labourOf(lists, order),
+    unpriced,
+  };
 }
 
 /**
  * What an order takes as far as it is known: its shares of approved and cut lays, what was cut again for it, and the lines that are in
  * none as if they were cut alone.
+ * @throws NotYetLaid where the worker has not found their lengths within `waitMs`.
  */
-export async function takesNow(db: Database, orderId: number, shareBy: 'length' | 'area'): Promise<OrderTakes> {
+export async function takesNow(
+  db: Database,
+  orderId: number,
+  shareBy: 'length' | 'area',
+  waitMs?: number,
+): Promise<OrderTakes> {
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
   const [order] = lists.orders;
   if (!order) return { materials: [], labour: [], unpriced: [] };
@@ -49,10 +62,11 @@ export async function takesNow(db: Database, orderId: number, shareBy: 'length' 
     open.length === 0
       ? []
       : open.length === order.lines.length
-        ? await clothAlone(db, lists, order)
+        ? await clothAlone(db, lists, order, waitMs)
         : await ofLines(
             db,
             open.map(({ id }) => id),
+            waitMs,
           );
   const { materials: notions, unpriced } = await notionTakes(db, order);
   return {
@@ -62,19 +76,20 @@ export async function takesNow(db: Database, orderId: number, shareBy: 'length' 
   };
 }
 
-async function ofLines(db: Database, ids: readonly number[]) {
+async function ofLines(db: Database, ids: readonly number[], waitMs?: number) {
   const lists = await loadCutLists(db, inArray(schema.orderLines.id, [...ids]));
-  return clothAlone(db, lists, lists.orders[0]!);
+  return clothAlone(db, lists, lists.orders[0]!, waitMs);
 }
 
 async function clothAlone(
   db: Database,
   { clothRows, cloths }: CutLists,
   order: OrderToCut,
+  waitMs?: number,
 ): Promise<OrderTakes['materials']> {
   const tasks = clothTasks([order], clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units }))); // prettier-ignore
   const jobs = tasks.map(({ orders: [own] }) => ({ content: own!.content, job: own!.job.job }));
-  const lengths = await lengthsOnceEver(db, jobs, SEED, new Cancel());
+  const lengths = await lengthsOnceEver(db, jobs, SEED, new Cancel(), waitMs);
   return tasks.map((task, i) => clothTake(task, lengths.get(jobs[i]!.content)!));
 }
 

@@ -1,11 +1,17 @@
 import { hostname } from 'node:os';
 import { and, count, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
-import PgBoss from 'pg-boss';
-import { database, databaseUrl, schema, transact, type Transaction } from '@/db';
+import type PgBoss from 'pg-boss';
+import { database, schema, transact, type Transaction } from '@/db';
 import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
+import { ALONE_QUEUE, boss, LAY_QUEUE, WORKER_NAME, within } from './boss';
 import { layBatch } from './lay-batch';
+import { searchHere, searchOne, type AloneRequest } from './lengths-alone';
+import { LayFailure } from './load-cut-lists';
+import { takesAlone } from './order-takes';
+import { Cancel } from './pool';
 
-const QUEUE = 'lay-run';
+/** How many requests for a length are taken from the queue at a time. */
+const ALONE_AT_ONCE = 8;
 const SWEEP_EVERY_MS = 3_000;
 /** A run whose worker was not heard of for so long, by the database's clock, has lost it. */
 const LOST_AFTER_S = 6;
@@ -17,31 +23,6 @@ const FIRST = 1_000;
 const SWEEP_LOCK = 4202;
 
 type LayRun = Pick<typeof schema.layRuns.$inferSelect, 'id' | 'seconds' | 'askedBy'>;
-
-const held = globalThis as { jollyBoltBoss?: Promise<PgBoss> };
-
-/** How a worker's connections call themselves, so that anyone can see whether one is there. */
-export const WORKER_NAME = 'jolly-bolt worker';
-let isWorker = false;
-const processName = () => (isWorker ? WORKER_NAME : 'jolly-bolt web');
-
-const boss = (): Promise<PgBoss> =>
-  (held.jollyBoltBoss ??= (async () => {
-    const started = new PgBoss({ connectionString: databaseUrl(), max: 4, application_name: processName() });
-    started.on('error', (error) => console.error(`The lay queue: ${error.message}`));
-    await started.start();
-    await started.createQueue(QUEUE);
-    return started;
-  })());
-
-/** Runs the queue's statements in a transaction of ours, so that a request is there exactly when the batch says that it waits. */
-const within = (tx: Transaction) => ({
-  executeSql: async (text: string, values: unknown[]) => {
-    // $1, $2 … become parameters of drizzle's.
-    const parts = text.split(/\$(\d+)/).map((part, i) => (i % 2 === 0 ? sql.raw(part) : sql`${sql.param(values[Number(part) - 1])}`)); // prettier-ignore
-    return { rows: (await tx.execute(sql.join(parts))).rows as unknown[] };
-  },
-});
 
 /**
  * Asks the queue to work a lay run; any worker may take it. Fair between people: whoever has more runs waiting comes later with the
@@ -63,25 +44,33 @@ export async function requestLay(tx: Transaction, run: LayRun) {
 
 async function send(tx: Transaction, { id, seconds }: LayRun, priority: number) {
   const options = { retryLimit: 0, expireInSeconds: seconds + SPARE_S, priority };
-  await (await boss()).send(QUEUE, { runId: id }, { ...options, db: within(tx) } as PgBoss.SendOptions);
+  await (await boss()).send(LAY_QUEUE, { runId: id }, { ...options, db: within(tx) } as PgBoss.SendOptions);
 }
 
 /** Starts working the queue in this process, and takes up runs whose worker was killed. */
 export async function startWorking(): Promise<void> {
-  isWorker = true;
-  const queue = await boss();
+  searchHere();
+  const queue = await boss(WORKER_NAME);
   const worker = `${hostname()} ${process.pid}`;
-  await queue.work<{ runId: number }>(QUEUE, { pollingIntervalSeconds: 0.5, priority: true }, async ([job]) => {
+  await queue.work<{ runId: number }>(LAY_QUEUE, { pollingIntervalSeconds: 0.5, priority: true }, async ([job]) => {
     if (job) await layBatch(database(), job.data.runId, worker);
+  });
+  const alone = { pollingIntervalSeconds: 0.5, batchSize: ALONE_AT_ONCE };
+  await queue.work<AloneRequest>(ALONE_QUEUE, alone, async (jobs) => {
+    await Promise.all(jobs.map(({ data }) => findAlone(data)));
   });
   await takeUpLost().catch(() => undefined);
   setInterval(() => takeUpLost().catch(() => undefined), SWEEP_EVERY_MS).unref();
 }
 
-/** Ends the work of this process: what it has begun is taken up by another worker. */
-export const stopWorking = async (): Promise<void> => {
-  await (await held.jollyBoltBoss)?.stop({ graceful: false });
-};
+/** Finds a length, or all of an order, and keeps them. An order that can't be cut says so where it is shown. */
+async function findAlone(asked: AloneRequest) {
+  if ('key' in asked) await searchOne(database(), asked, new Cancel());
+  else
+    await takesAlone(database(), asked.orderId).catch((error: unknown) => {
+      if (!(error instanceof LayFailure)) throw error;
+    });
+}
 
 /**
  * Sends runs again that have lost their worker, also one that died between taking the job and taking the run. What waits in the queue is
@@ -121,7 +110,7 @@ export async function takeUpLost(): Promise<void> {
         and(
           eq(layRuns.state, 'waiting'),
           lt(layRuns.askedAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`),
-          sql`NOT EXISTS (SELECT FROM pgboss.job j WHERE j.name = ${QUEUE} AND j.state IN ('created', 'retry') AND (j.data->>'runId')::int = ${layRuns.id})`,
+          sql`NOT EXISTS (SELECT FROM pgboss.job j WHERE j.name = ${LAY_QUEUE} AND j.state IN ('created', 'retry') AND (j.data->>'runId')::int = ${layRuns.id})`,
         ),
       );
     for (const run of [...lost, ...orphans]) await send(tx, run, FIRST);

@@ -7,6 +7,7 @@ import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
 import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
 import { layAtOnce } from './lay-batch';
+import { searchHere } from './lengths-alone';
 import { closePool } from './pool';
 
 // Brings the database up to date and, once, loads the demo workroom: node dist/set-up.mjs [--empty | --reset].
@@ -19,6 +20,7 @@ async function main() {
   const { values } = parseArgs({
     options: { empty: { type: 'boolean', default: false }, reset: { type: 'boolean', default: false } },
   });
+  searchHere();
   const { db, close } = connect();
   try {
     await db.execute(sql`SELECT pg_advisory_lock(${SET_UP_LOCK})`);

@@ -1,6 +1,7 @@
 import { getPriority, setPriority } from 'node:os';
 import { keepValuesOutOfLogs } from '@/db/error-log';
-import { startWorking, stopWorking } from './queue';
+import { stopBoss } from './boss';
+import { startWorking } from './queue';
 import { closePool } from './pool';
 
 // The lay worker: takes lay runs from the queue of DATABASE_URL until it is told to end. Any number of these may run, on any machines.
@@ -16,8 +17,8 @@ async function main() {
   console.log('The lay worker waits for lays.');
   const end = () => {
     // What it has begun has lost its worker then, and another takes it up.
-    void Promise.race([stopWorking().then(closePool), new Promise((resolve) => setTimeout(resolve, 1_000))]).finally(
-      () => process.exit(0),
+    void Promise.race([stopBoss().then(closePool), new Promise((resolve) => setTimeout(resolve, 1_000))]).finally(() =>
+      process.exit(0),
     );
   };
   process.once('SIGTERM', end);

@@ -9,7 +9,7 @@ import { createBatch, makeLays } from '@/features/batches/actions';
 import { saveOrder } from '@/features/orders/actions';
 import { getOrder } from '@/features/orders/queries';
 import { addPerson } from '@/features/people/actions';
-import { stopWorking } from '@/work/queue';
+import { stopBoss } from '@/work/boss';
 import { lineForm, orderForm } from '../support/forms';
 import { Namespaces } from '../support/namespaces';
 import { openWorkroom, resetWorkroom, value } from '../support/workroom';
@@ -43,7 +43,7 @@ afterEach(() => {
 });
 afterAll(async () => {
   await machines?.close();
-  await stopWorking();
+  await stopBoss();
   await close();
 });
 

@@ -5,6 +5,7 @@ import { connect, type Database } from '@/db';
 import type { Answer } from '@/features/commands/answer';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
+import { searchHere } from '@/work/lengths-alone';
 import { closePool } from '@/work/pool';
 import { DELETE_ALL } from './delete-all';
 
@@ -20,6 +21,7 @@ export const faultsOf = (answer: Answer) => (answer.ok ? [] : answer.faults);
 
 /** A connection to the migrated test database, and what ends it and the threads. */
 export async function openWorkroom(): Promise<{ db: Database; close: () => Promise<void> }> {
+  searchHere();
   const { db, close } = connect();
   await migrate(db, { migrationsFolder: 'src/db/migrations' });
   return { db, close: () => closePool().then(close) };

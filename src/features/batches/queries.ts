@@ -1,5 +1,5 @@
 import 'server-only';
-import { WORKER_NAME } from '@/work/queue';
+import { WORKER_NAME } from '@/work/boss';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import { database, schema } from '@/db';

@@ -5,11 +5,11 @@ import { printMoney } from '@/core/cost';
 import { handLength } from '@/core/lay';
 import type { Nm, Units } from '@/core/length';
 import { chooseStock, leastPiece, needOf } from '@/core/stock';
-import { database, schema } from '@/db';
+import { database, schema, type Database } from '@/db';
 import { loadShelf } from '@/db/shelf';
 import { dueText } from '@/ui/days';
 import { longLength } from '@/ui/words';
-import { lengthsOnceEver } from '@/work/lengths-alone';
+import { lengthsOnceEver, NotYetLaid } from '@/work/lengths-alone';
 import { LayFailure, loadCutLists, type CutLists } from '@/work/load-cut-lists';
 import { Cancel } from '@/work/pool';
 
@@ -33,6 +33,8 @@ const MOST_SUGGESTIONS = 24;
 /** Everything together, the loading too, ends within this time; what the search has not come to keeps the rule of thumb until the next time. */
 const ALL_MS = 9_000;
 const SEED = 1;
+/** How many groups are searched at the same time. */
+const AT_ONCE = 4;
 
 interface Candidate {
   key: string;
@@ -77,16 +79,15 @@ export async function suggest(signal: AbortSignal, tell: (suggestion: Suggestion
   const timer = setTimeout(() => cancel.request(), Math.max(0, ALL_MS - (performance.now() - begun)));
   signal.addEventListener('abort', () => cancel.request());
   try {
-    for (const { candidate } of rated) {
-      const { task } = candidate;
-      const whole = { content: JSON.stringify([task.whole.job.pieces, task.whole.job.strips, task.key]), job: task.whole.job }; // prettier-ignore
-      const alone = task.orders.map(({ content, job }) => ({ content, job: job.job }));
-      const lengths = await lengthsOnceEver(db, [whole, ...alone], SEED, cancel);
+    for (let i = 0; i < rated.length && !cancel.isOn; i += AT_ONCE) {
+      const some = rated.slice(i, i + AT_ONCE).map(({ candidate }) => candidate);
+      const savings = await Promise.all(some.map(({ task }) => searchedSaving(db, task, cancel)));
       // A search that was called off is no better than the rule of thumb.
       if (cancel.isOn) break;
-      const saving = savingOf(task.cloth, lengths.get(whole.content)!, alone.map(({ content }) => lengths.get(content)!)); // prettier-ignore
-      tell(suggestionOf(candidate, saving, true));
+      for (const [j, saving] of savings.entries()) tell(suggestionOf(some[j]!, saving, true));
     }
+  } catch (error) {
+    if (!(error instanceof NotYetLaid)) throw error;
   } finally {
     clearTimeout(timer);
   }
@@ -110,6 +111,17 @@ async function candidates(lists: CutLists, days: ReadonlyMap<number, string>): P
       return [{ key, group, task, units: row.units, clothId: row.id, lot: chosen.lot, remnants: chosen.items.filter(({ sort }) => sort === 'remnant').map(({ code }) => code) }]; // prettier-ignore
     });
   });
+}
+
+async function searchedSaving(db: Database, { key, cloth, whole, orders }: ClothTask, cancel: Cancel) {
+  const together = { content: JSON.stringify([whole.job.pieces, whole.job.strips, key]), job: whole.job };
+  const alone = orders.map(({ content, job }) => ({ content, job: job.job }));
+  const lengths = await lengthsOnceEver(db, [together, ...alone], SEED, cancel);
+  return savingOf(
+    cloth,
+    lengths.get(together.content)!,
+    alone.map(({ content }) => lengths.get(content)!),
+  );
 }
 
 const handSaving = (task: ClothTask) =>

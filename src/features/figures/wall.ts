@@ -12,7 +12,7 @@ import { loadKindBook } from '@/db/kinds';
 import { toCloth } from '@/db/rows';
 import { workroomRules } from '@/features/workroom/queries';
 import { longLength } from '@/ui/words';
-import { lengthsOnceEver } from '@/work/lengths-alone';
+import { lengthsOnceEver, NotYetLaid } from '@/work/lengths-alone';
 import { Cancel } from '@/work/pool';
 
 /** Usual sizes, in inches and in centimetres, by the measures that a kind asks for (common practice, no source; metric from memory). */
@@ -121,9 +121,13 @@ export async function wallCells(
   const cancel = new Cancel();
   signal.addEventListener('abort', () => cancel.request());
   for (const measures of sizesFor(kind, units)) {
-    for (const [column, cloth] of cloths.entries()) {
-      if (signal.aborted) return;
-      tell({ row: keyOf(measures), column, length: await lengthFor(kind, measures, cloth, qty, units, cancel) });
+    if (signal.aborted) return;
+    try {
+      const lengths = await Promise.all(cloths.map((cloth) => lengthFor(kind, measures, cloth, qty, units, cancel)));
+      for (const [column, length] of lengths.entries()) tell({ row: keyOf(measures), column, length });
+    } catch (error) {
+      if (error instanceof NotYetLaid) return;
+      throw error;
     }
   }
 }

@@ -6,6 +6,7 @@ import type { WorkroomAddress } from '@/features/workroom/form';
 import { reckoningForm, workroomAddress } from '@/features/workroom/queries';
 import { readReckoning } from '@/features/workroom/reckoning';
 import { LayFailure } from '@/work/load-cut-lists';
+import { NotYetLaid } from '@/work/lengths-alone';
 import { takesAlone, takesNow } from '@/work/order-takes';
 
 const { quotes, orders, customers } = schema;
@@ -41,25 +42,35 @@ async function head(orderId: number) {
   return row && row.deletedAt === null ? row : null;
 }
 
+const NO_WORKER =
+  'What it takes by itself is not found yet: the program that makes lays does not answer. Try again in a while.';
+
 /** What an order would cost alone at today's prices; the sheet that a quote is made from. */
 export async function quoteSheet(orderId: number): Promise<{ sheet: CostSheet } | { message: string }> {
   const { costing } = readReckoning(await reckoningForm()).value;
   try {
     return { sheet: costSheet(await takesAlone(database(), orderId), costing) };
   } catch (error) {
+    if (error instanceof NotYetLaid) return { message: NO_WORKER };
     if (error instanceof LayFailure) return { message: error.message };
     throw error;
   }
 }
 
-/** The cost of an order with its quotes; null where there is none, a sentence where it can't be reckoned. */
-export async function orderCost(orderId: number): Promise<OrderCost | { message: string } | null> {
-  const order = await head(orderId);
+/**
+ * The cost of an order with its quotes; null where there is none, a sentence where it can't be calculated. Where the worker has not found
+ * within `waitMs` what the order takes by itself, `isComing` says that it has been asked for.
+ */
+export async function orderCost(
+  orderId: number,
+  waitMs?: number,
+): Promise<OrderCost | { message: string; isComing: boolean } | null> {
+  const [order, form] = await Promise.all([head(orderId), reckoningForm()]);
   if (!order) return null;
-  const { costing } = readReckoning(await reckoningForm()).value;
+  const { costing } = readReckoning(form).value;
   try {
     const [takes, rows] = await Promise.all([
-      takesNow(database(), orderId, costing.shareBy),
+      takesNow(database(), orderId, costing.shareBy, waitMs),
       database().select().from(quotes).where(eq(quotes.orderId, orderId)).orderBy(desc(quotes.no)),
     ]);
     const now = costSheet(takes, costing);
@@ -72,7 +83,8 @@ export async function orderCost(orderId: number): Promise<OrderCost | { message:
       differences: accepted ? costDifferences(accepted, now) : [],
     };
   } catch (error) {
-    if (error instanceof LayFailure) return { message: error.message };
+    if (error instanceof NotYetLaid) return { message: NO_WORKER, isComing: true };
+    if (error instanceof LayFailure) return { message: error.message, isComing: false };
     throw error;
   }
 }

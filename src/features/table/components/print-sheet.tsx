@@ -1,6 +1,6 @@
 'use client';
 
-import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
+import { Box, Flex, Grid, Heading, HStack, Text } from '@chakra-ui/react';
 import { Fragment, type ReactNode } from 'react';
 import { printMoney } from '@/core/cost';
 import { printNumber, STYLES } from '@/core/length';
@@ -16,37 +16,33 @@ const CAUTION =
 
 const SHEET_PX = 1000;
 
-/** The cut list and lay of every cloth of a batch for the printer: black on white, orders told apart by their signs. */
-export function PrintSheet({
-  batch,
-  lays,
-  printedOn,
-  cuts,
-}: {
-  batch: { id: number; name: string };
-  lays: LayView[];
-  printedOn: string;
-  /** The order of cuts of each lay, in the lays' order. */
-  cuts: ReactNode[];
-}) {
+/** Above the sheets of a batch; `isComing` while not all of them are there. */
+export function SheetsBar({ batchId, isComing = false }: { batchId: number; isComing?: boolean }) {
   return (
-    <Box>
-      <PrintBar
-        back="Back to the batch"
-        backTo={`/batches/${batch.id}`}
-        print="Print these sheets"
-        about="One sheet a cloth, A4 upright; the browser can save it as a PDF too."
-      />
-      <Stack gap="8">
-        {lays.map((lay, i) => (
-          <Sheet key={lay.id} lay={lay} batchName={batch.name} printedOn={printedOn} isFirst={i === 0} cuts={cuts[i]} />
-        ))}
-      </Stack>
+    <PrintBar
+      back="Back to the batch"
+      backTo={`/batches/${batchId}`}
+      print="Print these sheets"
+      about="One sheet a cloth, A4 upright; the browser can save it as a PDF too."
+      isComing={isComing}
+    />
+  );
+}
+
+/** Stands where the sheet of a cloth will be. */
+export function SheetIsComing({ clothName }: { clothName: string }) {
+  return (
+    <Box bg="#fff" color="#000" p="6" w="full" maxW="210mm" mx="auto" borderWidth="1px" borderColor="#999" minH="40">
+      <Heading as="h1" fontSize="2xl">
+        {clothName}
+      </Heading>
+      <Text role="status">This sheet is still on its way.</Text>
     </Box>
   );
 }
 
-function Sheet({
+/** The cut list and lay of a cloth for the printer: black on white, orders told apart by their signs; `cuts` is its order of cuts. */
+export function PrintSheet({
   lay,
   batchName,
   printedOn,

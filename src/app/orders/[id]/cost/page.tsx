@@ -3,6 +3,7 @@ import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
+import { CostIsComing } from '@/features/money/components/cost-is-coming';
 import { OrderCostPage } from '@/features/money/components/order-cost-page';
 import { orderCost } from '@/features/money/queries';
 import { EmptyState } from '@/ui/page';
@@ -12,8 +13,9 @@ export const metadata: Metadata = { title: 'What it costs' };
 
 export default async function CostPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const cost = await orderCost(id);
+  const cost = await orderCost(id, 0);
   if (!cost) notFound();
+  if ('message' in cost && cost.isComing) return <CostIsComing orderId={id} lost={cost.message} />;
   if ('message' in cost)
     return (
       <EmptyState
