@@ -173,6 +173,28 @@ test('what is not there says so and leads on', async () => {
   }
 });
 
+/** The first sheet has been sent while the last one is still announced, and in the end none is. */
+async function comesPartByPart(path: string) {
+  const answer = await fetch(app.url + path);
+  let text = '';
+  let atFirst: string | null = null;
+  const decoder = new TextDecoder();
+  for await (const chunk of answer.body!) {
+    text += decoder.decode(chunk as Uint8Array, { stream: true });
+    if (atFirst === null && text.includes('Order of cuts')) atFirst = text;
+  }
+  const sheets = (html: string) => html.split('Order of cuts').length;
+  expect(sheets(atFirst!)).toBeLessThan(sheets(text) / 2);
+  await me.opens(path);
+  const readyButtons = () =>
+    me.page.$$eval(
+      'button',
+      (all) => all.filter((one) => one.innerText.includes('Print these') && !one.disabled).length,
+    );
+  await expect.poll(readyButtons).toBe(1);
+  expect(await me.page.$$eval('main', ([main]) => main!.innerText.includes('on its way'))).toBe(false);
+}
+
 test('a batch of more than sixteen cloths fits every window; its labels print without a blank page', async () => {
   await looks('light');
   await app.rows(
@@ -213,6 +235,7 @@ test('a batch of more than sixteen cloths fits every window; its labels print wi
     await me.opens(`/batches/${id}${page}`);
     await fitsItsWindow();
   }
+  await comesPartByPart(`/batches/${id}/print`);
   await me.opens(`/batches/${id}/labels`);
   await me.page.waitForSelector('[data-label] path');
   const labels = (await me.page.$$('[data-label]')).length;

@@ -177,7 +177,7 @@ journey('from nothing to a costed lay', (leg) => {
 
   leg('the sheet for the printer has the lay, the cut list and the caution', async () => {
     await me.press('Print');
-    await me.sees('Print these sheets');
+    await me.sees('Rotary cutter');
     const text = await me.text();
     expect(text).toContain('Rotary cutter');
     expect(text).toContain('local fire-safety rules');

@@ -133,6 +133,7 @@ describe('the chart for the wall', () => {
       cells.push(cell);
       if (cells.length === 2) stop.abort();
     });
-    expect(cells).toHaveLength(2);
+    // A size is laid on all widths at once; the further sizes are not.
+    expect(new Set(cells.map(({ row }) => row)).size).toBe(1);
   });
 });
