@@ -92,14 +92,26 @@ if (cluster.isPrimary) {
   const app = next({ dev: false, dir: ROOT, hostname: '127.0.0.1', port });
   const handle = app.getRequestHandler();
   await app.prepare();
-  const pool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 1, connectionTimeoutMillis: 2_000, query_timeout: 2_000 }); // prettier-ignore
+  const pool = new pg.Pool({
+    connectionString: process.env.DATABASE_URL,
+    max: 1,
+    connectionTimeoutMillis: 2_000,
+    query_timeout: 2_000,
+  });
   pool.on('error', () => undefined);
   const snapshot = async () => (await pool.query('select pg_current_snapshot()::text as now')).rows[0].now;
   const pages = new PageCache({ snapshot, handle });
-  const { cert, key } = process.env.JOLLY_BOLT_CERT ? { cert: readFileSync(process.env.JOLLY_BOLT_CERT), key: readFileSync(process.env.JOLLY_BOLT_KEY) } : {}; // prettier-ignore
+  const { cert, key } = process.env.JOLLY_BOLT_CERT
+    ? { cert: readFileSync(process.env.JOLLY_BOLT_CERT), key: readFileSync(process.env.JOLLY_BOLT_KEY) }
+    : {};
   const listen = process.env.JOLLY_BOLT_LISTEN?.split(',').filter(Boolean) ?? [];
   const query = (text, values) => gatePool.query(text, values);
-  const gatePool = new pg.Pool({ connectionString: process.env.DATABASE_URL, max: 2, connectionTimeoutMillis: 2_000, query_timeout: 2_000 }); // prettier-ignore
+  const gatePool = new pg.Pool({
+    connectionString: process.env.DATABASE_URL,
+    max: 2,
+    connectionTimeoutMillis: 2_000,
+    query_timeout: 2_000,
+  });
   gatePool.on('error', () => undefined);
   const gate = new DeviceGate({ query, hosts: process.env.JOLLY_BOLT_HOSTS ?? '', isSecure: cert !== undefined });
   gate.watch();

@@ -170,7 +170,9 @@ await runMain(async () => {
       () => isStopping,
       () => app.replace(),
     );
-  const reached = network.JOLLY_BOLT_ADDRESSES ? `\nDevices on the network, once they are paired: ${network.JOLLY_BOLT_ADDRESSES.replaceAll(',', ', ')}` : ''; // prettier-ignore
+  const reached = network.JOLLY_BOLT_ADDRESSES
+    ? `\nDevices on the network, once they are paired: ${network.JOLLY_BOLT_ADDRESSES.replaceAll(',', ', ')}`
+    : '';
   say(`\nJolly Bolt is ready: http://127.0.0.1:${port}${reached}\nStop it with Ctrl-C.`);
 });
 
@@ -275,7 +277,10 @@ function readNetwork(hosts, port) {
       throw new Stop(`--${name} ${file} can't be read: ${error.message}`);
     }
   }
-  const own = Object.values(networkInterfaces()).flatMap((all) => all ?? []).filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address); // prettier-ignore
+  const own = Object.values(networkInterfaces())
+    .flatMap((all) => all ?? [])
+    .filter(({ family, internal }) => family === 'IPv4' && !internal)
+    .map(({ address }) => address);
   const listen = [...new Set([...own, ...hosts.filter((name) => isIPv4(name))])];
   const scheme = cert ? 'https' : 'http';
   return {

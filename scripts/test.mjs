@@ -5,7 +5,17 @@ import { availableParallelism, getPriority, setPriority } from 'node:os';
 import { join, relative } from 'node:path';
 import { Cluster } from './lib/cluster.mjs';
 import { ensureChromium, ensurePostgres } from './lib/debian.mjs';
-import { checkFolder, checkNode, ensureBuild, ensurePackages, LOCAL, projectHash, readStamp, ROOT, run } from './lib/project.mjs'; // prettier-ignore
+import {
+  checkFolder,
+  checkNode,
+  ensureBuild,
+  ensurePackages,
+  LOCAL,
+  projectHash,
+  readStamp,
+  ROOT,
+  run,
+} from './lib/project.mjs';
 import { runMain, say, Stop } from './lib/say.mjs';
 import firstStarts from '../tests/support/first-start.mjs';
 import { mayDeleteAll } from '../tests/support/may-delete-all.mjs';
@@ -93,7 +103,20 @@ await runMain(async () => {
     const projects = parts.flatMap((part) => PARTS[part]);
     const report = join(LOCAL, `tests-${parts[0]}.json`);
     rmSync(report, { force: true });
-    const child = spawn(bin('vitest'), ['run', ...projects.map((one) => `--project=${one}`), `--maxWorkers=${processes}`, `--bail=${MOST_FAILED}`, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`, ...given], { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] }); // prettier-ignore
+    const child = spawn(
+      bin('vitest'),
+      [
+        'run',
+        ...projects.map((one) => `--project=${one}`),
+        `--maxWorkers=${processes}`,
+        `--bail=${MOST_FAILED}`,
+        '--reporter=default',
+        '--reporter=json',
+        `--outputFile.json=${report}`,
+        ...given,
+      ],
+      { cwd: ROOT, env, stdio: ['ignore', 'pipe', 'pipe'] },
+    );
     // Whatever it starts has it, too. Nobody but an administrator may take back what we were started with.
     if (child.pid && priority > getPriority()) setPriority(child.pid, priority);
     child.stdout.pipe(process.stdout, { end: false });
@@ -115,11 +138,21 @@ await runMain(async () => {
   };
   const tests = async () => {
     const rows = only === undefined ? ROWS : [[{ parts: [only] }]];
-    const clusters = only === undefined || only === 'db' ? Array.from({ length: processes }, (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true })) : []; // prettier-ignore
+    const clusters =
+      only === undefined || only === 'db'
+        ? Array.from(
+            { length: processes },
+            (_, i) => new Cluster(join(LOCAL, `test-cluster-${i + 1}`), postgres, { isThrownAway: true }),
+          )
+        : [];
     try {
       await Promise.all(clusters.map((cluster) => cluster.start()));
       for (const cluster of clusters) mayDeleteAll(cluster);
-      const env = { ...process.env, DATABASE_URLS: clusters.map(({ url }) => url).join(' '), ...(process.stdout.isTTY && { FORCE_COLOR: '1' }) }; // prettier-ignore
+      const env = {
+        ...process.env,
+        DATABASE_URLS: clusters.map(({ url }) => url).join(' '),
+        ...(process.stdout.isTTY && { FORCE_COLOR: '1' }),
+      };
       // Two parts begin on the first starts, each of which would make them where they are missing.
       const notStarted = (error) => {
         counts.failed++;
@@ -127,14 +160,16 @@ await runMain(async () => {
         return false;
       };
       const isStarted = only !== undefined || firstStarts().then(() => true, notStarted);
-      const passed = await Promise.all(rows.map(async (row) => {
-        let all = true;
-        for (const { parts, priority = 0 } of row) {
-          const canBegin = !parts.some((part) => STARTED.includes(part)) || (await isStarted);
-          all = canBegin && (await vitest(parts, priority, env)) && all;
-        }
-        return all;
-      })); // prettier-ignore
+      const passed = await Promise.all(
+        rows.map(async (row) => {
+          let all = true;
+          for (const { parts, priority = 0 } of row) {
+            const canBegin = !parts.some((part) => STARTED.includes(part)) || (await isStarted);
+            all = canBegin && (await vitest(parts, priority, env)) && all;
+          }
+          return all;
+        }),
+      );
       return passed.every(Boolean);
     } finally {
       for (const cluster of clusters) await cluster.stop();

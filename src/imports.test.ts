@@ -44,7 +44,16 @@ function circles(graph: ReadonlyMap<string, readonly string[]>): string[][] {
 }
 
 test('a circle is found', () => {
-  expect(circles(new Map([['a', ['b']], ['b', ['c']], ['c', ['b']], ['d', []]]))).toEqual([['b', 'c']]); // prettier-ignore
+  expect(
+    circles(
+      new Map([
+        ['a', ['b']],
+        ['b', ['c']],
+        ['c', ['b']],
+        ['d', []],
+      ]),
+    ),
+  ).toEqual([['b', 'c']]);
 });
 
 test('no file imports itself by way of others', () => {

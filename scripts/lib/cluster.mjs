@@ -293,7 +293,12 @@ export class Cluster {
     this.ask(`CREATE DATABASE ${beside} OWNER ${APP}`);
     const input = openSync(file, 'r');
     // As the application's role everything belongs to it; its extensions are of those that an owner may create.
-    const made = this.call('pg_restore', [...this.admin(beside), '--no-owner', '--no-privileges', `--role=${APP}`, '--exit-on-error'], this.adminEnv, { stdio: [input, 'pipe', 'pipe'] }); // prettier-ignore
+    const made = this.call(
+      'pg_restore',
+      [...this.admin(beside), '--no-owner', '--no-privileges', `--role=${APP}`, '--exit-on-error'],
+      this.adminEnv,
+      { stdio: [input, 'pipe', 'pipe'] },
+    );
     closeSync(input);
     if (made.status !== 0) {
       this.ask(`DROP DATABASE IF EXISTS ${beside}`);
@@ -352,7 +357,10 @@ export class Cluster {
   /** What PostgreSQL has written last: at its start to one file, later to that of the day. */
   newestLog() {
     const daily = join(this.folder, 'log');
-    const files = [join(this.folder, 'server.log'), ...(existsSync(daily) ? readdirSync(daily).map((name) => join(daily, name)) : [])].filter(existsSync); // prettier-ignore
+    const files = [
+      join(this.folder, 'server.log'),
+      ...(existsSync(daily) ? readdirSync(daily).map((name) => join(daily, name)) : []),
+    ].filter(existsSync);
     return files.sort((a, b) => statSync(b).mtimeMs - statSync(a).mtimeMs)[0] ?? '';
   }
 

@@ -21,7 +21,14 @@ export default function GlobalError() {
           </p>
           <button
             onClick={() => window.location.reload()}
-            style={{ font: '700 17px "Atkinson Hyperlegible Next Variable", sans-serif', padding: '10px 20px', border: 0, borderRadius: 4, background: '#0f4f41', color: '#fff' }} // prettier-ignore
+            style={{
+              font: '700 17px "Atkinson Hyperlegible Next Variable", sans-serif',
+              padding: '10px 20px',
+              border: 0,
+              borderRadius: 4,
+              background: '#0f4f41',
+              color: '#fff',
+            }}
           >
             Open it again
           </button>

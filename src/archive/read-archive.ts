@@ -48,7 +48,9 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
     return { rows };
   } catch (error) {
     await client.query('ROLLBACK').catch(() => undefined);
-    throw error instanceof ArchiveFault || !isOfContent(error) ? error : new ArchiveFault(`The archive holds something that a workroom can't: ${(error as Error).message}.`); // prettier-ignore
+    throw error instanceof ArchiveFault || !isOfContent(error)
+      ? error
+      : new ArchiveFault(`The archive holds something that a workroom can't: ${(error as Error).message}.`);
   } finally {
     client.release();
     await pool.end();
@@ -63,7 +65,11 @@ function openZip(file: string): Promise<ZipFile> {
   return new Promise((resolve, reject) => {
     open(file, { lazyEntries: true, autoClose: false, validateEntrySizes: true }, (error, zip) => {
       if (!error) return resolve(zip);
-      reject((error as NodeJS.ErrnoException).code === 'ENOENT' ? new ArchiveFault(`There is no file ${file}.`) : new ArchiveFault('This is not an archive of a workroom: it is no zip file.')); // prettier-ignore
+      reject(
+        (error as NodeJS.ErrnoException).code === 'ENOENT'
+          ? new ArchiveFault(`There is no file ${file}.`)
+          : new ArchiveFault('This is not an archive of a workroom: it is no zip file.'),
+      );
     });
   });
 }
@@ -84,7 +90,9 @@ function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
 
 const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
   new Promise((resolve, reject) => {
-    zip.openReadStream(entry, (error, stream) => (error ? reject(new ArchiveFault('This archive is damaged.')) : resolve(stream))); // prettier-ignore
+    zip.openReadStream(entry, (error, stream) =>
+      error ? reject(new ArchiveFault('This archive is damaged.')) : resolve(stream),
+    );
   });
 
 /** Tables without which nothing is a workroom. */
@@ -118,7 +126,10 @@ async function check(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Promise
   checkSizes(entries);
   const named = new Set(Array.isArray(read.tables) ? (read.tables as unknown[]) : ARCHIVED);
   const missing = ARCHIVED.filter((table) => named.has(table) && !entries.has(`tables/${table}.jsonl`));
-  if (missing.length > 0) throw new ArchiveFault(`The archive is not whole: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing.`); // prettier-ignore
+  if (missing.length > 0)
+    throw new ArchiveFault(
+      `The archive is not whole: ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} missing.`,
+    );
   const rows = read.rows;
   return typeof rows === 'object' && rows !== null ? (rows as Record<string, number>) : {};
 }
@@ -202,7 +213,10 @@ function insertOf(table: ArchivedTable, columns: readonly Column[], row: string)
   } catch {
     // The database says what is wrong with it.
   }
-  const list = columns.filter(({ name }) => members?.has(name) ?? true).map(({ name }) => quoted(name)).join(', '); // prettier-ignore
+  const list = columns
+    .filter(({ name }) => members?.has(name) ?? true)
+    .map(({ name }) => quoted(name))
+    .join(', ');
   return `INSERT INTO ${quoted(table)} (${list}) OVERRIDING SYSTEM VALUE
     SELECT ${list} FROM json_populate_recordset(NULL::${quoted(table)}, $1::json)`;
 }

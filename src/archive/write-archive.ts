@@ -30,7 +30,9 @@ export async function writeArchive(databaseUrl: string, file: string): Promise<{
   const client = await pool.connect();
   const partial = `${file}.part`;
   try {
-    await client.query(`BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL TIME ZONE 'UTC'; SET LOCAL DateStyle TO 'ISO'`); // prettier-ignore
+    await client.query(
+      `BEGIN ISOLATION LEVEL REPEATABLE READ READ ONLY; SET LOCAL TIME ZONE 'UTC'; SET LOCAL DateStyle TO 'ISO'`,
+    );
     const zip = new ZipFile();
     const written = pipeline(zip.outputStream, createWriteStream(partial));
     const add = (name: string, lines: AsyncIterable<string>) =>
@@ -73,7 +75,11 @@ async function* rowsOf(client: PoolClient, table: string): AsyncIterable<string>
   const columns = (await columnsOf(client, table)).filter(({ isGenerated }) => !isGenerated);
   const key = await keyOf(client, table);
   const list = columns.map(({ name }) => `t.${quoted(name)}`).join(', ');
-  yield* read(client, `SELECT row_to_json(r)::text AS line FROM (SELECT ${list} FROM ${quoted(table)} t ORDER BY ${key.map((name) => `t.${quoted(name)}`).join(', ')}) r`, (rows) => rows.map(({ line }) => `${String(line)}\n`).join('')); // prettier-ignore
+  yield* read(
+    client,
+    `SELECT row_to_json(r)::text AS line FROM (SELECT ${list} FROM ${quoted(table)} t ORDER BY ${key.map((name) => `t.${quoted(name)}`).join(', ')}) r`,
+    (rows) => rows.map(({ line }) => `${String(line)}\n`).join(''),
+  );
 }
 
 async function* csvOf(client: PoolClient, query: string): AsyncIterable<string> {

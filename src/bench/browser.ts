@@ -60,7 +60,12 @@ export async function drawTables(folder: string, pieces: readonly number[]): Pro
     await page.waitForFunction(() => 'measureTable' in window);
     const figures: TableFigures[] = [];
     for (const count of pieces)
-      figures.push(await page.evaluate((n) => (window as unknown as { measureTable: (n: number) => Promise<TableFigures> }).measureTable(n), count)); // prettier-ignore
+      figures.push(
+        await page.evaluate(
+          (n) => (window as unknown as { measureTable: (n: number) => Promise<TableFigures> }).measureTable(n),
+          count,
+        ),
+      );
     return figures;
   } finally {
     await browser.close();

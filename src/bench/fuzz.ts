@@ -49,11 +49,20 @@ export function fuzzJob(seed: number): Record<string, unknown> {
             length: out(length),
             ...(own && { width: out(own), ...(chance(0.5) && { selvage: [out(0.5), 0] }) }),
             ...(chance(0.5) && { motif: [out(between(0, 20)), out(between(0, 20))] }),
-            ...(chance(0.4) && { flaws: Array.from({ length: 1 + Math.floor(random() * 3) }, () => [out(between(0, width)), out(between(0, length)), out(between(0.5, 8)), out(between(0.5, 8))]) }), // prettier-ignore
+            ...(chance(0.4) && {
+              flaws: Array.from({ length: 1 + Math.floor(random() * 3) }, () => [
+                out(between(0, width)),
+                out(between(0, length)),
+                out(between(0.5, 8)),
+                out(between(0.5, 8)),
+              ]),
+            }),
             ...(chance(0.25) && { outline: outlineOf(own ?? width, length) }),
           };
         }),
-        ...(chance(0.75) ? [{ id: 'bolt', ...(chance(0.3) && { flaws: [[out(3), out(20), out(4), out(2)]] }) }] : [{ id: 'last', length: out(between(20, 90)) }]), // prettier-ignore
+        ...(chance(0.75)
+          ? [{ id: 'bolt', ...(chance(0.3) && { flaws: [[out(3), out(20), out(4), out(2)]] }) }]
+          : [{ id: 'last', length: out(between(20, 90)) }]),
       ];
   const pieces = Array.from({ length: Math.floor(random() * 9) }, (_, i) => {
     // Some are too wide for any cloth.
@@ -68,7 +77,11 @@ export function fuzzJob(seed: number): Record<string, unknown> {
       ...(chance(0.5) && {
         match: chance(0.5)
           ? { anchor: [out(w / 2), out(h / 2)], at: [out(between(-30, 30)), out(between(-30, 30))] }
-          : { anchor: [out(0.5), out(0.5)], group: oneOf(['a', 'b']), delta: [out(between(-20, 20)), out(between(-20, 20))] }, // prettier-ignore
+          : {
+              anchor: [out(0.5), out(0.5)],
+              group: oneOf(['a', 'b']),
+              delta: [out(between(-20, 20)), out(between(-20, 20))],
+            },
       }),
     };
   });
@@ -85,7 +98,13 @@ export function fuzzJob(seed: number): Record<string, unknown> {
     format: 'jolly-bolt/lay-job',
     version: 1,
     units,
-    cloth: { name: `fuzz ${seed}`, width: out(width), selvage: [out(0.5), out(chance(0.5) ? 0.5 : 0)], ...(repeat && { repeat }), turns: oneOf(['any', 'half', 'none']) }, // prettier-ignore
+    cloth: {
+      name: `fuzz ${seed}`,
+      width: out(width),
+      selvage: [out(0.5), out(chance(0.5) ? 0.5 : 0)],
+      ...(repeat && { repeat }),
+      turns: oneOf(['any', 'half', 'none']),
+    },
     ...(stock && { stock }),
     gap: chance(0.3) ? out(between(0.125, 1)) : 0,
     cut: chance(0.2) && !pieces.some((piece) => 'outline' in piece) ? 'straight' : 'free',
@@ -115,7 +134,9 @@ export function fuzz(seed: number, seconds: number, clock: () => number): Fuzzed
   const wrong = findFaults(job.value, plan.value).map(({ what }) => what);
   for (const cut of plan.value.lays.flatMap(({ cuts }) => cuts)) {
     const strip = job.value.strips.find(({ id }) => id === cut.strip)!;
-    const isOnly = plan.value.lays.flatMap(({ cuts }) => cuts).filter((one) => one.strip === cut.strip && one.copy === cut.copy).length === 1; // prettier-ignore
+    const isOnly =
+      plan.value.lays.flatMap(({ cuts }) => cuts).filter((one) => one.strip === cut.strip && one.copy === cut.copy)
+        .length === 1;
     if (!isOnly && cut.length <= strip.loss) wrong.push(`a cut of ${cut.strip} brings no length`);
   }
   return { seed, plan: plan.value, wrong, late };

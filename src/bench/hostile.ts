@@ -5,10 +5,24 @@ export const HOSTILE: Record<string, () => string> = {
   'a number as text': () => job({ pieces: [piece({ size: ['NaN', 7] })] }),
   'nested a hundred thousand deep': () => '['.repeat(100_000) + ']'.repeat(100_000),
   'a thousand million copies': () => job({ pieces: [piece({ qty: 1e9 })] }),
-  'many pieces of many copies': () => job({ pieces: Array.from({ length: 2000 }, (_, i) => piece({ id: `p${i}`, qty: 6 })) }), // prettier-ignore
+  'many pieces of many copies': () =>
+    job({ pieces: Array.from({ length: 2000 }, (_, i) => piece({ id: `p${i}`, qty: 6 })) }),
   'a file of more than 10 MB': () => job({ pieces: [piece({ id: 'x'.repeat(10_100_000) })] }),
   'nearly 10 MB of pieces': () => job({ pieces: Array.from({ length: 200_000 }, (_, i) => piece({ id: `p${i}` })) }),
-  'an outline that crosses itself': () => job({ pieces: [{ id: 'a', outline: [[0, 0], [9, 9], [9, 0], [0, 9]] }] }), // prettier-ignore
+  'an outline that crosses itself': () =>
+    job({
+      pieces: [
+        {
+          id: 'a',
+          outline: [
+            [0, 0],
+            [9, 9],
+            [9, 0],
+            [0, 9],
+          ],
+        },
+      ],
+    }),
   'a crossing at the end of 2,000 corners': () => job({ pieces: [{ id: 'a', outline: comb(2000) }] }),
   'more corners than are read': () => job({ pieces: [{ id: 'a', outline: comb(100_000) }] }),
   'an empty file': () => '',

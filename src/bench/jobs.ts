@@ -20,8 +20,14 @@ export function dissect(width: number, height: number, count: number, random: Ra
     const long = isAcross ? w : h;
     const cut = Math.round(8 * long * (0.3 + 0.4 * random.next())) / 8;
     const parts: Box[] = isAcross
-      ? [{ x, y, w: cut, h }, { x: x + cut, y, w: w - cut, h }]
-      : [{ x, y, w, h: cut }, { x, y: y + cut, w, h: h - cut }]; // prettier-ignore
+      ? [
+          { x, y, w: cut, h },
+          { x: x + cut, y, w: w - cut, h },
+        ]
+      : [
+          { x, y, w, h: cut },
+          { x, y: y + cut, w, h: h - cut },
+        ];
     boxes.splice(largest, 1, ...parts);
   }
   return boxes;
@@ -130,9 +136,15 @@ function fused(one: Box, other: Box): [number, number][] | null {
     if (Math.min(one.y + one.h, other.y + other.h) <= Math.max(one.y, other.y)) return null;
     const [meet, far] = [other.x, other.x + other.w];
     return [
-      [one.x, one.y], [meet, one.y], [meet, other.y], [far, other.y],
-      [far, other.y + other.h], [meet, other.y + other.h], [meet, one.y + one.h], [one.x, one.y + one.h],
-    ]; // prettier-ignore
+      [one.x, one.y],
+      [meet, one.y],
+      [meet, other.y],
+      [far, other.y],
+      [far, other.y + other.h],
+      [meet, other.y + other.h],
+      [meet, one.y + one.h],
+      [one.x, one.y + one.h],
+    ];
   }
   const flip = ({ x, y, w, h }: Box): Box => ({ x: y, y: x, w: h, h: w });
   if (one.y + one.h !== other.y) return null;
@@ -155,7 +167,12 @@ export function fusedJob(n: number, seed: number) {
     const beside = boxes.flatMap((other, k) => (joined(one, other) ? [k] : []));
     const at = beside[random.below(beside.length)];
     if (at === undefined) {
-      rings.push([[one.x, one.y], [one.x + one.w, one.y], [one.x + one.w, one.y + one.h], [one.x, one.y + one.h]]); // prettier-ignore
+      rings.push([
+        [one.x, one.y],
+        [one.x + one.w, one.y],
+        [one.x + one.w, one.y + one.h],
+        [one.x, one.y + one.h],
+      ]);
       continue;
     }
     const other = boxes.splice(at, 1)[0]!;
@@ -183,13 +200,52 @@ export const PUBLISHED: { name: string; width: number; best: number; sizes: [num
     name: 'C1, problem 1',
     width: 20,
     best: 20,
-    sizes: [[2, 12], [7, 12], [8, 6], [3, 6], [3, 5], [5, 5], [3, 12], [3, 7], [5, 7], [2, 6], [3, 2], [4, 2], [3, 4], [4, 4], [9, 2], [11, 2]], // prettier-ignore
+    sizes: [
+      [2, 12],
+      [7, 12],
+      [8, 6],
+      [3, 6],
+      [3, 5],
+      [5, 5],
+      [3, 12],
+      [3, 7],
+      [5, 7],
+      [2, 6],
+      [3, 2],
+      [4, 2],
+      [3, 4],
+      [4, 4],
+      [9, 2],
+      [11, 2],
+    ],
   },
   {
     name: 'C2, problem 2',
     width: 40,
     best: 15,
-    sizes: [[11, 2, 2], [2, 3], [10, 7], [8, 4, 2], [9, 5], [7, 2], [4, 1], [6, 1], [4, 5], [8, 3], [1, 3], [5, 5], [3, 1], [12, 4], [6, 2, 2], [2, 4], [11, 4], [10, 2], [3, 2, 2], [3, 4], [26, 4]], // prettier-ignore
+    sizes: [
+      [11, 2, 2],
+      [2, 3],
+      [10, 7],
+      [8, 4, 2],
+      [9, 5],
+      [7, 2],
+      [4, 1],
+      [6, 1],
+      [4, 5],
+      [8, 3],
+      [1, 3],
+      [5, 5],
+      [3, 1],
+      [12, 4],
+      [6, 2, 2],
+      [2, 4],
+      [11, 4],
+      [10, 2],
+      [3, 2, 2],
+      [3, 4],
+      [26, 4],
+    ],
   },
 ];
 

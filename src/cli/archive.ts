@@ -7,7 +7,11 @@ import { writeArchive } from '@/archive/write-archive';
 const [way, file] = process.argv.slice(2) as ['out' | 'in', string];
 try {
   const { rows } = await (way === 'out' ? writeArchive : readArchive)(process.env.DATABASE_URL!, file);
-  console.log(way === 'out' ? `${rows.toLocaleString('en')} rows are in ${file} (${(statSync(file).size / 1e6).toFixed(1)} MB).` : `${rows.toLocaleString('en')} rows of ${file} are in the workroom.`); // prettier-ignore
+  console.log(
+    way === 'out'
+      ? `${rows.toLocaleString('en')} rows are in ${file} (${(statSync(file).size / 1e6).toFixed(1)} MB).`
+      : `${rows.toLocaleString('en')} rows of ${file} are in the workroom.`,
+  );
 } catch (error) {
   if (!(error instanceof ArchiveFault)) throw error;
   console.error(error.message);

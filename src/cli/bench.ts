@@ -132,7 +132,9 @@ function benchFirstPlans() {
 /** The engine in a page's worker: how soon it has a first lay, and whether the page keeps its frames meanwhile. */
 async function benchBrowser() {
   const goes = 5;
-  console.log(`\nin a worker of a page: first lay, cold and again, median and longest of ${goes}; frames meanwhile, the longest and the usual`); // prettier-ignore
+  console.log(
+    `\nin a worker of a page: first lay, cold and again, median and longest of ${goes}; frames meanwhile, the longest and the usual`,
+  );
   for (const isMatched of [false, true]) {
     const name = `100 pieces, ${isMatched ? 'half drop' : 'plain'}`;
     const all: BrowserFigures[] = [];
@@ -153,11 +155,16 @@ async function benchBrowser() {
 
 /** The table in a page: frames while it is panned, zoomed and dragged on, and the first answer of laying the rest again. */
 async function benchHands() {
-  console.log('\nthe table in a page: frames, the usual one, 95 of 100 and the longest (ms); what the page works at one; the rest laid again'); // prettier-ignore
+  console.log(
+    '\nthe table in a page: frames, the usual one, 95 of 100 and the longest (ms); what the page works at one; the rest laid again',
+  );
   const all = await drawTables(join(process.env.JOLLY_BOLT_HOME!, 'dist'), [200, 1000]);
   if (!all) return console.log('  no Chromium on this machine');
   for (const { pieces, work, again, ...moves } of all) {
-    const told = (['pan', 'zoom', 'drag'] as const).map((name) => `${name} ${moves[name].usual.toFixed(1)} ${moves[name].p95.toFixed(1)} ${moves[name].longest.toFixed(1)} (${work[name].toFixed(1)})`); // prettier-ignore
+    const told = (['pan', 'zoom', 'drag'] as const).map(
+      (name) =>
+        `${name} ${moves[name].usual.toFixed(1)} ${moves[name].p95.toFixed(1)} ${moves[name].longest.toFixed(1)} (${work[name].toFixed(1)})`,
+    );
     console.log(`  ${`${pieces} pieces`.padEnd(14)} ${told.join('; ')}; again ${again.toFixed(0)} ms`);
   }
 }

@@ -4,8 +4,25 @@ import type { schema } from '.';
 
 // The demo workroom's cloths. All made up.
 
-type ClothSeed = [name: string, units: Units, width: string, selvage: string, across: string, along: string, drop: number, turns: 'any' | 'half' | 'none',
-  pattern: (typeof schema.cloths.$inferInsert)['pattern'], ground: string, figure: string, priceMinor: number, step: string, notes: string, fibre: Fibre, weight: Weight, give: Give]; // prettier-ignore
+type ClothSeed = [
+  name: string,
+  units: Units,
+  width: string,
+  selvage: string,
+  across: string,
+  along: string,
+  drop: number,
+  turns: 'any' | 'half' | 'none',
+  pattern: (typeof schema.cloths.$inferInsert)['pattern'],
+  ground: string,
+  figure: string,
+  priceMinor: number,
+  step: string,
+  notes: string,
+  fibre: Fibre,
+  weight: Weight,
+  give: Give,
+];
 
 /** The cloths, each in the order of its columns. */
 export const CLOTHS: ClothSeed[] = [

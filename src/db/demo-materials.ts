@@ -25,12 +25,78 @@ interface MaterialSeed {
 }
 
 export const DEMO_MATERIALS: MaterialSeed[] = [
-  { name: 'Loft batting', sort: 'batting', units: 'in', width: '88', priceMinor: 610, usualFor: ['batting'], supplier: 'Loom Lane Mill', ground: '#f2efe4', notes: 'Needled; no scrim', stock: '11 yd', place: 'top shelf' },
-  { name: 'Ledger interfacing', sort: 'interfacing', units: 'in', width: '35', priceMinor: 290, usualFor: ['interfacing'], supplier: 'Needle & Notch', ground: '#ece9df', notes: 'Sewn in, stiff', stock: '16 yd', place: 'top shelf' },
-  { name: 'Bench cambric', sort: 'dust cover', units: 'mm', width: '148', priceMinor: 210, usualFor: ['dust cover', 'underlining'], supplier: 'Capstan Hardware', ground: '#33363a', notes: 'Black, for under seats', stock: '19 m', place: 'rack 5' },
-  { name: 'Deck ply', sort: 'board', units: 'mm', width: '122', sheet: '244', thickness: '0.6', priceMinor: 3380, usualFor: ['board'], supplier: 'Capstan Hardware', ground: '#d9c39a', notes: 'Ask the yard to cut sheets in half', stock: 7, place: 'board rack' },
-  { name: 'Seat foam, firm', sort: 'foam', units: 'mm', width: '200', sheet: '120', thickness: '7.5', priceMinor: 5650, usualFor: ['foam'], supplier: 'Capstan Hardware', ground: '#e6d8b5', notes: 'Keep out of the light', firmness: 'firm', life: 'some years of daily use', stock: 3, place: 'loft' },
-]; // prettier-ignore
+  {
+    name: 'Loft batting',
+    sort: 'batting',
+    units: 'in',
+    width: '88',
+    priceMinor: 610,
+    usualFor: ['batting'],
+    supplier: 'Loom Lane Mill',
+    ground: '#f2efe4',
+    notes: 'Needled; no scrim',
+    stock: '11 yd',
+    place: 'top shelf',
+  },
+  {
+    name: 'Ledger interfacing',
+    sort: 'interfacing',
+    units: 'in',
+    width: '35',
+    priceMinor: 290,
+    usualFor: ['interfacing'],
+    supplier: 'Needle & Notch',
+    ground: '#ece9df',
+    notes: 'Sewn in, stiff',
+    stock: '16 yd',
+    place: 'top shelf',
+  },
+  {
+    name: 'Bench cambric',
+    sort: 'dust cover',
+    units: 'mm',
+    width: '148',
+    priceMinor: 210,
+    usualFor: ['dust cover', 'underlining'],
+    supplier: 'Capstan Hardware',
+    ground: '#33363a',
+    notes: 'Black, for under seats',
+    stock: '19 m',
+    place: 'rack 5',
+  },
+  {
+    name: 'Deck ply',
+    sort: 'board',
+    units: 'mm',
+    width: '122',
+    sheet: '244',
+    thickness: '0.6',
+    priceMinor: 3380,
+    usualFor: ['board'],
+    supplier: 'Capstan Hardware',
+    ground: '#d9c39a',
+    notes: 'Ask the yard to cut sheets in half',
+    stock: 7,
+    place: 'board rack',
+  },
+  {
+    name: 'Seat foam, firm',
+    sort: 'foam',
+    units: 'mm',
+    width: '200',
+    sheet: '120',
+    thickness: '7.5',
+    priceMinor: 5650,
+    usualFor: ['foam'],
+    supplier: 'Capstan Hardware',
+    ground: '#e6d8b5',
+    notes: 'Keep out of the light',
+    firmness: 'firm',
+    life: 'some years of daily use',
+    stock: 3,
+    place: 'loft',
+  },
+];
 
 const read = (text: string, units: Units): Nm => {
   const length = parseLength(text, typingUnit(units));
@@ -69,4 +135,5 @@ export const insertMaterials = (tx: Transaction) =>
     .returning();
 
 /** What of a material is on the shelf: sheets, or nanometres of a roll. */
-export const stockOf = ({ stock, units }: MaterialSeed): number => typeof stock === 'number' ? stock : read(stock, units); // prettier-ignore
+export const stockOf = ({ stock, units }: MaterialSeed): number =>
+  typeof stock === 'number' ? stock : read(stock, units);

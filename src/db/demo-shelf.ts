@@ -33,18 +33,40 @@ interface BoltSeed {
 const BOLTS: BoltSeed[] = [
   { cloth: 'Towpath ticking', lot: 'T41', length: '34 yd', place: 'rack 1', daysAgo: 54, paid: 1380 },
   { cloth: 'Towpath ticking', lot: 'T44', length: '25 yd', place: 'rack 1', daysAgo: 9 },
-  { cloth: 'Lock-keeper drill', lot: '7', length: '40 yd', place: 'rack 1', daysAgo: 50, flaws: [['96', '22', '1 1/2', '3']] },
+  {
+    cloth: 'Lock-keeper drill',
+    lot: '7',
+    length: '40 yd',
+    place: 'rack 1',
+    daysAgo: 50,
+    flaws: [['96', '22', '1 1/2', '3']],
+  },
   { cloth: 'Heron reed', lot: 'HR-2', length: '22 yd', place: 'rack 2', daysAgo: 41, motif: ['5', '7'] },
   { cloth: 'Heron reed', lot: 'HR-3', length: '9 yd', place: 'rack 2', daysAgo: 12, motif: ['4 1/2', '6'] },
-  { cloth: 'Winding wheel', lot: 'W9', length: '18 yd', place: 'rack 2', daysAgo: 38, paid: 2100, flaws: [['210', '6', '2', '2 1/4']] },
+  {
+    cloth: 'Winding wheel',
+    lot: 'W9',
+    length: '18 yd',
+    place: 'rack 2',
+    daysAgo: 38,
+    paid: 2100,
+    flaws: [['210', '6', '2', '2 1/4']],
+  },
   { cloth: 'Bilge canvas', lot: 'B3', length: '30 yd', place: 'rack 3', daysAgo: 47 },
   { cloth: 'Footlight velvet', lot: 'F12', length: '24 m', place: 'rack 4', daysAgo: 33 },
   { cloth: 'Proscenium diamond', lot: 'P5', length: '11 m', place: 'rack 4', daysAgo: 29, motif: ['8', '11'] },
-  { cloth: 'Saloon moquette', lot: 'M88', length: '26 m', place: 'rack 5', daysAgo: 45, flaws: [['640', '30', '6', '4']] },
+  {
+    cloth: 'Saloon moquette',
+    lot: 'M88',
+    length: '26 m',
+    place: 'rack 5',
+    daysAgo: 45,
+    flaws: [['640', '30', '6', '4']],
+  },
   { cloth: 'Upper-deck vinyl', lot: 'V2', length: '18 m', place: 'rack 5', daysAgo: 52, paid: 1590 },
   { cloth: 'Marionette leaf', lot: 'ML1', length: '7 yd', place: 'rack 3', daysAgo: 20, motif: ['6', '7 1/2'] },
   { cloth: 'Depot lining', lot: '', length: '28 yd', place: 'top shelf', daysAgo: 55 },
-]; // prettier-ignore
+];
 
 interface RemnantSeed {
   cloth: string;
@@ -57,12 +79,27 @@ interface RemnantSeed {
 }
 
 const REMNANTS: RemnantSeed[] = [
-  { cloth: 'Footlight velvet', lot: 'F12', across: '70', along: '52', place: 'drawer 1', daysAgo: 26, outline: [['0', '0'], ['70', '0'], ['70', '30'], ['38', '30'], ['38', '52'], ['0', '52']] },
+  {
+    cloth: 'Footlight velvet',
+    lot: 'F12',
+    across: '70',
+    along: '52',
+    place: 'drawer 1',
+    daysAgo: 26,
+    outline: [
+      ['0', '0'],
+      ['70', '0'],
+      ['70', '30'],
+      ['38', '30'],
+      ['38', '52'],
+      ['0', '52'],
+    ],
+  },
   { cloth: 'Winding wheel', lot: 'W9', across: '26', along: '22', place: 'drawer 1', daysAgo: 19 },
   { cloth: 'Bilge canvas', lot: 'B3', across: '31', along: '40', place: 'drawer 2', daysAgo: 34 },
   { cloth: 'Upper-deck vinyl', lot: 'V1', across: '48', along: '36', place: 'drawer 2', daysAgo: 410 },
   { cloth: 'Lock-keeper drill', lot: '7', across: '24', along: '37 1/2', place: 'drawer 1', daysAgo: 16 },
-]; // prettier-ignore
+];
 
 interface NotionSeed {
   name: string;
@@ -103,14 +140,82 @@ const NOTIONS: NotionSeed[] = [
   zip(30, 115, 4),
   zip(36, 135, 5),
   zip(48, 185, 0),
-  { name: 'Piping cord 1/4 in', sort: 'cord', countedBy: 'length', length: '1 yd', price: 38, per: 'yd', usualFor: ['piping cord'], supplier: 'Needle & Notch', stock: '96 yd' },
-  { name: 'Hook-and-loop 20 mm', sort: 'hook-and-loop', countedBy: 'length', length: '1 yd', price: 145, per: 'yd', usualFor: ['hook-and-loop'], supplier: 'Needle & Notch', stock: '14 yd' },
-  { name: 'Staples 10 mm', sort: 'staples', countedBy: 'pack', pack: 5000, price: 640, per: 'pack', usualFor: ['staples'], supplier: 'Capstan Hardware', stock: 2 },
-  { name: 'Ring snaps', sort: 'snaps', countedBy: 'pack', pack: 50, price: 720, per: 'pack', usualFor: ['snaps'], supplier: 'Needle & Notch', stock: 1 },
-  { name: 'Horn button 20 mm', sort: 'button', countedBy: 'piece', price: 85, per: 'piece', usualFor: ['button'], supplier: 'Needle & Notch', stock: 24 },
-  { name: 'Elastic cord 3 mm', sort: 'cord', countedBy: 'length', price: 60, per: 'yd', usualFor: ['cord loop'], supplier: 'Needle & Notch', stock: '10 yd' },
-  { name: 'Bonded thread, stone', sort: 'thread', countedBy: 'length', length: '1000 yd', price: 1, per: 'yd', usualFor: ['thread'], supplier: 'Needle & Notch', stock: '7000 yd' },
-]; // prettier-ignore
+  {
+    name: 'Piping cord 1/4 in',
+    sort: 'cord',
+    countedBy: 'length',
+    length: '1 yd',
+    price: 38,
+    per: 'yd',
+    usualFor: ['piping cord'],
+    supplier: 'Needle & Notch',
+    stock: '96 yd',
+  },
+  {
+    name: 'Hook-and-loop 20 mm',
+    sort: 'hook-and-loop',
+    countedBy: 'length',
+    length: '1 yd',
+    price: 145,
+    per: 'yd',
+    usualFor: ['hook-and-loop'],
+    supplier: 'Needle & Notch',
+    stock: '14 yd',
+  },
+  {
+    name: 'Staples 10 mm',
+    sort: 'staples',
+    countedBy: 'pack',
+    pack: 5000,
+    price: 640,
+    per: 'pack',
+    usualFor: ['staples'],
+    supplier: 'Capstan Hardware',
+    stock: 2,
+  },
+  {
+    name: 'Ring snaps',
+    sort: 'snaps',
+    countedBy: 'pack',
+    pack: 50,
+    price: 720,
+    per: 'pack',
+    usualFor: ['snaps'],
+    supplier: 'Needle & Notch',
+    stock: 1,
+  },
+  {
+    name: 'Horn button 20 mm',
+    sort: 'button',
+    countedBy: 'piece',
+    price: 85,
+    per: 'piece',
+    usualFor: ['button'],
+    supplier: 'Needle & Notch',
+    stock: 24,
+  },
+  {
+    name: 'Elastic cord 3 mm',
+    sort: 'cord',
+    countedBy: 'length',
+    price: 60,
+    per: 'yd',
+    usualFor: ['cord loop'],
+    supplier: 'Needle & Notch',
+    stock: '10 yd',
+  },
+  {
+    name: 'Bonded thread, stone',
+    sort: 'thread',
+    countedBy: 'length',
+    length: '1000 yd',
+    price: 1,
+    per: 'yd',
+    usualFor: ['thread'],
+    supplier: 'Needle & Notch',
+    stock: '7000 yd',
+  },
+];
 
 const SUPPLIERS: Record<string, string> = {
   'Towpath ticking': 'Loom Lane Mill',
@@ -132,7 +237,13 @@ export const DEMO_RECKONING = {
   hour: '26.00',
   currency: 'GBP',
   usualMinutes: '30',
-  minutes: { 'envelope-cushion': '18', 'zip-cushion': '25', 'boxed-cushion': '75', 'padded-book-cover': '55', 'own-1': '12' },
+  minutes: {
+    'envelope-cushion': '18',
+    'zip-cushion': '25',
+    'boxed-cushion': '75',
+    'padded-book-cover': '55',
+    'own-1': '12',
+  },
   overhead: '12',
   markup: '25',
   taxName: 'Sales tax',
@@ -142,7 +253,7 @@ export const DEMO_RECKONING = {
   leastAcross: '12',
   leastAlong: '12',
   units: 'in',
-}; // prettier-ignore
+};
 
 type ClothRow = typeof schema.cloths.$inferSelect;
 
@@ -157,13 +268,24 @@ export async function insertShelf(
   const daysAgo = (days: number) => addDays(today, -days);
   await tx.insert(schema.settings).values({ key: 'reckoning', value: DEMO_RECKONING });
   for (const cloth of cloths) {
-    if (SUPPLIERS[cloth.name]) await tx.update(schema.cloths).set({ supplier: SUPPLIERS[cloth.name]! }).where(eq(schema.cloths.id, cloth.id)); // prettier-ignore
+    if (SUPPLIERS[cloth.name])
+      await tx.update(schema.cloths).set({ supplier: SUPPLIERS[cloth.name]! }).where(eq(schema.cloths.id, cloth.id));
     const { priceMinor, currency, pricePer } = cloth;
     const before = BOLTS.find((bolt) => bolt.cloth === cloth.name && bolt.paid !== undefined)?.paid;
-    await tx.insert(schema.prices).values([
-      { clothId: cloth.id, since: format(daysAgo(120), 'yyyy-MM-dd'), priceMinor: before ?? priceMinor, currency, pricePer },
-      ...(before === undefined ? [] : [{ clothId: cloth.id, since: format(daysAgo(21), 'yyyy-MM-dd'), priceMinor, currency, pricePer }]),
-    ]); // prettier-ignore
+    await tx
+      .insert(schema.prices)
+      .values([
+        {
+          clothId: cloth.id,
+          since: format(daysAgo(120), 'yyyy-MM-dd'),
+          priceMinor: before ?? priceMinor,
+          currency,
+          pricePer,
+        },
+        ...(before === undefined
+          ? []
+          : [{ clothId: cloth.id, since: format(daysAgo(21), 'yyyy-MM-dd'), priceMinor, currency, pricePer }]),
+      ]);
   }
   await insertNotions(tx, people, daysAgo(56));
   const ids = new Map<string, number>();
@@ -203,7 +325,11 @@ export async function insertShelf(
       place: seed.place,
       ...remnantPrice(Math.round((along * across) / cloth.widthNm), cloth),
       receivedAt: daysAgo(seed.daysAgo),
-      outline: seed.outline?.map(([x, y]): Point => [x === '0' ? 0 : read(x, cloth.units), y === '0' ? 0 : read(y, cloth.units)]) ?? null, // prettier-ignore
+      outline:
+        seed.outline?.map(([x, y]): Point => [
+          x === '0' ? 0 : read(x, cloth.units),
+          y === '0' ? 0 : read(y, cloth.units),
+        ]) ?? null,
       fromItemId: ids.get(`${seed.cloth} ${seed.lot}`) ?? null,
     });
     await book(tx, id, people, daysAgo(seed.daysAgo), 'received', along, { reason: 'kept after a cut' });
@@ -236,7 +362,9 @@ async function book(
   quantity: number,
   extra: Extra = {},
 ) {
-  await tx.insert(schema.movements).values({ itemId, sort, quantity, at, personId: people[itemId % people.length] ?? null, ...extra }); // prettier-ignore
+  await tx
+    .insert(schema.movements)
+    .values({ itemId, sort, quantity, at, personId: people[itemId % people.length] ?? null, ...extra });
 }
 
 /** What happened to the bolts before the batches of the demo: cut for orders of last season, counted, moved. */
@@ -290,7 +418,15 @@ async function insertNotions(tx: Transaction, people: readonly number[], at: Dat
         usualFor: seed.usualFor,
       })
       .returning({ id: schema.materials.id });
-    await tx.insert(schema.prices).values({ materialId: row!.id, since: format(at, 'yyyy-MM-dd'), priceMinor: seed.price, currency: 'GBP', pricePer: seed.per }); // prettier-ignore
+    await tx
+      .insert(schema.prices)
+      .values({
+        materialId: row!.id,
+        since: format(at, 'yyyy-MM-dd'),
+        priceMinor: seed.price,
+        currency: 'GBP',
+        pricePer: seed.per,
+      });
     if (!seed.stock) continue;
     const quantity = typeof seed.stock === 'string' ? read(seed.stock, 'in') : seed.stock * (seed.pack ?? 1);
     const [item] = await tx
@@ -318,7 +454,13 @@ async function insertItem(
 ): Promise<number> {
   const [row] = await tx
     .insert(schema.stockItems)
-    .values({ clothId: cloth.id, currency: cloth.currency, pricePer: cloth.pricePer, supplier: SUPPLIERS[cloth.name] ?? cloth.supplier, ...rest })
-    .returning({ id: schema.stockItems.id }); // prettier-ignore
+    .values({
+      clothId: cloth.id,
+      currency: cloth.currency,
+      pricePer: cloth.pricePer,
+      supplier: SUPPLIERS[cloth.name] ?? cloth.supplier,
+      ...rest,
+    })
+    .returning({ id: schema.stockItems.id });
   return row!.id;
 }

@@ -81,36 +81,332 @@ const WINDOW_SEAT = [
 ] as const;
 
 const ORDERS: OrderSeed[] = [
-  { customer: 0, due: -16, units: 'in', batch: 0, notes: 'Saloon of the “Curlew”', lines: [boxed(4, '46', '21 1/2', '3', { face: 'Towpath ticking', welt: 'Lock-keeper drill' }, { choices: { piping: 'both' }, matching: 'alike' }), zipped(6, '17', '17', { face: 'Lock-keeper drill' })] },
-  { customer: 3, due: -12, units: 'in', batch: 0, lines: [envelope(5, '19', '19', { face: 'Towpath ticking' }, { matching: 'alike' })] },
-  { customer: 7, due: -10, units: 'in', batch: 0, lines: [boxed(2, '34 1/2', '19', '2 1/2', { face: 'Lock-keeper drill' }, { choices: { piping: 'top' } })] },
-  { customer: 2, due: 3, units: 'mm', batch: 1, notes: 'Lower saloon, car 14', lines: [boxed(6, '88', '43', '7', { face: 'Saloon moquette', welt: 'Upper-deck vinyl' }, { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' })] },
-  { customer: 6, due: 5, units: 'mm', batch: 1, lines: [zipped(4, '48', '33', { face: 'Saloon moquette' }, { matching: 'centred' }), zipped(4, '42', '42', { face: 'Upper-deck vinyl' }, { fit: 'true' })] },
-  { customer: 2, due: 6, units: 'mm', batch: 1, notes: 'Conductor’s perch', lines: [boxed(1, '36', '31', '6', { face: 'Upper-deck vinyl' }, { choices: { boxing: 'wrap' } })] },
-  { customer: 1, due: 8, units: 'in', batch: 2, notes: 'Front two rows', lines: [zipped(8, '15 1/2', '15 1/2', { face: 'Heron reed' }, { matching: 'centred' }), boxed(2, '41', '14', '2', { face: 'Heron reed', welt: 'Bilge canvas' }, { choices: { piping: 'top' }, matching: 'alike' })] },
-  { customer: 4, due: 9, units: 'in', batch: 2, lines: [envelope(6, '18', '18', { face: 'Winding wheel' }, { matching: 'centred' }), envelope(2, '22', '14', { face: 'Heron reed' }, { matching: 'alike' })] },
-  { customer: 0, due: 11, units: 'in', batch: 2, notes: 'Cratch board seats', lines: [boxed(3, '28 3/4', '22', '3 1/2', { face: 'Bilge canvas' }), zipped(5, '18 1/2', '12 1/2', { face: 'Winding wheel' }, { matching: 'alike' })] },
-  { customer: 5, due: 12, units: 'in', batch: 3, lines: [boxed(2, '52', '18 1/2', '4 1/2', { face: 'Bilge canvas' }, { choices: { piping: 'both', grain: 'straight' } })] },
-  { customer: 7, due: 13, units: 'in', batch: 3, lines: [envelope(4, '17 1/2', '17 1/2', { face: 'Marionette leaf', back: 'Depot lining' }, { matching: 'centred' })] },
-  { customer: 1, due: 2, units: 'mm', lines: [zipped(12, '38', '38', { face: 'Footlight velvet' }), boxed(3, '105', '40', '8', { face: 'Footlight velvet', welt: 'Proscenium diamond' }, { choices: { piping: 'both' } })], notes: 'Box seats before the new play' },
-  { customer: 1, due: 4, units: 'mm', lines: [envelope(6, '44', '44', { face: 'Proscenium diamond' }, { matching: 'centred', typed: { hem: '3', overlap: '12' } })] },
-  { customer: 0, due: 7, units: 'in', notes: 'Day boat, both benches', lines: [boxed(2, '62 1/2', '20 1/2', '3', { face: 'Towpath ticking', welt: 'Lock-keeper drill' }, { choices: { piping: 'top' }, matching: 'alike' })] },
-  { customer: 3, due: 10, units: 'in', lines: [envelope(3, '23', '23', { face: 'Winding wheel' }, { matching: 'centred' }), zipped(3, '17', '17', { face: 'Lock-keeper drill' })] },
-  { customer: 4, due: 14, units: 'in', lines: [envelope(10, '15', '15', { face: 'Towpath ticking' }, { matching: 'alike' })] },
-  { customer: 2, due: 15, units: 'mm', notes: 'Upper deck, slatted seats', lines: [boxed(8, '92', '39', '5', { face: 'Upper-deck vinyl' })] },
-  { customer: 6, due: 17, units: 'mm', lines: [zipped(6, '46', '46', { face: 'Sluice stripe' }, { matching: 'alike' })] },
+  {
+    customer: 0,
+    due: -16,
+    units: 'in',
+    batch: 0,
+    notes: 'Saloon of the “Curlew”',
+    lines: [
+      boxed(
+        4,
+        '46',
+        '21 1/2',
+        '3',
+        { face: 'Towpath ticking', welt: 'Lock-keeper drill' },
+        { choices: { piping: 'both' }, matching: 'alike' },
+      ),
+      zipped(6, '17', '17', { face: 'Lock-keeper drill' }),
+    ],
+  },
+  {
+    customer: 3,
+    due: -12,
+    units: 'in',
+    batch: 0,
+    lines: [envelope(5, '19', '19', { face: 'Towpath ticking' }, { matching: 'alike' })],
+  },
+  {
+    customer: 7,
+    due: -10,
+    units: 'in',
+    batch: 0,
+    lines: [boxed(2, '34 1/2', '19', '2 1/2', { face: 'Lock-keeper drill' }, { choices: { piping: 'top' } })],
+  },
+  {
+    customer: 2,
+    due: 3,
+    units: 'mm',
+    batch: 1,
+    notes: 'Lower saloon, car 14',
+    lines: [
+      boxed(
+        6,
+        '88',
+        '43',
+        '7',
+        { face: 'Saloon moquette', welt: 'Upper-deck vinyl' },
+        { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' },
+      ),
+    ],
+  },
+  {
+    customer: 6,
+    due: 5,
+    units: 'mm',
+    batch: 1,
+    lines: [
+      zipped(4, '48', '33', { face: 'Saloon moquette' }, { matching: 'centred' }),
+      zipped(4, '42', '42', { face: 'Upper-deck vinyl' }, { fit: 'true' }),
+    ],
+  },
+  {
+    customer: 2,
+    due: 6,
+    units: 'mm',
+    batch: 1,
+    notes: 'Conductor’s perch',
+    lines: [boxed(1, '36', '31', '6', { face: 'Upper-deck vinyl' }, { choices: { boxing: 'wrap' } })],
+  },
+  {
+    customer: 1,
+    due: 8,
+    units: 'in',
+    batch: 2,
+    notes: 'Front two rows',
+    lines: [
+      zipped(8, '15 1/2', '15 1/2', { face: 'Heron reed' }, { matching: 'centred' }),
+      boxed(
+        2,
+        '41',
+        '14',
+        '2',
+        { face: 'Heron reed', welt: 'Bilge canvas' },
+        { choices: { piping: 'top' }, matching: 'alike' },
+      ),
+    ],
+  },
+  {
+    customer: 4,
+    due: 9,
+    units: 'in',
+    batch: 2,
+    lines: [
+      envelope(6, '18', '18', { face: 'Winding wheel' }, { matching: 'centred' }),
+      envelope(2, '22', '14', { face: 'Heron reed' }, { matching: 'alike' }),
+    ],
+  },
+  {
+    customer: 0,
+    due: 11,
+    units: 'in',
+    batch: 2,
+    notes: 'Cratch board seats',
+    lines: [
+      boxed(3, '28 3/4', '22', '3 1/2', { face: 'Bilge canvas' }),
+      zipped(5, '18 1/2', '12 1/2', { face: 'Winding wheel' }, { matching: 'alike' }),
+    ],
+  },
+  {
+    customer: 5,
+    due: 12,
+    units: 'in',
+    batch: 3,
+    lines: [
+      boxed(2, '52', '18 1/2', '4 1/2', { face: 'Bilge canvas' }, { choices: { piping: 'both', grain: 'straight' } }),
+    ],
+  },
+  {
+    customer: 7,
+    due: 13,
+    units: 'in',
+    batch: 3,
+    lines: [
+      envelope(4, '17 1/2', '17 1/2', { face: 'Marionette leaf', back: 'Depot lining' }, { matching: 'centred' }),
+    ],
+  },
+  {
+    customer: 1,
+    due: 2,
+    units: 'mm',
+    lines: [
+      zipped(12, '38', '38', { face: 'Footlight velvet' }),
+      boxed(
+        3,
+        '105',
+        '40',
+        '8',
+        { face: 'Footlight velvet', welt: 'Proscenium diamond' },
+        { choices: { piping: 'both' } },
+      ),
+    ],
+    notes: 'Box seats before the new play',
+  },
+  {
+    customer: 1,
+    due: 4,
+    units: 'mm',
+    lines: [
+      envelope(
+        6,
+        '44',
+        '44',
+        { face: 'Proscenium diamond' },
+        { matching: 'centred', typed: { hem: '3', overlap: '12' } },
+      ),
+    ],
+  },
+  {
+    customer: 0,
+    due: 7,
+    units: 'in',
+    notes: 'Day boat, both benches',
+    lines: [
+      boxed(
+        2,
+        '62 1/2',
+        '20 1/2',
+        '3',
+        { face: 'Towpath ticking', welt: 'Lock-keeper drill' },
+        { choices: { piping: 'top' }, matching: 'alike' },
+      ),
+    ],
+  },
+  {
+    customer: 3,
+    due: 10,
+    units: 'in',
+    lines: [
+      envelope(3, '23', '23', { face: 'Winding wheel' }, { matching: 'centred' }),
+      zipped(3, '17', '17', { face: 'Lock-keeper drill' }),
+    ],
+  },
+  {
+    customer: 4,
+    due: 14,
+    units: 'in',
+    lines: [envelope(10, '15', '15', { face: 'Towpath ticking' }, { matching: 'alike' })],
+  },
+  {
+    customer: 2,
+    due: 15,
+    units: 'mm',
+    notes: 'Upper deck, slatted seats',
+    lines: [boxed(8, '92', '39', '5', { face: 'Upper-deck vinyl' })],
+  },
+  {
+    customer: 6,
+    due: 17,
+    units: 'mm',
+    lines: [zipped(6, '46', '46', { face: 'Sluice stripe' }, { matching: 'alike' })],
+  },
   { customer: 5, due: 18, units: 'in', lines: [boxed(4, '17 1/2', '17', '2', { face: 'Bilge canvas' })] },
-  { customer: 7, due: 20, units: 'in', notes: 'Same as last spring', lines: [zipped(2, '25', '15', { face: 'Marionette leaf' }, { matching: 'alike' }), boxed(1, '73', '24 1/2', '4', { face: 'Lock-keeper drill' }, { choices: { piping: 'both' } })] },
-  { customer: 3, due: 22, units: 'mm', lines: [envelope(4, '52', '52', { face: 'Sluice stripe' }, { matching: 'centred' })] },
-  { customer: 0, due: 24, units: 'in', lines: [zipped(9, '16 3/4', '16 3/4', { face: 'Heron reed' }, { matching: 'alike' })] },
-  { customer: 1, due: 27, units: 'mm', notes: 'Bench in the foyer', lines: [boxed(1, '128', '44', '9', { face: 'Proscenium diamond', welt: 'Footlight velvet' }, { choices: { piping: 'both' }, matching: 'alike' })] },
-  { customer: 4, due: 30, units: 'in', lines: [boxed(6, '15 1/4', '14 3/4', '1 1/2', { face: 'Towpath ticking' }, { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' })] },
-  { customer: 2, due: 31, units: 'mm', notes: 'Saloon of car 22', lines: [{ kind: 'own-1', qty: 16, typed: { width: '33', height: '26', grip: '8' }, cloth: { face: 'Footlight velvet' } }, { kind: 'round-cushion', qty: 2, typed: { diameter: '41', thickness: '6' }, choices: { piping: 'both' }, cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' } }] },
-  { customer: 6, due: 32, units: 'in', notes: 'Log books and the reading tablet', lines: [{ kind: 'padded-book-cover', qty: 3, typed: { wrap: '18 3/4', height: '11 1/4' }, cloth: { face: 'Winding wheel', lining: 'Depot lining' } }, { kind: 'device-sleeve', qty: 1, typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' }, cloth: { face: 'Bilge canvas' } }, { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } }] },
-  { customer: 2, due: 33, units: 'mm', lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })] },
-  { customer: 3, due: 34, units: 'in', notes: 'Seat of the bay window, measured from a string', lines: [{ kind: 'strapped-pad', qty: 2, typed: { width: '28', depth: '21', thickness: '2 1/2' }, cloth: { face: 'Bilge canvas' }, offsets: WINDOW_SEAT }] },
-  { customer: 2, due: 35, units: 'mm', notes: 'Waiting-room bench, six lids', lines: [{ kind: 'platform-notched', qty: 6, typed: { length: '86', width: '41', thickness: '7', wrap: '5' }, cloth: { face: 'Saloon moquette' } }] },
-]; // prettier-ignore
+  {
+    customer: 7,
+    due: 20,
+    units: 'in',
+    notes: 'Same as last spring',
+    lines: [
+      zipped(2, '25', '15', { face: 'Marionette leaf' }, { matching: 'alike' }),
+      boxed(1, '73', '24 1/2', '4', { face: 'Lock-keeper drill' }, { choices: { piping: 'both' } }),
+    ],
+  },
+  {
+    customer: 3,
+    due: 22,
+    units: 'mm',
+    lines: [envelope(4, '52', '52', { face: 'Sluice stripe' }, { matching: 'centred' })],
+  },
+  {
+    customer: 0,
+    due: 24,
+    units: 'in',
+    lines: [zipped(9, '16 3/4', '16 3/4', { face: 'Heron reed' }, { matching: 'alike' })],
+  },
+  {
+    customer: 1,
+    due: 27,
+    units: 'mm',
+    notes: 'Bench in the foyer',
+    lines: [
+      boxed(
+        1,
+        '128',
+        '44',
+        '9',
+        { face: 'Proscenium diamond', welt: 'Footlight velvet' },
+        { choices: { piping: 'both' }, matching: 'alike' },
+      ),
+    ],
+  },
+  {
+    customer: 4,
+    due: 30,
+    units: 'in',
+    lines: [
+      boxed(
+        6,
+        '15 1/4',
+        '14 3/4',
+        '1 1/2',
+        { face: 'Towpath ticking' },
+        { choices: { piping: 'top', grain: 'straight' }, matching: 'alike' },
+      ),
+    ],
+  },
+  {
+    customer: 2,
+    due: 31,
+    units: 'mm',
+    notes: 'Saloon of car 22',
+    lines: [
+      { kind: 'own-1', qty: 16, typed: { width: '33', height: '26', grip: '8' }, cloth: { face: 'Footlight velvet' } },
+      {
+        kind: 'round-cushion',
+        qty: 2,
+        typed: { diameter: '41', thickness: '6' },
+        choices: { piping: 'both' },
+        cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' },
+      },
+    ],
+  },
+  {
+    customer: 6,
+    due: 32,
+    units: 'in',
+    notes: 'Log books and the reading tablet',
+    lines: [
+      {
+        kind: 'padded-book-cover',
+        qty: 3,
+        typed: { wrap: '18 3/4', height: '11 1/4' },
+        cloth: { face: 'Winding wheel', lining: 'Depot lining' },
+      },
+      {
+        kind: 'device-sleeve',
+        qty: 1,
+        typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' },
+        cloth: { face: 'Bilge canvas' },
+      },
+      { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } },
+    ],
+  },
+  {
+    customer: 2,
+    due: 33,
+    units: 'mm',
+    lines: [zipped(5, '49', '34', { face: 'Saloon moquette' }, { matching: 'alike' })],
+  },
+  {
+    customer: 3,
+    due: 34,
+    units: 'in',
+    notes: 'Seat of the bay window, measured from a string',
+    lines: [
+      {
+        kind: 'strapped-pad',
+        qty: 2,
+        typed: { width: '28', depth: '21', thickness: '2 1/2' },
+        cloth: { face: 'Bilge canvas' },
+        offsets: WINDOW_SEAT,
+      },
+    ],
+  },
+  {
+    customer: 2,
+    due: 35,
+    units: 'mm',
+    notes: 'Waiting-room bench, six lids',
+    lines: [
+      {
+        kind: 'platform-notched',
+        qty: 6,
+        typed: { length: '86', width: '41', thickness: '7', wrap: '5' },
+        cloth: { face: 'Saloon moquette' },
+      },
+    ],
+  },
+];
 
 /** Who works in the demo workroom. */
 const DEMO_PEOPLE = [
@@ -195,17 +491,59 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
   const seen = await tx
     .insert(schema.cloths)
     .values(
-      CLOTHS.map(([name, units, width, selvage, across, along, dropPart, turns, pattern, groundColour, figureColour, priceMinor, step, notes, fibre, weight, give]) => ({
-        name, units, widthNm: read(width, units), selvageLeftNm: read(selvage, units), selvageRightNm: read(selvage, units),
-        repeatAcrossNm: read(across, units), repeatAlongNm: read(along, units), dropPart, turns, pattern, groundColour, figureColour,
-        priceMinor, currency: 'GBP', pricePer: units === 'in' ? ('yd' as const) : ('m' as const), sellingStepNm: read(step, units), notes, fibre, weight, give,
-      })), // prettier-ignore
+      CLOTHS.map(
+        ([
+          name,
+          units,
+          width,
+          selvage,
+          across,
+          along,
+          dropPart,
+          turns,
+          pattern,
+          groundColour,
+          figureColour,
+          priceMinor,
+          step,
+          notes,
+          fibre,
+          weight,
+          give,
+        ]) => ({
+          name,
+          units,
+          widthNm: read(width, units),
+          selvageLeftNm: read(selvage, units),
+          selvageRightNm: read(selvage, units),
+          repeatAcrossNm: read(across, units),
+          repeatAlongNm: read(along, units),
+          dropPart,
+          turns,
+          pattern,
+          groundColour,
+          figureColour,
+          priceMinor,
+          currency: 'GBP',
+          pricePer: units === 'in' ? ('yd' as const) : ('m' as const),
+          sellingStepNm: read(step, units),
+          notes,
+          fibre,
+          weight,
+          give,
+        }),
+      ),
     )
     .returning();
   const cloths = [...seen, ...(await insertMaterials(tx))];
   const clothId = (name: string) => cloths.find((cloth) => cloth.name === name)!.id;
   const people = await tx.insert(schema.people).values(DEMO_PEOPLE).returning({ id: schema.people.id });
-  await insertShelf(tx, today, cloths, people.map(({ id }) => id)); // prettier-ignore
+  await insertShelf(
+    tx,
+    today,
+    cloths,
+    people.map(({ id }) => id),
+  );
   const batches = await tx
     .insert(schema.batches)
     .values(DEMO_BATCHES.map(({ name }) => ({ name, seconds: 3 })))
@@ -272,7 +610,12 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
 
 /** A traced form as an order keeps it: what would have been typed, and its corners. */
 function tracedBy(offsets: NonNullable<LineSeed['offsets']>) {
-  const stations = offsets.map(([at, left, right]) => ({ at: inches(at), left: inches(left), right: inches(right), isCorner: false })); // prettier-ignore
+  const stations = offsets.map(([at, left, right]) => ({
+    at: inches(at),
+    left: inches(left),
+    right: inches(right),
+    isCorner: false,
+  }));
   const shape = outlineFromOffsets(stations, true);
   if (!shape.ok) throw new Error(shape.faults[0]!.message);
   return {

@@ -14,7 +14,10 @@ const SHEETS = 'sheets';
 /** A sheet that the server does not give within so many seconds is taken from here. */
 const PATIENCE_S = 4;
 
-const files = new CacheFirst({ cacheName: FILES, plugins: [new ExpirationPlugin({ maxEntries: 400, purgeOnQuotaError: true })] }); // prettier-ignore
+const files = new CacheFirst({
+  cacheName: FILES,
+  plugins: [new ExpirationPlugin({ maxEntries: 400, purgeOnQuotaError: true })],
+});
 const sheets = new NetworkFirst({
   cacheName: SHEETS,
   networkTimeoutSeconds: PATIENCE_S,

@@ -53,7 +53,9 @@ interface Node {
 
 function svgCuts(text: string): Cut[] {
   if (/<!DOCTYPE|<!ENTITY/i.test(text)) throw new Error('no entities');
-  const nodes = new XMLParser({ preserveOrder: true, ignoreAttributes: false, attributeNamePrefix: '' }).parse(text) as Node[]; // prettier-ignore
+  const nodes = new XMLParser({ preserveOrder: true, ignoreAttributes: false, attributeNamePrefix: '' }).parse(
+    text,
+  ) as Node[];
   const cuts: Cut[] = [];
   const visit = (all: Node[], isCut: boolean, [dx, dy]: [number, number]) => {
     for (const node of all) {
@@ -63,20 +65,28 @@ function svgCuts(text: string): Cut[] {
       const isIn = isCut || SVG_GROUPS.has(own.id ?? '');
       const tag = Object.keys(node).find((name) => name !== ':@')!;
       if (isIn && (tag === 'polygon' || tag === 'polyline')) {
-        const numbers = (own.points ?? '').trim().split(/[\s,]+/).map(Number);
-        const points = Array.from({ length: Math.floor(numbers.length / 2) }, (_, i): [number, number] => [numbers[2 * i]! + at[0], numbers[2 * i + 1]! + at[1]]);
+        const numbers = (own.points ?? '')
+          .trim()
+          .split(/[\s,]+/)
+          .map(Number);
+        const points = Array.from({ length: Math.floor(numbers.length / 2) }, (_, i): [number, number] => [
+          numbers[2 * i]! + at[0],
+          numbers[2 * i + 1]! + at[1],
+        ]);
         cuts.push({ points, isClosed: tag === 'polygon', name: own['data-piece'] ?? `cut ${cuts.length + 1}` });
       }
       if (Array.isArray(node[tag])) visit(node[tag] as Node[], isIn, at);
     }
-  }; // prettier-ignore
+  };
   visit(nodes, false, [0, 0]);
   return cuts;
 }
 
 const key = ([x, y]: readonly [number, number]) => `${Math.round(x / SAME)} ${Math.round(y / SAME)}`;
 const edgesOf = ({ points, isClosed }: Cut) =>
-  points.slice(isClosed ? 0 : 1).map((to, i): [[number, number], [number, number]] => [isClosed ? points.at(i - 1)! : points[i]!, to]); // prettier-ignore
+  points
+    .slice(isClosed ? 0 : 1)
+    .map((to, i): [[number, number], [number, number]] => [isClosed ? points.at(i - 1)! : points[i]!, to]);
 
 /** How long (mm) the tool cuts: an edge that is drawn twice from corner to corner is cut once. */
 function lengthOf(cuts: readonly Cut[]): { lengthMm: number; sharedMm: number } {
@@ -97,11 +107,16 @@ export function checkDrawing(cuts: readonly Cut[], { length, width }: Bed): stri
   const faults: string[] = [];
   for (const { points, isClosed, name } of cuts) {
     const [first, last] = [points[0], points.at(-1)];
-    if (points.length < 3 || points.flat().some((value) => !Number.isFinite(value))) faults.push(`“${name}” is no outline.`); // prettier-ignore
-    else if (!isClosed && key(first!) !== key(last!)) faults.push(`“${name}” is open: it begins at ${at(first!)} and ends at ${at(last!)}.`); // prettier-ignore
+    if (points.length < 3 || points.flat().some((value) => !Number.isFinite(value)))
+      faults.push(`“${name}” is no outline.`);
+    else if (!isClosed && key(first!) !== key(last!))
+      faults.push(`“${name}” is open: it begins at ${at(first!)} and ends at ${at(last!)}.`);
   }
   if (faults.length > 0) return faults.slice(0, 20);
-  const [xs, ys] = [cuts.flatMap(({ points }) => points.map(([x]) => x)), cuts.flatMap(({ points }) => points.map(([, y]) => y))]; // prettier-ignore
+  const [xs, ys] = [
+    cuts.flatMap(({ points }) => points.map(([x]) => x)),
+    cuts.flatMap(({ points }) => points.map(([, y]) => y)),
+  ];
   const [long, wide] = [Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)];
   if (long > length + SAME) faults.push(`The lay is ${long.toFixed(0)} mm long, and the bed ${length} mm.`);
   if (wide > width + SAME) faults.push(`The lay is ${wide.toFixed(0)} mm wide, and the bed ${width} mm.`);

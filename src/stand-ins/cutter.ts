@@ -50,7 +50,17 @@ function advance(job: Job) {
 const tick = setInterval(() => jobs.forEach(advance), 100);
 tick.unref();
 
-const shown = ({ id, name, state, progress, seconds, lengthMm, sharedMm, faults, cuts }: Job) => ({ id, name, state, progress, seconds, lengthMm, sharedMm, cuts: cuts.length, faults }); // prettier-ignore
+const shown = ({ id, name, state, progress, seconds, lengthMm, sharedMm, faults, cuts }: Job) => ({
+  id,
+  name,
+  state,
+  progress,
+  seconds,
+  lengthMm,
+  sharedMm,
+  cuts: cuts.length,
+  faults,
+});
 
 const json = (response: ServerResponse, status: number, value: unknown) => {
   response.writeHead(status, { 'content-type': 'application/json' });
@@ -76,7 +86,18 @@ async function take(request: IncomingMessage, response: ServerResponse, url: URL
   if ('message' in read || faults.length > 0) return json(response, 422, { faults });
   const { lengthMm, sharedMm } = read;
   const seconds = lengthMm / Number(options.speed) + read.cuts.length * LIFT_S;
-  const job: Job = { id: randomUUID(), name: (url.searchParams.get('name') ?? '').slice(0, 200), state: 'waiting', cuts: read.cuts, lengthMm, sharedMm, seconds, begunAt: null, progress: 0, faults: [] }; // prettier-ignore
+  const job: Job = {
+    id: randomUUID(),
+    name: (url.searchParams.get('name') ?? '').slice(0, 200),
+    state: 'waiting',
+    cuts: read.cuts,
+    lengthMm,
+    sharedMm,
+    seconds,
+    begunAt: null,
+    progress: 0,
+    faults: [],
+  };
   jobs.push(job);
   if (jobs.length > MOST_JOBS) jobs.shift();
   advance(job);
@@ -89,15 +110,28 @@ async function take(request: IncomingMessage, response: ServerResponse, url: URL
 /** What it would cut: what is done so far is thick. */
 function picture({ cuts, progress }: Job): string {
   const done = Math.floor(cuts.length * progress);
-  const lines = cuts.map(({ points }, i) => `<polygon points="${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ')}" stroke-width="${i < done ? 6 : 1.5}"/>`); // prettier-ignore
-  const [xs, ys] = [cuts.flatMap(({ points }) => points.map(([x]) => x)), cuts.flatMap(({ points }) => points.map(([, y]) => y))]; // prettier-ignore
+  const lines = cuts.map(
+    ({ points }, i) =>
+      `<polygon points="${points.map(([x, y]) => `${x.toFixed(2)},${y.toFixed(2)}`).join(' ')}" stroke-width="${i < done ? 6 : 1.5}"/>`,
+  );
+  const [xs, ys] = [
+    cuts.flatMap(({ points }) => points.map(([x]) => x)),
+    cuts.flatMap(({ points }) => points.map(([, y]) => y)),
+  ];
   const [left, top] = [Math.min(...xs), Math.min(...ys)];
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${left - 20} ${top - 20} ${Math.max(...xs) - left + 40} ${Math.max(...ys) - top + 40}" fill="none" stroke="#14241f">${lines.join('')}</svg>`;
 }
 
-const page = () => `<!doctype html><meta charset="utf-8"><meta http-equiv="refresh" content="2"><title>Stand-in cutter</title>
+const page =
+  () => `<!doctype html><meta charset="utf-8"><meta http-equiv="refresh" content="2"><title>Stand-in cutter</title>
 <body style="font:16px system-ui;margin:32px;max-width:900px"><h1>Stand-in cutter</h1><p>Bed ${bed.length} by ${bed.width} mm. It cuts nothing.</p>
-${[...jobs].reverse().map((job) => `<h2>${job.name.replace(/[<&]/g, '')} <small>${job.state}, ${(100 * job.progress).toFixed(0)} %</small></h2>${picture(job)}`).join('')}`; // prettier-ignore
+${[...jobs]
+  .reverse()
+  .map(
+    (job) =>
+      `<h2>${job.name.replace(/[<&]/g, '')} <small>${job.state}, ${(100 * job.progress).toFixed(0)} %</small></h2>${picture(job)}`,
+  )
+  .join('')}`;
 
 const server = createServer((request, response) => {
   const url = new URL(request.url ?? '/', 'http://localhost');
@@ -107,7 +141,8 @@ const server = createServer((request, response) => {
   const [, what, id, act] = url.pathname.split('/');
   const job = jobs.find((one) => one.id === id);
   if (job) advance(job);
-  if (request.method === 'POST' && what === 'jobs' && !id) return void take(request, response, url).catch(() => response.destroy()); // prettier-ignore
+  if (request.method === 'POST' && what === 'jobs' && !id)
+    return void take(request, response, url).catch(() => response.destroy());
   if (request.method === 'GET' && !what) {
     response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' });
     return void response.end(page());

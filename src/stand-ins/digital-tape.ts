@@ -55,7 +55,9 @@ const server = createServer((request, response) => {
   });
 });
 const sockets = new WebSocketServer({ server });
-sockets.on('connection', (socket) => socket.send(JSON.stringify({ sort: 'hello', name: 'stand-in tape', battery } satisfies Message))); // prettier-ignore
+sockets.on('connection', (socket) =>
+  socket.send(JSON.stringify({ sort: 'hello', name: 'stand-in tape', battery } satisfies Message)),
+);
 const send = (message: Message) => sockets.clients.forEach((socket) => socket.send(JSON.stringify(message)));
 createInterface({ input: process.stdin }).on('line', (line) => {
   const message = messageOf(line);

@@ -53,11 +53,20 @@ createServer({ allowHalfOpen: true }, (socket) => {
 createHttp((request, response) => {
   const one = printed[Number(/^\/(\d+)$/.exec(request.url ?? '')?.[1] ?? -1)];
   if (one) {
-    response.writeHead(200, { 'content-type': one.type, 'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'" }); // prettier-ignore
+    response.writeHead(200, {
+      'content-type': one.type,
+      'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'",
+    });
     return void response.end(one.bytes);
   }
   response.writeHead(200, { 'content-type': 'text/html; charset=utf-8' });
   response.end(`<!doctype html><meta charset="utf-8"><title>Stand-in label printer</title><body style="font:16px system-ui;margin:32px">
 <h1>Stand-in label printer</h1><p>${printed.length} printed.</p>
-${printed.map(({ at, type }, i) => `<p>${at.toLocaleTimeString('en-GB')} ${type}</p><embed src="/${i}" type="${type}" width="700" height="420">`).reverse().join('')}`); // prettier-ignore
+${printed
+  .map(
+    ({ at, type }, i) =>
+      `<p>${at.toLocaleTimeString('en-GB')} ${type}</p><embed src="/${i}" type="${type}" width="700" height="420">`,
+  )
+  .reverse()
+  .join('')}`);
 }).listen(port + 1, '127.0.0.1');

@@ -6,7 +6,9 @@ export function optionsOf<T extends Record<string, string>>(usual: T, usage: str
     const { values } = parseArgs({
       options: {
         help: { type: 'boolean', default: false },
-        ...Object.fromEntries(Object.entries(usual).map(([name, value]) => [name, { type: 'string' as const, default: value }])), // prettier-ignore
+        ...Object.fromEntries(
+          Object.entries(usual).map(([name, value]) => [name, { type: 'string' as const, default: value }]),
+        ),
       },
     });
     if (values.help) {

@@ -26,7 +26,9 @@ test('what a worker tells is heard until its answer, and nothing after it', asyn
 
 test('nor after it broke off, which is told with what it said', async () => {
   const ears: Ear[] = [];
-  const { asked } = workerOf({ lay: async (ear: Ear): Promise<string> => (ears.push(ear), Promise.reject(new Error('no room'))) }); // prettier-ignore
+  const { asked } = workerOf({
+    lay: async (ear: Ear): Promise<string> => (ears.push(ear), Promise.reject(new Error('no room'))),
+  });
   const heard: number[] = [];
   const answer = asked.ask((work, earOf) => work.lay(earOf((done: number) => heard.push(done))));
   expect(await answer.catch(whyBroken)).toBe('no room');
@@ -44,6 +46,6 @@ test.each([
   if (wait === 0) setTimeout(() => worker.onerror!({ message: '' } as ErrorEvent), 5);
   else worker.onerror!({ message: '' } as ErrorEvent);
   await new Promise((resolve) => setTimeout(resolve, wait));
-  expect(await asked.ask((work) => work.lay()).catch(whyBroken)).toBe('its program did not come'); // prettier-ignore
+  expect(await asked.ask((work) => work.lay()).catch(whyBroken)).toBe('its program did not come');
   asked.end();
 });

@@ -16,8 +16,10 @@ beforeEach(async () => {
   devices = [{ id: 7, token_hash: hashOf('known'), revoked: false }];
   seen = [];
   const query = async <Row>(text: string, values: unknown[]): Promise<{ rows: Row[] }> => {
-    if (text.includes('revoked_at IS NOT NULL')) return { rows: devices.filter(({ id, revoked }) => revoked && (values[0] as number[]).includes(id)) as Row[] }; // prettier-ignore
-    if (text.startsWith('SELECT id FROM devices')) return { rows: devices.filter((one) => one.token_hash === values[0] && !one.revoked) as Row[] }; // prettier-ignore
+    if (text.includes('revoked_at IS NOT NULL'))
+      return { rows: devices.filter(({ id, revoked }) => revoked && (values[0] as number[]).includes(id)) as Row[] };
+    if (text.startsWith('SELECT id FROM devices'))
+      return { rows: devices.filter((one) => one.token_hash === values[0] && !one.revoked) as Row[] };
     return { rows: [] };
   };
   const gate = new DeviceGate({ query, hosts: '127.0.0.1', isSecure: false });

@@ -95,7 +95,10 @@ export class DeviceGate {
   private async deviceOf(request: IncomingMessage): Promise<number | null> {
     const token = cookieOf(request, DEVICE_COOKIE);
     if (!token) return null;
-    const { rows } = await this.source.query<{ id: number }>('SELECT id FROM devices WHERE token_hash = $1 AND revoked_at IS NULL', [hashOf(token)]); // prettier-ignore
+    const { rows } = await this.source.query<{ id: number }>(
+      'SELECT id FROM devices WHERE token_hash = $1 AND revoked_at IS NULL',
+      [hashOf(token)],
+    );
     return rows[0]?.id ?? null;
   }
 
@@ -137,17 +140,29 @@ export class DeviceGate {
     const name = (form.get('name') ?? '').replace(/\p{C}/gu, '').trim().slice(0, MOST_NAME);
     if (!name) return page(response, 400, 'Give the device a name, like “tablet at the long table”.', 'name');
     const open = `used_at IS NULL AND made_at > now() - interval '${CODE_MINUTES} minutes'`;
-    const { rows } = await this.source.query<{ id: number }>(`UPDATE pairing_codes SET used_at = now() WHERE code_hash = $1 AND ${open} RETURNING id`, [hashOf(code)]); // prettier-ignore
+    const { rows } = await this.source.query<{ id: number }>(
+      `UPDATE pairing_codes SET used_at = now() WHERE code_hash = $1 AND ${open} RETURNING id`,
+      [hashOf(code)],
+    );
     if (rows.length === 0) {
       await this.source.query(
         `INSERT INTO pairing_tries (address, wrong) VALUES ($1, 1) ON CONFLICT (address) DO UPDATE
          SET wrong = CASE WHEN pairing_tries.${RECENT} THEN pairing_tries.wrong + 1 ELSE 1 END, last_at = now()`,
         [address],
       );
-      return page(response, 403, 'That code is not open. Have a new one shown at the desk; it holds for ten minutes.', 'code', name); // prettier-ignore
+      return page(
+        response,
+        403,
+        'That code is not open. Have a new one shown at the desk; it holds for ten minutes.',
+        'code',
+        name,
+      );
     }
     const token = randomBytes(32).toString('base64url');
-    await this.source.query('INSERT INTO devices (name, token_hash, seen_at) VALUES ($1, $2, now())', [name, hashOf(token)]); // prettier-ignore
+    await this.source.query('INSERT INTO devices (name, token_hash, seen_at) VALUES ($1, $2, now())', [
+      name,
+      hashOf(token),
+    ]);
     response.writeHead(303, {
       location: '/',
       'set-cookie': `${DEVICE_COOKIE}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${YEAR_S}${this.source.isSecure ? '; Secure' : ''}`,
@@ -159,13 +174,17 @@ export class DeviceGate {
   private async breakOff() {
     if (this.underWay.size === 0) return;
     const ids = [...new Set(this.underWay.values())];
-    const { rows } = await this.source.query<{ id: number }>('SELECT id FROM devices WHERE id = ANY($1) AND revoked_at IS NOT NULL', [ids]); // prettier-ignore
+    const { rows } = await this.source.query<{ id: number }>(
+      'SELECT id FROM devices WHERE id = ANY($1) AND revoked_at IS NOT NULL',
+      [ids],
+    );
     const revoked = new Set(rows.map(({ id }) => id));
     for (const [response, id] of this.underWay) if (revoked.has(id)) response.destroy();
   }
 }
 
-const one = (value: string | string[] | undefined): string | null => (Array.isArray(value) ? value[0]! : (value ?? null)); // prettier-ignore
+const one = (value: string | string[] | undefined): string | null =>
+  Array.isArray(value) ? value[0]! : (value ?? null);
 
 /** Tries are remembered for this long after the last one. */
 const RECENT = `last_at > now() - interval '${CODE_MINUTES} minutes'`;
@@ -222,11 +241,11 @@ function page(
   field: 'code' | 'name' = 'code',
   name = '',
 ): false {
-  // prettier-ignore
   response.writeHead(status, {
     'content-type': 'text/html; charset=utf-8',
     'cache-control': 'no-store',
-    'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'", // prettier-ignore
+    'content-security-policy':
+      "default-src 'none'; style-src 'unsafe-inline'; form-action 'self'; frame-ancestors 'none'; base-uri 'none'",
     'x-content-type-options': 'nosniff',
     'referrer-policy': 'same-origin',
   });

@@ -24,7 +24,13 @@ export function refusalOf(method: string, headers: Pick<Headers, 'get'>, more: s
   const host = parsed(`http://${headers.get('host') ?? ''}`);
   if (!host || host.pathname !== '/' || host.username !== '' || host.search !== '')
     return { status: 400, message: 'The request does not say which host it is for.' };
-  const names = new Set([...LOOPBACK, ...more.split(',').map((name) => name.trim().toLowerCase()).filter(Boolean)]); // prettier-ignore
+  const names = new Set([
+    ...LOOPBACK,
+    ...more
+      .split(',')
+      .map((name) => name.trim().toLowerCase())
+      .filter(Boolean),
+  ]);
   if (!names.has(host.hostname))
     return { status: 421, message: 'This application is not reached by that name; see --host in its README.' };
   if (READS.has(method)) return null;

@@ -45,7 +45,11 @@ const text = async (url: string, headers: Record<string, string> = {}) => {
 
 test('a page is made once while the data are the same, and each answer has a nonce of its own that its policy names', async () => {
   const { url, made } = await serve();
-  const [first, second, third] = [await text(`${url}/orders`), await text(`${url}/orders`), await text(`${url}/orders`)]; // prettier-ignore
+  const [first, second, third] = [
+    await text(`${url}/orders`),
+    await text(`${url}/orders`),
+    await text(`${url}/orders`),
+  ];
   expect(made()).toBe(1);
   const nonces = [first, second, third].map(({ body, policy }) => {
     const nonce = /nonce="(\w+)"/.exec(body)![1]!;

@@ -10,7 +10,18 @@ const MOST_BYTES = 32_000_000;
 const MOST_PAGE_BYTES = 1_000_000;
 
 /** A page is asked for with other headers by the application's own links; each of them makes another answer. */
-const ASKED_BY = ['host', 'cookie', 'rsc', 'next-router-state-tree', 'next-router-prefetch', 'next-router-segment-prefetch', 'next-url', 'accept', 'accept-encoding', 'range']; // prettier-ignore
+const ASKED_BY = [
+  'host',
+  'cookie',
+  'rsc',
+  'next-router-state-tree',
+  'next-router-prefetch',
+  'next-router-segment-prefetch',
+  'next-url',
+  'accept',
+  'accept-encoding',
+  'range',
+];
 /** Files, JSON and progress are not pages. */
 const NEVER = /^\/(api|_next)(\/|$)|\.[a-z0-9]+$/i;
 /** Headers that belong to one answer. */

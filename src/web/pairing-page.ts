@@ -2,8 +2,10 @@ const escaped = (text: string) => text.replace(/[&<>"']/g, (sign) => `&#${sign.c
 
 /** The page on which a device types the code that the desk shows: complete in itself, since nothing else is given to it yet. */
 export function pairingPage(problem: string, field: 'code' | 'name', name: string): string {
-  const fault = (of: string) => (problem && field === of ? `<p class="fault" id="${of}-fault" role="alert">${escaped(problem)}</p>` : ''); // prettier-ignore
-  const described = (of: string) => (problem && field === of ? ` aria-describedby="${of}-fault" aria-invalid="true"` : ''); // prettier-ignore
+  const fault = (of: string) =>
+    problem && field === of ? `<p class="fault" id="${of}-fault" role="alert">${escaped(problem)}</p>` : '';
+  const described = (of: string) =>
+    problem && field === of ? ` aria-describedby="${of}-fault" aria-invalid="true"` : '';
   return `<!doctype html>
 <html lang="en">
 <head>

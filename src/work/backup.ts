@@ -29,7 +29,11 @@ function places(): { folder: string; program: string } | null {
 export async function backUp(now: Date): Promise<Result<{ file: string; bytes: number }>> {
   const where = places();
   if (!where)
-    return refuse('backup', '', 'This application was not begun with npm start, so it does not know where its database’s programs are; use npm run backup.'); // prettier-ignore
+    return refuse(
+      'backup',
+      '',
+      'This application was not begun with npm start, so it does not know where its database’s programs are; use npm run backup.',
+    );
   mkdirSync(where.folder, { recursive: true });
   const file = `workroom-${now.toISOString().slice(0, 19).replaceAll(':', '-')}.dump`;
   const path = join(/*turbopackIgnore: true*/ where.folder, file);
@@ -48,7 +52,13 @@ export async function backUp(now: Date): Promise<Result<{ file: string; bytes: n
   if (failure !== null) {
     console.error(failure);
     rmSync(`${path}.partial`, { force: true });
-    return refuse('backup', '', /No space left/i.test(failure) ? 'The disk is full, so no backup was made: make room on it and try again.' : 'The backup could not be made; what the workroom holds is as it was.'); // prettier-ignore
+    return refuse(
+      'backup',
+      '',
+      /No space left/i.test(failure)
+        ? 'The disk is full, so no backup was made: make room on it and try again.'
+        : 'The backup could not be made; what the workroom holds is as it was.',
+    );
   }
   renameSync(`${path}.partial`, path);
   for (const old of backups(where.folder).slice(KEPT)) rmSync(join(/*turbopackIgnore: true*/ where.folder, old));
@@ -57,7 +67,12 @@ export async function backUp(now: Date): Promise<Result<{ file: string; bytes: n
 
 /** The names of the backups in a folder, the newest first. */
 const backups = (folder: string): string[] =>
-  existsSync(folder) ? readdirSync(folder).filter((name) => NAME.test(name)).sort().reverse() : []; // prettier-ignore
+  existsSync(folder)
+    ? readdirSync(folder)
+        .filter((name) => NAME.test(name))
+        .sort()
+        .reverse()
+    : [];
 
 /** The newest backup made from the screen, to be taken along; null where there is none. */
 export function newestBackup(): { file: string; bytes: number; stream: () => NodeJS.ReadableStream } | null {

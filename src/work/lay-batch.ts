@@ -52,7 +52,9 @@ export async function layBatch(db: Database, runId: number, worker: string, with
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
     for (const { cloth, whole } of cloths)
       if (copiesOf(whole.job) > MOST_COPIES)
-        throw new LayFailure(`${copiesOf(whole.job).toLocaleString('en')} pieces and strips are to be cut from ${cloth.name}, more than ${MOST_COPIES.toLocaleString('en')}: make two batches of these lines.`); // prettier-ignore
+        throw new LayFailure(
+          `${copiesOf(whole.job).toLocaleString('en')} pieces and strips are to be cut from ${cloth.name}, more than ${MOST_COPIES.toLocaleString('en')}: make two batches of these lines.`,
+        );
     const { seed, seconds } = loaded;
     const laid = await layCloths(cloths, { seed, seconds: within ?? seconds, leastRemnant }, cancel, watch.report);
     watch.report({ progress: 0.95, note: 'What each order takes by itself', secondsLeft: null, best: null });
@@ -166,7 +168,12 @@ async function lengthsAlone(
 ): Promise<Nm[]> {
   const { orders, stock } = task;
   if (orders.length === 1 && !stock) return [whole.used];
-  const lengths = await lengthsOnceEver(db, orders.map(({ content, job }) => ({ content, job: job.job })), seed, cancel); // prettier-ignore
+  const lengths = await lengthsOnceEver(
+    db,
+    orders.map(({ content, job }) => ({ content, job: job.job })),
+    seed,
+    cancel,
+  );
   return orders.map(({ content }) => lengths.get(content)!);
 }
 
@@ -186,6 +193,11 @@ async function lengthWithoutPattern(
     stock: [{ ...roll!, id: 'roll', length: Infinity, flaws: [], outline: null }],
     pieces: job.pieces.map((piece) => ({ ...piece, match: null })),
   };
-  const content = JSON.stringify([plain.pieces.map(({ id: _, ...rest }) => rest), plain.strips, plain.stock[0]!.left, plain.stock[0]!.right]); // prettier-ignore
+  const content = JSON.stringify([
+    plain.pieces.map(({ id: _, ...rest }) => rest),
+    plain.strips,
+    plain.stock[0]!.left,
+    plain.stock[0]!.right,
+  ]);
   return (await lengthsOnceEver(db, [{ content, job: plain }], seed, cancel)).get(content)!;
 }

@@ -19,7 +19,11 @@ export const isHeld = ({ runId, attempt }: Lease) =>
 export async function take(db: Database, runId: number, worker: string): Promise<Lease | null> {
   return db.transaction(async (tx) => {
     // Batches are locked before their runs, as everywhere.
-    const [batch] = await tx.select({ id: schema.batches.id }).from(schema.batches).where(eq(schema.batches.runId, runId)).for('update'); // prettier-ignore
+    const [batch] = await tx
+      .select({ id: schema.batches.id })
+      .from(schema.batches)
+      .where(eq(schema.batches.runId, runId))
+      .for('update');
     if (!batch) return null;
     const [taken] = await tx
       .update(schema.layRuns)
@@ -42,7 +46,11 @@ export async function take(db: Database, runId: number, worker: string): Promise
 /** Ends a run that came to nothing, with the reason in a sentence. */
 export async function fail(db: Database, lease: Lease, error: string): Promise<void> {
   await db.transaction(async (tx) => {
-    await tx.select({ id: schema.batches.id }).from(schema.batches).where(eq(schema.batches.id, lease.batchId)).for('update'); // prettier-ignore
+    await tx
+      .select({ id: schema.batches.id })
+      .from(schema.batches)
+      .where(eq(schema.batches.id, lease.batchId))
+      .for('update');
     const failed = await tx
       .update(schema.layRuns)
       .set({ state: 'failed', error, bestSoFar: null, secondsLeft: null, endedAt: sql`now()` })

@@ -19,7 +19,10 @@ export async function loadBatch(db: Reader, batchId: number): Promise<Loaded> {
   const { orders, clothRows, cloths } = await loadCutLists(db, eq(schema.orderLines.batchId, batchId));
   if (orders.length === 0)
     throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
-  const shelf = await loadShelf(db, clothRows.map(({ id }) => id)); // prettier-ignore
+  const shelf = await loadShelf(
+    db,
+    clothRows.map(({ id }) => id),
+  );
   const choices = await loadStockChoices(db, batchId);
   return {
     seconds: batch.seconds,

@@ -55,7 +55,11 @@ export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
   if (ids.length === 0) return { orders: [], clothRows: [], cloths: new Map(), kinds };
   const [values, named, parts, notions] = [byLine(valueRows), byLine(namedRows), byLine(partRows), byLine(notionRows)];
   const wanted = [...new Set([...namedRows.map(({ clothId }) => clothId), ...Object.values(usual).map(Number)])];
-  const clothRows = await db.select().from(schema.cloths).where(inArray(schema.cloths.id, wanted)).orderBy(schema.cloths.name); // prettier-ignore
+  const clothRows = await db
+    .select()
+    .from(schema.cloths)
+    .where(inArray(schema.cloths.id, wanted))
+    .orderBy(schema.cloths.name);
   const cloths = new Map(clothRows.map((row) => [String(row.id), toCloth(row)]));
   const orders: OrderToCut[] = [];
   for (const orderId of new Set(lines.map(({ order }) => order.id))) {
@@ -82,7 +86,15 @@ export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
       orderNo: String(no),
       units,
       cutList: list.value,
-      lines: own.map(({ line }, i) => ({ id: line.id, position: line.position, kind: line.kind, kindVersion: line.kindVersion, qty: line.qty, batchId: line.batchId, line: read[i]! })), // prettier-ignore
+      lines: own.map(({ line }, i) => ({
+        id: line.id,
+        position: line.position,
+        kind: line.kind,
+        kindVersion: line.kindVersion,
+        qty: line.qty,
+        batchId: line.batchId,
+        line: read[i]!,
+      })),
     });
   }
   return { orders, clothRows, cloths, kinds };

@@ -43,12 +43,16 @@ export async function takesNow(
   if (!order) return { materials: [], labour: [], unpriced: [] };
   const { layShares, lays, batches } = schema;
   const shares = await db
-    .select({ share: layShares, lay: { clothId: lays.clothId, cloth: lays.cloth, units: lays.units, currency: lays.currency }, batch: { id: batches.id, name: batches.name } })
+    .select({
+      share: layShares,
+      lay: { clothId: lays.clothId, cloth: lays.cloth, units: lays.units, currency: lays.currency },
+      batch: { id: batches.id, name: batches.name },
+    })
     .from(layShares)
     .innerJoin(lays, eq(lays.id, layShares.layId))
     .innerJoin(batches, eq(batches.id, lays.batchId))
     .where(and(eq(layShares.orderId, orderId), inArray(batches.status, ['approved', 'cut'])))
-    .orderBy(lays.id); // prettier-ignore
+    .orderBy(lays.id);
   const frozen = new Set(shares.map(({ batch }) => batch.id));
   const ofLays = shares.map(({ share, lay, batch }) => ({
     part: 'cloth' as const,
@@ -87,7 +91,10 @@ async function clothAlone(
   order: OrderToCut,
   waitMs?: number,
 ): Promise<OrderTakes['materials']> {
-  const tasks = clothTasks([order], clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units }))); // prettier-ignore
+  const tasks = clothTasks(
+    [order],
+    clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units })),
+  );
   const jobs = tasks.map(({ orders: [own] }) => ({ content: own!.content, job: own!.job.job }));
   const lengths = await lengthsOnceEver(db, jobs, SEED, new Cancel(), waitMs);
   return tasks.map((task, i) => clothTake(task, lengths.get(jobs[i]!.content)!));
@@ -144,7 +151,13 @@ async function notionTakes(db: Database, order: OrderToCut): Promise<Pick<OrderT
       unpriced.push(notion.name);
       continue;
     }
-    const sum = sums.get(row.name) ?? { name: row.name, quantity: 0, amount: 0, currency: row.currency, isLength: row.countedBy === 'length' }; // prettier-ignore
+    const sum = sums.get(row.name) ?? {
+      name: row.name,
+      quantity: 0,
+      amount: 0,
+      currency: row.currency,
+      isLength: row.countedBy === 'length',
+    };
     sum.quantity += quantity;
     sum.amount = worthOf(sum.quantity, row);
     sums.set(row.name, sum);

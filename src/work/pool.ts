@@ -137,7 +137,8 @@ class BestProgress {
   /** Takes a worker's report; true when it is better than all before. */
   take(progress: NestProgress): boolean {
     const { best } = this;
-    if (progress.used > 0 && progress.unplaced.length === (best?.unplaced.length ?? 0)) this.bound = Math.max(this.bound, progress.bound); // prettier-ignore
+    if (progress.used > 0 && progress.unplaced.length === (best?.unplaced.length ?? 0))
+      this.bound = Math.max(this.bound, progress.bound);
     this.isNew =
       progress.used > 0 &&
       (!best ||
@@ -152,7 +153,13 @@ class BestProgress {
   /** What to tell of it now, as far along as `progress` is. */
   told({ done, sketch, ...rest }: NestProgress): NestProgress {
     const { used, unplaced } = this.best ?? rest;
-    return { done, used, unplaced, bound: Math.min(used || Infinity, Math.max(this.bound, this.best ? 0 : rest.bound)), ...(this.isNew && sketch && { sketch }) }; // prettier-ignore
+    return {
+      done,
+      used,
+      unplaced,
+      bound: Math.min(used || Infinity, Math.max(this.bound, this.best ? 0 : rest.bound)),
+      ...(this.isNew && sketch && { sketch }),
+    };
   }
 }
 

@@ -102,7 +102,15 @@ export async function takeUpLost(): Promise<void> {
     await tx
       .update(batches)
       .set({ status: 'queued' })
-      .where(and(inArray(batches.runId, lost.map(({ id }) => id)), inArray(batches.status, startsOf('lose')))); // prettier-ignore
+      .where(
+        and(
+          inArray(
+            batches.runId,
+            lost.map(({ id }) => id),
+          ),
+          inArray(batches.status, startsOf('lose')),
+        ),
+      );
     const orphans = await tx
       .select({ id: layRuns.id, seconds: layRuns.seconds, askedBy: layRuns.askedBy })
       .from(layRuns)

@@ -23,7 +23,13 @@ function gathered({ orders }: Loaded): NotionNeed[] {
   const all = new Map<string, NotionNeed>();
   for (const { name, qty, length, estimate, material } of orders.flatMap(({ cutList }) => cutList.notions)) {
     const key = `${name} ${length ?? ''} ${estimate ?? ''} ${material ?? ''}`;
-    const one = all.get(key) ?? { name, qty: 0, ...(length && { length }), ...(estimate && { estimate }), ...(material && { material }) }; // prettier-ignore
+    const one = all.get(key) ?? {
+      name,
+      qty: 0,
+      ...(length && { length }),
+      ...(estimate && { estimate }),
+      ...(material && { material }),
+    };
     one.qty += qty;
     all.set(key, one);
   }

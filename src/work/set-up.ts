@@ -50,7 +50,15 @@ async function loadDemo(db: Database) {
         value: { name: 'Winding Hole Covers', address: 'The sail loft\nLower Basin', contact: 'ask at the loft door' },
       },
       // The stand-ins (npm run stand-in) are found at their usual places.
-      { key: 'machines', value: { cutter: 'http://127.0.0.1:4101', printer: '127.0.0.1:4102', tape: 'ws://127.0.0.1:4104', supplier: 'http://127.0.0.1:4105/prices' } }, // prettier-ignore
+      {
+        key: 'machines',
+        value: {
+          cutter: 'http://127.0.0.1:4101',
+          printer: '127.0.0.1:4102',
+          tape: 'ws://127.0.0.1:4104',
+          supplier: 'http://127.0.0.1:4105/prices',
+        },
+      },
     ]);
     return insertDemo(tx, today);
   });

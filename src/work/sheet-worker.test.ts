@@ -22,7 +22,11 @@ async function workbook(fill: (sheet: ExcelJS.Worksheet) => void): Promise<Uint8
 
 /** A list to choose from over an area; the library keeps them by area but has no type for that. */
 const addList = (sheet: ExcelJS.Worksheet, area: string) =>
-  (sheet as unknown as { dataValidations: { add: (area: string, rule: object) => void } }).dataValidations.add(area, { type: 'list', allowBlank: true, formulae: ['"a,b,c"'] }); // prettier-ignore
+  (sheet as unknown as { dataValidations: { add: (area: string, rule: object) => void } }).dataValidations.add(area, {
+    type: 'list',
+    allowBlank: true,
+    formulae: ['"a,b,c"'],
+  });
 
 /** A packed file of one entry (the ZIP format's local header, directory and end record) that unpacks to the content. */
 function packed(content: Buffer, path = 'xl/workbook.xml'): Uint8Array {
@@ -83,9 +87,19 @@ describe('a table file', () => {
 
   test.each<[string, (sheet: ExcelJS.Worksheet) => void]>([
     ['a list to choose from over the whole sheet', (sheet) => addList(sheet, 'A1:XFD1048576')],
-    ['eight columns of drop-down lists', (sheet) => 'ABCDEFGH'.split('').forEach((column) => addList(sheet, `${column}2:${column}1048576`))], // prettier-ignore
+    [
+      'eight columns of drop-down lists',
+      (sheet) => 'ABCDEFGH'.split('').forEach((column) => addList(sheet, `${column}2:${column}1048576`)),
+    ],
     ['cells merged without end', (sheet) => sheet.mergeCells('J20:Z600')],
-    ['rules for the look of every cell', (sheet) => sheet.addConditionalFormatting({ ref: 'A1:XFD1048576', rules: [{ type: 'expression', formulae: ['A1=1'], priority: 1, style: {} }] })], // prettier-ignore
+    [
+      'rules for the look of every cell',
+      (sheet) =>
+        sheet.addConditionalFormatting({
+          ref: 'A1:XFD1048576',
+          rules: [{ type: 'expression', formulae: ['A1=1'], priority: 1, style: {} }],
+        }),
+    ],
   ])('what a sheet has for hands and eyes is passed over: %s', async (_, add) => {
     const book = await workbook((sheet) => {
       sheet.addRow(['Customer', 'Width']);

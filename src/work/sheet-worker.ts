@@ -152,7 +152,11 @@ function tooLarge(bytes: Buffer): Promise<string | null> {
             if (/^xl\/worksheets\//i.test(entry.fileName)) cells += countCells(chunk, before);
             if (total <= MOST_UNPACKED && cells <= MOST_CELLS) return;
             stream.destroy();
-            resolve(total > MOST_UNPACKED ? size : `The workbook has more than ${MOST_CELLS.toLocaleString('en')} cells; that is no order list.`); // prettier-ignore
+            resolve(
+              total > MOST_UNPACKED
+                ? size
+                : `The workbook has more than ${MOST_CELLS.toLocaleString('en')} cells; that is no order list.`,
+            );
           });
           stream.on('error', reject);
           stream.on('end', () => zip.readEntry());

@@ -48,16 +48,33 @@ const LONG = ['/batches/BATCH/labels', '/batches/BATCH/print'];
  * Those that are opened anew, as the server makes them, and those that follow one that something was taken away from. The others are turned to
  * as by a link, which costs half as much.
  */
-const ANEW = ['/orders', '/orders/new', '/cloth/CLOTH', '/batches/BATCH', '/batches/BATCH/table/CLOTH', '/batches/BATCH/print', '/batches/BATCH/sewing', '/stock', '/figures', '/workroom']; // prettier-ignore
+const ANEW = [
+  '/orders',
+  '/orders/new',
+  '/cloth/CLOTH',
+  '/batches/BATCH',
+  '/batches/BATCH/table/CLOTH',
+  '/batches/BATCH/print',
+  '/batches/BATCH/sewing',
+  '/stock',
+  '/figures',
+  '/workroom',
+];
 
 /** What axe finds wrong, the first three places of each rule. */
 async function faultsOf(options: RunOptions) {
   const { violations, incomplete, passes } = await me.page.evaluate(
-    (exclude, given) => (window as unknown as { axe: { run(...given: object[]): Promise<AxeResults> } }).axe.run({ exclude: [exclude] }, given as object), // prettier-ignore
+    (exclude, given) =>
+      (window as unknown as { axe: { run(...given: object[]): Promise<AxeResults> } }).axe.run(
+        { exclude: [exclude] },
+        given as object,
+      ),
     ALIKE,
     { ...options, resultTypes: ['violations'], preload: false } as object,
   );
-  const told = violations.flatMap(({ id, nodes }) => nodes.slice(0, 3).map(({ html }) => `${id}: ${html.slice(0, 160)}`)); // prettier-ignore
+  const told = violations.flatMap(({ id, nodes }) =>
+    nodes.slice(0, 3).map(({ html }) => `${id}: ${html.slice(0, 160)}`),
+  );
   // A rule that broke off has found nothing, which would look like nothing wrong.
   const broken = incomplete.flatMap((one) => ('error' in one ? [`${one.id}: ${JSON.stringify(one.error)}`] : []));
   return { told: [...told, ...broken], passes: passes.length };
@@ -84,7 +101,8 @@ async function fitsItsWindow() {
   }
 }
 /** Until no colour is on its way to another one. */
-const isStill = () => me.until(() => !document.getAnimations().some((one) => one instanceof CSSTransition && one.playState === 'running')); // prettier-ignore
+const isStill = () =>
+  me.until(() => !document.getAnimations().some((one) => one instanceof CSSTransition && one.playState === 'running'));
 async function looks(scheme: 'light' | 'dark') {
   await me.page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: scheme }]);
   await isStill();
@@ -141,7 +159,9 @@ test.each([
     await (ANEW.includes(path) ? me.opens(place) : me.go(place));
     if (path === '/wall') {
       // A button that has just come to life is on its way to its colour, whenever that is.
-      await me.page.evaluate(() => [...document.querySelectorAll('button')].find((one) => one.innerText === 'Stop')?.click()); // prettier-ignore
+      await me.page.evaluate(() =>
+        [...document.querySelectorAll('button')].find((one) => one.innerText === 'Stop')?.click(),
+      );
       await me.sees('laid');
     }
     await fitsItsWindow();

@@ -24,7 +24,9 @@ let at: { batch: number; cloth: number };
 beforeAll(async () => {
   ({ browser, me: desk } = await enter('demo'));
   networks = await Promise.all(TABLET_PORTS.map((port) => Network.between(port, app.port)));
-  const [lay] = await app.rows<{ batch: number; cloth: number }>(`SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`); // prettier-ignore
+  const [lay] = await app.rows<{ batch: number; cloth: number }>(
+    `SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`,
+  );
   at = lay!;
 });
 afterAll(async () => {
@@ -42,14 +44,26 @@ async function tablet(which: 0 | 1 = 0): Promise<Person> {
   return one;
 }
 /** The page and all that it is made of lie on the device. */
-const isKept = (who: Person) => who.page.waitForFunction(async () => { const sheets = await caches.open('sheets'); const files = await caches.open('files'); return (await sheets.keys()).length > 0 && (await files.keys()).length > 5; }, { polling: 200 }); // prettier-ignore
+const isKept = (who: Person) =>
+  who.page.waitForFunction(
+    async () => {
+      const sheets = await caches.open('sheets');
+      const files = await caches.open('files');
+      return (await sheets.keys()).length > 0 && (await files.keys()).length > 5;
+    },
+    { polling: 200 },
+  );
 /** What a device sends that is not seen here. */
 async function sends(entries: object[]) {
   const path = `${app.url}/api${sheetPath()}`;
   const { layVersion } = (await (await fetch(path)).json()) as {
     layVersion: number;
   };
-  const answer = await fetch(path, { method: 'POST', body: JSON.stringify({ request: randomUUID(), layVersion, entries }), headers: { 'content-type': 'application/json', origin: app.url } }); // prettier-ignore
+  const answer = await fetch(path, {
+    method: 'POST',
+    body: JSON.stringify({ request: randomUUID(), layVersion, entries }),
+    headers: { 'content-type': 'application/json', origin: app.url },
+  });
   expect(answer.status).toBe(200);
 }
 /** Types a code from an address of this machine's own; the status that it is answered. */
@@ -64,7 +78,15 @@ const pairFrom = (localAddress: string, code: string) =>
     sent.on('error', reject).end(new URLSearchParams({ code, name: 'a guesser' }).toString());
   });
 /** What a device that gives this code is answered. */
-const pair = async (code: string) => (await fetch(`${ON_NETWORK}/pair`, { method: 'POST', redirect: 'manual', headers: { origin: ON_NETWORK, 'content-type': 'application/x-www-form-urlencoded' }, body: new URLSearchParams({ code, name: 'a guesser' }) })).status; // prettier-ignore
+const pair = async (code: string) =>
+  (
+    await fetch(`${ON_NETWORK}/pair`, {
+      method: 'POST',
+      redirect: 'manual',
+      headers: { origin: ON_NETWORK, 'content-type': 'application/x-www-form-urlencoded' },
+      body: new URLSearchParams({ code, name: 'a guesser' }),
+    })
+  ).status;
 async function doneTo(who: Person, step: number) {
   for (let now = await stepOf(who); now < step; now = await stepOf(who)) {
     await who.press('Done');
@@ -104,7 +126,9 @@ journey('tablets at the cloth', (leg) => {
       networks[0]!.comesBack();
       await mine.sees('Everything is sent.');
       await mine.sees('a pulled thread by the selvage (step 6)');
-      const rows = await app.rows<{ step: number }>(`SELECT step FROM cut_ticks WHERE batch_id = ${at.batch} AND cloth_id = ${at.cloth} ORDER BY step`); // prettier-ignore
+      const rows = await app.rows<{ step: number }>(
+        `SELECT step FROM cut_ticks WHERE batch_id = ${at.batch} AND cloth_id = ${at.cloth} ORDER BY step`,
+      );
       expect(rows.map(({ step }) => step)).toEqual([1, 2, 3, 4, 5, 6, 7]);
       expect(mine.errors.filter((text) => !/Failed to fetch|ERR_|NetworkError/.test(text))).toEqual([]);
       await mine.page.browserContext().close();
@@ -158,7 +182,9 @@ journey('tablets at the cloth', (leg) => {
     await mine.sees(`All ${steps} steps are done.`);
     await mine.press('Close the lay');
     await mine.sees('Cut and close');
-    expect(await mine.page.$$eval('input', (all) => all.map(({ value }) => value))).toContain('a pulled thread by the selvage'); // prettier-ignore
+    expect(await mine.page.$$eval('input', (all) => all.map(({ value }) => value))).toContain(
+      'a pulled thread by the selvage',
+    );
     await mine.type('Extra length used', '10');
     await mine.press('Close with what happened');
     await mine.sees('is cut.');
@@ -169,13 +195,21 @@ journey('tablets at the cloth', (leg) => {
 });
 
 test('a script that the network loses is asked for again; of one that never comes the page says so, and is opened again', async () => {
-  const [, , script] = [...(await (await fetch(app.url + sheetPath())).text()).matchAll(/<script src="([^"]+)"/g)].map(([, address]) => address!); // prettier-ignore
+  const [, , script] = [...(await (await fetch(app.url + sheetPath())).text()).matchAll(/<script src="([^"]+)"/g)].map(
+    ([, address]) => address!,
+  );
   /** Somebody who has nothing of the page yet, and for whom the script is lost so many times. */
   const loses = async (times: number) => {
     const who = await tablet();
     const left = { times };
     await who.page.setRequestInterception(true);
-    who.page.on('request', (request) => void (request.url().endsWith(script!) && left.times-- > 0 ? request.abort('connectionreset') : request.continue())); // prettier-ignore
+    who.page.on(
+      'request',
+      (request) =>
+        void (request.url().endsWith(script!) && left.times-- > 0
+          ? request.abort('connectionreset')
+          : request.continue()),
+    );
     return { who, left };
   };
   const once = await loses(1);
@@ -193,11 +227,14 @@ test('a script that the network loses is asked for again; of one that never come
 });
 
 describe('a device on the network', () => {
-  const ask = (path: string, headers: Record<string, string> = {}) => fetch(ON_NETWORK + path, { headers, redirect: 'manual' }); // prettier-ignore
+  const ask = (path: string, headers: Record<string, string> = {}) =>
+    fetch(ON_NETWORK + path, { headers, redirect: 'manual' });
 
   test('that is not paired gets nothing: no page, no file, no stream, no change', async () => {
     await desk.go('/workroom');
-    const files = await desk.page.$$eval('script[src]', (all) => all.map((one) => new URL((one as HTMLScriptElement).src).pathname)); // prettier-ignore
+    const files = await desk.page.$$eval('script[src]', (all) =>
+      all.map((one) => new URL((one as HTMLScriptElement).src).pathname),
+    );
     for (const path of [
       '/',
       '/orders',
@@ -210,13 +247,26 @@ describe('a device on the network', () => {
       '/api/archive',
       `/api/batches/${at.batch}/lays/${at.cloth}/dxf`,
     ]) {
-      // prettier-ignore
       const answer = await ask(path, { accept: '*/*' });
       expect([path, answer.status]).toEqual([path, 401]);
-      expect(await answer.text()).toBe('{"ok":false,"faults":[{"code":"refused","field":"","message":"This device is not paired with the workroom."}]}'); // prettier-ignore
+      expect(await answer.text()).toBe(
+        '{"ok":false,"faults":[{"code":"refused","field":"","message":"This device is not paired with the workroom."}]}',
+      );
     }
-    expect((await ask('/orders', { 'x-jolly-bolt-device': '1', 'x-forwarded-for': '127.0.0.1', cookie: 'jolly-bolt-device=x' })).status).toBe(401); // prettier-ignore
-    const change = await fetch(`${ON_NETWORK}/api/batches/${at.batch}/cutting/${at.cloth}`, { method: 'POST', body: '{}', headers: { 'content-type': 'application/json', origin: ON_NETWORK } }); // prettier-ignore
+    expect(
+      (
+        await ask('/orders', {
+          'x-jolly-bolt-device': '1',
+          'x-forwarded-for': '127.0.0.1',
+          cookie: 'jolly-bolt-device=x',
+        })
+      ).status,
+    ).toBe(401);
+    const change = await fetch(`${ON_NETWORK}/api/batches/${at.batch}/cutting/${at.cloth}`, {
+      method: 'POST',
+      body: '{}',
+      headers: { 'content-type': 'application/json', origin: ON_NETWORK },
+    });
     expect(change.status).toBe(401);
     // A proxy on this machine hands on what comes from others.
     expect(
@@ -232,7 +282,10 @@ describe('a device on the network', () => {
     await desk.go('/workroom');
     await desk.press('Pair a device');
     await desk.page.waitForSelector('[data-pairing-code]');
-    const code = await desk.page.$eval('[data-pairing-code]', (element) => (element as HTMLElement).dataset.pairingCode!); // prettier-ignore
+    const code = await desk.page.$eval(
+      '[data-pairing-code]',
+      (element) => (element as HTMLElement).dataset.pairingCode!,
+    );
     const stranger = await Person.at(browser, ON_NETWORK);
     await stranger.go('/batches');
     await stranger.sees('Pair this device');
@@ -281,7 +334,9 @@ test('wrong codes of strangers slow them alone: the right one pairs at once, and
 
 describe('machines', () => {
   test('the lay goes to the cutter as a file, and its progress comes back to the table', async () => {
-    const [open] = await app.rows<{ batch: number; cloth: number }>(`SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`); // prettier-ignore
+    const [open] = await app.rows<{ batch: number; cloth: number }>(
+      `SELECT l.batch_id AS batch, l.cloth_id AS cloth FROM lays l JOIN batches b ON b.id = l.batch_id WHERE b.status = 'approved' AND l.cut_at IS NULL ORDER BY l.id LIMIT 1`,
+    );
     await desk.go(`/batches/${open!.batch}/table/${open!.cloth}`);
     await desk.press('Send it to the cutter');
     await desk.sees('The cutter at http://127.0.0.1:4101 does not answer');
@@ -329,9 +384,17 @@ describe('a label', () => {
     const code = await desk.page.$eval('[data-label]', (element) => (element as HTMLElement).dataset.label!);
     const picture = await label.screenshot();
     const [width, height] = [640, 480];
-    const grey = await sharp(picture).resize(300, 300, { kernel: 'nearest' }).extend({ top: 90, bottom: 90, left: 170, right: 170, background: '#fff' }).greyscale().raw().toBuffer(); // prettier-ignore
+    const grey = await sharp(picture)
+      .resize(300, 300, { kernel: 'nearest' })
+      .extend({ top: 90, bottom: 90, left: 170, right: 170, background: '#fff' })
+      .greyscale()
+      .raw()
+      .toBuffer();
     const neutral = Buffer.alloc((width * height) / 2, 128);
-    writeFileSync(FILM, Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip C420\nFRAME\n`), grey, neutral])); // prettier-ignore
+    writeFileSync(
+      FILM,
+      Buffer.concat([Buffer.from(`YUV4MPEG2 W${width} H${height} F10:1 Ip C420\nFRAME\n`), grey, neutral]),
+    );
     await desk.go(`/batches/${at.batch}`);
     await desk.press('With the camera');
     await desk.until(() => location.pathname.includes('/table/') && location.search.includes('piece='));
@@ -341,7 +404,9 @@ describe('a label', () => {
 });
 
 test('a curved seat goes from its offsets to its cut piece', async () => {
-  const [line] = await app.rows<{ id: number; no: number }>(`SELECT l.id, o.no FROM order_lines l JOIN orders o ON o.id = l.order_id WHERE l.outline IS NOT NULL AND l.batch_id IS NULL`); // prettier-ignore
+  const [line] = await app.rows<{ id: number; no: number }>(
+    `SELECT l.id, o.no FROM order_lines l JOIN orders o ON o.id = l.order_id WHERE l.outline IS NOT NULL AND l.batch_id IS NULL`,
+  );
   await desk.go('/batches/new');
   await desk.type('Name of the batch', 'Window seat');
   await desk.tick(`Order ${line!.no}, 2 Boxed chair pad with straps`);

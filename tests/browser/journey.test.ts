@@ -148,7 +148,9 @@ journey('from nothing to a costed lay', (leg) => {
       me.page.$eval(
         '[data-table-picture]',
         (element, name) => {
-          const { scene } = element as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }; // prettier-ignore
+          const { scene } = element as unknown as {
+            scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } };
+          };
           const { left, top } = element.getBoundingClientRect();
           const box = scene.screenBox(name);
           return [left + box.x + box.width / 2, top + box.y + box.height / 2, box.width];
@@ -165,7 +167,8 @@ journey('from nothing to a costed lay', (leg) => {
     await me.page.keyboard.press('Enter');
     await me.sees('across: 27 + 2 × 1⁄2 = 28');
     const isWide = async (than: number, isWider: boolean) => {
-      for (let i = 0; i < 50 && (await point('201/1 front 1'))[2]! > than !== isWider; i++) await new Promise((done) => setTimeout(done, 50)); // prettier-ignore
+      for (let i = 0; i < 50 && (await point('201/1 front 1'))[2]! > than !== isWider; i++)
+        await new Promise((done) => setTimeout(done, 50));
       expect((await point('201/1 front 1'))[2]! > than).toBe(isWider);
     };
     await me.page.focus('[role=application]');

@@ -36,22 +36,36 @@ afterEach(() => expect(me.errors.splice(0).filter((text) => !/network error/.tes
 
 describe('a process that dies', () => {
   test('while it lays: another worker takes the run up within 15 s, the batch is laid once, and its table keeps its address', async () => {
-    const [{ id, clothId }] = (await rows<{ id: number; clothId: number }>(`SELECT b.id, l.cloth_id AS "clothId" FROM batches b JOIN lays l ON l.batch_id = b.id WHERE b.status = 'laid' LIMIT 1`)) as [{ id: number; clothId: number }]; // prettier-ignore
+    const [{ id, clothId }] = (await rows<{ id: number; clothId: number }>(
+      `SELECT b.id, l.cloth_id AS "clothId" FROM batches b JOIN lays l ON l.batch_id = b.id WHERE b.status = 'laid' LIMIT 1`,
+    )) as [{ id: number; clothId: number }];
     await me.go(`/batches/${id}/table/${clothId}`);
     const title = await me.page.title();
     await me.go(`/batches/${id}`);
     await me.choose('How long to search', 'Usual');
     await me.press('Make the lays again');
     const run = `FROM lay_runs r JOIN batches b ON b.run_id = r.id WHERE b.id = ${id}`;
-    await until('the search', async () => (await rows(`SELECT 1 ${run} AND r.state = 'running' AND r.progress > 0.05`)).length > 0, 30); // prettier-ignore
+    await until(
+      'the search',
+      async () => (await rows(`SELECT 1 ${run} AND r.state = 'running' AND r.progress > 0.05`)).length > 0,
+      30,
+    );
     const killed = Date.now();
     app.killWorker();
-    await until('another worker', async () => (await rows(`SELECT 1 ${run} AND r.attempts = 2 AND r.state = 'running'`)).length > 0, 30); // prettier-ignore
+    await until(
+      'another worker',
+      async () => (await rows(`SELECT 1 ${run} AND r.attempts = 2 AND r.state = 'running'`)).length > 0,
+      30,
+    );
     expect(Date.now() - killed).toBeLessThan(15_000);
     expect(app.output).toMatch(/The lay worker ended .* It is started again/);
     // It need not search to the end.
     await me.press('Stop, keep the best');
-    await until('the lay', async () => (await rows(`SELECT 1 ${run} AND r.state = 'done' AND b.status = 'laid'`)).length > 0, 60); // prettier-ignore
+    await until(
+      'the lay',
+      async () => (await rows(`SELECT 1 ${run} AND r.state = 'done' AND b.status = 'laid'`)).length > 0,
+      60,
+    );
     const twice = await rows(`SELECT cloth_id FROM lays WHERE batch_id = ${id} GROUP BY cloth_id HAVING count(*) > 1`);
     expect(twice).toEqual([]);
     await me.opens(`/batches/${id}/table/${clothId}`);
@@ -61,7 +75,11 @@ describe('a process that dies', () => {
 
   test('serving pages: the application comes again by itself', async () => {
     app.killWeb();
-    await until('the application', async () => (await fetch(`http://127.0.0.1:${app.port}/api/health`).catch(() => null))?.ok === true, 30); // prettier-ignore
+    await until(
+      'the application',
+      async () => (await fetch(`http://127.0.0.1:${app.port}/api/health`).catch(() => null))?.ok === true,
+      30,
+    );
     expect(app.output).toMatch(/The application ended .* It is started again/);
     await me.opens('/orders');
     await me.sees('Orders');
@@ -117,9 +135,21 @@ describe('who may talk to it', () => {
     ['the same for a file', { host: 'rebound.example' }, 'GET', '/api/batches/1/lays/1/plan', 421],
     ['no host that can be read', { host: 'a b' }, 'GET', '/orders', 400],
     ['a change without an origin', { host: own, 'next-action': action }, 'POST', '/orders', 403],
-    ['a change from elsewhere', { host: own, origin: 'http://stranger.example', 'next-action': action }, 'POST', '/orders', 403], // prettier-ignore
+    [
+      'a change from elsewhere',
+      { host: own, origin: 'http://stranger.example', 'next-action': action },
+      'POST',
+      '/orders',
+      403,
+    ],
     ['a malformed origin', { host: own, origin: ':::' }, 'POST', '/api/orders/import', 400],
-    ['a body that is none', { host: own, origin: `http://${own}`, 'next-action': action, 'content-type': 'text/plain' }, 'POST', '/orders', 400], // prettier-ignore
+    [
+      'a body that is none',
+      { host: own, origin: `http://${own}`, 'next-action': action, 'content-type': 'text/plain' },
+      'POST',
+      '/orders',
+      400,
+    ],
     ['a page that is written to', { host: own, origin: `http://${own}` }, 'POST', '/orders', 400],
     ['an address that can’t be read', { host: own }, 'GET', '/orders?q=%00', 200],
     ['a name of a query twice', { host: own }, 'GET', '/orders?q=a&q=b&status=x&status=y&page=1', 200],
@@ -131,7 +161,9 @@ describe('who may talk to it', () => {
 
   test('its pages say what they may load and that nobody frames them', async () => {
     const { headers } = await ask({ host: own });
-    expect(headers['content-security-policy']).toMatch(/script-src 'self' 'nonce-[0-9a-f]{32}' 'strict-dynamic'.*frame-ancestors 'none'/); // prettier-ignore
+    expect(headers['content-security-policy']).toMatch(
+      /script-src 'self' 'nonce-[0-9a-f]{32}' 'strict-dynamic'.*frame-ancestors 'none'/,
+    );
     expect(headers).toMatchObject({
       'x-content-type-options': 'nosniff',
       'referrer-policy': 'same-origin',
@@ -153,8 +185,14 @@ describe('who may talk to it', () => {
       frame.src = `${url}/orders`;
       document.body.append(frame);
       await new Promise((resolve) => (frame.onload = resolve));
-      const wrote = await fetch(`${url}/api/orders/import`, { method: 'POST', body: '{}', mode: 'no-cors' }).then(({ type }) => type, String); // prettier-ignore
-      const read = await fetch(`${url}/orders`).then((one) => one.text(), () => 'not read'); // prettier-ignore
+      const wrote = await fetch(`${url}/api/orders/import`, { method: 'POST', body: '{}', mode: 'no-cors' }).then(
+        ({ type }) => type,
+        String,
+      );
+      const read = await fetch(`${url}/orders`).then(
+        (one) => one.text(),
+        () => 'not read',
+      );
       return { wrote, read };
     }, app.url);
     expect(framed.read).toBe('not read');

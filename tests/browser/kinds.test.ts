@@ -37,7 +37,9 @@ journey('the workroom: who is here, its rules, its own kinds', (leg) => {
     await me.type('Seam allowance', '3/8');
     await me.press('Save rules');
     await me.sees('The workroom’s rules are saved.');
-    const written = await app.rows<{ name: string }>(`SELECT p.name FROM audit_entries a JOIN people p ON p.id = a.person_id WHERE a.command = 'save workroom rules'`); // prettier-ignore
+    const written = await app.rows<{ name: string }>(
+      `SELECT p.name FROM audit_entries a JOIN people p ON p.id = a.person_id WHERE a.command = 'save workroom rules'`,
+    );
     expect(written).toEqual([{ name: 'Dot Sluice' }]);
     await me.go('/orders/new');
     await isHere('Dot Sluice');
@@ -184,7 +186,11 @@ describe('orders from a sheet', () => {
     const own = { origin: app.url };
     expect((await post('/api/orders/import', 'application/json', '{"sheet":1}', own))[0]).toBe(400);
     expect((await post('/api/orders/import', 'text/plain', '{}', own))[0]).toBe(415);
-    expect((await post('/api/orders/sheet', 'application/octet-stream', 'a,b\n1,2', { origin: 'http://elsewhere.example' }))[0]).toBe(403); // prettier-ignore
+    expect(
+      (
+        await post('/api/orders/sheet', 'application/octet-stream', 'a,b\n1,2', { origin: 'http://elsewhere.example' })
+      )[0],
+    ).toBe(403);
     expect((await post('/api/orders/sheet', 'application/octet-stream', 'x'.repeat(10_000_001), own))[0]).toBe(413);
   });
 

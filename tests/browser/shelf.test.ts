@@ -22,7 +22,11 @@ afterAll(async () => {
 });
 
 const item = async (code: string) =>
-  (await app.rows<{ id: number; on_hand: string; reserved: string }>(`SELECT id, on_hand, reserved FROM stock_items WHERE code = '${code}'`))[0]!; // prettier-ignore
+  (
+    await app.rows<{ id: number; on_hand: string; reserved: string }>(
+      `SELECT id, on_hand, reserved FROM stock_items WHERE code = '${code}'`,
+    )
+  )[0]!;
 const YARD = 914_400_000;
 
 journey('a bolt from its delivery to its last remnant, an order from its quote to its cost sheet', (leg) => {
@@ -67,7 +71,12 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.go('/workroom');
     await me.type('An hour’s work', '24');
     await me.type('Markup', '25');
-    await me.page.evaluate(() => [...document.querySelectorAll<HTMLElement>('section')].find((one) => one.innerText.startsWith('What we reckon with'))!.querySelector<HTMLElement>('button')!.click()); // prettier-ignore
+    await me.page.evaluate(() =>
+      [...document.querySelectorAll<HTMLElement>('section')]
+        .find((one) => one.innerText.startsWith('What we reckon with'))!
+        .querySelector<HTMLElement>('button')!
+        .click(),
+    );
     await me.sees('New costs use it');
     await me.go('/orders/new');
     await me.type('Customer', 'Mill Race Players');
@@ -89,7 +98,8 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.sees('Half on order.');
     await me.press('PDF');
     const isSaved = async () => {
-      for (let i = 0; i < 100 && !existsSync(join(folder, 'quote-1001.pdf')); i++) await new Promise((resolve) => setTimeout(resolve, 100)); // prettier-ignore
+      for (let i = 0; i < 100 && !existsSync(join(folder, 'quote-1001.pdf')); i++)
+        await new Promise((resolve) => setTimeout(resolve, 100));
       return readFileSync(join(folder, 'quote-1001.pdf')).subarray(0, 5).toString();
     };
     expect(await isSaved()).toBe('%PDF-');
@@ -197,7 +207,8 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
 
   leg('the archive goes out and in again, by the command and on the screen', async () => {
     const file = join(folder, 'out.zip');
-    const run = (...args: string[]) => execFileSync(process.execPath, ['scripts/archive.mjs', ...args, '--data', app.data], { encoding: 'utf8' }); // prettier-ignore
+    const run = (...args: string[]) =>
+      execFileSync(process.execPath, ['scripts/archive.mjs', ...args, '--data', app.data], { encoding: 'utf8' });
     expect(run('out', file)).toMatch(/rows are in/);
     await me.go('/stock/1');
     await me.press('Count');
@@ -207,7 +218,12 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.sees('B1 is counted.');
     await me.go('/workroom');
     await me.give('An archive to read in', file);
-    await me.page.evaluate(() => [...document.querySelectorAll('label')].find((one) => one.innerText.includes('in place of all'))!.querySelector('input')!.click()); // prettier-ignore
+    await me.page.evaluate(() =>
+      [...document.querySelectorAll('label')]
+        .find((one) => one.innerText.includes('in place of all'))!
+        .querySelector('input')!
+        .click(),
+    );
     await me.press('Read it in');
     await me.until(() => location.pathname === '/orders');
     expect(Number((await item('B1')).on_hand)).toBe(6 * YARD);

@@ -31,7 +31,12 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const hears = (who: Person, words: RegExp) => who.page.waitForFunction((source) => new RegExp(source).test(document.querySelector<HTMLElement>('[data-said]')?.innerText ?? ''), { polling: 50 }, words.source); // prettier-ignore
+const hears = (who: Person, words: RegExp) =>
+  who.page.waitForFunction(
+    (source) => new RegExp(source).test(document.querySelector<HTMLElement>('[data-said]')?.innerText ?? ''),
+    { polling: 50 },
+    words.source,
+  );
 async function atTable(who: Person, cloth: number) {
   await who.go(`/batches/${at.batch}/table/${cloth}`);
   await who.page.waitForSelector('[data-table-picture] canvas');
@@ -68,7 +73,17 @@ test('by keyboard alone a piece is picked, locked, taken off and undone, each st
   await me.press('Leave it as it was');
 });
 
-const boxOf = (key: string) => me.page.$eval('[data-table-picture]', (element, name) => (element as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }).scene.screenBox(name), key); // prettier-ignore
+const boxOf = (key: string) =>
+  me.page.$eval(
+    '[data-table-picture]',
+    (element, name) =>
+      (
+        element as unknown as {
+          scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } };
+        }
+      ).scene.screenBox(name),
+    key,
+  );
 test('a piece that is dropped where it may not lie says why, and goes to the nearest place; the lay is saved as it lies then', async () => {
   await atTable(me, at.plain);
   const frame = (await (await me.page.$('[role=application]'))!.boundingBox())!;
@@ -86,7 +101,10 @@ test('a piece that is dropped where it may not lie says why, and goes to the nea
   await me.page.mouse.up();
   await hears(me, /moved: |It lies where it was/);
   await undo(me);
-  await me.until((old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old, before); // prettier-ignore
+  await me.until(
+    (old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old,
+    before,
+  );
   // What is moved by hand is saved, and stands when it is opened again.
   await (await me.page.$(`[data-piece="${one}"]`))!.click();
   await me.press('Take off');
@@ -96,7 +114,9 @@ test('a piece that is dropped where it may not lie says why, and goes to the nea
   await me.press('Save this lay');
   await me.sees('The lay is saved as it lies.');
   await me.sees('by hand');
-  await me.until(() => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved')); // prettier-ignore
+  await me.until(() =>
+    document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')?.innerText.includes('as saved'),
+  );
 });
 
 test('two people on one lay are told: who else is there, and that somebody saved', async () => {
@@ -186,22 +206,36 @@ describe('before the shears', () => {
 
   test('a cloth takes its repeat and its look from a photograph', async () => {
     // Not one that lies on a table here: with another repeat its lays would have to be made again.
-    const [{ id }] = (await app.rows<{ id: number }>(`SELECT min(id) AS id FROM cloths WHERE sort = 'cloth' AND units = 'mm' AND id NOT IN (SELECT cloth_id FROM lays)`)) as [{ id: number }]; // prettier-ignore
+    const [{ id }] = (await app.rows<{ id: number }>(
+      `SELECT min(id) AS id FROM cloths WHERE sort = 'cloth' AND units = 'mm' AND id NOT IN (SELECT cloth_id FROM lays)`,
+    )) as [{ id: number }];
     const file = join(folder, 'cloth.png');
-    const dots = Array.from({ length: 4 }, (_, i) => Array.from({ length: 3 }, (_, j) => `<circle cx="${100 + 200 * i}" cy="${100 + 150 * j}" r="30" fill="#b33"/>`)).flat().join(''); // prettier-ignore
+    const dots = Array.from({ length: 4 }, (_, i) =>
+      Array.from({ length: 3 }, (_, j) => `<circle cx="${100 + 200 * i}" cy="${100 + 150 * j}" r="30" fill="#b33"/>`),
+    )
+      .flat()
+      .join('');
     const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="500"><rect width="800" height="500" fill="#dde"/>${dots}</svg>`;
     writeFileSync(file, await sharp(Buffer.from(svg)).png().toBuffer());
     await me.go(`/cloth/${id}/photo`);
     await me.give('Photograph', file);
     const picture = (await (await me.page.waitForSelector('img[alt="The cloth"]'))!.boundingBox())!;
     const scale = picture.width / 800;
-    for (const [x, y] of [[100, 400], [500, 400], [100, 400], [100, 250]]) await me.page.mouse.click(picture.x + x! * scale, picture.y + y! * scale); // prettier-ignore
+    for (const [x, y] of [
+      [100, 400],
+      [500, 400],
+      [100, 400],
+      [100, 250],
+    ])
+      await me.page.mouse.click(picture.x + x! * scale, picture.y + y! * scale);
     await me.type('Repeats across', '2');
     await me.type('The two points across are apart', '16');
     await me.sees('Repeat 8 cm across, 6 cm along');
     await me.press('Use these sizes and this picture');
     await me.sees('is drawn from its photograph');
-    await me.until(() => [...document.querySelectorAll('image')].some((one) => one.getAttribute('href')?.includes('/photo/1'))); // prettier-ignore
+    await me.until(() =>
+      [...document.querySelectorAll('image')].some((one) => one.getAttribute('href')?.includes('/photo/1')),
+    );
     writeFileSync(join(folder, 'bad.png'), 'not a picture');
     await me.go(`/cloth/${id}/photo`);
     await me.give('Photograph', join(folder, 'bad.png'));

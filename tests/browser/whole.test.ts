@@ -49,10 +49,18 @@ describe('the whole workroom', () => {
     spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], { encoding: 'utf8', timeout: 120_000 });
   /** What every table holds, as one number each. */
   const contents = async (data: string) => {
-    const tables = await rows<{ name: string }>(`SELECT tablename AS name FROM pg_tables WHERE schemaname = 'public' ORDER BY 1`, data); // prettier-ignore
+    const tables = await rows<{ name: string }>(
+      `SELECT tablename AS name FROM pg_tables WHERE schemaname = 'public' ORDER BY 1`,
+      data,
+    );
     const sums: Record<string, string> = {};
     for (const { name } of tables.filter(({ name }) => name !== 'settings'))
-      sums[name] = (await rows<{ sum: string }>(`SELECT md5(coalesce(string_agg(t::text, '|' ORDER BY t::text), '')) AS sum FROM ${name} t`, data))[0]!.sum; // prettier-ignore
+      sums[name] = (
+        await rows<{ sum: string }>(
+          `SELECT md5(coalesce(string_agg(t::text, '|' ORDER BY t::text), '')) AS sum FROM ${name} t`,
+          data,
+        )
+      )[0]!.sum;
     return sums;
   };
 
@@ -73,8 +81,13 @@ describe('the whole workroom', () => {
     expect(await contents(other)).toEqual(before);
     await second.stop();
     // A workroom that is there is replaced only when that is meant.
-    expect(script('restore', file, '--data', other)).toMatchObject({ status: 1, stderr: expect.stringContaining('Say --yes') }); // prettier-ignore
-    expect(script('restore', join(process.cwd(), 'package.json'), '--data', other, '--yes').stderr).toContain('is not a backup that can be read; nothing was changed'); // prettier-ignore
+    expect(script('restore', file, '--data', other)).toMatchObject({
+      status: 1,
+      stderr: expect.stringContaining('Say --yes'),
+    });
+    expect(script('restore', join(process.cwd(), 'package.json'), '--data', other, '--yes').stderr).toContain(
+      'is not a backup that can be read; nothing was changed',
+    );
     expect(script('restore', file, '--data', other, '--yes').status).toBe(0);
   });
 

@@ -30,7 +30,11 @@ const job = (rest: object = {}) => ({
 
 describe('nest', () => {
   test('writes a plan to standard output', () => {
-    const { status, stdout, stderr } = spawnSync('npm', ['run', '--silent', 'nest', '--', file('good.json', job()), '--seconds', '0.2'], { encoding: 'utf8' }); // prettier-ignore
+    const { status, stdout, stderr } = spawnSync(
+      'npm',
+      ['run', '--silent', 'nest', '--', file('good.json', job()), '--seconds', '0.2'],
+      { encoding: 'utf8' },
+    );
     expect([status, stderr]).toEqual([0, '']);
     expect(JSON.parse(stdout)).toMatchObject({
       format: 'jolly-bolt/lay-plan',
@@ -164,10 +168,16 @@ describe('npm start says what is in the way', () => {
   });
 
   test('options for the network that do not fit together, or files that can’t be read', () => {
-    expect(start({}, '--cert', 'a.pem', '--key', 'b.pem').stderr).toBe('--cert and --key are for devices on the network: give --host too.\n'); // prettier-ignore
+    expect(start({}, '--cert', 'a.pem', '--key', 'b.pem').stderr).toBe(
+      '--cert and --key are for devices on the network: give --host too.\n',
+    );
     expect(start({}, '--host', 'workroom.lan', '--cert', 'a.pem').stderr).toBe('--cert and --key belong together.\n');
-    expect(start({}, '--host', 'workroom.lan', '--cert', 'a.pem', '--key', 'b.pem').stderr).toMatch(/^--cert a\.pem can't be read: ENOENT/); // prettier-ignore
-    expect(start({}, '--host', 'workroom.lan', '--dev').stderr).toBe('--dev answers on this machine alone: leave --host out.\n'); // prettier-ignore
+    expect(start({}, '--host', 'workroom.lan', '--cert', 'a.pem', '--key', 'b.pem').stderr).toMatch(
+      /^--cert a\.pem can't be read: ENOENT/,
+    );
+    expect(start({}, '--host', 'workroom.lan', '--dev').stderr).toBe(
+      '--dev answers on this machine alone: leave --host out.\n',
+    );
   });
 
   test('a stand-in that is none', () => {

@@ -8,7 +8,8 @@ import { checkSheetApart, readSheetFile, type SheetRoomData } from '@/work/sheet
 
 const good = () => new TextEncoder().encode('Customer,Width\nMill,17 1/2');
 
-const part = (name: string, content: string) => `<?xml version="1.0"?><${name} xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships">${content}</${name}>`; // prettier-ignore
+const part = (name: string, content: string) =>
+  `<?xml version="1.0"?><${name} xmlns="http://schemas.openxmlformats.org/spreadsheetml/2006/main" xmlns:r="http://schemas.openxmlformats.org/officeDocument/2006/relationships">${content}</${name}>`;
 const RELATIONS = 'http://schemas.openxmlformats.org/package/2006/relationships';
 const OFFICE = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
 
@@ -18,8 +19,14 @@ async function greedy(): Promise<Uint8Array> {
   const row = `<row>${'<c t="n"><v>1</v></c>'.repeat(190)}</row>`;
   zip.file('xl/worksheets/sheet1.xml', part('worksheet', `<sheetData>${row.repeat(1_000)}</sheetData>`));
   zip.file('xl/workbook.xml', part('workbook', '<sheets><sheet name="Orders" sheetId="1" r:id="rId1"/></sheets>'));
-  zip.file('xl/_rels/workbook.xml.rels', `<Relationships xmlns="${RELATIONS}"><Relationship Id="rId1" Type="${OFFICE}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`); // prettier-ignore
-  zip.file('_rels/.rels', `<Relationships xmlns="${RELATIONS}"><Relationship Id="rId1" Type="${OFFICE}/officeDocument" Target="xl/workbook.xml"/></Relationships>`); // prettier-ignore
+  zip.file(
+    'xl/_rels/workbook.xml.rels',
+    `<Relationships xmlns="${RELATIONS}"><Relationship Id="rId1" Type="${OFFICE}/worksheet" Target="worksheets/sheet1.xml"/></Relationships>`,
+  );
+  zip.file(
+    '_rels/.rels',
+    `<Relationships xmlns="${RELATIONS}"><Relationship Id="rId1" Type="${OFFICE}/officeDocument" Target="xl/workbook.xml"/></Relationships>`,
+  );
   return zip.generateAsync({ type: 'uint8array', compression: 'DEFLATE' });
 }
 

@@ -40,12 +40,19 @@ afterAll(() => {
 
 const hashes = async (path: string) => {
   const zip = await JSZip.loadAsync(readFileSync(path));
-  const files = Object.values(zip.files).map(async (one) => [one.name, createHash('sha256').update(await one.async('nodebuffer')).digest('hex')]); // prettier-ignore
+  const files = Object.values(zip.files).map(async (one) => [
+    one.name,
+    createHash('sha256')
+      .update(await one.async('nodebuffer'))
+      .digest('hex'),
+  ]);
   return Object.fromEntries(await Promise.all(files)) as Record<string, string>;
 };
 
 test('every table of the schema is in the archive', async () => {
-  const { rows } = await db.execute<{ name: string }>(sql`SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE'`); // prettier-ignore
+  const { rows } = await db.execute<{ name: string }>(
+    sql`SELECT table_name AS name FROM information_schema.tables WHERE table_schema = 'public' AND table_type = 'BASE TABLE'`,
+  );
   // Who has a table open is of no use a minute later; the sums are made anew from the movements.
   const kept = rows
     .map(({ name }) => name)
@@ -75,7 +82,10 @@ test('out, and in again, is the same to the last byte; new records count on from
 
 test('its lists are read by a spreadsheet, and nothing in them is a formula', async () => {
   const zip = await JSZip.loadAsync(readFileSync(file));
-  const shelf = Papa.parse<Record<string, string>>(await zip.file('lists/shelf.csv')!.async('string'), { header: true, skipEmptyLines: true }); // prettier-ignore
+  const shelf = Papa.parse<Record<string, string>>(await zip.file('lists/shelf.csv')!.async('string'), {
+    header: true,
+    skipEmptyLines: true,
+  });
   expect(shelf.errors).toEqual([]);
   const [row] = (await db.execute<{ code: string }>(sql`SELECT code FROM stock_items ORDER BY id LIMIT 1`)).rows;
   expect(shelf.data[0]!.code).toBe(row!.code);
@@ -83,24 +93,84 @@ test('its lists are read by a spreadsheet, and nothing in them is a formula', as
   const other = join(folder, 'formula.zip');
   await writeArchive(databaseUrl(), other);
   const orders = await (await JSZip.loadAsync(readFileSync(other))).file('lists/orders.csv')!.async('string');
-  expect(Papa.parse<string[]>(orders).data.flat().filter((cell) => /^[=+\-@]/.test(cell) && !/^-?\d/.test(cell))).toEqual([]); // prettier-ignore
+  expect(
+    Papa.parse<string[]>(orders)
+      .data.flat()
+      .filter((cell) => /^[=+\-@]/.test(cell) && !/^-?\d/.test(cell)),
+  ).toEqual([]);
 });
 
 test.each([
   ['no file', async () => join(folder, 'nothing.zip'), /There is no file/],
   ['a file that is no zip', async (path: string) => (writeFileSync(path, 'hello'), path), /no zip file/],
   ['a zip of something else', (path: string) => changed(path, (zip) => zip.remove('archive.json')), /not an archive/],
-  ['a later version', (path: string) => changed(path, (zip) => zip.file('archive.json', '{"format":"jolly-bolt/archive","version":2}')), /version 2; 1 is known/],
-  ['a table missing', (path: string) => changed(path, (zip) => zip.remove('tables/movements.jsonl')), /not whole: movements is missing/],
-  ['a row that breaks a rule', (path: string) => changed(path, (zip) => zip.file('tables/customers.jsonl', '{"id":1,"name":" ","contact":"","created_at":"2026-01-01"}\n')), /something that a workroom can't/],
-  ['a row that is no JSON', (path: string) => changed(path, (zip) => zip.file('tables/cloths.jsonl', '{"id":1,\n')), /A row of cloths can’t be read/],
-  ['a balance three times as large', (path: string) => changed(path, (zip) => changedRows(zip, 'stock_items', (row) => ({ ...row, on_hand: 3 * Number(row.on_hand) }))), /The ledger of the archive is broken: \w+ has \d+ by its balance and \d+ by its movements/],
-  ['movements without a row, whatever it says of itself', (path: string) => changed(path, async (zip) => { zip.file('tables/movements.jsonl', ''); await about(zip, ({ rows: _, ...rest }) => rest); }), /The ledger of the archive is broken/],
-  ['fewer rows than it says', (path: string) => changed(path, (zip) => zip.file('tables/movements.jsonl', '')), /says that movements has \d+ rows, and it has 0/],
-  ['no tables at all', (path: string) => changed(path, async (zip) => { for (const name of ARCHIVED) zip.remove(`tables/${name}.jsonl`); await about(zip, (all) => ({ ...all, tables: [] })); }), /not whole: settings, customers/],
-  ['a column that is not known', (path: string) => changed(path, (zip) => changedRows(zip, 'customers', (row) => ({ ...row, nickname: 'x' }))), /customers holds a column that this version does not know: nickname/],
-  ['a table that is not known', (path: string) => changed(path, (zip) => zip.file('tables/spells.jsonl', '')), /a table that this version does not know: spells/],
-  ['a member that unpacks to far more than a workroom', (path: string) => changed(path, (zip) => zip.file('tables/customers.jsonl', Buffer.alloc(60_000_000, 32))), /customers.jsonl would unpack to more/],
+  [
+    'a later version',
+    (path: string) => changed(path, (zip) => zip.file('archive.json', '{"format":"jolly-bolt/archive","version":2}')),
+    /version 2; 1 is known/,
+  ],
+  [
+    'a table missing',
+    (path: string) => changed(path, (zip) => zip.remove('tables/movements.jsonl')),
+    /not whole: movements is missing/,
+  ],
+  [
+    'a row that breaks a rule',
+    (path: string) =>
+      changed(path, (zip) =>
+        zip.file('tables/customers.jsonl', '{"id":1,"name":" ","contact":"","created_at":"2026-01-01"}\n'),
+      ),
+    /something that a workroom can't/,
+  ],
+  [
+    'a row that is no JSON',
+    (path: string) => changed(path, (zip) => zip.file('tables/cloths.jsonl', '{"id":1,\n')),
+    /A row of cloths can’t be read/,
+  ],
+  [
+    'a balance three times as large',
+    (path: string) =>
+      changed(path, (zip) => changedRows(zip, 'stock_items', (row) => ({ ...row, on_hand: 3 * Number(row.on_hand) }))),
+    /The ledger of the archive is broken: \w+ has \d+ by its balance and \d+ by its movements/,
+  ],
+  [
+    'movements without a row, whatever it says of itself',
+    (path: string) =>
+      changed(path, async (zip) => {
+        zip.file('tables/movements.jsonl', '');
+        await about(zip, ({ rows: _, ...rest }) => rest);
+      }),
+    /The ledger of the archive is broken/,
+  ],
+  [
+    'fewer rows than it says',
+    (path: string) => changed(path, (zip) => zip.file('tables/movements.jsonl', '')),
+    /says that movements has \d+ rows, and it has 0/,
+  ],
+  [
+    'no tables at all',
+    (path: string) =>
+      changed(path, async (zip) => {
+        for (const name of ARCHIVED) zip.remove(`tables/${name}.jsonl`);
+        await about(zip, (all) => ({ ...all, tables: [] }));
+      }),
+    /not whole: settings, customers/,
+  ],
+  [
+    'a column that is not known',
+    (path: string) => changed(path, (zip) => changedRows(zip, 'customers', (row) => ({ ...row, nickname: 'x' }))),
+    /customers holds a column that this version does not know: nickname/,
+  ],
+  [
+    'a table that is not known',
+    (path: string) => changed(path, (zip) => zip.file('tables/spells.jsonl', '')),
+    /a table that this version does not know: spells/,
+  ],
+  [
+    'a member that unpacks to far more than a workroom',
+    (path: string) => changed(path, (zip) => zip.file('tables/customers.jsonl', Buffer.alloc(60_000_000, 32))),
+    /customers.jsonl would unpack to more/,
+  ],
 ] as const)('%s is refused in a sentence, and the workroom is as it was', async (_, make, message) => {
   const before = await db.select({ count: sql<number>`count(*)::int` }).from(schema.movements);
   const path = await make(join(folder, 'bad.zip'));
@@ -108,7 +178,7 @@ test.each([
   expect(error).toBeInstanceOf(ArchiveFault);
   expect((error as Error).message).toMatch(message);
   expect(await db.select({ count: sql<number>`count(*)::int` }).from(schema.movements)).toEqual(before);
-}); // prettier-ignore
+});
 
 test('an archive from before a table and a column is read: the table is empty, the column as usual', async () => {
   const old = await changed(join(folder, 'old.zip'), async (zip) => {

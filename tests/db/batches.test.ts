@@ -165,11 +165,18 @@ describe('batches', () => {
     const order = await newOrder([lineForm(cloth), lineForm(cloth, { typed: { width: '12', height: '20' } })]);
     const id = await batchOf(order);
     await lay(id);
-    const figures = async () => (await getBatch(id))!.lays.map(({ id: lay, usedNm, costMinor }) => [lay, usedNm, costMinor]); // prettier-ignore
+    const figures = async () =>
+      (await getBatch(id))!.lays.map(({ id: lay, usedNm, costMinor }) => [lay, usedNm, costMinor]);
     const before = await figures();
     expect(before).toHaveLength(1);
     const { form, version } = (await getOrder(order))!;
-    const kept = { ...form, customer: 'Somebody else', due: '2027-06-01', notes: 'by the back door', lines: [...form.lines, lineForm(cloth)] }; // prettier-ignore
+    const kept = {
+      ...form,
+      customer: 'Somebody else',
+      due: '2027-06-01',
+      notes: 'by the back door',
+      lines: [...form.lines, lineForm(cloth)],
+    };
     expect(value(await saveOrder(kept, { id: order, version })).reopened).toEqual([]);
     const stored = (await getCloth(cloth))!;
     const look = { ...stored.form, notes: 'on the upper shelf' };
@@ -205,7 +212,12 @@ describe('batches', () => {
     const [second] = await db.select().from(schema.lays);
     expect([second!.id, first!.version, second!.version]).toEqual([first!.id, 1, 2]);
     const seen = (await getOrder(order))!;
-    value(await saveOrder({ ...seen.form, lines: [{ ...seen.form.lines[0]!, qty: '5' }] }, { id: order, version: seen.version })); // prettier-ignore
+    value(
+      await saveOrder(
+        { ...seen.form, lines: [{ ...seen.form.lines[0]!, qty: '5' }] },
+        { id: order, version: seen.version },
+      ),
+    );
     await lay(id);
     const [third] = await db.select().from(schema.lays);
     expect(third!.version).toBe(3);

@@ -60,7 +60,10 @@ describe('the same request twice', () => {
   });
 
   test('of a sheet with orders brings them in once', async () => {
-    const sheet = { columns: ['Customer', 'Kind', 'How many', 'Width', 'Height', 'Cloth', 'Units'], rows: [['Lock Cottage', 'Envelope cushion', '2', '16', '16', 'Test reed', 'in']] }; // prettier-ignore
+    const sheet = {
+      columns: ['Customer', 'Kind', 'How many', 'Width', 'Height', 'Cloth', 'Units'],
+      rows: [['Lock Cottage', 'Envelope cushion', '2', '16', '16', 'Test reed', 'in']],
+    };
     const fields = proposeFields(sheet.columns, sheetFields(KINDS));
     const id = randomUUID();
     const twice = [

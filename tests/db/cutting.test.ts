@@ -29,7 +29,9 @@ inWorkroom();
 beforeEach(async () => {
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' }, null)).id;
   value(await receive(receipt(cloth)));
-  const order = value(await saveOrder(orderForm([lineForm(cloth, { qty: '3', typed: { width: '20', height: '18' } })]), null)).id; // prettier-ignore
+  const order = value(
+    await saveOrder(orderForm([lineForm(cloth, { qty: '3', typed: { width: '20', height: '18' } })]), null),
+  ).id;
   const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
   batch = value(await createBatch({ name: 'Test batch', lineIds })).id;
   await layAtOnce(db, batch, A_MOMENT);
@@ -40,7 +42,8 @@ const tick = (step: number, entry = randomUUID()): CutEntry => ({ do: 'tick', st
 const untick = (step: number, of: string): CutEntry => ({ do: 'untick', step, of, entry: randomUUID(), at: AT });
 const send = (entries: CutEntry[], request: string = randomUUID(), layVersion = 1) =>
   runCommand(takeEntries, { batchId: batch, clothId: cloth, layVersion, entries }, request);
-const told = async (entries: CutEntry[], request?: string, layVersion?: number): Promise<SendOutcome> => value(await send(entries, request, layVersion)); // prettier-ignore
+const told = async (entries: CutEntry[], request?: string, layVersion?: number): Promise<SendOutcome> =>
+  value(await send(entries, request, layVersion));
 const stepsDone = async () => (await getSheetState(batch, cloth))!.ticks.map(({ step }) => step);
 const approve = async () => value(await approveBatch(batch, (await getBatch(batch))!.batch.version));
 
@@ -48,14 +51,18 @@ describe('the sheet', () => {
   test('frees every piece of the lay, with its code, and says each step in words', async () => {
     await approve();
     const sheet = (await getCuttingSheet(batch, cloth))!;
-    const freed = sheet.steps.filter(({ do: what }) => ['piece', 'strips', 'around'].includes(what)).flatMap(({ stock, items }) => items.map((i) => `${stock} ${i}`)); // prettier-ignore
+    const freed = sheet.steps
+      .filter(({ do: what }) => ['piece', 'strips', 'around'].includes(what))
+      .flatMap(({ stock, items }) => items.map((i) => `${stock} ${i}`));
     expect(freed.sort()).toEqual(
       sheet.lengths.flatMap(({ code, items }) => items.map((_, i) => `${code} ${i}`)).sort(),
     );
     expect(new Set(sheet.lengths.flatMap(({ items }) => items.map(({ code }) => code))).size).toBe(freed.length);
     const words = sheet.steps.map((step) => stepWords(step, sheet));
     expect(words[0]).toMatchObject({ title: 'Square the end of B1' });
-    expect(words.some(({ title, tapes }) => title === 'Cut across the whole width' && /^\d.* in$/.test(tapes[0]!.at))).toBe(true); // prettier-ignore
+    expect(
+      words.some(({ title, tapes }) => title === 'Cut across the whole width' && /^\d.* in$/.test(tapes[0]!.at)),
+    ).toBe(true);
     for (const { title, note } of words) expect(`${title} ${note}`).not.toMatch(/undefined|NaN|null/);
   });
 
@@ -100,7 +107,13 @@ describe('ticks', () => {
     expect(conflicts.map(({ message }) => message)).toEqual(['There is no step 9999 on this sheet.']);
     expect((await told([tick(2)], randomUUID(), 7)).conflicts[0]!.message).toContain('laid again since');
     expect(await stepsDone()).toEqual([1]);
-    for (const wrong of [{ ...tick(1), entry: 'x' }, { ...tick(1), step: 0 }, { ...tick(1), at: 'yesterday' }, { do: 'paint', step: 1, entry: randomUUID(), at: AT }]) expect(faultsOf(await send([wrong as CutEntry]))).not.toEqual([]); // prettier-ignore
+    for (const wrong of [
+      { ...tick(1), entry: 'x' },
+      { ...tick(1), step: 0 },
+      { ...tick(1), at: 'yesterday' },
+      { do: 'paint', step: 1, entry: randomUUID(), at: AT },
+    ])
+      expect(faultsOf(await send([wrong as CutEntry]))).not.toEqual([]);
     expect(faultsOf(await send(Array.from({ length: 201 }, () => tick(1))))).not.toEqual([]);
   });
 
@@ -119,12 +132,33 @@ describe('what is wrong', () => {
     await approve();
     const sheet = (await getCuttingSheet(batch, cloth))!;
     const { part } = sheet.lengths[0]!.items[0]!;
-    const trouble: CutEntry = { do: 'trouble', step: 4, entry: randomUUID(), at: AT, sort: 'recut', code: sheet.lengths[0]!.code, part, length: '21', why: 'the ruler slipped' }; // prettier-ignore
+    const trouble: CutEntry = {
+      do: 'trouble',
+      step: 4,
+      entry: randomUUID(),
+      at: AT,
+      sort: 'recut',
+      code: sheet.lengths[0]!.code,
+      part,
+      length: '21',
+      why: 'the ruler slipped',
+    };
     await told([trouble, trouble]);
     const view = (await getCutting(batch, cloth))!;
-    expect(view.found).toEqual([{ sort: 'recut', code: sheet.lengths[0]!.code, part, length: '21', why: 'the ruler slipped' }]); // prettier-ignore
+    expect(view.found).toEqual([
+      { sort: 'recut', code: sheet.lengths[0]!.code, part, length: '21', why: 'the ruler slipped' },
+    ]);
     const from = view.lengths.map(({ code, itemId }) => ({ code, itemId }));
-    value(await closeLay({ batchId: batch, clothId: cloth, version: view.batch.version, from, events: view.found, remnants: [] })); // prettier-ignore
+    value(
+      await closeLay({
+        batchId: batch,
+        clothId: cloth,
+        version: view.batch.version,
+        from,
+        events: view.found,
+        remnants: [],
+      }),
+    );
     const [event] = await db.select().from(schema.layEvents);
     expect(event).toMatchObject({ sort: 'recut', why: 'the ruler slipped' });
     expect((await getSheetState(batch, cloth))!.closed).toBe('This lay is cut and closed.');

@@ -86,14 +86,18 @@ describe('after cutting', () => {
   });
 
   test('a movement that is countered is in no figure', async () => {
-    const { rows: ids } = await db.execute<{ id: string }>(sql`SELECT id FROM movements WHERE item_id = ${remnant} AND sort = 'cut'`); // prettier-ignore
-    await db.insert(schema.movements).values({ itemId: remnant, sort: 'cut', quantity: -1.25 * NM.yd, at: now, countersId: Number(ids[0]!.id) }); // prettier-ignore
+    const { rows: ids } = await db.execute<{ id: string }>(
+      sql`SELECT id FROM movements WHERE item_id = ${remnant} AND sort = 'cut'`,
+    );
+    await db
+      .insert(schema.movements)
+      .values({ itemId: remnant, sort: 'cut', quantity: -1.25 * NM.yd, at: now, countersId: Number(ids[0]!.id) });
     expect((await rows('remnants')).flatMap(({ values }) => values)).toEqual([0]);
     expect(await rows('yardage')).toEqual([{ category: 'Plain drill', values: [4.5, 2.75] }]);
   });
 
   test('the sums are kept while forty take from one cloth at once', async () => {
-    await Promise.all(Array.from({ length: 40 }, () => take({ itemId: bolt, sort: 'cut', yards: 0.25, at: now }))); // prettier-ignore
+    await Promise.all(Array.from({ length: 40 }, () => take({ itemId: bolt, sort: 'cut', yards: 0.25, at: now })));
     expect(await rows('yardage')).toEqual([{ category: 'Plain drill', values: [15.75, 2.75] }]);
     const kept = await movementSums(db);
     await db.execute(sql`SELECT sum_movements()`);

@@ -23,10 +23,13 @@ beforeAll(async () => {
 }, 100_000);
 afterAll(() => close());
 
-const take = (name: string, as: string) => GET(new Request(`http://127.0.0.1/api/lists/${name}?as=${as}`), { params: Promise.resolve({ name }) }); // prettier-ignore
+const take = (name: string, as: string) =>
+  GET(new Request(`http://127.0.0.1/api/lists/${name}?as=${as}`), { params: Promise.resolve({ name }) });
 
 test.each(Object.keys(LISTS))('%s as CSV and XLSX hold the same, and no cell is a formula', async (name) => {
-  const csv = Papa.parse<string[]>((await (await take(name, 'csv')).text()).replace('\ufeff', ''), { skipEmptyLines: true }); // prettier-ignore
+  const csv = Papa.parse<string[]>((await (await take(name, 'csv')).text()).replace('\ufeff', ''), {
+    skipEmptyLines: true,
+  });
   expect(csv.errors).toEqual([]);
   expect(csv.data[0]).toEqual(LISTS[name]!.columns.map((column) => column.name));
   expect(csv.data.length).toBeGreaterThan(['batches', 'quotes'].includes(name) ? 0 : 5);
@@ -59,7 +62,10 @@ test.each(Object.keys(LISTS))('%s as CSV and XLSX hold the same, and no cell is 
 });
 
 test('the shelf in millimetres and money', async () => {
-  const { data } = Papa.parse<Record<string, string>>((await (await take('shelf', 'csv')).text()).replace('\ufeff', ''), { header: true }); // prettier-ignore
+  const { data } = Papa.parse<Record<string, string>>(
+    (await (await take('shelf', 'csv')).text()).replace('\ufeff', ''),
+    { header: true },
+  );
   const velvet = data.find((row) => row['What it is'] === 'Footlight velvet' && row.Sort === 'bolt')!;
   // 24 m less 2.6 m and 35 cm.
   expect(velvet).toMatchObject({

@@ -79,7 +79,12 @@ describe('a cutter', () => {
     value(await cutOnCutter(batch, cloth));
     const under = await until(view, (now) => now!.progress > 0);
     expect(['cutting', 'done']).toContain(under!.state);
-    expect(await until(view, (now) => now!.state === 'done')).toMatchObject({ progress: 1, faults: [], silence: '', isOld: false }); // prettier-ignore
+    expect(await until(view, (now) => now!.state === 'done')).toMatchObject({
+      progress: 1,
+      faults: [],
+      silence: '',
+      isOld: false,
+    });
   });
 
   test('is stopped from here', async () => {
@@ -98,7 +103,9 @@ describe('a cutter', () => {
   test('that breaks half way says so on the lay', async () => {
     await standIn('cutter', '--hurry', '40', '--behave', 'breaks');
     value(await cutOnCutter(batch, cloth));
-    expect(await until(view, (now) => now!.state === 'failed')).toMatchObject({ faults: ['The blade broke at half of the lay.'] }); // prettier-ignore
+    expect(await until(view, (now) => now!.state === 'failed')).toMatchObject({
+      faults: ['The blade broke at half of the lay.'],
+    });
   });
 
   test.each([
@@ -202,7 +209,18 @@ describe('a supplier', () => {
     ['a day that is none', { asOf: '2026-02-31' }],
   ])('with %s is no price list', async (_, wrong) => {
     const file = join(mkdtempSync(join(tmpdir(), 'jolly-bolt-')), 'list.json');
-    writeFileSync(file, JSON.stringify({ format: 'jolly-bolt/prices', version: 1, supplier: 'a', asOf: '2026-02-03', currency: 'GBP', articles: [], ...wrong })); // prettier-ignore
+    writeFileSync(
+      file,
+      JSON.stringify({
+        format: 'jolly-bolt/prices',
+        version: 1,
+        supplier: 'a',
+        asOf: '2026-02-03',
+        currency: 'GBP',
+        articles: [],
+        ...wrong,
+      }),
+    );
     await standIn('supplier', '--list', file);
     expect(sentence(await askForPrices())).toMatch(/is no price list that can be read/);
   });
@@ -226,12 +244,21 @@ test('what a page would not send is refused: lays that are none, sizes and addre
     expect(faultsOf(await stopOnCutter(1, hostile))).not.toEqual([]);
     expect(faultsOf(await printLabels(hostile, { width: 62, height: 40 }, 'http://a.example'))).not.toEqual([]);
   }
-  for (const size of [null, {}, { width: 9, height: 40 }, { width: 1e9, height: 1 }]) expect(faultsOf(await printLabels(1, size as { width: number; height: number }, 'http://a.example'))).not.toEqual([]); // prettier-ignore
-  for (const origin of ['', 'javascript:1', `http://a.example/${'y'.repeat(5_000)}`]) expect(faultsOf(await printLabels(1, { width: 62, height: 40 }, origin))).not.toEqual([]); // prettier-ignore
+  for (const size of [null, {}, { width: 9, height: 40 }, { width: 1e9, height: 1 }])
+    expect(faultsOf(await printLabels(1, size as { width: number; height: number }, 'http://a.example'))).not.toEqual(
+      [],
+    );
+  for (const origin of ['', 'javascript:1', `http://a.example/${'y'.repeat(5_000)}`])
+    expect(faultsOf(await printLabels(1, { width: 62, height: 40 }, origin))).not.toEqual([]);
 });
 
 test('addresses that lead nowhere are refused at their field', async () => {
-  const wrong = { cutter: 'cutter', printer: 'http://127.0.0.1:4102', tape: 'ws://tape.example:4104', supplier: 'ftp://x' }; // prettier-ignore
+  const wrong = {
+    cutter: 'cutter',
+    printer: 'http://127.0.0.1:4102',
+    tape: 'ws://tape.example:4104',
+    supplier: 'ftp://x',
+  };
   expect(faultsOf(await addresses(wrong)).map(({ field }) => field)).toEqual(['cutter', 'printer', 'tape', 'supplier']);
   expect(sentence(await cutOnCutter(1, 1))).toContain('has no cutter');
 });

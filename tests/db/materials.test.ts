@@ -12,7 +12,17 @@ import { faultsOf, value, db, inWorkroom } from '../support/workroom';
 // The catalogue of notions: saved, priced, shown and deleted.
 
 const zip: MaterialForm = { ...EMPTY_MATERIAL, name: 'Coil zip, black', length: '22', price: '1.85' };
-const cord: MaterialForm = { ...zip, name: 'Piping cord', sort: 'cord', countedBy: 'length', length: '', teeth: '', price: '0.40', pricePer: 'm', usualFor: ['cord'] }; // prettier-ignore
+const cord: MaterialForm = {
+  ...zip,
+  name: 'Piping cord',
+  sort: 'cord',
+  countedBy: 'length',
+  length: '',
+  teeth: '',
+  price: '0.40',
+  pricePer: 'm',
+  usualFor: ['cord'],
+};
 
 inWorkroom();
 
@@ -20,7 +30,11 @@ describe('a notion', () => {
   test('comes back as it was typed', async () => {
     const { id, version } = value(await saveMaterial({ ...zip, supplier: 'Haberdashery', notes: 'also in red' }, null));
     expect(version).toBe(1);
-    expect(await getMaterial(id)).toMatchObject({ id, version, form: { ...zip, supplier: 'Haberdashery', notes: 'also in red' } }); // prettier-ignore
+    expect(await getMaterial(id)).toMatchObject({
+      id,
+      version,
+      form: { ...zip, supplier: 'Haberdashery', notes: 'also in red' },
+    });
     expect(await getMaterial(id + 1)).toBeNull();
   });
 
@@ -70,7 +84,18 @@ describe('a notion', () => {
 
   test('that was ever on the shelf is kept', async () => {
     const { id } = value(await saveMaterial(zip, null));
-    value(await receive({ ...receipt(0), what: `material ${id}`, width: '', selvageLeft: '', selvageRight: '', length: '', count: '12', price: '1.70' })); // prettier-ignore
+    value(
+      await receive({
+        ...receipt(0),
+        what: `material ${id}`,
+        width: '',
+        selvageLeft: '',
+        selvageRight: '',
+        length: '',
+        count: '12',
+        price: '1.70',
+      }),
+    );
     expect(faultsOf(await deleteMaterial(id))[0]!.code).toBe('in-use');
     expect(await getMaterial(id)).not.toBeNull();
   });
@@ -79,8 +104,32 @@ describe('a notion', () => {
 describe('the catalogue', () => {
   test('lists each notion with what is on the shelf of it', async () => {
     const { id } = value(await saveMaterial(cord, null));
-    value(await saveMaterial({ ...zip, sort: 'snaps', name: 'Snaps', countedBy: 'pack', packSize: '100', pricePer: 'pack', price: '4', length: '' }, null)); // prettier-ignore
-    value(await receive({ ...receipt(0), what: `material ${id}`, width: '', selvageLeft: '', selvageRight: '', length: '10 yd', price: '0.38' })); // prettier-ignore
+    value(
+      await saveMaterial(
+        {
+          ...zip,
+          sort: 'snaps',
+          name: 'Snaps',
+          countedBy: 'pack',
+          packSize: '100',
+          pricePer: 'pack',
+          price: '4',
+          length: '',
+        },
+        null,
+      ),
+    );
+    value(
+      await receive({
+        ...receipt(0),
+        what: `material ${id}`,
+        width: '',
+        selvageLeft: '',
+        selvageRight: '',
+        length: '10 yd',
+        price: '0.38',
+      }),
+    );
     const rows = await listMaterials();
     expect(rows.map(({ name, about, price, onHand, isLength }) => [name, about, price, onHand, isLength])).toEqual([
       ['Piping cord', '', '£0.40 a metre', 10 * NM.yd, true],

@@ -34,15 +34,39 @@ let cloth: number;
 
 inWorkroom();
 beforeEach(async () => {
-  cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half', supplier: 'Loom Lane' }, null)).id; // prettier-ignore
-  value(await saveReckoning({ ...USUAL_RECKONING, hour: '24', minutes: { 'zip-cushion': '20' }, overhead: '10', markup: '20', taxName: 'Tax', tax: '20' })); // prettier-ignore
-  value(await saveMaterial({ ...EMPTY_MATERIAL, name: 'Coil zip 14 in', length: '14', price: '0.60', supplier: 'Notch' }, null)); // prettier-ignore
+  cloth = value(
+    await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half', supplier: 'Loom Lane' }, null),
+  ).id;
+  value(
+    await saveReckoning({
+      ...USUAL_RECKONING,
+      hour: '24',
+      minutes: { 'zip-cushion': '20' },
+      overhead: '10',
+      markup: '20',
+      taxName: 'Tax',
+      tax: '20',
+    }),
+  );
+  value(
+    await saveMaterial(
+      { ...EMPTY_MATERIAL, name: 'Coil zip 14 in', length: '14', price: '0.60', supplier: 'Notch' },
+      null,
+    ),
+  );
 });
 
-const zipped = (qty = '4', size = '16') => lineForm(cloth, { ...emptyLine(kindById('zip-cushion')!), qty, typed: { width: size, height: size }, cloth: { face: String(cloth) } }); // prettier-ignore
+const zipped = (qty = '4', size = '16') =>
+  lineForm(cloth, {
+    ...emptyLine(kindById('zip-cushion')!),
+    qty,
+    typed: { width: size, height: size },
+    cloth: { face: String(cloth) },
+  });
 const order = async (line = zipped(), rest = {}) => value(await saveOrder(orderForm([line], rest), null)).id;
 const cost = async (id: number) => (await orderCost(id)) as OrderCost;
-const amounts = ({ lines }: { lines: { part: string; amount: number }[] }) => lines.map(({ part, amount }) => [part, amount]); // prettier-ignore
+const amounts = ({ lines }: { lines: { part: string; amount: number }[] }) =>
+  lines.map(({ part, amount }) => [part, amount]);
 async function approved(orderId: number) {
   const lineIds = (await getOrder(orderId))!.form.lines.map(({ id }) => id!);
   const { id } = value(await createBatch({ name: 'Test batch', lineIds }));
@@ -53,17 +77,26 @@ async function approved(orderId: number) {
 
 test('a line may take another notion than the usual one: its cost, the batch and the shopping list follow', async () => {
   const usual = await order();
-  const { id: brass } = value(await saveMaterial({ ...EMPTY_MATERIAL, name: 'Brass zip 14 in', length: '14', price: '2.10', supplier: 'Notch', usualFor: [] }, null)); // prettier-ignore
+  const { id: brass } = value(
+    await saveMaterial(
+      { ...EMPTY_MATERIAL, name: 'Brass zip 14 in', length: '14', price: '2.10', supplier: 'Notch', usualFor: [] },
+      null,
+    ),
+  );
   const own = await order({ ...zipped(), notions: { zip: String(brass) } });
   expect((await getOrder(own))!.form.lines[0]!.notions).toEqual({ zip: String(brass) });
-  const notions = async (id: number) => amounts(await cost(id).then(({ now }) => now)).find(([part]) => part === 'notions'); // prettier-ignore
+  const notions = async (id: number) =>
+    amounts(await cost(id).then(({ now }) => now)).find(([part]) => part === 'notions');
   expect(await notions(usual)).toEqual(['notions', 240]);
   expect(await notions(own)).toEqual(['notions', 840]);
   await approved(own);
   const wanted = (await shoppingList()).suppliers.flatMap(({ rows }) => rows).map(({ name }) => name);
   expect(wanted).toContain('Brass zip 14 in');
   expect(wanted).not.toContain('Coil zip 14 in');
-  expect(faultsOf(await saveOrder(orderForm([{ ...zipped(), notions: { zip: '99' } }]), null))[0]!).toMatchObject({ field: 'lines.0.notions.zip', code: 'notion-unknown' }); // prettier-ignore
+  expect(faultsOf(await saveOrder(orderForm([{ ...zipped(), notions: { zip: '99' } }]), null))[0]!).toMatchObject({
+    field: 'lines.0.notions.zip',
+    code: 'notion-unknown',
+  });
 });
 
 describe('a quote', () => {
@@ -75,8 +108,21 @@ describe('a quote', () => {
     const { sheet, no, state, validUntil } = (await getQuote(quote))!;
     expect([no, state]).toEqual([1001, 'draft']);
     expect(validUntil > new Date().toISOString().slice(0, 10)).toBe(true);
-    expect(amounts(sheet)).toEqual([['cloth', 1800], ['notions', 240], ['labour', 3200], ['overhead', 524], ['markup', 1153], ['tax', 1383]]); // prettier-ignore
-    expect(sheet).toMatchObject({ net: 6917, total: 8300, currency: 'GBP', made: [{ name: 'Cushion with a zip in the bottom seam', qty: 4 }], missing: ['thread: no price'] }); // prettier-ignore
+    expect(amounts(sheet)).toEqual([
+      ['cloth', 1800],
+      ['notions', 240],
+      ['labour', 3200],
+      ['overhead', 524],
+      ['markup', 1153],
+      ['tax', 1383],
+    ]);
+    expect(sheet).toMatchObject({
+      net: 6917,
+      total: 8300,
+      currency: 'GBP',
+      made: [{ name: 'Cushion with a zip in the bottom seam', qty: 4 }],
+      missing: ['thread: no price'],
+    });
   });
 
   test('goes from draft to sent to accepted, once for an order; what was sent never changes by itself', async () => {
@@ -89,13 +135,17 @@ describe('a quote', () => {
     value(await stepQuote(second, 'send'));
     expect(faultsOf(await editQuote(first, 3, 'x', '2099-01-31'))[0]!.code).toBe('frozen');
     // Dearer cloth, another rate: the quotes that were sent stay.
-    value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '99', turns: 'half' }, { id: cloth, version: 1 })); // prettier-ignore
+    value(
+      await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '99', turns: 'half' }, { id: cloth, version: 1 }),
+    );
     value(await saveReckoning({ ...USUAL_RECKONING, hour: '90' }));
     expect((await getQuote(first))!.totalMinor).toBe(8300);
     const answers = await Promise.all([stepQuote(first, 'accept'), stepQuote(second, 'accept')]);
     expect(answers.map(({ ok }) => ok).sort()).toEqual([false, true]);
     expect((await cost(id)).quoted!.total).toBe(8300);
-    expect(await db.select({ since: schema.prices.since }).from(schema.prices).where(eq(schema.prices.clothId, cloth))).toHaveLength(1); // prettier-ignore
+    expect(
+      await db.select({ since: schema.prices.since }).from(schema.prices).where(eq(schema.prices.clothId, cloth)),
+    ).toHaveLength(1);
   });
 
   test('that has run out is not accepted, a draft can be deleted, and one that is not there is gone', async () => {
@@ -120,7 +170,10 @@ describe('a quote', () => {
     // Read back by an independent library.
     const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
     const { items } = await (await pdf.getPage(1)).getTextContent();
-    const text = items.map((item) => ('str' in item ? item.str : '')).join(' ').replace(/\s+/g, ' '); // prettier-ignore
+    const text = items
+      .map((item) => ('str' in item ? item.str : ''))
+      .join(' ')
+      .replace(/\s+/g, ' ');
     expect(pdf.numPages).toBe(1);
     for (const part of [
       'Quote 1001',
@@ -146,7 +199,16 @@ describe('what an order comes to', () => {
     expect(amounts(after.now)[0]).toEqual(['cloth', Math.round((1000 * 48) / 36)]);
     value(await markCut(batch));
     const [lay] = await loadCut(db, batch, cloth);
-    value(await recutPiece({ batchId: batch, clothId: cloth, part: lay!.marker.parts[0]!.id, itemId: bolt, length: '18', why: 'a slub' })); // prettier-ignore
+    value(
+      await recutPiece({
+        batchId: batch,
+        clothId: cloth,
+        part: lay!.marker.parts[0]!.id,
+        itemId: bolt,
+        length: '18',
+        why: 'a slub',
+      }),
+    );
     const { now, quoted, differences } = await cost(id);
     expect(amounts(now).find(([part]) => part === 'recuts')).toEqual(['recuts', 500]);
     expect(differences.reduce((sum, row) => sum + row.after - row.before, 0)).toBe(now.total - quoted!.total);
@@ -171,7 +233,12 @@ describe('the shopping list', () => {
     expect(suppliers.map(({ supplier }) => supplier)).toEqual(['Loom Lane', 'Notch']);
     const [cloths, notions] = suppliers;
     const [lay] = await db.select().from(schema.lays).where(eq(schema.lays.batchId, batch));
-    expect(cloths!.rows[0]).toMatchObject({ name: 'Plain drill', needed: lay!.shortNm, buy: Math.ceil(lay!.shortNm / inches(9)) * inches(9), batches: [{ id: batch, name: 'Test batch' }] }); // prettier-ignore
+    expect(cloths!.rows[0]).toMatchObject({
+      name: 'Plain drill',
+      needed: lay!.shortNm,
+      buy: Math.ceil(lay!.shortNm / inches(9)) * inches(9),
+      batches: [{ id: batch, name: 'Test batch' }],
+    });
     expect(notions!.rows[0]).toMatchObject({ name: 'Coil zip 14 in', needed: 6, free: 0, buy: 6, costMinor: 360 });
     value(await receive({ ...receipt(cloth), what: 'material 1', count: '4' }));
     expect((await shoppingList()).suppliers[1]!.rows[0]).toMatchObject({ free: 4, buy: 2 });
@@ -187,12 +254,17 @@ describe('what is worth cutting together', () => {
   };
 
   test('same cloth, due close together: first by hand, then for certain, each with its sentence', async () => {
-    const [a, b] = [await order(zipped('1', '20'), { due: '2027-03-05' }), await order(zipped('1', '20'), { due: '2027-03-12' })]; // prettier-ignore
+    const [a, b] = [
+      await order(zipped('1', '20'), { due: '2027-03-05' }),
+      await order(zipped('1', '20'), { due: '2027-03-12' }),
+    ];
     await order(zipped('1', '20'), { due: '2027-06-01' });
     const { told, last } = await all();
     expect(last).toHaveLength(1);
     const [one] = last;
-    const lineIds = (await Promise.all([a, b].map((id) => getOrder(id)))).flatMap((found) => found!.form.lines.map(({ id }) => id!)); // prettier-ignore
+    const lineIds = (await Promise.all([a, b].map((id) => getOrder(id)))).flatMap((found) =>
+      found!.form.lines.map(({ id }) => id!),
+    );
     // Two squares of 20 abreast each: 20 in alone, bought as 27; together 40, bought as 45, not 54.
     expect(one).toMatchObject({ clothName: 'Plain drill', lineIds, savedMinor: 300, isExact: true });
     expect(one!.why).toMatch(/^due .* to .*: together they take 9 in less \(£3\.00\)\.$/);

@@ -94,7 +94,11 @@ describe('orders', () => {
   test('are listed by how many they have of each kind, whatever the number of their lines', async () => {
     const of = (kind: string, qty: string, typed: Record<string, string>) => lineForm(cloth, { kind, qty, typed });
     const square = { width: '18', height: '18' };
-    await newOrder([of('envelope-cushion', '4', square), of('floor-cushion', '1', square), of('envelope-cushion', '2', { width: '20', height: '16' })]); // prettier-ignore
+    await newOrder([
+      of('envelope-cushion', '4', square),
+      of('floor-cushion', '1', square),
+      of('envelope-cushion', '2', { width: '20', height: '16' }),
+    ]);
     expect((await listOrders({}))[0]!.what).toBe('6 × Envelope cushion, 1 × Floor cushion');
   });
 
@@ -176,7 +180,10 @@ describe('orders', () => {
   test('copy, delete and undo', async () => {
     const id = await newOrder([lineForm(cloth), lineForm(cloth, { qty: '2' })]);
     const copy = value(await copyOrder(id)).id;
-    expect((await getOrder(copy))!.form).toMatchObject({ due: usualDue(await workroomRules()), lines: [{ qty: '3' }, { qty: '2' }] }); // prettier-ignore
+    expect((await getOrder(copy))!.form).toMatchObject({
+      due: usualDue(await workroomRules()),
+      lines: [{ qty: '3' }, { qty: '2' }],
+    });
     value(await deleteOrder(id));
     expect((await listOrders({})).map((order) => order.id)).toEqual([copy]);
     expect((await batchLines(null)).lines).toHaveLength(2);

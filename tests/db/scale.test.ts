@@ -1,7 +1,15 @@
 import { sql, type SQL } from 'drizzle-orm';
 import { afterAll, beforeAll, expect, test } from 'vitest';
 import type { Database } from '@/db';
-import { getItem, itemsQuery, listShelf, movementsQuery, shelfPage, shelfWorth, type ShelfQuery } from '@/features/stock/queries'; // prettier-ignore
+import {
+  getItem,
+  itemsQuery,
+  listShelf,
+  movementsQuery,
+  shelfPage,
+  shelfWorth,
+  type ShelfQuery,
+} from '@/features/stock/queries';
 import { openWorkroom, resetWorkroom } from '../support/workroom';
 
 // On a large shelf every list and search goes by an index: no query looks at all movements, none once a row.
@@ -42,7 +50,9 @@ interface Plan {
 }
 /** The nodes of the plan by which a query was really run. */
 async function nodesOf(query: { getSQL: () => SQL }): Promise<Plan[]> {
-  const { rows } = await db.execute<{ 'QUERY PLAN': { Plan: Plan }[] }>(sql`EXPLAIN (ANALYZE, FORMAT JSON) ${query.getSQL()}`); // prettier-ignore
+  const { rows } = await db.execute<{ 'QUERY PLAN': { Plan: Plan }[] }>(
+    sql`EXPLAIN (ANALYZE, FORMAT JSON) ${query.getSQL()}`,
+  );
   const all = (plan: Plan): Plan[] => [plan, ...(plan.Plans ?? []).flatMap(all)];
   return all(rows[0]!['QUERY PLAN'][0]!.Plan);
 }

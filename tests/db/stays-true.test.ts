@@ -46,7 +46,10 @@ describe('changes at the same moment as an approval', () => {
     for (let i = 0; i < TRIES; i++) {
       const [lays] = [await db.select().from(schema.lays)];
       const { form, version: seen } = (await getOrder(order))!;
-      const edit = { ...form, lines: [{ ...form.lines[0]!, typed: { ...form.lines[0]!.typed, width: String(12 + (i % 5)) } }] }; // prettier-ignore
+      const edit = {
+        ...form,
+        lines: [{ ...form.lines[0]!, typed: { ...form.lines[0]!.typed, width: String(12 + (i % 5)) } }],
+      };
       const [saved, approved] = await Promise.all([
         saveOrder(edit, { id: order, version: seen }),
         new Promise<Answer>((resolve) => setTimeout(() => resolve(approveBatch(id, version)), i % 3)),
@@ -121,7 +124,9 @@ describe('changes at the same moment as an approval', () => {
         .update(schema.batches)
         .set({ status: 'laid' })
         .where(sql`id IN ${ids}`);
-      await Promise.all(ids.map((id) => db.update(schema.batches).set({ status: 'approved' }).where(eq(schema.batches.id, id)))); // prettier-ignore
+      await Promise.all(
+        ids.map((id) => db.update(schema.batches).set({ status: 'approved' }).where(eq(schema.batches.id, id))),
+      );
       const { orders } = await listOrders({ search: String((await getOrder(order))!.no) });
       expect(orders[0]!.status).toBe('approved');
     }
@@ -185,7 +190,9 @@ describe('no request can switch a check off', () => {
   });
 
   test('a centred motif without a place on its cloth is refused at the line, in words that help', async () => {
-    const wide = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Wide repeat', width: '55', repeatAcross: '20', price: '9' }, null)).id; // prettier-ignore
+    const wide = value(
+      await saveCloth({ ...EMPTY_CLOTH, name: 'Wide repeat', width: '55', repeatAcross: '20', price: '9' }, null),
+    ).id;
     const line = lineForm(wide, { typed: { width: '40', height: '12' }, matching: 'centred' });
     const [fault] = faultsOf(await saveOrder(orderForm([line]), null));
     expect(fault).toMatchObject({ field: 'lines.0.matching', code: 'motif-no-place' });
@@ -193,7 +200,14 @@ describe('no request can switch a check off', () => {
     expect(fault!.message).toMatch(/can’t have its motif centred on Wide repeat.*past the edge.*all alike/);
     value(await saveOrder(orderForm([{ ...line, matching: 'alike' }]), null));
     // Cut from a cloth whose first motif lies elsewhere, it has a place.
-    const stored = { ...EMPTY_CLOTH, name: 'Wide repeat', width: '55', repeatAcross: '20', price: '9', motifAcross: '7 1/2' }; // prettier-ignore
+    const stored = {
+      ...EMPTY_CLOTH,
+      name: 'Wide repeat',
+      width: '55',
+      repeatAcross: '20',
+      price: '9',
+      motifAcross: '7 1/2',
+    };
     value(await saveCloth(stored, { id: wide, version: 1 }));
     value(await saveOrder(orderForm([line]), null));
   });
@@ -318,7 +332,9 @@ describe('metric orders', () => {
       const { id, version } = await laidBatch(order);
       const [lay] = await db.select({ job: schema.lays.job }).from(schema.lays);
       value(await deleteBatch(id).catch(() => ({ ok: true, value: { name: '' }, version })));
-      const front = (lay!.job as { pieces: { id: string; size: [number, number] }[] }).pieces.find(({ id: name }) => name.endsWith('front'))!; // prettier-ignore
+      const front = (lay!.job as { pieces: { id: string; size: [number, number] }[] }).pieces.find(({ id: name }) =>
+        name.endsWith('front'),
+      )!;
       return front.size[0];
     };
     // 44 + 2 x 1 cm; before, with half an inch, 46.54 cm. Common practice, no source.

@@ -34,7 +34,13 @@ beforeEach(async () => {
 const bolt = async (rest = {}) => value(await receive(receipt(cloth, rest))).id;
 const item = async (id: number) => (await getItem(id))!;
 /** Two faces of 30 x 30, which leave 23 beside them. */
-const large = () => lineForm(cloth, { ...emptyLine(kindById('zip-cushion')!), qty: '1', typed: { width: '30', height: '30' }, cloth: { face: String(cloth) } }); // prettier-ignore
+const large = () =>
+  lineForm(cloth, {
+    ...emptyLine(kindById('zip-cushion')!),
+    qty: '1',
+    typed: { width: '30', height: '30' },
+    cloth: { face: String(cloth) },
+  });
 async function laidBatch(line = lineForm(cloth, { typed: { width: '20', height: '20' } }), seconds = A_MOMENT) {
   const order = value(await saveOrder(orderForm([line]), null)).id;
   const lineIds = (await getOrder(order))!.form.lines.map(({ id }) => id!);
@@ -57,9 +63,22 @@ describe('receiving', () => {
   test('a bolt is on the shelf with its lot, size, flaws and price, and has a code for its label', async () => {
     const id = await bolt({ flaws: [{ along: '40', across: '10', length: '2', width: '3' }], motifAcross: '4 1/2' });
     const one = await item(id);
-    expect(one).toMatchObject({ code: `B${id}`, name: 'Plain drill', lot: '3', onHand: 20 * NM.yd, available: 20 * NM.yd, state: 'whole', place: 'rack 2', worthMinor: 20_000, currency: 'GBP', motifNm: [inches(4.5), 0] }); // prettier-ignore
+    expect(one).toMatchObject({
+      code: `B${id}`,
+      name: 'Plain drill',
+      lot: '3',
+      onHand: 20 * NM.yd,
+      available: 20 * NM.yd,
+      state: 'whole',
+      place: 'rack 2',
+      worthMinor: 20_000,
+      currency: 'GBP',
+      motifNm: [inches(4.5), 0],
+    });
     expect(one.flaws).toEqual([[inches(10), inches(40), inches(13), inches(42)]]);
-    expect(one.movements.map(({ sort, quantity, after }) => [sort, quantity, after])).toEqual([['received', 20 * NM.yd, 20 * NM.yd]]); // prettier-ignore
+    expect(one.movements.map(({ sort, quantity, after }) => [sort, quantity, after])).toEqual([
+      ['received', 20 * NM.yd, 20 * NM.yd],
+    ]);
     expect(await shelfWorth()).toEqual([{ currency: 'GBP', items: 1, worthMinor: 20_000 }]);
   });
 
@@ -81,19 +100,29 @@ describe('receiving', () => {
     expect(await item(id)).toMatchObject({ sort: 'remnant', widthNm: inches(40), onHand: inches(40) });
     expect((await item(id)).outline).toHaveLength(5);
     await bolt();
-    const { id: batch } = await laidBatch(lineForm(cloth, { ...emptyLine(kindById('zip-cushion')!), qty: '1', typed: { width: '18', height: '18' }, cloth: { face: String(cloth) } })); // prettier-ignore
+    const { id: batch } = await laidBatch(
+      lineForm(cloth, {
+        ...emptyLine(kindById('zip-cushion')!),
+        qty: '1',
+        typed: { width: '18', height: '18' },
+        cloth: { face: String(cloth) },
+      }),
+    );
     const { plan, stock } = await layOf(batch);
     expect(stock.uses.map(({ code }) => code)).toEqual([(await item(id)).code]);
     // Nothing lies in the corner that the hide lacks: beyond the line from (40, 26) to (24, 40).
     const { lays } = plan as { lays: { placed: { x: number; y: number }[] }[] };
-    for (const { x, y } of lays.flatMap(({ placed }) => placed)) expect((x + 18) * 14 + (y + 18) * 16).toBeLessThanOrEqual(40 * 14 + 26 * 16 + 0.01); // prettier-ignore
+    for (const { x, y } of lays.flatMap(({ placed }) => placed))
+      expect((x + 18) * 14 + (y + 18) * 16).toBeLessThanOrEqual(40 * 14 + 26 * 16 + 0.01);
   });
 
   test.each([
     ['crosses itself', '0, 0\n40, 40\n40, 0\n0, 40', 'The outline crosses or touches itself.'],
     ['is no outline', '0, 0\nten', '“ten” is not a corner; write it like 12 1/2, 3.'],
   ])('an odd shape that %s is refused at its field', async (_, outline, message) => {
-    expect(faultsOf(await receive(receipt(cloth, { outline })))).toContainEqual(expect.objectContaining({ field: 'outline', message })); // prettier-ignore
+    expect(faultsOf(await receive(receipt(cloth, { outline })))).toContainEqual(
+      expect.objectContaining({ field: 'outline', message }),
+    );
   });
 
   test('is found by code, lot, place, supplier and name, and a cloth on the shelf is not deleted', async () => {
@@ -125,11 +154,21 @@ describe('the ledger', () => {
 
   test('a movement is never changed nor deleted, and no balance is negative: the database refuses', async () => {
     const id = await bolt();
-    const refused = (query: Promise<unknown>) => query.then(() => 'kept', (error: { cause: { code: string } }) => error.cause.code); // prettier-ignore
-    expect(await refused(db.update(schema.movements).set({ quantity: 1 }).where(eq(schema.movements.itemId, id)))).toBe('23001'); // prettier-ignore
+    const refused = (query: Promise<unknown>) =>
+      query.then(
+        () => 'kept',
+        (error: { cause: { code: string } }) => error.cause.code,
+      );
+    expect(await refused(db.update(schema.movements).set({ quantity: 1 }).where(eq(schema.movements.itemId, id)))).toBe(
+      '23001',
+    );
     expect(await refused(db.delete(schema.movements))).toBe('23001');
-    expect(await refused(db.insert(schema.movements).values({ itemId: id, sort: 'cut', quantity: 21 * NM.yd }))).toBe('23514'); // prettier-ignore
-    expect(await refused(db.insert(schema.movements).values({ itemId: id, sort: 'reserved', quantity: 21 * NM.yd }))).toBe('23514'); // prettier-ignore
+    expect(await refused(db.insert(schema.movements).values({ itemId: id, sort: 'cut', quantity: 21 * NM.yd }))).toBe(
+      '23514',
+    );
+    expect(
+      await refused(db.insert(schema.movements).values({ itemId: id, sort: 'reserved', quantity: 21 * NM.yd })),
+    ).toBe('23514');
     expect(await refused(db.insert(schema.movements).values({ itemId: id, sort: 'wasted', quantity: 5 }))).toBe(
       '23514',
     );
@@ -150,14 +189,20 @@ describe('the ledger', () => {
       Promise.all(all.map((i) => (i % 2 ? countItem(other, `${i} yd`, 'count') : letGo(other, 'x')))),
     ]);
     expect(others.flatMap(faultsOf).every(({ code }) => code === 'ended')).toBe(true);
-    const codes = taken.flatMap((one) => (one.status === 'rejected' ? [(one.reason as { cause: { code: string } }).cause.code] : [])); // prettier-ignore
+    const codes = taken.flatMap((one) =>
+      one.status === 'rejected' ? [(one.reason as { cause: { code: string } }).cause.code] : [],
+    );
     expect(codes).toEqual(Array<string>(25).fill('23514'));
     expect((await item(id)).onHand).toBe(0);
     await conserves(db);
   });
 
   test('random histories of receiving, counting, letting go and countering conserve', async () => {
-    const act = fc.record({ what: fc.constantFrom('count', 'let go', 'counter', 'move'), size: fc.integer({ min: 0, max: 30 }), which: fc.nat(9) }); // prettier-ignore
+    const act = fc.record({
+      what: fc.constantFrom('count', 'let go', 'counter', 'move'),
+      size: fc.integer({ min: 0, max: 30 }),
+      which: fc.nat(9),
+    });
     await fc.assert(
       fc.asyncProperty(fc.array(act, { minLength: 1, maxLength: 12 }), async (acts) => {
         const id = await bolt({ length: '12 yd' });
@@ -187,7 +232,9 @@ describe('the ledger', () => {
     value(await countItem(b, '7 yd', 'somebody else'));
     expect(faultsOf(await bookCount(seen, 'spring count'))[0]).toMatchObject({ field: `rows.${b}`, code: 'stale' });
     expect((await item(a)).onHand).toBe(10 * NM.yd);
-    expect(value(await bookCount([{ ...seen[0]! }, { id: b, amount: '7 yd', seen: 7 * NM.yd }], 'spring count'))).toEqual({ items: 1 }); // prettier-ignore
+    expect(
+      value(await bookCount([{ ...seen[0]! }, { id: b, amount: '7 yd', seen: 7 * NM.yd }], 'spring count')),
+    ).toEqual({ items: 1 });
     expect((await item(a)).onHand).toBe(9.75 * NM.yd);
     await conserves(db);
   });
@@ -269,8 +316,14 @@ describe('a lay on the shelf', () => {
     await db.update(schema.batches).set({ status: 'laid' }).where(eq(schema.batches.id, batch));
     value(await approveBatch(batch, await versionOf(batch)));
     const approvals = await db.select().from(schema.approvals).orderBy(schema.approvals.no);
-    expect(approvals.map(({ no, withdrawnAt }) => [no, withdrawnAt === null])).toEqual([[1, false], [2, true]]); // prettier-ignore
-    expect((await getBatch(batch))!.approvals).toMatchObject([{ no: 1, withdrawnAt: expect.any(String) as string }, { no: 2, withdrawnAt: null }]); // prettier-ignore
+    expect(approvals.map(({ no, withdrawnAt }) => [no, withdrawnAt === null])).toEqual([
+      [1, false],
+      [2, true],
+    ]);
+    expect((await getBatch(batch))!.approvals).toMatchObject([
+      { no: 1, withdrawnAt: expect.any(String) as string },
+      { no: 2, withdrawnAt: null },
+    ]);
     expect(faultsOf(await withdrawApproval(batch + 50))[0]!.code).toBe('gone');
     await conserves(db);
   });
@@ -315,7 +368,16 @@ describe('a lay on the shelf', () => {
     ]);
     expect((await layOf(batch)).outcome).toMatchObject({ isAsPlanned: false });
     // Found faulty while it is sewn: cut again from the same bolt.
-    value(await recutPiece({ batchId: batch, clothId: cloth, part: part.id, itemId: id, length: '21', why: 'a flaw in the seam' })); // prettier-ignore
+    value(
+      await recutPiece({
+        batchId: batch,
+        clothId: cloth,
+        part: part.id,
+        itemId: id,
+        length: '21',
+        why: 'a flaw in the seam',
+      }),
+    );
     expect(await item(id)).toMatchObject({ onHand: 20 * NM.yd - used - inches(44.5) });
     await conserves(db);
   });
@@ -329,7 +391,9 @@ describe('a lay on the shelf', () => {
     const proposal = lay!.remnants[0]!;
     const as = { code, isKept: true, place: 'drawer 2' };
     const wide = { ...as, proposed: null, across: '60', along: '10' };
-    expect(faultsOf(await closeLay(await cutForm(batch, { remnants: [wide] })))[0]).toMatchObject({ field: 'remnants.0.across' }); // prettier-ignore
+    expect(faultsOf(await closeLay(await cutForm(batch, { remnants: [wide] })))[0]).toMatchObject({
+      field: 'remnants.0.across',
+    });
     const remnants = [
       { ...as, proposed: 0, across: '14', along: '12 1/2' },
       { ...as, proposed: null, across: '8', along: '10', isKept: false },
@@ -338,7 +402,14 @@ describe('a lay on the shelf', () => {
     const [kept, ...none] = (await item(id)).remnants;
     expect(none).toEqual([]);
     const stored = await item(kept!.id);
-    expect(stored).toMatchObject({ widthNm: inches(14), onHand: inches(12.5), place: 'drawer 2', lot: '3', outline: null, currency: 'GBP' }); // prettier-ignore
+    expect(stored).toMatchObject({
+      widthNm: inches(14),
+      onHand: inches(12.5),
+      place: 'drawer 2',
+      lot: '3',
+      outline: null,
+      currency: 'GBP',
+    });
     // It is worth its part of the area: £10 a yard for 14 x 12 1/2 of 54 wide, so 14 x 12 1/2 / 54 in of length.
     expect(stored).toMatchObject({ pricePer: 'whole', priceMinor: Math.floor((((1000 * 14) / 54) * 12.5) / 36) });
     expect(proposal.area).toBeGreaterThan(inches(14) * inches(12.5));
@@ -354,13 +425,43 @@ describe('a lay on the shelf', () => {
   });
 
   test('foam is laid on sheets with straight cuts, bought whole, and taken off the shelf sheet by sheet', async () => {
-    const board = { ...EMPTY_CLOTH, name: 'Ply 1/4 in', sort: 'board' as const, isUsual: true, width: '48', selvageLeft: '', selvageRight: '', sheetLength: '96', price: '30', pricePer: 'sheet' as const, turns: 'any' as const }; // prettier-ignore
+    const board = {
+      ...EMPTY_CLOTH,
+      name: 'Ply 1/4 in',
+      sort: 'board' as const,
+      isUsual: true,
+      width: '48',
+      selvageLeft: '',
+      selvageRight: '',
+      sheetLength: '96',
+      price: '30',
+      pricePer: 'sheet' as const,
+      turns: 'any' as const,
+    };
     const ply = value(await saveCloth(board, null)).id;
     expect(faultsOf(await saveCloth({ ...board, name: 'x', pricePer: 'yd' }, null))[0]!.field).toBe('pricePer');
-    const sheets = value(await receive({ ...receipt(ply), length: '96', width: '48', selvageLeft: '', selvageRight: '', count: '5', price: '28' })).id; // prettier-ignore
+    const sheets = value(
+      await receive({
+        ...receipt(ply),
+        length: '96',
+        width: '48',
+        selvageLeft: '',
+        selvageRight: '',
+        count: '5',
+        price: '28',
+      }),
+    ).id;
     const kind = kindById('platform-notched')!;
-    const line = lineForm(cloth, { ...emptyLine(kind), qty: '5', typed: { length: '40', width: '40', thickness: '3' }, cloth: { face: String(cloth) } }); // prettier-ignore
-    const { id: batch, version } = await laidBatch({ ...line, typed: Object.fromEntries(kind.measures.map(({ id }, i) => [id, i < 2 ? '40' : '3'])) }); // prettier-ignore
+    const line = lineForm(cloth, {
+      ...emptyLine(kind),
+      qty: '5',
+      typed: { length: '40', width: '40', thickness: '3' },
+      cloth: { face: String(cloth) },
+    });
+    const { id: batch, version } = await laidBatch({
+      ...line,
+      typed: Object.fromEntries(kind.measures.map(({ id }, i) => [id, i < 2 ? '40' : '3'])),
+    });
     const lay = (await db.select().from(schema.lays).where(eq(schema.lays.clothId, ply)))[0]!;
     // Boards of about 40 x 40 on sheets of 48 x 96: two a sheet, three sheets at £30.
     expect(lay.stock.uses).toHaveLength(3);

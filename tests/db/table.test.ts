@@ -56,7 +56,13 @@ const sent = (batch: number, { lay, version, cloth: of }: Awaited<ReturnType<typ
   plan: planToJson(lay.plan, lay.job.units) as object,
   placed: ((jobToJson(lay.lockedJob(), of) as { placed?: object[] }).placed ?? []) as object[],
 });
-const rowOf = async (batch: number) => (await db.select().from(schema.lays).where(and(eq(schema.lays.batchId, batch), eq(schema.lays.clothId, cloth))))[0]!; // prettier-ignore
+const rowOf = async (batch: number) =>
+  (
+    await db
+      .select()
+      .from(schema.lays)
+      .where(and(eq(schema.lays.batchId, batch), eq(schema.lays.clothId, cloth)))
+  )[0]!;
 
 describe('a lay that was changed by hand', () => {
   test('is kept as the next version with its length, cost, shares and locks; the one before stays readable', async () => {
@@ -116,7 +122,11 @@ describe('a lay that was changed by hand', () => {
     const batch = await laidBatch();
     const hands = await handsOf(batch);
     const [first] = hands.lay.items;
-    const one = (by: number) => sent(batch, { ...hands, lay: hands.lay.moved(first!.key, { ...first!, y: hands.lay.plan.used + inches(by) }).lay }); // prettier-ignore
+    const one = (by: number) =>
+      sent(batch, {
+        ...hands,
+        lay: hands.lay.moved(first!.key, { ...first!, y: hands.lay.plan.used + inches(by) }).lay,
+      });
     const answers = await Promise.all([saveLayByHand(one(1)), saveLayByHand(one(2))]);
     expect(answers.map(({ ok }) => ok).sort()).toEqual([false, true]);
     const lost = answers.find(({ ok }) => !ok)!;
@@ -131,7 +141,10 @@ describe('a lay that was changed by hand', () => {
       const [first] = hands.lay.items;
       const moved = hands.lay.moved(first!.key, { ...first!, y: hands.lay.plan.used + inches(3) }).lay;
       const { version } = (await getBatch(batch))!.batch;
-      const [saved, approved] = await Promise.all([saveLayByHand(sent(batch, { ...hands, lay: moved })), approveBatch(batch, version)]); // prettier-ignore
+      const [saved, approved] = await Promise.all([
+        saveLayByHand(sent(batch, { ...hands, lay: moved })),
+        approveBatch(batch, version),
+      ]);
       expect([saved.ok, approved.ok].filter(Boolean)).toHaveLength(1);
       if (approved.ok) {
         expect(faultsOf(saved)[0]!.message).toMatch(/approved/);
@@ -196,7 +209,16 @@ describe('other ways', () => {
     expect(faultsOf(await keepWays({ batchId: batch, clothId: cloth, version: 1, ways: [none] }))[0]!.message).toMatch(
       /can’t be cut as it was laid/,
     );
-    expect(faultsOf(await keepWays({ batchId: batch, clothId: cloth, version: 1, ways: [{ ...one, changes: [{ is: 'magic' } as never] }] }))).not.toEqual([]); // prettier-ignore
+    expect(
+      faultsOf(
+        await keepWays({
+          batchId: batch,
+          clothId: cloth,
+          version: 1,
+          ways: [{ ...one, changes: [{ is: 'magic' } as never] }],
+        }),
+      ),
+    ).not.toEqual([]);
     expect(await jobsOfWays(batch, cloth, [{ name: 'x', changes: [] }])).toBeNull();
     expect(faultsOf(await takeWay({ batchId: batch, clothId: cloth, version: 1, wayId: 99 }))[0]!.code).toBe('gone');
     expect(await rowOf(batch)).toMatchObject({ version: 1 });
@@ -209,17 +231,37 @@ test('the finished covers have every face that the lay cuts, cover by cover', as
   expect(lines).toHaveLength(1);
   const [line] = lines;
   for (const cover of [1, 2, 3])
-    expect(line!.faces.filter((face) => face.cover === cover).map(({ name, nth }) => `${name} ${nth}`)).toEqual(['front 1', 'back panel 1', 'back panel 2']); // prettier-ignore
+    expect(line!.faces.filter((face) => face.cover === cover).map(({ name, nth }) => `${name} ${nth}`)).toEqual([
+      'front 1',
+      'back panel 1',
+      'back panel 2',
+    ]);
   expect(line!.faces[0]!.seam).toBe(inches(1 / 2));
   expect(await getFinishedText(99)).toBeNull();
 });
 
 describe('a photograph of a cloth', () => {
-  const marks = { across: [[100, 100], [300, 100]], acrossRepeats: 1, along: [[100, 300], [100, 200]], alongRepeats: 1, apart: inches(10), edges: null }; // prettier-ignore
+  const marks = {
+    across: [
+      [100, 100],
+      [300, 100],
+    ],
+    acrossRepeats: 1,
+    along: [
+      [100, 300],
+      [100, 200],
+    ],
+    alongRepeats: 1,
+    apart: inches(10),
+    edges: null,
+  };
   const picture = () => sharp({ create: { width: 600, height: 400, channels: 3, background: '#486' } });
 
   test('gives the cloth its repeat and its look; what the file carried beside its pixels is gone', async () => {
-    const bytes = await picture().withExif({ IFD0: { Copyright: 'somebody', ImageDescription: 'at home' } }).jpeg().toBuffer(); // prettier-ignore
+    const bytes = await picture()
+      .withExif({ IFD0: { Copyright: 'somebody', ImageDescription: 'at home' } })
+      .jpeg()
+      .toBuffer();
     const kept = await readClothPhoto(bytes, marks);
     if (!kept.ok) throw new Error(kept.faults[0]!.message);
     expect(kept.value.reading).toMatchObject({ across: inches(10), along: inches(5), drop: 0 });
@@ -236,21 +278,33 @@ describe('a photograph of a cloth', () => {
 
   test.each([
     ['text', async () => Buffer.from('not a picture')],
-    ['a drawing with a script', async () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>1</script></svg>')],
+    [
+      'a drawing with a script',
+      async () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>1</script></svg>'),
+    ],
     ['half a picture', async () => (await picture().jpeg().toBuffer()).subarray(0, 900)],
     ['a bomb of 20,000 by 20,000 pixels', async () => blackPng(20_000, 20_000)],
     ['a moving picture of another format', async () => picture().gif().toBuffer()],
   ])('%s is refused in a sentence', async (_, make) => {
     const read = await readClothPhoto(await make(), marks);
     expect(read.ok ? '' : read.faults[0]!.message).toMatch(/^(This is no JPEG|The picture can’t be read).*\.$/);
-  }); // prettier-ignore
+  });
 
   test.each([
     ['no marks', {}],
-    ['marks in one spot', { ...marks, across: [[5, 5], [6, 5]] }],
+    [
+      'marks in one spot',
+      {
+        ...marks,
+        across: [
+          [5, 5],
+          [6, 5],
+        ],
+      },
+    ],
     ['a distance of nothing', { ...marks, apart: 0 }],
   ])('%s: refused in a sentence', async (_, given) => {
     const read = await readClothPhoto(await picture().png().toBuffer(), given);
     expect(read.ok ? '' : read.faults[0]!.message).toMatch(/[Mm]ark.*\.$/);
-  }); // prettier-ignore
+  });
 });

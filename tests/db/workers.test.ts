@@ -66,7 +66,10 @@ async function startWeb(i: number): Promise<(path: string) => Promise<string>> {
   const env = { ...process.env, NODE_ENV: 'production', DATABASE_URL: machines!.databaseUrl(i) } as NodeJS.ProcessEnv;
   servers.push(machines!.spawn(i, process.execPath, ['scripts/serve.mjs', '3999'], { env, stdio: 'ignore' }));
   const ask = (path: string) =>
-    machines!.ask(i, process.execPath, ['-e', `fetch('http://127.0.0.1:3999${path}', { signal: AbortSignal.timeout(5000) }).then(async (r) => console.log(r.status, await r.text())).catch(() => console.log('none'))`]); // prettier-ignore
+    machines!.ask(i, process.execPath, [
+      '-e',
+      `fetch('http://127.0.0.1:3999${path}', { signal: AbortSignal.timeout(5000) }).then(async (r) => console.log(r.status, await r.text())).catch(() => console.log('none'))`,
+    ]);
   for (let tries = 0; tries < 60; tries++) {
     if ((await ask('/api/health')).startsWith('200')) return ask;
     await pause(1000);
@@ -77,7 +80,8 @@ async function startWeb(i: number): Promise<(path: string) => Promise<string>> {
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 async function asks(personId: number | null, count: number): Promise<number[]> {
-  (globalThis as { testCookies?: object }).testCookies = personId === null ? {} : { 'jolly-bolt-person': { value: String(personId) } }; // prettier-ignore
+  (globalThis as { testCookies?: object }).testCookies =
+    personId === null ? {} : { 'jolly-bolt-person': { value: String(personId) } };
   const ids: number[] = [];
   for (let i = 0; i < count; i++) {
     const order = value(await saveOrder(orderForm([lineForm(cloth, { qty: String(1 + (i % 3)) })]), null)).id;
@@ -91,7 +95,10 @@ async function asks(personId: number | null, count: number): Promise<number[]> {
 
 async function untilAllEnded(count: number, meanwhile: (second: number) => Promise<void> | void) {
   for (let second = 0; second < 240; second++) {
-    const ended = await db.select({ id: schema.layRuns.id }).from(schema.layRuns).where(isNotNull(schema.layRuns.endedAt)); // prettier-ignore
+    const ended = await db
+      .select({ id: schema.layRuns.id })
+      .from(schema.layRuns)
+      .where(isNotNull(schema.layRuns.endedAt));
     if (ended.length >= count) return;
     await meanwhile(second);
     await pause(1000);
@@ -109,7 +116,10 @@ test('60 batches by three workers that are killed at random: each laid once, and
   await untilAllEnded(60, async (second) => {
     if (second % 4 !== 3 || kills >= 5) return;
     // A run that lost its worker twice would rightly be given up at the third time.
-    const again = await db.select({ id: schema.layRuns.id }).from(schema.layRuns).where(and(eq(schema.layRuns.state, 'running'), gte(schema.layRuns.attempts, 2))); // prettier-ignore
+    const again = await db
+      .select({ id: schema.layRuns.id })
+      .from(schema.layRuns)
+      .where(and(eq(schema.layRuns.state, 'running'), gte(schema.layRuns.attempts, 2)));
     if (again.length > 0) return;
     workers.splice(second % workers.length, 1)[0]!.kill('SIGKILL');
     kills++;
@@ -145,7 +155,9 @@ test('without a worker a batch waits and says so; a worker that comes takes it',
 
 test('a worker that was started with a lower priority than its own keeps it, which nobody but an administrator may raise', async () => {
   const lower = Math.min(19, getPriority() + 15);
-  const worker = spawn('nice', ['-n', '15', process.execPath, 'dist/worker.mjs'], { stdio: ['ignore', 'pipe', 'inherit'] }); // prettier-ignore
+  const worker = spawn('nice', ['-n', '15', process.execPath, 'dist/worker.mjs'], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   workers.push(worker);
   await once(worker.stdout!, 'data');
   expect(getPriority(worker.pid!)).toBe(lower);

@@ -50,7 +50,11 @@ async function firstStart(name, stamp, ...args) {
 /** Writes what the tables hold as statements that the application’s own role may carry out once they are empty. */
 async function writeRows(cluster, file) {
   mayDeleteAll(cluster);
-  const made = cluster.call('pg_dump', [...cluster.admin('jolly_bolt'), '--data-only', '--schema=public', '--rows-per-insert=100'], cluster.adminEnv); // prettier-ignore
+  const made = cluster.call(
+    'pg_dump',
+    [...cluster.admin('jolly_bolt'), '--data-only', '--schema=public', '--rows-per-insert=100'],
+    cluster.adminEnv,
+  );
   if (made.status !== 0) throw new Error(`The rows of ${cluster.folder} could not be read: ${made.stderr}`);
   // Lines with a backslash are for PostgreSQL's own program.
   writeFileSync(file, made.stdout.replace(/^\\(un)?restrict .*$/gm, ''));

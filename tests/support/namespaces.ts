@@ -14,7 +14,10 @@ export class Namespaces {
 
   /** So many of them; null where this machine lets nobody make any (it takes root and `ip`). */
   static async make(count: number, databaseUrl: string): Promise<Namespaces | null> {
-    const made = new Namespaces(Array.from({ length: count }, (_, i) => `jolly-${process.pid}-${i}`), new URL(databaseUrl)); // prettier-ignore
+    const made = new Namespaces(
+      Array.from({ length: count }, (_, i) => `jolly-${process.pid}-${i}`),
+      new URL(databaseUrl),
+    );
     try {
       for (let i = 0; i < count; i++) await made.cable(i);
       return made;
@@ -37,13 +40,16 @@ export class Namespaces {
     // The database listens on this machine's own loopback alone: it is handed on at the near end of the cable.
     const server = createServer((near) => {
       const far = connect(Number(this.database.port), this.database.hostname);
-      for (const [one, other] of [[near, far], [far, near]] as const) {
+      for (const [one, other] of [
+        [near, far],
+        [far, near],
+      ] as const) {
         this.open.add(one);
         one.pipe(other);
         one.on('error', () => other.destroy());
         one.on('close', () => this.open.delete(one));
       }
-    }); // prettier-ignore
+    });
     this.servers.push(server);
     await new Promise<void>((resolve, reject) => {
       server.once('error', reject);
@@ -75,13 +81,16 @@ export class Namespaces {
     for (const socket of this.open) socket.destroy();
     for (const server of this.servers) server.close();
     this.names.forEach((name, i) => {
-      for (const args of [['link', 'del', `jbo${i}`], ['netns', 'del', name]]) {
+      for (const args of [
+        ['link', 'del', `jbo${i}`],
+        ['netns', 'del', name],
+      ]) {
         try {
           ip(...args);
         } catch {
           // It was never made.
         }
-      } // prettier-ignore
+      }
     });
   }
 }

@@ -18,7 +18,9 @@ export class Network {
           one.on('close', () => {
             network.sockets.delete(one);
             // What is still on its way to the other one comes there, unless the network has gone away.
-            for (const other of [near, far]) if (network.isAway) other.destroy(); else other.end(); // prettier-ignore
+            for (const other of [near, far])
+              if (network.isAway) other.destroy();
+              else other.end();
           });
         }
         near.pipe(far);

@@ -40,7 +40,11 @@ const turnTo = (path: string) => {
  */
 const findNamed = (selector: string, name: string) => {
   const plain = (text: string) => text.replace(/\s+/g, ' ').trim();
-  const named = (ids: string) => ids.split(' ').map((id) => document.getElementById(id)?.textContent ?? '').join(' '); // prettier-ignore
+  const named = (ids: string) =>
+    ids
+      .split(' ')
+      .map((id) => document.getElementById(id)?.textContent ?? '')
+      .join(' ');
   const textOf = (one: HTMLElement) => {
     const copy = one.cloneNode(true) as HTMLElement;
     for (const hidden of copy.querySelectorAll('[aria-hidden=true], svg')) hidden.remove();
@@ -51,7 +55,9 @@ const findNamed = (selector: string, name: string) => {
     const labels = (one as HTMLSelectElement).labels;
     return one.getAttribute('aria-label') ?? (by ? named(by) : labels?.length ? textOf(labels[0]!) : textOf(one));
   };
-  const found = [...document.querySelectorAll<HTMLElement>(selector)].find((one) => one.checkVisibility() && plain(nameOf(one)) === name); // prettier-ignore
+  const found = [...document.querySelectorAll<HTMLElement>(selector)].find(
+    (one) => one.checkVisibility() && plain(nameOf(one)) === name,
+  );
   return found?.matches(':disabled, [aria-disabled=true]') ? undefined : found;
 };
 

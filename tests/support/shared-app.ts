@@ -16,7 +16,11 @@ export const app = new App(join(process.cwd(), '.local', `shared-app-${own}`), 3
 
 /** What the browser's camera sees, a film that a test writes before it looks (YUV4MPEG2). */
 export const FILM = join(process.cwd(), '.local', `shared-film-${own}.y4m`);
-const CAMERA = ['--use-fake-ui-for-media-stream', '--use-fake-device-for-media-stream', `--use-file-for-fake-video-capture=${FILM}`]; // prettier-ignore
+const CAMERA = [
+  '--use-fake-ui-for-media-stream',
+  '--use-fake-device-for-media-stream',
+  `--use-file-for-fake-video-capture=${FILM}`,
+];
 
 let browser: Browser | null = null;
 

@@ -7,7 +7,9 @@ export class StandIn {
 
   /** Starts one and waits until it listens. */
   static start(name: string, ...args: string[]): Promise<StandIn> {
-    const child = spawn(process.execPath, [`dist/stand-in-${name}.mjs`, ...args], { stdio: ['pipe', 'pipe', 'inherit'] }); // prettier-ignore
+    const child = spawn(process.execPath, [`dist/stand-in-${name}.mjs`, ...args], {
+      stdio: ['pipe', 'pipe', 'inherit'],
+    });
     const one = new StandIn(child);
     return new Promise((resolve, reject) => {
       child.stdout!.on('data', (chunk: Buffer) => {

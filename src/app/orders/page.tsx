@@ -26,7 +26,12 @@ type Query = Record<'q' | 'status' | 'sort' | 'page', string | string[] | undefi
 
 export default async function OrdersPage({ searchParams }: { searchParams: Promise<Query> }) {
   const query = await searchParams;
-  const [q, status, sort, page] = [query.q, query.status, query.sort, query.page].map(queryText) as [string, string, string, string]; // prettier-ignore
+  const [q, status, sort, page] = [query.q, query.status, query.sort, query.page].map(queryText) as [
+    string,
+    string,
+    string,
+    string,
+  ];
   const only = ORDER_STATUSES.includes(status as OrderStatus) ? (status as OrderStatus) : undefined;
   const isDescending = sort.startsWith('-');
   const wanted = sort.replace(/^-/, '') as OrderSort;

@@ -72,7 +72,9 @@ export default async function ShelfPage({ searchParams }: { searchParams: Promis
             <ShelfTable
               page={shelf}
               today={new Date()}
-              href={(cursor) => `/stock?${new URLSearchParams({ ...(q && { q }), ...(only && { sort: only }), page: cursor })}`} // prettier-ignore
+              href={(cursor) =>
+                `/stock?${new URLSearchParams({ ...(q && { q }), ...(only && { sort: only }), page: cursor })}`
+              }
             />
           ) : (
             <EmptyState

@@ -40,7 +40,13 @@ describe('a batch', () => {
   });
 
   test('orders that cut the same have the same content, whatever their numbers: they take the same alone', () => {
-    const same = [order('201', {}), order('7', { qty: 1 }), order('202', {}), order('8', { cloth: { face: 'b' } }), order('9', { qty: 1 })]; // prettier-ignore
+    const same = [
+      order('201', {}),
+      order('7', { qty: 1 }),
+      order('202', {}),
+      order('8', { cloth: { face: 'b' } }),
+      order('9', { qty: 1 }),
+    ];
     const [a, b] = clothTasks(same, cloths);
     const [first, second] = a!.orders.map(({ content }) => content);
     expect(first).not.toBe(second);

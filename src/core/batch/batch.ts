@@ -124,7 +124,6 @@ export function settle(
   plan: Pick<LayPlan, 'used' | 'bound' | 'lays'>,
   alone: readonly Nm[],
 ): LayFigures {
-  // prettier-ignore
   const { cloth } = task;
   const bought = (length: Nm) => boughtLength(beforeWash(length, cloth.shrinkage?.along), cloth.sellingStep);
   const priced = (length: Nm) => costOf(bought(length), cloth);
@@ -208,8 +207,12 @@ export function wasteOf(job: LayJob, plan: Pick<LayPlan, 'lays' | 'unplaced'>): 
     const key = 'piece' in one ? `piece ${one.piece}` : `strip ${one.strip}`;
     left.set(key, (left.get(key) ?? 0) + 1);
   }
-  const laid = <T extends { id: string; qty: number }>(sort: string, all: readonly T[]) => all.map((one) => ({ ...one, qty: one.qty - (left.get(`${sort} ${one.id}`) ?? 0) })); // prettier-ignore
-  return wasteShare(areaUsed(job, plan), areaOf({ job: { ...job, pieces: laid('piece', job.pieces), strips: laid('strip', job.strips) } })); // prettier-ignore
+  const laid = <T extends { id: string; qty: number }>(sort: string, all: readonly T[]) =>
+    all.map((one) => ({ ...one, qty: one.qty - (left.get(`${sort} ${one.id}`) ?? 0) }));
+  return wasteShare(
+    areaUsed(job, plan),
+    areaOf({ job: { ...job, pieces: laid('piece', job.pieces), strips: laid('strip', job.strips) } }),
+  );
 }
 
 /** What a plan takes of each length with its cost: an item at what was paid for it, what is to buy at the shop's price in its steps. */
@@ -227,7 +230,13 @@ function pricedUses(cloth: Cloth, items: readonly PricedItem[], plan: Pick<LayPl
 const sheetUses = ({ lays }: Pick<LayPlan, 'lays'>, cloth: Cloth): PricedUse[] =>
   lays
     .filter(({ used }) => used > 0)
-    .map(({ stock }) => ({ code: stock, itemId: null, used: 0, short: cloth.sheetLength!, costMinor: costOf(cloth.sheetLength!, cloth) })); // prettier-ignore
+    .map(({ stock }) => ({
+      code: stock,
+      itemId: null,
+      used: 0,
+      short: cloth.sheetLength!,
+      costMinor: costOf(cloth.sheetLength!, cloth),
+    }));
 
 /** The area (nm²) of cloth that a plan uses, each length at its own usable width. */
 const areaUsed = ({ stock }: LayJob, { lays }: Pick<LayPlan, 'lays'>): number =>

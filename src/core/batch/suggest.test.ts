@@ -9,7 +9,13 @@ const numbers = (groups: ReturnType<typeof groupsOf>) =>
 
 describe('orders that are worth cutting together', () => {
   test('are due close together; one alone is no group', () => {
-    const orders = [order('3', '2027-03-20'), order('1', '2027-03-01'), order('2', '2027-03-14'), order('4', '2027-05-01'), order('5', '2027-03-15')]; // prettier-ignore
+    const orders = [
+      order('3', '2027-03-20'),
+      order('1', '2027-03-01'),
+      order('2', '2027-03-14'),
+      order('4', '2027-05-01'),
+      order('5', '2027-03-15'),
+    ];
     expect(CLOSE_DAYS).toBe(14);
     expect(numbers(groupsOf(orders))).toEqual([['1', '2', '5'], []].slice(0, 1));
     expect(groupsOf(orders)[0]).toMatchObject({ from: '2027-03-01', to: '2027-03-15' });
@@ -23,7 +29,15 @@ describe('orders that are worth cutting together', () => {
 });
 
 describe('what it saves', () => {
-  const cloth: Cloth = { name: 'c', width: inches(54), selvage: [0, 0], repeat: null, turns: 'half', price: { minor: 1800, currency: 'GBP', per: 'yd' }, sellingStep: inches(9) }; // prettier-ignore
+  const cloth: Cloth = {
+    name: 'c',
+    width: inches(54),
+    selvage: [0, 0],
+    repeat: null,
+    turns: 'half',
+    price: { minor: 1800, currency: 'GBP', per: 'yd' },
+    sellingStep: inches(9),
+  };
 
   test('each alone bought in quarter yards, together once', () => {
     // 40 and 20 in alone are bought as 45 and 27 (72 in, 2 yd, £36); 56 together as 63 (1 3/4 yd, £31.50).

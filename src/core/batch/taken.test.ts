@@ -8,7 +8,9 @@ import { DRILL, pricedItem } from './testing';
 
 // What a plan takes off the shelf and what is bought, with its cost; and what of the cloth becomes nothing.
 
-const lays = (...used: [stock: string, used: Nm][]) => ({ lays: used.map(([stock, length]) => ({ stock, used: length, placed: [], cuts: [] })) }); // prettier-ignore
+const lays = (...used: [stock: string, used: Nm][]) => ({
+  lays: used.map(([stock, length]) => ({ stock, used: length, placed: [], cuts: [] })),
+});
 
 describe('what a plan takes', () => {
   test('without a shelf all is bought, in the shop’s steps', () => {
@@ -18,8 +20,15 @@ describe('what a plan takes', () => {
   });
 
   test('each item costs what was paid for it, by its length', () => {
-    const { uses, cost, bought } = takenBy(DRILL, [pricedItem('R7', 1, 900), pricedItem('B12', 20, 1200)], lays(['R7', inches(18)], ['B12', inches(72)])); // prettier-ignore
-    expect(uses.map(({ code, costMinor }) => [code, costMinor])).toEqual([['R7', 450], ['B12', 2400]]); // prettier-ignore
+    const { uses, cost, bought } = takenBy(
+      DRILL,
+      [pricedItem('R7', 1, 900), pricedItem('B12', 20, 1200)],
+      lays(['R7', inches(18)], ['B12', inches(72)]),
+    );
+    expect(uses.map(({ code, costMinor }) => [code, costMinor])).toEqual([
+      ['R7', 450],
+      ['B12', 2400],
+    ]);
     expect([cost, bought]).toEqual([2850, inches(90)]);
   });
 
@@ -44,7 +53,13 @@ describe('what a plan takes', () => {
 });
 
 describe('waste', () => {
-  const job = jobOf({ pieces: [{ id: 'a', size: [53, 10], qty: 2 }, { id: 'b', size: [10, 10], qty: 1 }], strips: [{ id: 's', width: 2, length: 53, grain: 'across', loss: 1 }] }); // prettier-ignore
+  const job = jobOf({
+    pieces: [
+      { id: 'a', size: [53, 10], qty: 2 },
+      { id: 'b', size: [10, 10], qty: 1 },
+    ],
+    strips: [{ id: 's', width: 2, length: 53, grain: 'across', loss: 1 }],
+  });
   const plan = (used: number, unplaced: LayPlan['unplaced'] = []) => ({ ...lays(['roll', inches(used)]), unplaced });
 
   test('is what no piece and no strip takes of the usable width', () => {
@@ -54,7 +69,10 @@ describe('waste', () => {
   });
 
   test('what found no place counts as not taken', () => {
-    const without = plan(32, [{ piece: 'b', copy: 1, why: 'x' }, { strip: 's', copy: 1, why: 'x' }]); // prettier-ignore
+    const without = plan(32, [
+      { piece: 'b', copy: 1, why: 'x' },
+      { strip: 's', copy: 1, why: 'x' },
+    ]);
     expect(wasteOf(job, without)).toBeCloseTo(1 - (2 * 530) / (53 * 32), 9);
   });
 

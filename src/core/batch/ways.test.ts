@@ -8,10 +8,24 @@ import { changed, waysOf, workOf } from './ways';
 
 const IN = inches(1);
 const CLOTH: Cloth = {
-  name: 't', width: 54 * IN, selvage: [IN / 2, IN / 2], repeat: { across: 9 * IN, along: 8 * IN, drop: 0 }, turns: 'none', motif: [2 * IN, 0],
-  price: { minor: 1800, currency: 'GBP', per: 'yd' }, sellingStep: inches(4.5),
-}; // prettier-ignore
-const partOf = (id: string, size: [number, number], isStrip = false): JobPart => ({ id, orderNo: '7', line: '1', name: id, sum: ['', ''], size: [size[0] * IN, size[1] * IN], isStrip }); // prettier-ignore
+  name: 't',
+  width: 54 * IN,
+  selvage: [IN / 2, IN / 2],
+  repeat: { across: 9 * IN, along: 8 * IN, drop: 0 },
+  turns: 'none',
+  motif: [2 * IN, 0],
+  price: { minor: 1800, currency: 'GBP', per: 'yd' },
+  sellingStep: inches(4.5),
+};
+const partOf = (id: string, size: [number, number], isStrip = false): JobPart => ({
+  id,
+  orderNo: '7',
+  line: '1',
+  name: id,
+  sum: ['', ''],
+  size: [size[0] * IN, size[1] * IN],
+  isStrip,
+});
 const laid = (job: LayJob) => {
   const plan = nest(job, { steps: 80 });
   if (!plan.ok) throw new Error(plan.faults[0]!.message);
@@ -26,7 +40,7 @@ const job = jobOf({
     { id: 'boxing', size: [40, 4], qty: 4 },
   ],
   strips: [{ id: 'piping', width: 1.5, length: 160, grain: 'bias', loss: 1.5, least: 12 }],
-}); // prettier-ignore
+});
 const one = { job, parts: [partOf('front', [18, 18]), partOf('boxing', [40, 4]), partOf('piping', [1.5, 160], true)] };
 const way = (name: RegExp) => {
   const found = waysOf(one, CLOTH, 'in').find((each) => name.test(each.name))!;
@@ -46,18 +60,26 @@ describe('other ways', () => {
       'On cloth 60 in wide',
       'On cloth 72 in wide',
     ]);
-    const plain = { job: jobOf({ pieces: [{ id: 'front', size: [18, 18], qty: 1 }], cut: 'straight' }), parts: one.parts }; // prettier-ignore
-    expect(waysOf(plain, { ...CLOTH, sheetLength: 80 * IN }, 'in').map(({ name }) => name)).toEqual(['Cut freely, piece by piece']); // prettier-ignore
+    const plain = {
+      job: jobOf({ pieces: [{ id: 'front', size: [18, 18], qty: 1 }], cut: 'straight' }),
+      parts: one.parts,
+    };
+    expect(waysOf(plain, { ...CLOTH, sheetLength: 80 * IN }, 'in').map(({ name }) => name)).toEqual([
+      'Cut freely, piece by piece',
+    ]);
   });
 
   test('each can be cut; none changes the job that it came from', () => {
     const before = JSON.stringify(job);
-    for (const { changes } of waysOf(one, CLOTH, 'in')) expect(laid(changed(one, CLOTH, changes).job).unplaced).toEqual([]); // prettier-ignore
+    for (const { changes } of waysOf(one, CLOTH, 'in'))
+      expect(laid(changed(one, CLOTH, changes).job).unplaced).toEqual([]);
     expect(JSON.stringify(job)).toBe(before);
   });
 
   test('alike: the fronts share a phase, but not that of the motif; without a match they lie anywhere', () => {
-    const alike = laid(way(/alike/).job).lays.flatMap(({ stock, placed }) => placed.filter(({ piece }) => piece === 'front').map((at) => ({ ...at, stock }))); // prettier-ignore
+    const alike = laid(way(/alike/).job).lays.flatMap(({ stock, placed }) =>
+      placed.filter(({ piece }) => piece === 'front').map((at) => ({ ...at, stock })),
+    );
     const phase = ({ x, y }: { x: number; y: number }) => `${((x % (9 * IN)) + 9 * IN) % (9 * IN)} ${y % (8 * IN)}`;
     expect(new Set(alike.filter(({ stock }) => stock === 'roll').map(phase)).size).toBeLessThanOrEqual(1);
     expect(way(/Without/).job.pieces.every(({ match }) => match === null)).toBe(true);
@@ -79,7 +101,15 @@ describe('other ways', () => {
 });
 
 test('the work is what is cut out, and what is joined that one cut could not give', () => {
-  const cut = { length: 1, outline: [[0, 0], [1, 0], [1, 1], [0, 1]] as never }; // prettier-ignore
+  const cut = {
+    length: 1,
+    outline: [
+      [0, 0],
+      [1, 0],
+      [1, 1],
+      [0, 1],
+    ] as never,
+  };
   const plan = {
     lays: [
       {

@@ -40,12 +40,18 @@ export function waysOf({ job, parts }: { job: LayJob; parts: readonly JobPart[] 
   const ways: Way[] = [];
   const add = (name: string, ...changes: WayChange[]) => ways.push({ name, changes });
   const matched = job.pieces.filter(({ match }) => match);
-  if (matched.some(({ match }) => match!.group === null)) add('All alike, no motif centred', { is: 'match', to: 'alike' }); // prettier-ignore
+  if (matched.some(({ match }) => match!.group === null))
+    add('All alike, no motif centred', { is: 'match', to: 'alike' });
   if (matched.length > 0) add('Without matching the pattern', { is: 'match', to: 'none' });
-  if (job.strips.some(({ grain }) => grain === 'bias')) add('Piping cut straight across', { is: 'piping', to: 'straight' }); // prettier-ignore
+  if (job.strips.some(({ grain }) => grain === 'bias'))
+    add('Piping cut straight across', { is: 'piping', to: 'straight' });
   if (job.strips.some(isStraightPiping)) add('Piping cut on the bias', { is: 'piping', to: 'bias' });
-  if (job.stock.length > 1 || job.stock[0]!.id !== 'roll') add('Off a fresh roll, nothing from the shelf', { is: 'stock', to: 'roll' }); // prettier-ignore
-  add(job.straight ? 'Cut freely, piece by piece' : 'Straight cuts from edge to edge', { is: 'cut', to: job.straight ? 'free' : 'straight' }); // prettier-ignore
+  if (job.stock.length > 1 || job.stock[0]!.id !== 'roll')
+    add('Off a fresh roll, nothing from the shelf', { is: 'stock', to: 'roll' });
+  add(job.straight ? 'Cut freely, piece by piece' : 'Straight cuts from edge to edge', {
+    is: 'cut',
+    to: job.straight ? 'free' : 'straight',
+  });
   for (const part of turnable(job.pieces, parts)) add(`${capital(part)} along the bolt`, { is: 'turn', part });
   if (!cloth.sheetLength)
     for (const width of WIDTHS[units].filter((one) => Math.abs(one - cloth.width) > SAME_WIDTH))
@@ -68,7 +74,10 @@ function turnable(pieces: readonly LayPiece[], parts: readonly JobPart[]): strin
     const name = names.get(id)!;
     areas.set(name, (areas.get(name) ?? 0) + width * height * qty);
   }
-  return [...areas].sort((a, b) => b[1] - a[1]).map(([name]) => name).slice(0, MOST_TURNED); // prettier-ignore
+  return [...areas]
+    .sort((a, b) => b[1] - a[1])
+    .map(([name]) => name)
+    .slice(0, MOST_TURNED);
 }
 
 /** A job with what is done another way; `panels` are done in the cut list, before. */
@@ -81,9 +90,13 @@ function changedBy({ job, parts }: ClothJob, cloth: Cloth, change: WayChange): C
     case 'match':
       return { parts, job: { ...free, pieces: job.pieces.map((piece) => loosened(piece, change.to, parts, cloth)) } };
     case 'piping': {
-      const isMeant = change.to === 'straight' ? ({ grain }: LayJob['strips'][number]) => grain === 'bias' : isStraightPiping; // prettier-ignore
+      const isMeant =
+        change.to === 'straight' ? ({ grain }: LayJob['strips'][number]) => grain === 'bias' : isStraightPiping;
       const grain = change.to === 'straight' ? 'across' : 'bias';
-      return { parts, job: { ...free, strips: job.strips.map((strip) => (isMeant(strip) ? { ...strip, grain } : strip)) } }; // prettier-ignore
+      return {
+        parts,
+        job: { ...free, strips: job.strips.map((strip) => (isMeant(strip) ? { ...strip, grain } : strip)) },
+      };
     }
     case 'width':
       return { parts, job: { ...free, stock: [{ ...freshRoll(job, cloth), right: change.width - cloth.selvage[1] }] } };
@@ -94,8 +107,13 @@ function changedBy({ job, parts }: ClothJob, cloth: Cloth, change: WayChange): C
     case 'turn': {
       const meant = new Set(parts.filter(({ name, isStrip }) => !isStrip && name === change.part).map(({ id }) => id));
       return {
-        job: { ...free, pieces: job.pieces.map((piece) => (meant.has(piece.id) && !piece.match ? onItsSide(piece) : piece)) }, // prettier-ignore
-        parts: parts.map((part) => meant.has(part.id) ? { ...part, size: [part.size[1], part.size[0]], sum: [part.sum[1], part.sum[0]] } : part), // prettier-ignore
+        job: {
+          ...free,
+          pieces: job.pieces.map((piece) => (meant.has(piece.id) && !piece.match ? onItsSide(piece) : piece)),
+        },
+        parts: parts.map((part) =>
+          meant.has(part.id) ? { ...part, size: [part.size[1], part.size[0]], sum: [part.sum[1], part.sum[0]] } : part,
+        ),
       };
     }
     case 'panels':

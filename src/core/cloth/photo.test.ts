@@ -54,10 +54,39 @@ describe('what is marked', () => {
   });
 
   test('marks that say nothing give nothing', () => {
-    const good: PhotoMarks = { across: [[0, 0], [100, 0]], acrossRepeats: 1, along: [[0, 0], [0, 80]], alongRepeats: 1, apart: inches(10), edges: null }; // prettier-ignore
+    const good: PhotoMarks = {
+      across: [
+        [0, 0],
+        [100, 0],
+      ],
+      acrossRepeats: 1,
+      along: [
+        [0, 0],
+        [0, 80],
+      ],
+      alongRepeats: 1,
+      apart: inches(10),
+      edges: null,
+    };
     expect(readPhoto(good)).not.toBeNull();
-    expect(readPhoto({ ...good, across: [[0, 0], [3, 0]] })).toBeNull(); // prettier-ignore
-    expect(readPhoto({ ...good, along: [[0, 0], [90, 1]] })).toBeNull(); // prettier-ignore
+    expect(
+      readPhoto({
+        ...good,
+        across: [
+          [0, 0],
+          [3, 0],
+        ],
+      }),
+    ).toBeNull();
+    expect(
+      readPhoto({
+        ...good,
+        along: [
+          [0, 0],
+          [90, 1],
+        ],
+      }),
+    ).toBeNull();
     expect(readPhoto({ ...good, apart: 0 })).toBeNull();
   });
 });
@@ -77,13 +106,24 @@ test('the tile is one repeat squared up: the cloth’s own colours at each of it
       photo.data.set([wave(cx / across), wave(cy / along), 50], (y * 900 + x) * 3);
     }
   }
-  const read = readPhoto({ across: [see(0, 0), see(across, 0)], acrossRepeats: 1, along: [see(0, 0), see(0, along)], alongRepeats: 1, apart: mm(across), edges: null })!; // prettier-ignore
+  const read = readPhoto({
+    across: [see(0, 0), see(across, 0)],
+    acrossRepeats: 1,
+    along: [see(0, 0), see(0, along)],
+    alongRepeats: 1,
+    apart: mm(across),
+    edges: null,
+  })!;
   const tile = tileFrom(photo, read, 64, 48);
   let worst = 0;
   for (let j = 0; j < 48; j++)
     for (let i = 0; i < 64; i++) {
       const [s, t] = [(i + 0.5) / 64 - 0.5, (j + 0.5) / 48 - 0.5];
-      worst = Math.max(worst, Math.abs(tile.data[(j * 64 + i) * 3]! - wave(s)), Math.abs(tile.data[(j * 64 + i) * 3 + 1]! - wave(t))); // prettier-ignore
+      worst = Math.max(
+        worst,
+        Math.abs(tile.data[(j * 64 + i) * 3]! - wave(s)),
+        Math.abs(tile.data[(j * 64 + i) * 3 + 1]! - wave(t)),
+      );
     }
   expect(worst).toBeLessThan(4);
 });

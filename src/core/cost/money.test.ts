@@ -23,6 +23,11 @@ describe('money in whole minor units', () => {
     for (const currency of ['GBP', 'JPY', 'KWD'])
       for (const minor of [0, 1, 99, 100, 12345])
         expect(parseAmount(writeAmount(minor, currency), currency)).toBe(minor);
-    expect([parseAmount('24,5', 'GBP'), parseAmount('.5', 'GBP'), parseAmount('-1', 'GBP'), parseAmount('1e3', 'GBP')]).toEqual([2450, null, null, null]); // prettier-ignore
+    expect([
+      parseAmount('24,5', 'GBP'),
+      parseAmount('.5', 'GBP'),
+      parseAmount('-1', 'GBP'),
+      parseAmount('1e3', 'GBP'),
+    ]).toEqual([2450, null, null, null]);
   });
 });

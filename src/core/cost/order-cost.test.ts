@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { costDifferences, costSheet, labourOf, partOf, priceAt, QUOTE_EVENTS, QUOTE_STATES, QUOTE_TRANSITIONS, quoteRefusal, USUAL_COSTING, type Costing } from '.'; // prettier-ignore
+import {
+  costDifferences,
+  costSheet,
+  labourOf,
+  partOf,
+  priceAt,
+  QUOTE_EVENTS,
+  QUOTE_STATES,
+  QUOTE_TRANSITIONS,
+  quoteRefusal,
+  USUAL_COSTING,
+  type Costing,
+} from '.';
 
 const costing: Costing = {
   ...USUAL_COSTING,
@@ -42,9 +54,13 @@ describe('the cost of an order', () => {
 
   test('what has another currency or no price is not in the sum, and is said', () => {
     const sheet = costSheet(
-      { materials: [...takes.materials, { part: 'cloth', what: 'Moquette', sum: '', amount: 999, currency: 'EUR' }], labour: [], unpriced: ['cord'] },
+      {
+        materials: [...takes.materials, { part: 'cloth', what: 'Moquette', sum: '', amount: 999, currency: 'EUR' }],
+        labour: [],
+        unpriced: ['cord'],
+      },
       { ...costing, overheadPart: 0, markupPart: 0, taxName: '' },
-    ); // prettier-ignore
+    );
     expect(sheet.total).toBe(5700);
     expect(sheet.missing).toEqual(['Moquette: priced in EUR', 'cord: no price']);
   });
@@ -57,17 +73,33 @@ describe('the cost of an order', () => {
     const part = fc.double({ min: 0, max: 3, noNaN: true });
     const amount = fc.integer({ min: 0, max: 5_000_000 });
     fc.assert(
-      fc.property(fc.array(amount, { maxLength: 8 }), part, part, part, fc.integer({ min: 0, max: 20_000 }), (amounts, overheadPart, markupPart, taxPart, hourMinor) => {
-        const sheet = costSheet(
-          { ...takes, materials: amounts.map((one, i) => ({ part: 'cloth', what: `c${i}`, sum: '', amount: one, currency: 'GBP' })) },
-          { ...costing, overheadPart, markupPart, taxPart, hourMinor },
-        );
-        const sum = (lines: typeof sheet.lines) => lines.reduce((all, line) => all + line.amount, 0);
-        expect(sum(sheet.lines)).toBe(sheet.total);
-        expect(sum(sheet.lines.filter((line) => line.part !== 'tax'))).toBe(sheet.net);
-        expect(sheet.lines.every((line) => Number.isSafeInteger(line.amount) && line.amount >= 0)).toBe(true);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.array(amount, { maxLength: 8 }),
+        part,
+        part,
+        part,
+        fc.integer({ min: 0, max: 20_000 }),
+        (amounts, overheadPart, markupPart, taxPart, hourMinor) => {
+          const sheet = costSheet(
+            {
+              ...takes,
+              materials: amounts.map((one, i) => ({
+                part: 'cloth',
+                what: `c${i}`,
+                sum: '',
+                amount: one,
+                currency: 'GBP',
+              })),
+            },
+            { ...costing, overheadPart, markupPart, taxPart, hourMinor },
+          );
+          const sum = (lines: typeof sheet.lines) => lines.reduce((all, line) => all + line.amount, 0);
+          expect(sum(sheet.lines)).toBe(sheet.total);
+          expect(sum(sheet.lines.filter((line) => line.part !== 'tax'))).toBe(sheet.net);
+          expect(sheet.lines.every((line) => Number.isSafeInteger(line.amount) && line.amount >= 0)).toBe(true);
+        },
+      ),
+    );
   });
 
   test('rounds half up to the minor unit', () => {
@@ -78,7 +110,17 @@ describe('the cost of an order', () => {
 
   test('the difference between quoted and reckoned, line by line, adds up to the difference of the totals', () => {
     const quoted = costSheet(takes, costing);
-    const after = costSheet({ ...takes, materials: [...takes.materials.slice(1), { part: 'cloth', what: 'Heron reed', sum: '', amount: 6100, currency: 'GBP' }, { part: 'recuts', what: 'front, cut again', sum: '', amount: 700, currency: 'GBP' }] }, costing); // prettier-ignore
+    const after = costSheet(
+      {
+        ...takes,
+        materials: [
+          ...takes.materials.slice(1),
+          { part: 'cloth', what: 'Heron reed', sum: '', amount: 6100, currency: 'GBP' },
+          { part: 'recuts', what: 'front, cut again', sum: '', amount: 700, currency: 'GBP' },
+        ],
+      },
+      costing,
+    );
     const rows = costDifferences(quoted, after);
     expect(rows.slice(0, 2)).toEqual([
       { part: 'cloth', what: 'Heron reed', before: 5360, after: 6100 },
@@ -90,7 +132,10 @@ describe('the cost of an order', () => {
 });
 
 describe('a price with its day', () => {
-  const prices = [{ since: '2027-03-01', priceMinor: 2700 }, { since: '2026-11-01', priceMinor: 2500 }]; // prettier-ignore
+  const prices = [
+    { since: '2027-03-01', priceMinor: 2700 },
+    { since: '2026-11-01', priceMinor: 2500 },
+  ];
   test.each([
     ['2026-10-31', null],
     ['2026-11-01', 2500],
@@ -102,7 +147,13 @@ describe('a price with its day', () => {
 });
 
 describe('the states of a quote', () => {
-  const ALLOWED = ['draft edit draft', 'draft send sent', 'sent accept accepted', 'sent decline declined', 'draft delete null']; // prettier-ignore
+  const ALLOWED = [
+    'draft edit draft',
+    'draft send sent',
+    'sent accept accepted',
+    'sent decline declined',
+    'draft delete null',
+  ];
   test.each(QUOTE_STATES.flatMap((state) => QUOTE_EVENTS.map((event) => [state, event] as const)))(
     'from %s, %s',
     (state, event) => {

@@ -130,4 +130,6 @@ export interface DatedPrice {
 
 /** The price that held on a day: the newest that had begun by then, or null. */
 export const priceAt = <P extends DatedPrice>(prices: readonly P[], day: string): P | null =>
-  prices.filter(({ since }) => since <= day).reduce<P | null>((best, one) => (best && best.since > one.since ? best : one), null); // prettier-ignore
+  prices
+    .filter(({ since }) => since <= day)
+    .reduce<P | null>((best, one) => (best && best.since > one.since ? best : one), null);

@@ -96,7 +96,16 @@ describe('a kind that is checked', () => {
 
   test('every choice is tried: a formula that fails only with one of them is found', () => {
     const faulty = faultsOf((k) => {
-      k.options.push({ id: 'pole', label: 'Pole', type: 'choice', choices: [{ id: 'yes', label: 'yes' }, { id: 'no', label: 'no' }], default: 'yes' }); // prettier-ignore
+      k.options.push({
+        id: 'pole',
+        label: 'Pole',
+        type: 'choice',
+        choices: [
+          { id: 'yes', label: 'yes' },
+          { id: 'no', label: 'no' },
+        ],
+        default: 'yes',
+      });
       k.results[1]!.is = "pole == 'yes' ? inch(3) : fly / 0";
     });
     expect(faulty).toEqual(['results.1.is division-by-zero']);

@@ -8,8 +8,21 @@ import { takeOff, trial } from './take-off';
 
 /** Measures for trying a kind out, by where the tape goes; lengths in nm. Sizes of everyday things, from memory. */
 const SAMPLES: Record<string, number> = {
-  across: 16, down: 16, edge: 2, front: 24, deep: 20, high: 3, under: 3, diameter: 15, long: 24, wrap: 13, tall: 9, cover: 6, board: 1 / 8, drop: 12,
-}; // prettier-ignore
+  across: 16,
+  down: 16,
+  edge: 2,
+  front: 24,
+  deep: 20,
+  high: 3,
+  under: 3,
+  diameter: 15,
+  long: 24,
+  wrap: 13,
+  tall: 9,
+  cover: 6,
+  board: 1 / 8,
+  drop: 12,
+};
 const DEVICE: Record<string, number> = { across: 6, long: 9, deep: 1 / 2 };
 const PLAIN_SAMPLE = 12;
 
@@ -115,8 +128,16 @@ export function checkKind(
   kind.marks?.forEach(({ piece, sort, across, along, name }, i) => {
     if (!kind.pieces.some((one) => one.name === piece))
       fault(`marks.${i}.piece`, 'piece-unknown', `“${piece}” is not a piece of this kind.`);
-    if (sort === 'point' ? across === undefined || along === undefined : (across === undefined) === (along === undefined))
-      fault(`marks.${i}.across`, 'mark', sort === 'point' ? `A point needs both distances; “${name}” has not.` : `A line has one distance, across or along; “${name}” has not.`); // prettier-ignore
+    if (
+      sort === 'point' ? across === undefined || along === undefined : (across === undefined) === (along === undefined)
+    )
+      fault(
+        `marks.${i}.across`,
+        'mark',
+        sort === 'point'
+          ? `A point needs both distances; “${name}” has not.`
+          : `A line has one distance, across or along; “${name}” has not.`,
+      );
   });
   kind.steps.forEach(({ marks = [] }, i) => {
     const strange = marks.find((name) => !kind.marks?.some((mark) => mark.name === name));
@@ -234,9 +255,14 @@ const isOfMark = (field: string) => /^marks\.\d+\.(across|along)$/.test(field);
 function whenOf(kind: CoverKind, field: string): string | undefined {
   const [list, index] = field.split('.');
   const parts: Partial<Record<string, readonly { when?: string }[]>> = {
-    pieces: kind.pieces, strips: kind.strips, notions: kind.notions, steps: kind.steps,
-    checks: kind.checks, options: kind.options, marks: kind.marks ?? [],
-  }; // prettier-ignore
+    pieces: kind.pieces,
+    strips: kind.strips,
+    notions: kind.notions,
+    steps: kind.steps,
+    checks: kind.checks,
+    options: kind.options,
+    marks: kind.marks ?? [],
+  };
   return parts[list!]?.[Number(index)]?.when;
 }
 

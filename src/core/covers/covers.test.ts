@@ -279,7 +279,11 @@ describe('every kind', () => {
   test('the ends of a zip: 2 in, 5 cm in a metric order; one that was saved before keeps its 2 in', () => {
     // Common practice, no source; the metric figure is from memory.
     const openingOf = (units: 'in' | 'mm', version: number) => {
-      const made = takeOff(BUILT_IN.find('zip-cushion', version)!, { measures: { width: millimetres(400), height: millimetres(400) }, options: { closure: 'tape' }, units }); // prettier-ignore
+      const made = takeOff(BUILT_IN.find('zip-cushion', version)!, {
+        measures: { width: millimetres(400), height: millimetres(400) },
+        options: { closure: 'tape' },
+        units,
+      });
       if (!made.ok) throw new Error(made.faults[0]!.message);
       return made.value.notions.find(({ name }) => name === 'hook-and-loop')!.length! / NM.mm;
     };

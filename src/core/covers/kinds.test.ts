@@ -126,7 +126,12 @@ describe('H, strapped pad', () => {
   });
 
   test('a traced outline stands for width and depth and is cut with the allowance all round', () => {
-    const outline = [[0, 0], [16, 0], [14, 15], [2, 15]].map(([x, y]) => [inches(x!), inches(y!)] as [number, number]); // prettier-ignore
+    const outline = [
+      [0, 0],
+      [16, 0],
+      [14, 15],
+      [2, 15],
+    ].map(([x, y]) => [inches(x!), inches(y!)] as [number, number]);
     const one = cover('strapped-pad', { thickness: 2 }, { outline });
     const top = one.pieces[0]!;
     expect(top.along).toBe(inches(17));
@@ -143,7 +148,12 @@ describe('H, strapped pad', () => {
   });
 
   test('a crossing outline, an outline on a kind without one, and a count that is none are told', () => {
-    const crossing = [[0, 0], [9, 9], [9, 0], [0, 9]] as [number, number][]; // prettier-ignore
+    const crossing = [
+      [0, 0],
+      [9, 9],
+      [9, 0],
+      [0, 9],
+    ] as [number, number][];
     const fault = (id: string, rest: Partial<CoverInput>) => {
       const result = takeOff(kindById(id)!, { measures: toNm(pad, NM.in), options: {}, units: 'in', ...rest });
       return result.ok ? 'ok' : result.faults[0]!.field;
@@ -352,9 +362,11 @@ test('every step with a seam says its stitch; a zip, a cord and basting say thei
   for (const kind of KINDS) {
     for (const { do: what, stitch, foot } of kind.steps) {
       const isByHand = kind.letter === 'N' || /check|button|dust cover/i.test(what);
-      if (/\b(sew|stitch along|stitch close)\b/i.test(what) && !isByHand) expect([kind.id, what, stitch]).not.toContain(undefined); // prettier-ignore
+      if (/\b(sew|stitch along|stitch close)\b/i.test(what) && !isByHand)
+        expect([kind.id, what, stitch]).not.toContain(undefined);
       if (/^baste|: baste/i.test(what)) expect([what, stitch]).toEqual([what, 'basting']);
-      if (/(sew|set|lay|centre)[^.;]* (the )?zip (into|between|under)|centre the zip/i.test(what)) expect([what, foot]).toEqual([what, 'zip foot']); // prettier-ignore
+      if (/(sew|set|lay|centre)[^.;]* (the )?zip (into|between|under)|centre the zip/i.test(what))
+        expect([what, foot]).toEqual([what, 'zip foot']);
       if (/wrap the cord|sew the piping/i.test(what)) expect([what, foot]).toEqual([what, 'piping foot']);
     }
   }

@@ -90,7 +90,9 @@ export function outlineFromOffsets(stations: readonly Station[], isSmooth: boole
     if (i > 0 && at <= stations[i - 1]!.at)
       return told(`Station ${i + 1} does not lie further along the centre line than the one before it.`);
     if (left < 0 || right < 0)
-      return told(`Station ${i + 1}: stretch the centre line so that it lies inside the form; distances are not negative.`); // prettier-ignore
+      return told(
+        `Station ${i + 1}: stretch the centre line so that it lies inside the form; distances are not negative.`,
+      );
     if (left + right === 0 && i > 0 && i < stations.length - 1)
       return told(`Station ${i + 1} is nothing wide; only the first and the last may come to a point.`);
   }

@@ -34,7 +34,9 @@ const isSharp = (ring: Ring) =>
   ring.some(([x, y], i) => {
     const [ax, ay] = ring.at(i - 1)!;
     const [bx, by] = ring[(i + 1) % ring.length]!;
-    const angle = Math.abs(Math.atan2((ax - x) * (by - y) - (ay - y) * (bx - x), (ax - x) * (bx - x) + (ay - y) * (by - y))); // prettier-ignore
+    const angle = Math.abs(
+      Math.atan2((ax - x) * (by - y) - (ay - y) * (bx - x), (ax - x) * (bx - x) + (ay - y) * (by - y)),
+    );
     return angle < 2 * Math.asin(1 / 3) + 0.02;
   });
 
@@ -89,7 +91,13 @@ describe('an outline with its seam allowance', () => {
 
   test('a mirrored outline has the mirrored allowance', () => {
     const mirror = (ring: Ring): Ring => ring.map(([x, y]) => [-x, y]);
-    const ring: Ring = [[0, 0], [16, 0], [14, 15], [9, 11], [2, 15]].map(([x, y]) => [inches(x!), inches(y!)]); // prettier-ignore
+    const ring: Ring = [
+      [0, 0],
+      [16, 0],
+      [14, 15],
+      [9, 11],
+      [2, 15],
+    ].map(([x, y]) => [inches(x!), inches(y!)]);
     const grown = offsetOutline(ring, inches(0.5));
     const [width] = boxSize(grown);
     const back = mirror(offsetOutline(mirror(ring), inches(0.5))).map(([x, y]): [Nm, Nm] => [x + width, y]);

@@ -10,7 +10,12 @@ import { areaOf, codes, cover, notion, sizes } from './testing';
 
 describe('traced outlines', () => {
   test('a square grows by the allowance on all sides, whichever way it was traced', () => {
-    const square = [[0, 0], [10, 0], [10, 10], [0, 10]].map(([x, y]) => [inches(x!), inches(y!)] as [number, number]); // prettier-ignore
+    const square = [
+      [0, 0],
+      [10, 0],
+      [10, 10],
+      [0, 10],
+    ].map(([x, y]) => [inches(x!), inches(y!)] as [number, number]);
     for (const ring of [square, [...square].reverse()]) {
       const grown = offsetOutline(ring, inches(1)).map(([x, y]) => [x / NM.in, y / NM.in].join());
       expect(new Set(grown)).toEqual(new Set(['0,0', '12,0', '12,12', '0,12']));

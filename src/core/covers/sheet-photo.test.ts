@@ -26,8 +26,20 @@ function shot({ focal, high, tilt, turn, size: [w, h] }: Camera, [x, y]: Pixel):
 }
 
 /** A seat that bends at the front, in mm on the table, and an A4 sheet to its left. */
-const SEAT: Pixel[] = [[-60, -180], [120, -220], [330, -170], [360, 40], [300, 190], [-40, 190]]; // prettier-ignore
-const A4: Pixel[] = [[-400, -150], [-190, -150], [-190, 147], [-400, 147]]; // prettier-ignore
+const SEAT: Pixel[] = [
+  [-60, -180],
+  [120, -220],
+  [330, -170],
+  [360, 40],
+  [300, 190],
+  [-40, 190],
+];
+const A4: Pixel[] = [
+  [-400, -150],
+  [-190, -150],
+  [-190, 147],
+  [-400, 147],
+];
 
 const sizesOf = (ring: readonly (readonly [number, number])[]) => {
   const size = (axis: 0 | 1) => Math.max(...ring.map((at) => at[axis])) - Math.min(...ring.map((at) => at[axis]));
@@ -37,7 +49,8 @@ const sizesOf = (ring: readonly (readonly [number, number])[]) => {
   );
   return { round, side: Math.sqrt(area), size: [size(0), size(1)] };
 };
-const edgesOf = (ring: readonly (readonly [number, number])[]) => ring.map(([x, y], i) => Math.hypot(x - ring.at(i - 1)![0], y - ring.at(i - 1)![1])); // prettier-ignore
+const edgesOf = (ring: readonly (readonly [number, number])[]) =>
+  ring.map(([x, y], i) => Math.hypot(x - ring.at(i - 1)![0], y - ring.at(i - 1)![1]));
 const value = (photo: SheetPhoto) => {
   const read = formFromPhoto(photo);
   if (!read.ok) throw new Error(read.faults[0]!.message);
@@ -55,19 +68,29 @@ const photoOf = (camera: Camera, rest: Partial<SheetPhoto> = {}): SheetPhoto => 
 describe('a form beside a sheet of paper', () => {
   test('has its true edges whatever the camera’s angle', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 0.7, noNaN: true }), fc.double({ min: -0.5, max: 0.5, noNaN: true }), fc.double({ min: 900, max: 2200, noNaN: true }), (tilt, turn, focal) => {
-        const found = edgesOf(value(photoOf({ ...CAMERA, tilt, turn, focal }, { isSwapped: false })));
-        const true_ = edgesOf(SEAT);
-        // The ring may begin at another corner and run the other way.
-        const sorted = (all: number[]) => [...all].sort((a, b) => a - b);
-        sorted(found).forEach((edge, i) => expect(edge / sorted(true_)[i]!).toBeCloseTo(1, 5));
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.double({ min: 0, max: 0.7, noNaN: true }),
+        fc.double({ min: -0.5, max: 0.5, noNaN: true }),
+        fc.double({ min: 900, max: 2200, noNaN: true }),
+        (tilt, turn, focal) => {
+          const found = edgesOf(value(photoOf({ ...CAMERA, tilt, turn, focal }, { isSwapped: false })));
+          const true_ = edgesOf(SEAT);
+          // The ring may begin at another corner and run the other way.
+          const sorted = (all: number[]) => [...all].sort((a, b) => a - b);
+          sorted(found).forEach((edge, i) => expect(edge / sorted(true_)[i]!).toBeCloseTo(1, 5));
+        },
+      ),
+    );
   });
 
   test('is as it is seen from above, not mirrored: counter-clockwise in the same turn as on the table', () => {
     const ring = value(photoOf(CAMERA));
-    const turn = (all: readonly Pixel[]) => all.map(([x, y], i) => { const [ax, ay] = all.at(i - 1)!; const [bx, by] = all[(i + 1) % all.length]!; return Math.atan2((x - ax) * (by - y) - (y - ay) * (bx - x), (x - ax) * (bx - x) + (y - ay) * (by - y)); }); // prettier-ignore
+    const turn = (all: readonly Pixel[]) =>
+      all.map(([x, y], i) => {
+        const [ax, ay] = all.at(i - 1)!;
+        const [bx, by] = all[(i + 1) % all.length]!;
+        return Math.atan2((x - ax) * (by - y) - (y - ay) * (bx - x), (x - ax) * (bx - x) + (y - ay) * (by - y));
+      });
     const [mine, theirs] = [turn(ring), turn(SEAT)];
     const begins = theirs.map((_, k) => theirs.map((__, i) => theirs[(i + k) % theirs.length]!));
     expect(begins.some((all) => all.every((angle, i) => Math.abs(angle - mine[i]!) < 1e-4))).toBe(true);
@@ -75,14 +98,21 @@ describe('a form beside a sheet of paper', () => {
 
   test('marked to whole pixels on a made-up photograph, the sheet’s corners 5 px off: sizes within 0.5 %', () => {
     const picture = rendered(CAMERA);
-    const rough = photoOf(CAMERA).corners.map(([x, y], i): Pixel => [Math.round(x) + [5, -4, 3, -5][i]!, Math.round(y) + [-4, 5, 5, -3][i]!]) as SheetPhoto['corners']; // prettier-ignore
+    const rough = photoOf(CAMERA).corners.map(([x, y], i): Pixel => [
+      Math.round(x) + [5, -4, 3, -5][i]!,
+      Math.round(y) + [-4, 5, 5, -3][i]!,
+    ]) as SheetPhoto['corners'];
     const corners = refineCorners(picture, rough);
-    photoOf(CAMERA).corners.forEach((at, i) => expect(Math.hypot(at[0] - corners[i]![0], at[1] - corners[i]![1])).toBeLessThan(0.6)); // prettier-ignore
+    photoOf(CAMERA).corners.forEach((at, i) =>
+      expect(Math.hypot(at[0] - corners[i]![0], at[1] - corners[i]![1])).toBeLessThan(0.6),
+    );
     const outline = SEAT.map((at) => shot(CAMERA, at).map(Math.round) as Pixel);
     const [found, seat] = [sizesOf(value(photoOf(CAMERA, { corners, outline }))), sizesOf(SEAT)];
     expect(Math.abs(found.round / seat.round - 1)).toBeLessThan(0.005);
     expect(Math.abs(found.side / seat.side - 1)).toBeLessThan(0.005);
-    const edges = [edgesOf(value(photoOf(CAMERA, { corners, outline }))), edgesOf(SEAT)].map((all) => [...all].sort((a, b) => a - b)); // prettier-ignore
+    const edges = [edgesOf(value(photoOf(CAMERA, { corners, outline }))), edgesOf(SEAT)].map((all) =>
+      [...all].sort((a, b) => a - b),
+    );
     edges[0]!.forEach((edge, i) => expect(Math.abs(edge / edges[1]![i]! - 1)).toBeLessThan(0.005));
     // As they were marked they would have been further off than that.
     const raw = sizesOf(value(photoOf(CAMERA, { corners: rough, outline })));
@@ -90,14 +120,22 @@ describe('a form beside a sheet of paper', () => {
   });
 
   test('a circle that is marked at twelve points comes out round, through a curve', () => {
-    const circle = Array.from({ length: 12 }, (_, i): Pixel => [100 + 150 * Math.cos((i * Math.PI) / 6), 150 * Math.sin((i * Math.PI) / 6)]); // prettier-ignore
-    const { round, side } = sizesOf(value(photoOf(CAMERA, { outline: circle.map((at) => shot(CAMERA, at)), isSmooth: true }))); // prettier-ignore
+    const circle = Array.from({ length: 12 }, (_, i): Pixel => [
+      100 + 150 * Math.cos((i * Math.PI) / 6),
+      150 * Math.sin((i * Math.PI) / 6),
+    ]);
+    const { round, side } = sizesOf(
+      value(photoOf(CAMERA, { outline: circle.map((at) => shot(CAMERA, at)), isSmooth: true })),
+    );
     expect(round / (2 * Math.PI * 150)).toBeCloseTo(1, 2);
     expect(side / Math.sqrt(Math.PI * 150 ** 2)).toBeCloseTo(1, 2);
   });
 
   test('a curve through as many points as may be marked is whole, and no more corners than an order takes', () => {
-    const circle = Array.from({ length: 120 }, (_, i): Pixel => [100 + 150 * Math.cos((i * Math.PI) / 60), 150 * Math.sin((i * Math.PI) / 60)]); // prettier-ignore
+    const circle = Array.from({ length: 120 }, (_, i): Pixel => [
+      100 + 150 * Math.cos((i * Math.PI) / 60),
+      150 * Math.sin((i * Math.PI) / 60),
+    ]);
     const ring = value(photoOf(CAMERA, { outline: circle.map((at) => shot(CAMERA, at)), isSmooth: true }));
     expect(ring.length).toBeLessThanOrEqual(500);
     expect(sizesOf(ring).round / (2 * Math.PI * 150)).toBeCloseTo(1, 3);
@@ -122,7 +160,21 @@ test('marks that say nothing are refused in a sentence at their place', () => {
   expect(told({ outline: photo.outline.slice(0, 2) })).toEqual(['outline', expect.stringContaining('at least three')]);
   expect(told({ outline: Array.from({ length: 121 }, (): Pixel => [1, 1]) })![0]).toBe('outline');
   // Above the horizon of the table.
-  expect(told({ corners: [[400, 700], [700, 700], [620, 500], [480, 500]], outline: [[500, 300], [600, -4000], [700, 300]] })).toEqual(['outline', expect.stringContaining('nearer')]); // prettier-ignore
+  expect(
+    told({
+      corners: [
+        [400, 700],
+        [700, 700],
+        [620, 500],
+        [480, 500],
+      ],
+      outline: [
+        [500, 300],
+        [600, -4000],
+        [700, 300],
+      ],
+    }),
+  ).toEqual(['outline', expect.stringContaining('nearer')]);
 });
 
 test('a sheet on a ground as bright as itself is left as it was marked', () => {

@@ -85,19 +85,35 @@ const apart = ([ax, ay]: Pixel, [bx, by]: Pixel) => Math.hypot(bx - ax, by - ay)
 export function formFromPhoto({ sheet, corners, isSwapped, outline, isSmooth }: SheetPhoto): Result<[Nm, Nm][]> {
   const turned = doubleArea(corners) < 0 ? ([...corners].reverse() as SheetPhoto['corners']) : corners;
   const sides = turned.map((corner, i) => apart(corner, turned[(i + 1) % 4]!));
-  if (Math.min(...sides) < LEAST_SHEET_PX) return refuse('sheet', 'corners', 'The sheet is too small on the picture: take it from nearer, or mark its four corners again.'); // prettier-ignore
-  if (!isConvex(turned)) return refuse('sheet', 'corners', 'The four corners of the sheet are not in turn: mark them going round it.'); // prettier-ignore
+  if (Math.min(...sides) < LEAST_SHEET_PX)
+    return refuse(
+      'sheet',
+      'corners',
+      'The sheet is too small on the picture: take it from nearer, or mark its four corners again.',
+    );
+  if (!isConvex(turned))
+    return refuse('sheet', 'corners', 'The four corners of the sheet are not in turn: mark them going round it.');
   const { short, long } = SHEETS[sheet];
   const isFirstLong = sides[0]! + sides[2]! > sides[1]! + sides[3]! !== isSwapped;
   const [w, h] = isFirstLong ? [long, short] : [short, long];
-  const plane = homography(turned, [[0, 0], [w, 0], [w, h], [0, h]]); // prettier-ignore
+  const plane = homography(turned, [
+    [0, 0],
+    [w, 0],
+    [w, h],
+    [0, h],
+  ]);
   if (!plane) return refuse('sheet', 'corners', 'Three corners of the sheet lie on one line: mark them again.');
-  if (outline.length < 3) return refuse('outline', 'outline', 'Mark at least three points of the form’s edge, going round it.'); // prettier-ignore
+  if (outline.length < 3)
+    return refuse('outline', 'outline', 'Mark at least three points of the form’s edge, going round it.');
   if (outline.length > MOST_POINTS) return refuse('outline', 'outline', `Mark at most ${MOST_POINTS} points.`);
   const depthOf = ([x, y]: Pixel) => plane[6]! * x + plane[7]! * y + 1;
   const middle = turned.reduce((sum, at) => sum + depthOf(at), 0) / 4;
   if (outline.some((at) => depthOf(at) / middle < NEAREST_HORIZON))
-    return refuse('outline', 'outline', 'A point of the form lies beyond what the sheet’s perspective can reach: lay the sheet nearer to it.'); // prettier-ignore
+    return refuse(
+      'outline',
+      'outline',
+      'A point of the form lies beyond what the sheet’s perspective can reach: lay the sheet nearer to it.',
+    );
   const points = outline.map((at) => mapped(plane, at));
   const ring = isSmooth ? curved(points) : points;
   // The picture's y runs down; seen from above it runs up.
@@ -125,7 +141,16 @@ function curved(points: readonly Pixel[]): Pixel[] {
       const t = k / parts;
       const along = (axis: 0 | 1) =>
         p1[axis] +
-        0.5 * t * (p2[axis] - p0[axis] + t * (2 * p0[axis] - 5 * p1[axis] + 4 * p2[axis] - p3[axis] + t * (3 * (p1[axis] - p2[axis]) + p3[axis] - p0[axis]))); // prettier-ignore
+        0.5 *
+          t *
+          (p2[axis] -
+            p0[axis] +
+            t *
+              (2 * p0[axis] -
+                5 * p1[axis] +
+                4 * p2[axis] -
+                p3[axis] +
+                t * (3 * (p1[axis] - p2[axis]) + p3[axis] - p0[axis])));
       return [along(0), along(1)];
     });
   });

@@ -205,8 +205,13 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
         .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
       ...marks
         .filter((mark) => !isOnPiece(mark, pieces))
-        .map(({ name, piece }) => ({ code: 'mark-outside', field: kind.measures[0]!.id, message: `The mark “${name}” would lie beside the ${piece}; it is left out.`, level: 'warn' as const })),
-    ], // prettier-ignore
+        .map(({ name, piece }) => ({
+          code: 'mark-outside',
+          field: kind.measures[0]!.id,
+          message: `The mark “${name}” would lie beside the ${piece}; it is left out.`,
+          level: 'warn' as const,
+        })),
+    ],
     centre: kind.centre ? shifted(point(kind.centre), traced !== null) : null,
   });
 }
@@ -231,7 +236,13 @@ function marksOf(
         { length: many === undefined ? 1 : Math.min(MOST_MARKS, count(many)) },
         (_, i): Omit<CoverMark, 'n'> => {
           scope.values.set('nth', number(i + 1));
-          return { name, piece, sort, across: across === undefined ? null : size(across), along: along === undefined ? null : size(along) }; // prettier-ignore
+          return {
+            name,
+            piece,
+            sort,
+            across: across === undefined ? null : size(across),
+            along: along === undefined ? null : size(along),
+          };
         },
       ),
     );
@@ -239,7 +250,14 @@ function marksOf(
 }
 
 const isOnPiece = ({ piece, across, along }: CoverMark, pieces: readonly CoverPiece[]): boolean =>
-  pieces.some((one) => one.name === piece && (across ?? 0) >= 0 && (across ?? 0) <= one.across && (along ?? 0) >= 0 && (along ?? 0) <= one.along); // prettier-ignore
+  pieces.some(
+    (one) =>
+      one.name === piece &&
+      (across ?? 0) >= 0 &&
+      (across ?? 0) <= one.across &&
+      (along ?? 0) >= 0 &&
+      (along ?? 0) <= one.along,
+  );
 
 /** A step with the numbers of the marks that it needs behind it. */
 function withMarks(text: string, marks: readonly CoverMark[], needs: readonly string[] = []): string {

@@ -8,7 +8,8 @@ test('every length that a kind starts with is a round metric one in a metric ord
   for (const kind of KINDS)
     for (const option of kind.options) {
       if ((option.type !== 'length' && option.type !== 'hem') || option.default === undefined) continue;
-      for (const formula of usualOf(option, 'mm')) expect(formula, `${kind.id} ${option.id}`).toMatch(/^[cm]m\([\d.]+\)$/); // prettier-ignore
+      for (const formula of usualOf(option, 'mm'))
+        expect(formula, `${kind.id} ${option.id}`).toMatch(/^[cm]m\([\d.]+\)$/);
       const before = book.find(kind.id, kind.version - 1)!.options.find(({ id }) => id === option.id)!;
       if (usualOf(before, 'mm').join() !== usualOf(option, 'mm').join()) compared++;
       expect(

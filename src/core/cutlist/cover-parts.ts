@@ -61,8 +61,14 @@ function markOn({ n, name, sort, across, along }: CoverMark, piece: { across: Nm
     across !== null && along !== null
       ? [[across, along]]
       : along !== null
-        ? [[0, along], [piece.across, along]]
-        : [[across ?? 0, 0], [across ?? 0, piece.along]]; // prettier-ignore
+        ? [
+            [0, along],
+            [piece.across, along],
+          ]
+        : [
+            [across ?? 0, 0],
+            [across ?? 0, piece.along],
+          ];
   return { n, name, sort, points };
 }
 

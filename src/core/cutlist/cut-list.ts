@@ -68,7 +68,9 @@ function addLine(list: CutList, line: OrderLine, units: OrderUnits, { kinds = BU
       Object.assign(part, id, clothFor(line, part.role), { qty: part.qty * line.qty, seam: cover.seam }),
     );
   }
-  const copies = list.pieces.slice(before).reduce((sum, { qty }) => sum + qty, 0) + cover.strips.reduce((sum, { qty }) => sum + qty * line.qty, 0); // prettier-ignore
+  const copies =
+    list.pieces.slice(before).reduce((sum, { qty }) => sum + qty, 0) +
+    cover.strips.reduce((sum, { qty }) => sum + qty * line.qty, 0);
   if (copies > MOST_COVERS)
     return [
       {

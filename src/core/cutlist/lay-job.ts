@@ -54,7 +54,17 @@ export function layJobFor(
       const { line, name, sum, across, along } = piece;
       const id = `${orderNo}/${line} ${name}`;
       pieces.push(layPiece(id, piece, `${orderNo}/${line}`, cloth.turns, lattice !== null));
-      parts.push({ id, orderNo, line, name, sum, size: [across, along], isStrip: false, ...(piece.seam && { seam: piece.seam }), ...(piece.marks && { marks: piece.marks }) }); // prettier-ignore
+      parts.push({
+        id,
+        orderNo,
+        line,
+        name,
+        sum,
+        size: [across, along],
+        isStrip: false,
+        ...(piece.seam && { seam: piece.seam }),
+        ...(piece.marks && { marks: piece.marks }),
+      });
     }
     for (const strip of cutList.strips.filter((one) => one.cloth === clothKey)) {
       const { line, name, sum, qty, width, length, grain, loss, least } = strip;
@@ -120,7 +130,11 @@ function layPiece(id: string, piece: CutPiece, line: string, ofCloth: Turns, has
     match: !isMatched
       ? null
       : centre
-        ? { anchor: whole(match.anchor), offset: whole([match.delta[0] + centre[0], match.delta[1] + centre[1]]), group: null } // prettier-ignore
+        ? {
+            anchor: whole(match.anchor),
+            offset: whole([match.delta[0] + centre[0], match.delta[1] + centre[1]]),
+            group: null,
+          }
         : { anchor: whole(match.anchor), offset: whole(match.delta), group: group ? `${line} ${group}` : line },
   };
 }

@@ -34,7 +34,9 @@ const listOf = (one: OrderLine, on: Cloth = cloth()) => {
   return list.value;
 };
 const stops = (one: OrderLine, on?: Cloth) =>
-  listOf(one, on).warnings.filter(({ level }) => level === 'stop').map(({ message }) => message); // prettier-ignore
+  listOf(one, on)
+    .warnings.filter(({ level }) => level === 'stop')
+    .map(({ message }) => message);
 /** What a lay leaves out. */
 const unplaced = (one: OrderLine, on: Cloth = cloth()) => {
   const made = layJobFor([{ orderNo: '1', cutList: listOf(one, on) }], 'a', on, 'in')!;
@@ -107,7 +109,11 @@ describe('a centred motif', () => {
 test('parts that are to be all alike but can’t share the pattern are told', () => {
   // Top and boxing of one width share their seam line; a stool's skirt is cut to another width and starts elsewhere.
   const wide = cloth({ repeat: { across: inches(50), along: inches(10), drop: 0 } });
-  const boxed = line(0, { kind: 'boxed-cushion', matching: 'alike', measures: { length: inches(48), width: inches(20), thickness: inches(3) } }); // prettier-ignore
+  const boxed = line(0, {
+    kind: 'boxed-cushion',
+    matching: 'alike',
+    measures: { length: inches(48), width: inches(20), thickness: inches(3) },
+  });
   expect(stops(boxed, wide)).toEqual([]);
   expect(unplaced(boxed, wide)).toEqual([]);
 });
@@ -119,7 +125,8 @@ test('a line that would be cut as more parts than a lay takes is refused at its 
 });
 
 test('measures up to 20 m are taken, longer ones refused in a sentence', () => {
-  const long = (metres: number) => cutList([line(0, { matching: 'none', measures: { width: metres * NM.m, height: inches(12) } })], 'in'); // prettier-ignore
+  const long = (metres: number) =>
+    cutList([line(0, { matching: 'none', measures: { width: metres * NM.m, height: inches(12) } })], 'in');
   expect(long(20).ok).toBe(true);
   expect(long(20.01)).toMatchObject({ ok: false, faults: [{ code: 'length-huge', field: '1.measures.width' }] });
 });

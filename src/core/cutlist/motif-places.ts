@@ -24,9 +24,17 @@ function waysOut(part: Part, all: readonly Part[], canJoin: boolean, cloth: Clot
   const alike = all.map(({ centre: _, ...rest }) => rest);
   const sideways = turned(part);
   return [
-    part.centre && canShareAPhase(alike.map((one) => spanOf(one, cloth)), lattice) ? 'match it all alike instead' : '', // prettier-ignore
+    part.centre &&
+    canShareAPhase(
+      alike.map((one) => spanOf(one, cloth)),
+      lattice,
+    )
+      ? 'match it all alike instead'
+      : '',
     canJoin ? 'join it from a whole width' : '',
-    cloth.turns !== 'none' && part.along <= usableWidth(cloth) && missOfMotif(sideways, cloth) === 0 ? 'turn it sideways' : '', // prettier-ignore
+    cloth.turns !== 'none' && part.along <= usableWidth(cloth) && missOfMotif(sideways, cloth) === 0
+      ? 'turn it sideways'
+      : '',
     'take another cloth',
   ].filter(Boolean);
 }
@@ -59,7 +67,15 @@ export function alikeMissed(parts: readonly Part[], cloth: Cloth, units: OrderUn
   const alike = parts.filter(
     ({ match, centre, group, across }) => match && !centre && !group && across <= usableWidth(cloth),
   );
-  if (!lattice || alike.length < 2 || canShareAPhase(alike.map((one) => spanOf(one, cloth)), lattice)) return null; // prettier-ignore
+  if (
+    !lattice ||
+    alike.length < 2 ||
+    canShareAPhase(
+      alike.map((one) => spanOf(one, cloth)),
+      lattice,
+    )
+  )
+    return null;
   const say = (length: Nm) => printLength(length, STYLES[units]);
   const widest = alike.reduce((most, one) => (one.across > most.across ? one : most));
   return `The ${widest.name}, ${say(widest.across)} across, can’t show the same piece of the pattern as the other parts on ${cloth.name}, ${say(usableWidth(cloth))} between its selvages. Cut it without matching, turn it sideways or take another cloth.`;

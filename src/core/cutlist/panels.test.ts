@@ -230,9 +230,11 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
       ({ stitch }) => stitch,
     );
     expect(sewn.length).toBeGreaterThan(2);
-    for (const { stitch, foot } of sewn) expect([stitch, foot]).toEqual(['upholstery', foot === 'zip foot' ? 'zip foot' : 'walking foot']); // prettier-ignore
+    for (const { stitch, foot } of sewn)
+      expect([stitch, foot]).toEqual(['upholstery', foot === 'zip foot' ? 'zip foot' : 'walking foot']);
     expect(sewn.some(({ foot }) => foot === 'zip foot')).toBe(true);
-    for (const { stitch, foot } of listOf(cushion(), cloth()).steps) expect([stitch ?? 'seam', foot === 'walking foot']).toEqual(['seam', false]); // prettier-ignore
+    for (const { stitch, foot } of listOf(cushion(), cloth()).steps)
+      expect([stitch ?? 'seam', foot === 'walking foot']).toEqual(['seam', false]);
     expect(steps.map(({ n }) => n)).toEqual(steps.map((_, i) => i + 1));
     expect(listOf(cushion(), cloth()).steps[0]!.do).toContain('square its end');
   });

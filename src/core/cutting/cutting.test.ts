@@ -12,12 +12,22 @@ const FREEING = ['piece', 'strips', 'around'];
 
 /** A job of rectangles on a plain 54 in roll, and a plan that puts them where the test says (inches). */
 function lie(placed: { id?: string; at: [number, number]; size: [number, number] }[], used: number) {
-  const pieces = placed.map(({ id, size }, i) => ({ id: id ?? `p${i}`, qty: 1, width: inches(size[0]), height: inches(size[1]), outline: null, turns: [0], match: null })); // prettier-ignore
+  const pieces = placed.map(({ id, size }, i) => ({
+    id: id ?? `p${i}`,
+    qty: 1,
+    width: inches(size[0]),
+    height: inches(size[1]),
+    outline: null,
+    turns: [0],
+    match: null,
+  }));
   const job: LayJob = {
     units: 'in',
     clothName: 't',
     lattice: null,
-    stock: [{ id: 'roll', length: Infinity, left: inches(0.5), right: inches(53.5), motif: [0, 0], flaws: [], outline: null }],
+    stock: [
+      { id: 'roll', length: Infinity, left: inches(0.5), right: inches(53.5), motif: [0, 0], flaws: [], outline: null },
+    ],
     gap: 0,
     straight: false,
     pieces: [...new Map(pieces.map((piece) => [piece.id, piece])).values()],
@@ -25,7 +35,7 @@ function lie(placed: { id?: string; at: [number, number]; size: [number, number]
     locked: [],
     lockedCuts: [],
     search: { seconds: 1, seed: 1 },
-  }; // prettier-ignore
+  };
   const copies = new Map<string, number>();
   const plan = {
     lays: [
@@ -46,12 +56,19 @@ function lie(placed: { id?: string; at: [number, number]; size: [number, number]
 }
 
 const inchesOf = (nm: number) => nm / inches(1);
-const told = (steps: readonly CutStep[]) => steps.map(({ do: what, run, cuts }) => [what, run, cuts.map(inchesOf)]); // prettier-ignore
+const told = (steps: readonly CutStep[]) => steps.map(({ do: what, run, cuts }) => [what, run, cuts.map(inchesOf)]);
 
 describe('the order of cuts', () => {
   test('squares the end, cuts the full widths, then parts each section', () => {
     // Two fronts beside each other and a back that is as wide as both, on a bolt.
-    const { job, plan } = lie([{ at: [0.5, 0], size: [21, 21] }, { at: [21.5, 0], size: [21, 20] }, { at: [0.5, 21], size: [50, 10] }], 31); // prettier-ignore
+    const { job, plan } = lie(
+      [
+        { at: [0.5, 0], size: [21, 21] },
+        { at: [21.5, 0], size: [21, 20] },
+        { at: [0.5, 21], size: [50, 10] },
+      ],
+      31,
+    );
     expect(told(orderOfCuts(job, plan, { ...PLAIN, mayStack: false }))).toEqual([
       ['square', null, []],
       ['across', 'across', [21]],
@@ -63,16 +80,33 @@ describe('the order of cuts', () => {
   });
 
   test('alike pieces in a row are one step, with all of its cuts', () => {
-    const row = [0.5, 13.5, 26.5].map((x) => ({ id: 'seat', at: [x, 0] as [number, number], size: [13, 13] as [number, number] })); // prettier-ignore
+    const row = [0.5, 13.5, 26.5].map((x) => ({
+      id: 'seat',
+      at: [x, 0] as [number, number],
+      size: [13, 13] as [number, number],
+    }));
     const steps = orderOfCuts(...args(lie(row, 13)), { ...PLAIN, mayStack: false });
     expect(told(steps).at(-1)).toEqual(['piece', 'along', [0.5, 13.5, 26.5, 39.5]]);
     expect(steps.at(-1)!.items).toEqual([0, 1, 2]);
   });
 
   test('a pinwheel has no straight cut, and is cut around from the squared end on', () => {
-    const wheel = lie([{ at: [0.5, 0], size: [20, 10] }, { at: [20.5, 0], size: [10, 20] }, { at: [10.5, 20], size: [20, 10] }, { at: [0.5, 10], size: [10, 20] }], 30); // prettier-ignore
+    const wheel = lie(
+      [
+        { at: [0.5, 0], size: [20, 10] },
+        { at: [20.5, 0], size: [10, 20] },
+        { at: [10.5, 20], size: [20, 10] },
+        { at: [0.5, 10], size: [10, 20] },
+      ],
+      30,
+    );
     const steps = orderOfCuts(...args(wheel), PLAIN);
-    expect(steps.slice(2).map(({ do: what, items }) => [what, ...items])).toEqual([['around', 0], ['around', 1], ['around', 3], ['around', 2]]); // prettier-ignore
+    expect(steps.slice(2).map(({ do: what, items }) => [what, ...items])).toEqual([
+      ['around', 0],
+      ['around', 1],
+      ['around', 3],
+      ['around', 2],
+    ]);
   });
 
   describe('layers', () => {
@@ -95,8 +129,12 @@ describe('the order of cuts', () => {
     });
 
     test('on patterned cloth only pattern on pattern', () => {
-      const repeat = (along: number) => ({ lattice: latticeOf({ across: inches(8), along: inches(along), drop: 0.5 }), mayStack: true }); // prettier-ignore
-      const doings = (along: number) => orderOfCuts(...args(lie(rows(12), 22)), repeat(along)).map(({ do: what }) => what); // prettier-ignore
+      const repeat = (along: number) => ({
+        lattice: latticeOf({ across: inches(8), along: inches(along), drop: 0.5 }),
+        mayStack: true,
+      });
+      const doings = (along: number) =>
+        orderOfCuts(...args(lie(rows(12), 22)), repeat(along)).map(({ do: what }) => what);
       expect(doings(6)).toContain('stack');
       expect(doings(5)).not.toContain('stack');
     });
@@ -112,7 +150,14 @@ describe('the order of cuts', () => {
 
     test('a section that is alike on both sides of the middle is cut on the fold', () => {
       // 26.5 in on each side of the middle of 53 usable inches, and a band across it.
-      const mirrored = lie([{ at: [0.5, 0], size: [20, 10] }, { at: [33.5, 0], size: [20, 10] }, { at: [20.5, 0], size: [13, 8] }], 10); // prettier-ignore
+      const mirrored = lie(
+        [
+          { at: [0.5, 0], size: [20, 10] },
+          { at: [33.5, 0], size: [20, 10] },
+          { at: [20.5, 0], size: [13, 8] },
+        ],
+        10,
+      );
       const steps = orderOfCuts(...args(mirrored), PLAIN);
       expect(steps.slice(2).map(({ do: what, layers, items }) => [what, layers, items])).toEqual([
         ['fold', 2, [2, 0, 1]],
@@ -120,7 +165,11 @@ describe('the order of cuts', () => {
         ['piece', 2, [2]],
       ]);
       // A pattern would be mirrored, and foam doesn't fold.
-      for (const rules of [{ lattice: latticeOf({ across: 10, along: 10, drop: 0 }), mayStack: true }, { lattice: null, mayStack: false }]) expect(orderOfCuts(...args(mirrored), rules).map(({ do: what }) => what)).not.toContain('fold'); // prettier-ignore
+      for (const rules of [
+        { lattice: latticeOf({ across: 10, along: 10, drop: 0 }), mayStack: true },
+        { lattice: null, mayStack: false },
+      ])
+        expect(orderOfCuts(...args(mirrored), rules).map(({ do: what }) => what)).not.toContain('fold');
     });
   });
 

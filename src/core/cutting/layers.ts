@@ -86,7 +86,7 @@ function pairUp(rings: readonly Point[][], group: LayeredSection, others: readon
     free.delete(twin);
     pairs.push([item, twin]);
   }
-  for (const [item, twin] of pairs) group.twins.set(item, [...(group.twins.get(item) ?? []), twin]); // prettier-ignore
+  for (const [item, twin] of pairs) group.twins.set(item, [...(group.twins.get(item) ?? []), twin]);
   return true;
 }
 
@@ -116,7 +116,8 @@ const leftOf = (ring: readonly Point[]) => Math.min(...ring.map(([x]) => x));
 /** Whether two rings have the same corners, wherever they begin and whichever way they run. */
 function isSameRing(a: readonly Point[], b: readonly Point[]): boolean {
   if (a.length !== b.length || !isSameBox(a, b)) return false;
-  const order = (ring: readonly Point[]) => [...ring].sort((p, q) => (Math.abs(p[0] - q[0]) > ONE_CUT ? p[0] - q[0] : p[1] - q[1])); // prettier-ignore
+  const order = (ring: readonly Point[]) =>
+    [...ring].sort((p, q) => (Math.abs(p[0] - q[0]) > ONE_CUT ? p[0] - q[0] : p[1] - q[1]));
   const [first, second] = [order(a), order(b)];
   return first.every(([x, y], i) => Math.abs(x - second[i]![0]) <= ONE_CUT && Math.abs(y - second[i]![1]) <= ONE_CUT);
 }

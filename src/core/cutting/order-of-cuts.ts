@@ -14,7 +14,8 @@ export function orderOfCuts(job: LayJob, plan: LayPlan, rules: LayerRules): CutS
   const steps: CutStep[] = [];
   for (const drawing of drawPlan(job, plan)) {
     if (drawing.items.length === 0) continue;
-    const add = (step: Omit<CutStep, 'n' | 'stock'>) => steps.push({ n: steps.length + 1, stock: drawing.stock.id, ...step }); // prettier-ignore
+    const add = (step: Omit<CutStep, 'n' | 'stock'>) =>
+      steps.push({ n: steps.length + 1, stock: drawing.stock.id, ...step });
     cutLength(drawing, rules, add);
   }
   return steps;
@@ -29,20 +30,51 @@ function cutLength(drawing: LayDrawing, rules: LayerRules, add: Add) {
   const rings = items.map(({ ring }) => ring);
   const sections = partsAlong(rings, [...items.keys()], [0, 1]);
   const across: [Nm, Nm] = [stock.left, stock.right];
-  add({ ...PLAIN, do: 'square', along: [0, 0], across, line: [[0, 0], [stock.left + stock.right, 0]] }); // prettier-ignore
+  add({
+    ...PLAIN,
+    do: 'square',
+    along: [0, 0],
+    across,
+    line: [
+      [0, 0],
+      [stock.left + stock.right, 0],
+    ],
+  });
   sections.forEach(({ items: own, from, to }, i) => {
     const isLast = i === sections.length - 1;
     // The last cut takes the lay off the bolt; a remnant that is used up needs none.
     const at = isLast ? Math.max(used, to) : to;
     if (isLast && at >= stock.length - ONE_CUT) return;
-    add({ ...PLAIN, do: 'across', section: i + 1, items: own, along: [from, at], across, run: 'across', cuts: [at], line: [[0, at], [stock.left + stock.right, at]] }); // prettier-ignore
+    add({
+      ...PLAIN,
+      do: 'across',
+      section: i + 1,
+      items: own,
+      along: [from, at],
+      across,
+      run: 'across',
+      cuts: [at],
+      line: [
+        [0, at],
+        [stock.left + stock.right, at],
+      ],
+    });
   });
   for (const group of layerSections(drawing, sections, rules)) {
     const numbers = { section: group.sections[0]!, stacked: group.sections };
     const layers = group.sections.length * (group.isFolded ? 2 : 1);
     const all = withTwins(group.items, group);
     const { from, to } = sections[numbers.section - 1]!;
-    if (layers > 1) add({ ...PLAIN, ...numbers, do: group.isFolded ? 'fold' : 'stack', layers, items: all, along: [from, to], across }); // prettier-ignore
+    if (layers > 1)
+      add({
+        ...PLAIN,
+        ...numbers,
+        do: group.isFolded ? 'fold' : 'stack',
+        layers,
+        items: all,
+        along: [from, to],
+        across,
+      });
     cutBlock(group.items, {
       rings,
       drawing,
@@ -76,7 +108,8 @@ interface PartsOfBlock extends PartedBlock {
   isUpright: boolean;
 }
 
-const withTwins = (items: readonly number[], { twins }: LayeredSection) => items.flatMap((item) => [item, ...(twins.get(item) ?? [])]); // prettier-ignore
+const withTwins = (items: readonly number[], { twins }: LayeredSection) =>
+  items.flatMap((item) => [item, ...(twins.get(item) ?? [])]);
 
 /** Parts within parts deeper than this are cut around. */
 const MOST_DEPTH = 60;
@@ -87,7 +120,11 @@ function cutBlock(block: readonly number[], section: Section, isUpright = true, 
   const parted = depth < MOST_DEPTH ? partBlock(section.rings, block) : null;
   if (!parted) {
     // No straight cut frees anything: what lies nearest to the squared end first.
-    const order = [...block].sort((a, b) => lowest(section.rings[a]!) - lowest(section.rings[b]!) || leftmost(section.rings[a]!) - leftmost(section.rings[b]!)); // prettier-ignore
+    const order = [...block].sort(
+      (a, b) =>
+        lowest(section.rings[a]!) - lowest(section.rings[b]!) ||
+        leftmost(section.rings[a]!) - leftmost(section.rings[b]!),
+    );
     for (const item of order) free([item], null, section, 'around');
     return;
   }
@@ -96,7 +133,11 @@ function cutBlock(block: readonly number[], section: Section, isUpright = true, 
     const run = runFrom(parts, i, section);
     if (run > 0) {
       const some = { ...parted, parts: parts.slice(i, i + run), block, isUpright };
-      free(some.parts.flatMap(({ items }) => items), some, section); // prettier-ignore
+      free(
+        some.parts.flatMap(({ items }) => items),
+        some,
+        section,
+      );
       i += run;
       continue;
     }
@@ -112,7 +153,9 @@ function cutBlock(block: readonly number[], section: Section, isUpright = true, 
 function runFrom(parts: readonly BlockPart[], first: number, { rings, drawing }: Section): number {
   const alike = (a: number, b: number) => {
     const [p, q] = [drawing.items[a]!, drawing.items[b]!];
-    return p.id === q.id && p.turn === q.turn && (!p.isStrip || Math.abs(widthOf(rings[a]!) - widthOf(rings[b]!)) <= ONE_CUT); // prettier-ignore
+    return (
+      p.id === q.id && p.turn === q.turn && (!p.isStrip || Math.abs(widthOf(rings[a]!) - widthOf(rings[b]!)) <= ONE_CUT)
+    );
   };
   let count = 0;
   while (first + count < parts.length) {
@@ -160,7 +203,15 @@ function boxOf(rings: readonly Point[][], items: readonly number[]): { across: [
 /** The cut at `at` through a whole block. */
 function lineOf(run: CutRun, at: Nm, { across, along }: { across: [Nm, Nm]; along: [Nm, Nm] }): [Point, Point] | null {
   if (run === 'bias') return null;
-  return run === 'along' ? [[at, along[0]], [at, along[1]]] : [[across[0], at], [across[1], at]]; // prettier-ignore
+  return run === 'along'
+    ? [
+        [at, along[0]],
+        [at, along[1]],
+      ]
+    : [
+        [across[0], at],
+        [across[1], at],
+      ];
 }
 
 /** Where the cuts of parts fall: both edges of each, shared ones once; of strips on the bias, their own width. */

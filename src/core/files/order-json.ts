@@ -193,8 +193,18 @@ export function cutListToJson(list: CutList, units: Units) {
       sum,
     })),
     strips: list.strips.map(({ line, name, role, cloth, qty, width, length, grain, loss, least, sum }) => ({
-      line, name, role, cloth, qty, width: out(width), length: out(length), grain, loss: out(loss), least: out(least), sum,
-    })), // prettier-ignore
+      line,
+      name,
+      role,
+      cloth,
+      qty,
+      width: out(width),
+      length: out(length),
+      grain,
+      loss: out(loss),
+      least: out(least),
+      sum,
+    })),
     notions: list.notions.map(({ line, name, qty, length, note }) => ({
       line,
       name,

@@ -49,7 +49,11 @@ export function sheetFields(kinds: readonly CoverKind[]): SheetField[] {
   return [...GENERAL, ...values.values()];
 }
 
-const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9]+/g, ' ').trim(); // prettier-ignore
+const plain = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, ' ')
+    .trim();
 
 /** What each column most likely means, by its heading; each field is proposed once. Empty where nothing fits. */
 export function proposeFields(columns: readonly string[], fields: readonly SheetField[]): string[] {

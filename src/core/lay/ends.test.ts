@@ -24,7 +24,13 @@ const laid = (job: LayJob, seconds: number) => {
 const centred = () =>
   jobOf({
     units: 'mm',
-    cloth: { name: 'diamond', width: 1420, selvage: [12, 12], repeat: { across: 160, along: 220, drop: 0.5 }, turns: 'half' }, // prettier-ignore
+    cloth: {
+      name: 'diamond',
+      width: 1420,
+      selvage: [12, 12],
+      repeat: { across: 160, along: 220, drop: 0.5 },
+      turns: 'half',
+    },
     pieces: [
       { id: 'top', size: [1305.4, 465.4], match: { anchor: [12.7, 12.7], at: [-640, -220] } },
       { id: 'bottom', size: [1305.4, 465.4] },
@@ -61,7 +67,13 @@ describe('a search ends, whatever can’t be laid', () => {
 
   test('a whole match group that is too wide, beside strips across: no crash, and no cut that brings nothing', () => {
     const job = jobOf({
-      cloth: { name: 'drop', width: 45, selvage: [0.5, 0.5], repeat: { across: 0, along: 4, drop: 1 / 3 }, turns: 'none' }, // prettier-ignore
+      cloth: {
+        name: 'drop',
+        width: 45,
+        selvage: [0.5, 0.5],
+        repeat: { across: 0, along: 4, drop: 1 / 3 },
+        turns: 'none',
+      },
       stock: [{ id: 'r0', length: 29, motif: [8, 1] }, { id: 'r1', length: 12 }, { id: 'bolt' }],
       pieces: [
         { id: 'p0', size: [69, 30], match: { anchor: [0.5, 0.5], group: 'b', delta: [0, 6] } },

@@ -91,13 +91,20 @@ describe('the bound by lines across the cloth', () => {
   function patterns(things: readonly Thing[], room: number): number[][] {
     const reached = Array.from({ length: room + 1 }, () => new Map<string, number[]>());
     const reach = (at: number, counts: number[]) => reached[at]!.set(counts.join(), counts);
-    reach(0, things.map(() => 0)); // prettier-ignore
+    reach(
+      0,
+      things.map(() => 0),
+    );
     for (let at = 0; at < room; at++)
       for (const counts of reached[at]!.values()) {
         reach(at + 1, counts);
         things.forEach(({ side, starts }, t) => {
           const isStart = !starts || (at >= starts.first && (at - starts.first) % starts.period === 0);
-          if (isStart && at + side <= room) reach(at + side, counts.map((n, k) => n + (k === t ? 1 : 0))); // prettier-ignore
+          if (isStart && at + side <= room)
+            reach(
+              at + side,
+              counts.map((n, k) => n + (k === t ? 1 : 0)),
+            );
         });
       }
     return [...reached[room]!.values()];

@@ -51,10 +51,12 @@ describe('small lays whose best length is plain', () => {
   });
 
   test('remnants are filled before the bolt, flaws are left out', () => {
-    const plan = lay(jobOf({
-      stock: [{ id: 'rem', length: 20, width: 30, flaws: [[10, 0, 1, 1]] }, { id: 'bolt' }],
-      pieces: [{ id: 'a', size: [10, 20], qty: 3 }],
-    })); // prettier-ignore
+    const plan = lay(
+      jobOf({
+        stock: [{ id: 'rem', length: 20, width: 30, flaws: [[10, 0, 1, 1]] }, { id: 'bolt' }],
+        pieces: [{ id: 'a', size: [10, 20], qty: 3 }],
+      }),
+    );
     expect(plan.lays.map(({ stock, placed, used }) => [stock, placed.length, used / NM.in])).toEqual([
       ['rem', 2, 20],
       ['bolt', 1, 20],
@@ -62,7 +64,10 @@ describe('small lays whose best length is plain', () => {
   });
 
   test.each(['across', 'bias'] as const)('a strip that only a wider remnant can give is cut from that, %s', (grain) => {
-    const stock = [{ id: 'wide', length: 60 }, { id: 'narrow', length: 200, width: 20 }]; // prettier-ignore
+    const stock = [
+      { id: 'wide', length: 60 },
+      { id: 'narrow', length: 200, width: 20 },
+    ];
     const job = jobOf({ stock, pieces: [], strips: [{ id: 's', width: 2, length: 90, grain, least: 40 }] });
     const { lays, unplaced } = lay(job);
     expect(unplaced).toEqual([]);
@@ -122,9 +127,20 @@ describe('small lays whose best length is plain', () => {
 
   test('better lays are told as they are found, with what lies where', () => {
     const job = jobOf({
-      pieces: [{ id: 'a', size: [20, 13], qty: 9 }, { id: 't', outline: [[0, 0], [30, 0], [0, 20]], qty: 4 }],
+      pieces: [
+        { id: 'a', size: [20, 13], qty: 9 },
+        {
+          id: 't',
+          outline: [
+            [0, 0],
+            [30, 0],
+            [0, 20],
+          ],
+          qty: 4,
+        },
+      ],
       strips: [{ id: 's', width: 2, length: 150, grain: 'bias', loss: 2 }],
-    }); // prettier-ignore
+    });
     let time = 0;
     const told: NestProgress[] = [];
     const plan = nest(job, { seconds: 60, clock: () => (time += 40), onProgress: (one) => told.push(one) });
@@ -145,7 +161,10 @@ describe('small lays whose best length is plain', () => {
   });
 
   test('straight cutting gives a lay that comes apart by edge-to-edge cuts, a pinwheel is refused by the check', () => {
-    const pieces = [{ id: 'p', size: [20, 10], qty: 4 }, { id: 'core', size: [10, 10] }]; // prettier-ignore
+    const pieces = [
+      { id: 'p', size: [20, 10], qty: 4 },
+      { id: 'core', size: [10, 10] },
+    ];
     const straight = jobOf({ cloth: { name: 't', width: 30, turns: 'any' }, pieces, cut: 'straight' });
     const at = (piece: string, copy: number, x: number, y: number, turn: number) => ({
       piece,
@@ -176,8 +195,37 @@ describe('small lays whose best length is plain', () => {
   });
 
   test('pieces with an outline lie inside their boxes; an odd remnant is used only inside its outline', () => {
-    const pieces = [{ id: 'tri', outline: [[0, 0], [20, 0], [0, 12]], qty: 3 }, { id: 'b', size: [8, 8], qty: 4 }]; // prettier-ignore
-    const plan = lay(jobOf({ pieces, stock: [{ id: 'hide', length: 30, width: 40, outline: [[20, 0], [40, 15], [20, 30], [0, 15]] }, { id: 'bolt' }] })); // prettier-ignore
+    const pieces = [
+      {
+        id: 'tri',
+        outline: [
+          [0, 0],
+          [20, 0],
+          [0, 12],
+        ],
+        qty: 3,
+      },
+      { id: 'b', size: [8, 8], qty: 4 },
+    ];
+    const plan = lay(
+      jobOf({
+        pieces,
+        stock: [
+          {
+            id: 'hide',
+            length: 30,
+            width: 40,
+            outline: [
+              [20, 0],
+              [40, 15],
+              [20, 30],
+              [0, 15],
+            ],
+          },
+          { id: 'bolt' },
+        ],
+      }),
+    );
     expect(plan.unplaced).toEqual([]);
     expect(plan.lays.map(({ stock }) => stock)).toEqual(['hide', 'bolt']);
   });
@@ -236,18 +284,92 @@ describe('the plan’s own check finds what is wrong', () => {
 
   test.each<[string, string, (plan: LayPlan) => void]>([
     ['overlap', 'a piece on its twin', (p) => Object.assign(p.lays[0]!.placed[1]!, { x: first(p).x, y: first(p).y })],
-    ['overlap', 'a cut with a corner twice, on a piece', (p) => { const { x, y } = first(p); const [w, h] = [inches(10), inches(2)]; p.lays[0]!.cuts[0]!.outline = [[x, y], [x, y], [x + w, y], [x + w, y + h]]; }],
-    ['width', 'over the selvage', (p) => { first(p).x = -10_000; }],
-    ['length', 'before the cut end', (p) => { first(p).y -= 10_000; }],
-    ['flaw', 'on a flaw', (p) => { Object.assign(first(p), { x: inches(35), y: inches(35) }); }],
-    ['turn', 'a quarter turn', (p) => { first(p).turn = 90; }],
-    ['copies', 'a copy left out', (p) => { p.lays[0]!.placed.pop(); }],
-    ['copies', 'a copy unplaced without a reason', (p) => { const { piece, copy } = p.lays[0]!.placed.pop()!; p.unplaced.push({ piece, copy, why: '' }); }],
-    ['strip', 'a strip too short', (p) => { p.lays[0]!.cuts[0]!.length /= 2; }],
-    ['used', 'used told too short', (p) => { p.lays[0]!.used -= 10_000; }],
-    ['bound', 'a bound above used', (p) => { p.bound = p.used + 10_000; }],
-    ['stock', 'an unknown stock', (p) => { p.lays[0]!.stock = 'x'; }],
-  ])('%s: %s', (kind, _, change) => expect(broken(change)).toContain(kind)); // prettier-ignore
+    [
+      'overlap',
+      'a cut with a corner twice, on a piece',
+      (p) => {
+        const { x, y } = first(p);
+        const [w, h] = [inches(10), inches(2)];
+        p.lays[0]!.cuts[0]!.outline = [
+          [x, y],
+          [x, y],
+          [x + w, y],
+          [x + w, y + h],
+        ];
+      },
+    ],
+    [
+      'width',
+      'over the selvage',
+      (p) => {
+        first(p).x = -10_000;
+      },
+    ],
+    [
+      'length',
+      'before the cut end',
+      (p) => {
+        first(p).y -= 10_000;
+      },
+    ],
+    [
+      'flaw',
+      'on a flaw',
+      (p) => {
+        Object.assign(first(p), { x: inches(35), y: inches(35) });
+      },
+    ],
+    [
+      'turn',
+      'a quarter turn',
+      (p) => {
+        first(p).turn = 90;
+      },
+    ],
+    [
+      'copies',
+      'a copy left out',
+      (p) => {
+        p.lays[0]!.placed.pop();
+      },
+    ],
+    [
+      'copies',
+      'a copy unplaced without a reason',
+      (p) => {
+        const { piece, copy } = p.lays[0]!.placed.pop()!;
+        p.unplaced.push({ piece, copy, why: '' });
+      },
+    ],
+    [
+      'strip',
+      'a strip too short',
+      (p) => {
+        p.lays[0]!.cuts[0]!.length /= 2;
+      },
+    ],
+    [
+      'used',
+      'used told too short',
+      (p) => {
+        p.lays[0]!.used -= 10_000;
+      },
+    ],
+    [
+      'bound',
+      'a bound above used',
+      (p) => {
+        p.bound = p.used + 10_000;
+      },
+    ],
+    [
+      'stock',
+      'an unknown stock',
+      (p) => {
+        p.lays[0]!.stock = 'x';
+      },
+    ],
+  ])('%s: %s', (kind, _, change) => expect(broken(change)).toContain(kind));
 
   test('a phase that is off, a gap that is too small', () => {
     const matched = jobOf({

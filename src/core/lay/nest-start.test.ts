@@ -43,13 +43,18 @@ test('with strips and locks the search goes on from the plan too: one pass never
     { id: 'cord', width: 1.5, length: 300, grain: 'bias', loss: 1.5, least: 12, qty: 2 },
     { id: 'band', width: 4, length: 120, grain: 'across', loss: 1, qty: 2 },
   ];
-  const pieces = [{ id: 'a', size: [17, 13], qty: 9 }, { id: 'b', size: [23, 19], qty: 6 }, { id: 'c', size: [31, 4], qty: 7 }]; // prettier-ignore
+  const pieces = [
+    { id: 'a', size: [17, 13], qty: 9 },
+    { id: 'b', size: [23, 19], qty: 6 },
+    { id: 'c', size: [31, 4], qty: 7 },
+  ];
   const job = jobOf({ pieces, strips });
   const long = planOf(job, 80);
   expect(planOf(job, 20).used).toBeGreaterThan(long.used);
   const heard: number[] = [];
   const clock = () => performance.now();
-  const from = (one: LayJob) => nest(one, { steps: 20, seed: 3, start: long, clock, seconds: 20, onBetter: ({ used }) => heard.push(used) }); // prettier-ignore
+  const from = (one: LayJob) =>
+    nest(one, { steps: 20, seed: 3, start: long, clock, seconds: 20, onBetter: ({ used }) => heard.push(used) });
   const on = from(job);
   expect(on.ok && on.value.used).toBeLessThanOrEqual(long.used);
   const [lay] = long.lays;
@@ -68,7 +73,10 @@ test('a plan that can’t be cut is refused with what is wrong', () => {
   const job = jobOf({ pieces: [{ id: 'a', size: [20, 10], qty: 2 }] });
   const good = planOf(job, 5);
   const [lay] = good.lays;
-  const over = { ...good, lays: [{ ...lay!, placed: lay!.placed.map((one) => ({ ...one, x: lay!.placed[0]!.x, y: lay!.placed[0]!.y })) }] }; // prettier-ignore
+  const over = {
+    ...good,
+    lays: [{ ...lay!, placed: lay!.placed.map((one) => ({ ...one, x: lay!.placed[0]!.x, y: lay!.placed[0]!.y })) }],
+  };
   const refused = nest(job, { steps: 5, start: over });
   expect(refused.ok ? '' : refused.faults[0]!.message).toMatch(
     /can’t be cut: a 1 and a 2 overlap|can’t be cut: a 2 and a 1 overlap/,

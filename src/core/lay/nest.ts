@@ -84,7 +84,13 @@ function laidRound(job: LayJob, options: NestOptions): LayPlan {
   const whole = (plan: LayPlan) => withLocked(job, plan);
   const rest = withoutLocked(job);
   const from = start ? restOf(job, rest, start) : null;
-  const plan = whole(laid(rest, { ...others, ...(from && { start: from }), ...(onBetter && { onBetter: (better) => onBetter(whole(better)) }) })); // prettier-ignore
+  const plan = whole(
+    laid(rest, {
+      ...others,
+      ...(from && { start: from }),
+      ...(onBetter && { onBetter: (better) => onBetter(whole(better)) }),
+    }),
+  );
   return { ...plan, bound: Math.min(plan.used, Math.max(plan.bound, lowerBound(job, placedCopies(plan.lays)))) };
 }
 
@@ -165,7 +171,8 @@ function limitsOf(
         if (isBetter) bestPlan = planOf(best);
         const { used = 0, unplaced = [] } = bestPlan ?? {};
         // The bound in hand is for all that can be laid.
-        const proven = bestPlan && best!.placing.stock.some((at) => at < 0) ? bestPlan.bound : Math.min(bound, used || bound); // prettier-ignore
+        const proven =
+          bestPlan && best!.placing.stock.some((at) => at < 0) ? bestPlan.bound : Math.min(bound, used || bound);
         onProgress?.({ done, used, unplaced, bound: proven, ...(isBetter && { sketch: sketchOf(job, best) }) });
         if (isBetter) onBetter?.({ ...bestPlan!, passes, refused: 0 });
         drawn = best;
@@ -182,7 +189,12 @@ function sketchOf(job: LayJob, { parts, placing }: Found): LaySketch {
   const rings = parts.flatMap((part, i): LaySketch['rings'] => {
     if (placing.stock[i]! < 0) return [];
     const turn = 90 * placing.turned[i]!;
-    const box: Point[] = [[0, 0], [part.width, 0], [part.width, part.height], [0, part.height]]; // prettier-ignore
+    const box: Point[] = [
+      [0, 0],
+      [part.width, 0],
+      [part.width, part.height],
+      [0, part.height],
+    ];
     const cuts = part.block?.cuts.map(({ outline }) => outline) ?? [turnOutline(part.outlines?.ring ?? box, turn)];
     const [x, y] = [placing.x[i]! - left, placing.y[i]! + starts[placing.stock[i]!]!];
     return cuts.map((ring) => ({

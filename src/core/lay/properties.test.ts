@@ -66,7 +66,12 @@ describe('a job in the mirror', () => {
       fc.property(jobArb, (json) => {
         const [job, other] = [jobOf(json), jobOf(mirrored(json))];
         expect(lowerBound(other, allOf(other))).toBe(lowerBound(job, allOf(job)));
-        const widths = new Map((json.stock ?? [{ id: 'roll' }]).map((one) => [one.id, ((one as { width?: number }).width ?? json.cloth.width) * NM.in])); // prettier-ignore
+        const widths = new Map(
+          (json.stock ?? [{ id: 'roll' }]).map((one) => [
+            one.id,
+            ((one as { width?: number }).width ?? json.cloth.width) * NM.in,
+          ]),
+        );
         const plan = lay(job, 25);
         expect(findFaults(other, mirroredPlan(job, plan, widths))).toEqual([]);
       }),
@@ -112,7 +117,11 @@ describe('locked pieces', () => {
         const cuts = whole.lays
           .flatMap(({ stock, cuts: some }) => some.map((one) => ({ ...one, stock })))
           .filter(({ copy }) => copy % every === 0)
-          .map(({ length, outline, ...one }) => ({ ...one, length: length / NM.in, outline: outline.map((at) => at.map((nm) => nm / NM.in)) })); // prettier-ignore
+          .map(({ length, outline, ...one }) => ({
+            ...one,
+            length: length / NM.in,
+            outline: outline.map((at) => at.map((nm) => nm / NM.in)),
+          }));
         const job = jobOf({ ...json, cut: 'free', placed: [...placed, ...cuts] });
         expect([job.locked.length, job.lockedCuts.length]).toEqual([placed.length, cuts.length]);
         const plan = lay(job, 25);
@@ -140,7 +149,15 @@ describe('locked pieces', () => {
   });
 
   test('an outline that is locked is laid round, not its box', () => {
-    const triangle = { id: 't', outline: [[0, 0], [40, 0], [0, 40]], qty: 1 }; // prettier-ignore
+    const triangle = {
+      id: 't',
+      outline: [
+        [0, 0],
+        [40, 0],
+        [0, 40],
+      ],
+      qty: 1,
+    };
     const job = jobOf({
       cloth: { name: 't', width: 40, turns: 'none' },
       pieces: [triangle, { id: 'a', size: [18, 18], qty: 1 }],
@@ -155,8 +172,19 @@ describe('locked pieces', () => {
       cloth: { name: 't', width: 40, turns: 'none' },
       pieces: [{ id: 'a', size: [18, 18], qty: 1 }],
       strips: [{ id: 's', width: 1, length: 50, grain: 'bias' }],
-      placed: [{ strip: 's', length: 50, outline: [[0, 0], [35.355339, 35.355339], [35.355339, 36.769553], [0, 1.414214]] }],
-    }); // prettier-ignore
+      placed: [
+        {
+          strip: 's',
+          length: 50,
+          outline: [
+            [0, 0],
+            [35.355339, 35.355339],
+            [35.355339, 36.769553],
+            [0, 1.414214],
+          ],
+        },
+      ],
+    });
     const plan = lay(job, 60);
     expect(plan.unplaced).toEqual([]);
     expect(plan.used / NM.in).toBeCloseTo(36.7696, 3);

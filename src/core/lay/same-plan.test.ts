@@ -10,7 +10,10 @@ import { jobOf } from './testing';
 const printed = (job: LayJob) => {
   const plan = nest(job, { steps: 120, seed: 7 });
   if (!plan.ok) throw new Error(plan.faults[0]!.message);
-  return createHash('sha256').update(JSON.stringify(planToJson(plan.value, job.units))).digest('hex').slice(0, 16); // prettier-ignore
+  return createHash('sha256')
+    .update(JSON.stringify(planToJson(plan.value, job.units)))
+    .digest('hex')
+    .slice(0, 16);
 };
 
 test.each<[string, LayJob, string]>([
@@ -25,9 +28,12 @@ test.each<[string, LayJob, string]>([
     jobOf({
       cloth: { name: 't', width: 54, repeat: { across: 9, along: 7, drop: 0.5 }, turns: 'none' },
       stock: [{ id: 'r', length: 30, flaws: [[10, 5, 3, 4]] }, { id: 'roll' }],
-      pieces: [{ id: 'a', size: [17, 13], qty: 6, match: { group: 'g' } }, { id: 'b', size: [9, 22], qty: 4 }],
+      pieces: [
+        { id: 'a', size: [17, 13], qty: 6, match: { group: 'g' } },
+        { id: 'b', size: [9, 22], qty: 4 },
+      ],
       strips: [{ id: 's', width: 1.5, length: 130, grain: 'bias', loss: 1.5, least: 12 }],
-    }), // prettier-ignore
+    }),
     'a28d50a49e4fb480',
   ],
 ])('of %s', (_, job, hash) => {

@@ -2,16 +2,50 @@ import { ok, refuse, type Result } from '../result';
 import { LONGEST, NM, type LengthUnit, type Nm } from './units';
 
 const VULGAR: Record<string, string> = {
-  '½': '1/2', '⅓': '1/3', '⅔': '2/3', '¼': '1/4', '¾': '3/4', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5',
-  '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
-}; // prettier-ignore
+  '½': '1/2',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 
 const UNIT_WORDS: Record<string, LengthUnit> = {
-  '"': 'in', '″': 'in', '”': 'in', "''": 'in', in: 'in', ins: 'in', inch: 'in', inches: 'in',
-  "'": 'ft', '′': 'ft', '’': 'ft', ft: 'ft', foot: 'ft', feet: 'ft',
-  yd: 'yd', yds: 'yd', yard: 'yd', yards: 'yd',
-  mm: 'mm', cm: 'cm', m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
-}; // prettier-ignore
+  '"': 'in',
+  '″': 'in',
+  '”': 'in',
+  "''": 'in',
+  in: 'in',
+  ins: 'in',
+  inch: 'in',
+  inches: 'in',
+  "'": 'ft',
+  '′': 'ft',
+  '’': 'ft',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  yd: 'yd',
+  yds: 'yd',
+  yard: 'yd',
+  yards: 'yd',
+  mm: 'mm',
+  cm: 'cm',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+};
 
 /** The unit that a bare number after this one is meant in: 1 yd 6 is six inches, 1 m 20 is twenty centimetres. */
 const NEXT_SMALLER: Partial<Record<LengthUnit, LengthUnit>> = { yd: 'in', ft: 'in', m: 'cm', cm: 'mm' };

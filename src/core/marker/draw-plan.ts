@@ -35,10 +35,27 @@ export function drawPlan(job: LayJob, plan: LayPlan): LayDrawing[] {
       const piece = pieces.get(pieceId);
       if (!piece) return [];
       const { width, height, outline } = piece;
-      const ring = turnOutline(outline ?? [[0, 0], [width, 0], [width, height], [0, height]], turn); // prettier-ignore
-      return [{ id: pieceId, copy, isStrip: false, turn, cutLength: null, ring: ring.map(([dx, dy]) => [x + dx, y + dy]) }]; // prettier-ignore
+      const ring = turnOutline(
+        outline ?? [
+          [0, 0],
+          [width, 0],
+          [width, height],
+          [0, height],
+        ],
+        turn,
+      );
+      return [
+        { id: pieceId, copy, isStrip: false, turn, cutLength: null, ring: ring.map(([dx, dy]) => [x + dx, y + dy]) },
+      ];
     });
-    const cut = cuts.map(({ strip, copy, length, outline }): DrawnItem => ({ id: strip, copy, isStrip: true, turn: 0, cutLength: length, ring: outline.map(([x, y]) => [x, y]) })); // prettier-ignore
+    const cut = cuts.map(({ strip, copy, length, outline }): DrawnItem => ({
+      id: strip,
+      copy,
+      isStrip: true,
+      turn: 0,
+      cutLength: length,
+      ring: outline.map(([x, y]) => [x, y]),
+    }));
     return [{ stock, used, items: [...laid, ...cut] }];
   });
 }

@@ -77,7 +77,9 @@ export function facesOf(
   covers: ReadonlyMap<string, number>,
 ): Face[] {
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
-  const strips = new Map(job.strips.filter(({ id, grain }) => grain !== 'bias' && !SEWN_IN.test(id)).map((strip) => [strip.id, strip])); // prettier-ignore
+  const strips = new Map(
+    job.strips.filter(({ id, grain }) => grain !== 'bias' && !SEWN_IN.test(id)).map((strip) => [strip.id, strip]),
+  );
   const partOf = new Map(parts.map((part) => [part.id, part]));
   const motifs = new Map(job.stock.map(({ id, motif }) => [id, motif]));
   const cutsSoFar = new Map<string, number>();
@@ -88,7 +90,14 @@ export function facesOf(
     if (!part || !count) return null;
     const each = Math.max(1, Math.round(qty / count));
     const { orderNo, line, name } = part;
-    return { orderNo, line, name, cover: Math.min(count, Math.ceil(copy / each)), nth: ((copy - 1) % each) + 1, seam: part.seam ?? 0 }; // prettier-ignore
+    return {
+      orderNo,
+      line,
+      name,
+      cover: Math.min(count, Math.ceil(copy / each)),
+      nth: ((copy - 1) % each) + 1,
+      seam: part.seam ?? 0,
+    };
   };
   return plan.lays
     .flatMap(({ stock, placed, cuts }) => [
@@ -97,7 +106,17 @@ export function facesOf(
         const place = piece && placeOf(id, copy, piece.qty);
         if (!piece || !place) return [];
         const { width, height, outline } = piece;
-        return [{ ...place, stock, width, height, outline, toCloth: toCloth(x, y, turn, width, height), motif: motifs.get(stock)! }]; // prettier-ignore
+        return [
+          {
+            ...place,
+            stock,
+            width,
+            height,
+            outline,
+            toCloth: toCloth(x, y, turn, width, height),
+            motif: motifs.get(stock)!,
+          },
+        ];
       }),
       ...cuts.flatMap(({ strip: id, copy, outline }): Face[] => {
         const strip = strips.get(id);
@@ -111,7 +130,18 @@ export function facesOf(
         const [wide, high] = [Math.max(...xs) - x, Math.max(...ys) - y];
         // A strip's own across is its length, whichever way it lies on the cloth.
         const [width, height, turn] = strip.grain === 'across' ? [wide, high, 0] : [high, wide, 90];
-        return [{ ...place, nth, stock, width, height, outline: null, toCloth: toCloth(x, y, turn, width, height), motif: motifs.get(stock)! }]; // prettier-ignore
+        return [
+          {
+            ...place,
+            nth,
+            stock,
+            width,
+            height,
+            outline: null,
+            toCloth: toCloth(x, y, turn, width, height),
+            motif: motifs.get(stock)!,
+          },
+        ];
       }),
     ])
     .sort((a, b) => a.cover - b.cover || a.nth - b.nth);

@@ -11,15 +11,26 @@ const IN = inches(1);
 const wrong = ({ job, plan }: HandLay) => findFaults({ ...job, straight: false }, plan);
 
 const JOB = jobOf({
-  pieces: [{ id: 'a', size: [20, 12], qty: 3 }, { id: 'b', size: [10, 10], qty: 2 }],
-  strips: [{ id: 's', width: 2, length: 100, grain: 'across', loss: 1 }, { id: 'c', width: 1.5, length: 90, grain: 'bias', loss: 1.5, least: 12 }],
-}); // prettier-ignore
+  pieces: [
+    { id: 'a', size: [20, 12], qty: 3 },
+    { id: 'b', size: [10, 10], qty: 2 },
+  ],
+  strips: [
+    { id: 's', width: 2, length: 100, grain: 'across', loss: 1 },
+    { id: 'c', width: 1.5, length: 90, grain: 'bias', loss: 1.5, least: 12 },
+  ],
+});
 const handsOn = (job: LayJob, steps = 60) => new HandLay(job, lay(job, steps));
 
 describe('what lies there', () => {
   test('each piece and each cut of a strip, once, where its box is', () => {
     const { items, plan } = handsOn(JOB);
-    expect(items.filter(({ cut }) => cut === null).map(({ id, copy }) => `${id}${copy}`).sort()).toEqual(['a1', 'a2', 'a3', 'b1', 'b2']); // prettier-ignore
+    expect(
+      items
+        .filter(({ cut }) => cut === null)
+        .map(({ id, copy }) => `${id}${copy}`)
+        .sort(),
+    ).toEqual(['a1', 'a2', 'a3', 'b1', 'b2']);
     expect(new Set(items.map(({ key }) => key)).size).toBe(items.length);
     // 100 in from a cloth 53 in wide between its selvages is joined from two cuts.
     expect(items.filter(({ id }) => id === 's').map(({ cut }) => cut)).toEqual([1, 2]);
@@ -66,7 +77,7 @@ describe('a move', () => {
       stock: [{ id: 'remnant', length: 30 }, { id: 'roll' }],
       pieces: [{ id: 'a', size: [40, 28], qty: 2 }],
       strips: [{ id: 's', width: 2, length: 100, grain: 'across', loss: 1 }],
-    }); // prettier-ignore
+    });
     const hands = handsOn(job);
     const cut = hands.items.find(({ id, stock }) => id === 's' && stock === 'roll')!;
     const to = { stock: 'roll', x: cut.x, y: hands.plan.endless + 3 * IN, turn: 0 };

@@ -1,4 +1,15 @@
-import { LayTable, lowerBound, placedCopies, type LayJob, type LayPiece, type LayPlan, type Obstacle, type Placement, type Point, type StripCut } from '../lay'; // prettier-ignore
+import {
+  LayTable,
+  lowerBound,
+  placedCopies,
+  type LayJob,
+  type LayPiece,
+  type LayPlan,
+  type Obstacle,
+  type Placement,
+  type Point,
+  type StripCut,
+} from '../lay';
 import type { Nm } from '../length';
 
 /** One piece, or one cut of a strip, that hands may take hold of. */
@@ -41,7 +52,18 @@ export function handItems(job: LayJob, plan: LayPlan): HandItem[] {
       const cut = (counts.get(pieceKey(strip, copy)) ?? 0) + 1;
       counts.set(pieceKey(strip, copy), cut);
       const [x, y, right, top] = boxOf(outline);
-      return { key: cutKey(strip, copy, cut), id: strip, copy, cut, stock, x, y, width: right - x, height: top - y, turn: 0 }; // prettier-ignore
+      return {
+        key: cutKey(strip, copy, cut),
+        id: strip,
+        copy,
+        cut,
+        stock,
+        x,
+        y,
+        width: right - x,
+        height: top - y,
+        turn: 0,
+      };
     }),
   ]);
 }
@@ -115,14 +137,25 @@ export class HandLay {
     }
     const at = this.placeOfCut(item, from.cuts);
     const cut = from.cuts[at]!;
-    const one: StripCut = { ...cut, outline: cut.outline.map(([x, y]): Point => [x + dx, y + dy]) as StripCut['outline'] }; // prettier-ignore
+    const one: StripCut = {
+      ...cut,
+      outline: cut.outline.map(([x, y]): Point => [x + dx, y + dy]) as StripCut['outline'],
+    };
     if (from === to) from.cuts[at] = one;
     else {
       from.cuts.splice(at, 1);
       to.cuts.push(one);
     }
     const lay = this.with(lays);
-    const now = lay.items.find((other) => other.cut !== null && other.id === item.id && other.copy === item.copy && other.stock === spot.stock && other.x === spot.x && other.y === spot.y); // prettier-ignore
+    const now = lay.items.find(
+      (other) =>
+        other.cut !== null &&
+        other.id === item.id &&
+        other.copy === item.copy &&
+        other.stock === spot.stock &&
+        other.x === spot.x &&
+        other.y === spot.y,
+    );
     return { lay, key: now?.key ?? key };
   }
 
@@ -132,11 +165,12 @@ export class HandLay {
     const lays = this.lays();
     for (const lay of lays) {
       if (item.cut === null)
-        lay.placed = lay.placed.filter(({ piece, copy }) => piece !== item.id || copy !== item.copy); // prettier-ignore
+        lay.placed = lay.placed.filter(({ piece, copy }) => piece !== item.id || copy !== item.copy);
       else lay.cuts = lay.cuts.filter(({ strip, copy }) => strip !== item.id || copy !== item.copy);
     }
     const why = 'it was taken off the cloth by hand';
-    const left = item.cut === null ? { piece: item.id, copy: item.copy, why } : { strip: item.id, copy: item.copy, why }; // prettier-ignore
+    const left =
+      item.cut === null ? { piece: item.id, copy: item.copy, why } : { strip: item.id, copy: item.copy, why };
     const locked = new Set(this.locked);
     for (const one of sameCopy(this.items, item)) locked.delete(one.key);
     return this.with(lays, [...this.plan.unplaced, left], locked);
@@ -190,7 +224,12 @@ export class HandLay {
     const lay = this.with(lays, plan.unplaced);
     // Cuts may be counted another way in it.
     const copies = new Set([...this.locked].map((key) => copyOf(this.byKey.get(key)!)));
-    return new HandLay(this.job, lay.plan, new Set(lay.items.filter((item) => copies.has(copyOf(item))).map(({ key }) => key)), this.proven); // prettier-ignore
+    return new HandLay(
+      this.job,
+      lay.plan,
+      new Set(lay.items.filter((item) => copies.has(copyOf(item))).map(({ key }) => key)),
+      this.proven,
+    );
   }
 
   /** The job with what is locked in it: what the rest is laid round, and what is kept with the lay. */
@@ -215,7 +254,9 @@ export class HandLay {
     const free = new HandLay({ ...rest, locked: [], lockedCuts: [] }, plan);
     const pieces = new Set(locked.map(({ piece, copy }) => pieceKey(piece, copy)));
     const strips = new Set(lockedCuts.map(({ strip, copy }) => pieceKey(strip, copy)));
-    const keys = free.items.filter(({ id, copy, cut }) => (cut === null ? pieces : strips).has(pieceKey(id, copy))).map(({ key }) => key); // prettier-ignore
+    const keys = free.items
+      .filter(({ id, copy, cut }) => (cut === null ? pieces : strips).has(pieceKey(id, copy)))
+      .map(({ key }) => key);
     return new HandLay(free.job, plan, new Set(keys));
   }
 
@@ -245,7 +286,8 @@ export class HandLay {
     const lays = changed.filter(({ stock }) => tops.has(stock)).map((lay) => ({ ...lay, used: tops.get(lay.stock)! }));
     const used = lays.reduce((sum, lay) => sum + lay.used, 0);
     const endless = this.job.stock.find(({ length }) => length === Infinity)?.id;
-    const bound = unplaced.length === this.proven.leftOut ? this.proven.bound : lowerBound(this.job, placedCopies(lays)); // prettier-ignore
+    const bound =
+      unplaced.length === this.proven.leftOut ? this.proven.bound : lowerBound(this.job, placedCopies(lays));
     const plan: LayPlan = {
       ...this.plan,
       lays,
@@ -270,7 +312,9 @@ export class HandLay {
       cuts: [],
       placed: [
         ...lay.placed,
-        ...ofCuts.filter(({ stock }) => stock === lay.stock).map(({ key, x, y }) => ({ piece: key, copy: 1, x, y, turn: 0 })), // prettier-ignore
+        ...ofCuts
+          .filter(({ stock }) => stock === lay.stock)
+          .map(({ key, x, y }) => ({ piece: key, copy: 1, x, y, turn: 0 })),
       ],
     }));
     const whole: LayJob = { ...job, strips: [], pieces: [...job.pieces, ...cuts.values()] };
@@ -281,7 +325,7 @@ export class HandLay {
 const copyOf = ({ id, copy, cut }: HandItem) => `${cut === null ? 'piece' : 'strip'} ${pieceKey(id, copy)}`;
 
 /** As the table of pieces knows an item. */
-const asPiece = ({ key, id, copy, cut }: HandItem) => cut === null ? { piece: id, copy } : { piece: key, copy: 1 }; // prettier-ignore
+const asPiece = ({ key, id, copy, cut }: HandItem) => (cut === null ? { piece: id, copy } : { piece: key, copy: 1 });
 
 const labelOf = (item: HandItem) => {
   const { piece, copy } = asPiece(item);

@@ -39,7 +39,11 @@ describe('a lay document', () => {
         const stored = JSON.parse(JSON.stringify(writeMarker({ version: 3, cloth, job, plan, parts: [] })));
         const read = readMarker(stored, cloth);
         if (!read.ok) throw new Error(read.faults[0]!.message);
-        expect(read.value).toMatchObject({ version: 3, job, plan: { lays: plan.lays, unplaced: plan.unplaced, used: plan.used, bound: plan.bound } }); // prettier-ignore
+        expect(read.value).toMatchObject({
+          version: 3,
+          job,
+          plan: { lays: plan.lays, unplaced: plan.unplaced, used: plan.used, bound: plan.bound },
+        });
       }),
       { numRuns: 60 },
     );
@@ -50,15 +54,33 @@ describe('a lay document', () => {
       cut: 'straight',
       stock: [
         { id: 'remnant', length: 30, width: 40, selvage: [1, 2], motif: [3, 4], flaws: [[5, 6, 7, 8]] },
-        { id: 'hide', length: 60, outline: [[1, 0], [50, 5], [45, 55], [4, 50]] },
+        {
+          id: 'hide',
+          length: 60,
+          outline: [
+            [1, 0],
+            [50, 5],
+            [45, 55],
+            [4, 50],
+          ],
+        },
         { id: 'roll' },
       ],
       pieces: [
         { id: 'a', size: [10, 12], qty: 3, turns: 'none' },
-        { id: 'b', outline: [[0, 0], [9, 0], [9, 4], [4, 7], [0, 7]] },
+        {
+          id: 'b',
+          outline: [
+            [0, 0],
+            [9, 0],
+            [9, 4],
+            [4, 7],
+            [0, 7],
+          ],
+        },
       ],
       placed: [{ stock: 'roll', piece: 'a', copy: 2, x: 1, y: 0 }],
-    }); // prettier-ignore
+    });
     expect(readJob(jobToJson(job, clothOf()))).toEqual({ ok: true, value: job });
   });
 
@@ -82,32 +104,50 @@ interface Row {
 const OLD_ROWS = JSON.parse(readFileSync(join(import.meta.dirname, 'stored-rows.json'), 'utf8')) as Row[];
 
 describe('rows that are stored already', () => {
-  test.each(OLD_ROWS.map((row, i) => [i, row] as const))('row %i is read: a valid plan of its own job, to the length that it says', (_, row) => {
-    const read = readMarker({ version: 1, ...row }, clothOf());
-    if (!read.ok) throw new Error(read.faults[0]!.message);
-    const { job, plan, parts } = read.value;
-    expect(findFaults(job, plan)).toEqual([]);
-    expect(plan.used).toBe(row.usedNm);
-    const drawn = drawPlan(job, plan).flatMap(({ items }) => items);
-    const count = row.plan.lays.reduce((sum, { placed, cuts }) => sum + placed.length + cuts.length, 0);
-    expect(drawn).toHaveLength(count);
-    for (const { id } of drawn) expect(parts.some((part) => part.id === id)).toBe(true);
-  }); // prettier-ignore
+  test.each(OLD_ROWS.map((row, i) => [i, row] as const))(
+    'row %i is read: a valid plan of its own job, to the length that it says',
+    (_, row) => {
+      const read = readMarker({ version: 1, ...row }, clothOf());
+      if (!read.ok) throw new Error(read.faults[0]!.message);
+      const { job, plan, parts } = read.value;
+      expect(findFaults(job, plan)).toEqual([]);
+      expect(plan.used).toBe(row.usedNm);
+      const drawn = drawPlan(job, plan).flatMap(({ items }) => items);
+      const count = row.plan.lays.reduce((sum, { placed, cuts }) => sum + placed.length + cuts.length, 0);
+      expect(drawn).toHaveLength(count);
+      for (const { id } of drawn) expect(parts.some((part) => part.id === id)).toBe(true);
+    },
+  );
 });
 
 const areaOf = (ring: readonly Point[]) =>
-  Math.abs(ring.reduce((sum, [x, y], i) => {
-    const [nextX, nextY] = ring[(i + 1) % ring.length]!;
-    return sum + x * nextY - nextX * y;
-  }, 0)) / 2; // prettier-ignore
+  Math.abs(
+    ring.reduce((sum, [x, y], i) => {
+      const [nextX, nextY] = ring[(i + 1) % ring.length]!;
+      return sum + x * nextY - nextX * y;
+    }, 0),
+  ) / 2;
 
 describe('the drawing of a plan', () => {
   test('has one drawing for each length of cloth, each from its own squared end', () => {
     const job = jobOf({
       stock: [{ id: 'remnant', length: 26 }, { id: 'roll' }],
-      pieces: [{ id: 'a', size: [25, 25], qty: 4 }, { id: 'l', outline: [[0, 0], [20, 0], [20, 5], [5, 5], [5, 20], [0, 20]] }],
+      pieces: [
+        { id: 'a', size: [25, 25], qty: 4 },
+        {
+          id: 'l',
+          outline: [
+            [0, 0],
+            [20, 0],
+            [20, 5],
+            [5, 5],
+            [5, 20],
+            [0, 20],
+          ],
+        },
+      ],
       strips: [{ id: 's', width: 2, length: 40, grain: 'across' }],
-    }); // prettier-ignore
+    });
     const plan = laid(job);
     const drawings = drawPlan(job, plan);
     expect(drawings.map(({ stock }) => stock.id)).toEqual(['remnant', 'roll']);
@@ -120,7 +160,12 @@ describe('the drawing of a plan', () => {
     // Areas by hand: 25 x 25, the L is 20 x 5 and 5 x 15.
     for (const { id, ring } of all.filter(({ isStrip }) => !isStrip))
       expect(areaOf(ring) / inches(1) ** 2).toBeCloseTo(id === 'a' ? 625 : 175, 6);
-    expect(all.filter(({ id }) => id === 'a').map(({ copy }) => copy).sort()).toEqual([1, 2, 3, 4]); // prettier-ignore
+    expect(
+      all
+        .filter(({ id }) => id === 'a')
+        .map(({ copy }) => copy)
+        .sort(),
+    ).toEqual([1, 2, 3, 4]);
     const cut = all.filter(({ isStrip }) => isStrip);
     expect(cut.map(({ cutLength }) => cutLength! / inches(1))).toEqual([40]);
   });

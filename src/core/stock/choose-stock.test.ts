@@ -5,7 +5,17 @@ import { inches, NM } from '../length';
 import { DRILL } from '../batch/testing';
 import { jobOf } from '../lay/testing';
 import { nest } from '../lay';
-import { beforeWash, chooseStock, jobOnStock, leastPiece, NO_CHOICE, stockLengthOf, TO_BUY, usesOf, type ShelfItem } from '.'; // prettier-ignore
+import {
+  beforeWash,
+  chooseStock,
+  jobOnStock,
+  leastPiece,
+  NO_CHOICE,
+  stockLengthOf,
+  TO_BUY,
+  usesOf,
+  type ShelfItem,
+} from '.';
 
 const item = (id: number, rest: Partial<ShelfItem> = {}): ShelfItem => ({
   id,
@@ -53,14 +63,23 @@ describe('which stock a lay uses', () => {
     expect(codes(chooseStock(inches(100), small, shelf))).toEqual(['B3']);
     // None reaches: the lot that misses least, with what it lacks.
     expect(chooseStock(inches(250), small, shelf)).toMatchObject({ lot: '4', short: inches(50) });
-    expect(codes(chooseStock(inches(250), small, shelf, { ...NO_CHOICE, isLotMixed: true }))).toEqual(['R4', 'B3', 'B1', 'B2']); // prettier-ignore
+    expect(codes(chooseStock(inches(250), small, shelf, { ...NO_CHOICE, isLotMixed: true }))).toEqual([
+      'R4',
+      'B3',
+      'B1',
+      'B2',
+    ]);
   });
 
   test('what is pinned is used and decides the lot; what is left out is not', () => {
     const shelf = [item(1, { lot: '3', isOpened: true }), item(2, { lot: '4' }), remnant(3, 30, 30, { lot: '4' })];
     expect(codes(chooseStock(inches(40), small, shelf, { ...NO_CHOICE, pinned: [2] }))).toEqual(['R3', 'B2']);
     expect(codes(chooseStock(inches(40), small, shelf, { ...NO_CHOICE, leftOut: [1, 3] }))).toEqual(['B2']);
-    expect(chooseStock(inches(40), small, [])).toMatchObject({ items: [], short: inches(40), why: 'none is on the shelf' }); // prettier-ignore
+    expect(chooseStock(inches(40), small, [])).toMatchObject({
+      items: [],
+      short: inches(40),
+      why: 'none is on the shelf',
+    });
   });
 
   test('never mixes lots unless it is allowed, and never takes what is left out', () => {
@@ -71,17 +90,24 @@ describe('which stock a lay uses', () => {
       isOpened: fc.boolean(),
     });
     fc.assert(
-      fc.property(fc.array(one, { maxLength: 12 }), fc.integer({ min: 1, max: 500 }), fc.subarray([0, 1, 2, 3]), (all, need, leftOut) => {
-        const shelf = all.map(({ lot, length, isRemnant, isOpened }, id) =>
-          isRemnant ? remnant(id, 20, length, { lot }) : item(id, { lot, available: inches(length), isOpened }),
-        );
-        const chosen = chooseStock(inches(need), small, shelf, { pinned: [], leftOut, isLotMixed: false });
-        expect(new Set(chosen.items.map(({ lot }) => lot)).size).toBeLessThanOrEqual(1);
-        expect(chosen.items.every(({ id, available }) => available > 0 && !leftOut.includes(id))).toBe(true);
-        const bolts = chosen.items.filter(({ sort }) => sort === 'bolt').reduce((sum, { available }) => sum + available, 0); // prettier-ignore
-        expect(chosen.short).toBe(Math.max(0, inches(need) - bolts));
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.array(one, { maxLength: 12 }),
+        fc.integer({ min: 1, max: 500 }),
+        fc.subarray([0, 1, 2, 3]),
+        (all, need, leftOut) => {
+          const shelf = all.map(({ lot, length, isRemnant, isOpened }, id) =>
+            isRemnant ? remnant(id, 20, length, { lot }) : item(id, { lot, available: inches(length), isOpened }),
+          );
+          const chosen = chooseStock(inches(need), small, shelf, { pinned: [], leftOut, isLotMixed: false });
+          expect(new Set(chosen.items.map(({ lot }) => lot)).size).toBeLessThanOrEqual(1);
+          expect(chosen.items.every(({ id, available }) => available > 0 && !leftOut.includes(id))).toBe(true);
+          const bolts = chosen.items
+            .filter(({ sort }) => sort === 'bolt')
+            .reduce((sum, { available }) => sum + available, 0);
+          expect(chosen.short).toBe(Math.max(0, inches(need) - bolts));
+        },
+      ),
+    );
   });
 });
 
@@ -91,8 +117,12 @@ describe('a length of the shelf in a lay', () => {
       received: inches(100),
       available: inches(70),
       motif: [inches(3), inches(2)],
-      flaws: [[inches(4), inches(20), inches(6), inches(25)], [inches(10), inches(28), inches(12), inches(34)], [0, inches(50), inches(2), inches(51)]],
-    }); // prettier-ignore
+      flaws: [
+        [inches(4), inches(20), inches(6), inches(25)],
+        [inches(10), inches(28), inches(12), inches(34)],
+        [0, inches(50), inches(2), inches(51)],
+      ],
+    });
     const length = stockLengthOf(bolt, { repeat: { across: inches(12), along: inches(8), drop: 0 } });
     expect(length).toMatchObject({ id: 'B1', length: inches(70), left: inches(0.5), right: inches(53.5) });
     // 30 in are gone; the pattern's point at 2, 10, 18, 26, 34 in is now at 4.
@@ -105,11 +135,22 @@ describe('a length of the shelf in a lay', () => {
 
   test('an odd remnant of which the first 10 in are gone has the rest of its shape', () => {
     // A right triangle, 40 across at its squared end, 40 long.
-    const shape = remnant(7, 40, 30, { received: inches(40), outline: [[0, 0], [inches(40), 0], [0, inches(40)]] }); // prettier-ignore
+    const shape = remnant(7, 40, 30, {
+      received: inches(40),
+      outline: [
+        [0, 0],
+        [inches(40), 0],
+        [0, inches(40)],
+      ],
+    });
     const { outline, length } = stockLengthOf(shape, { repeat: null });
     expect(length).toBe(inches(30));
     expect(outline!.map(([x, y]) => [x / NM.in, y / NM.in])).toEqual(
-      expect.arrayContaining([[0, 0], [30, 0], [0, 30]]), // prettier-ignore
+      expect.arrayContaining([
+        [0, 0],
+        [30, 0],
+        [0, 30],
+      ]),
     );
     expect(outline).toHaveLength(3);
   });
@@ -140,7 +181,10 @@ describe('a job on stock', () => {
   test('lays on the remnant first and takes the rest from the bolt', () => {
     const items = [remnant(3, 22, 41), item(1)];
     const on = jobOnStock(job, items, cloth);
-    expect(on.stock.map(({ id, length }) => [id, length])).toEqual([['R3', inches(41)], ['B1', Infinity]]); // prettier-ignore
+    expect(on.stock.map(({ id, length }) => [id, length])).toEqual([
+      ['R3', inches(41)],
+      ['B1', Infinity],
+    ]);
     const plan = nest(on, { steps: 50 });
     if (!plan.ok) throw new Error('refused');
     // Two of 20 on the remnant, three in two rows of two on the bolt.
@@ -153,7 +197,10 @@ describe('a job on stock', () => {
   test('where the shelf does not reach, the rest is to buy', () => {
     const items = [item(1, { available: inches(25), received: inches(25) })];
     const on = jobOnStock(job, items, cloth);
-    expect(on.stock.map(({ id, length }) => [id, length])).toEqual([['B1', inches(25)], [TO_BUY, Infinity]]); // prettier-ignore
+    expect(on.stock.map(({ id, length }) => [id, length])).toEqual([
+      ['B1', inches(25)],
+      [TO_BUY, Infinity],
+    ]);
     const plan = nest(on, { steps: 50 });
     if (!plan.ok) throw new Error('refused');
     expect(usesOf(plan.value, items, cloth)).toEqual([

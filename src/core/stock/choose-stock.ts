@@ -55,7 +55,14 @@ export function chooseStock(
       leftOver(a) - leftOver(b) ||
       a.items[0]!.id - b.items[0]!.id,
   );
-  return best ?? { items: [], lot: null, short: need, why: shelf.length > 0 ? 'nothing on the shelf is free for it' : 'none is on the shelf' }; // prettier-ignore
+  return (
+    best ?? {
+      items: [],
+      lot: null,
+      short: need,
+      why: shelf.length > 0 ? 'nothing on the shelf is free for it' : 'none is on the shelf',
+    }
+  );
 }
 
 const unopened = ({ items }: ChosenStock) => items.filter(({ sort, isOpened }) => sort === 'bolt' && !isOpened).length;
@@ -77,7 +84,7 @@ function offerOf(
     .sort(
       (a, b) =>
         Number(isPinned(b)) - Number(isPinned(a)) || b.width * b.available - a.width * a.available || a.id - b.id,
-    ) // prettier-ignore
+    )
     .slice(0, MOST_REMNANTS);
   const bolts = items
     .filter(({ sort }) => sort === 'bolt')

@@ -59,14 +59,29 @@ export function cutBookings(
     const code = lay.stock;
     const use = uses.find((one) => one.code === code) ?? null;
     const own = kept.flatMap((remnant, i) => (remnant.code === code ? [{ ...remnant, i }] : []));
-    const split = splitUsed(job, lay, { fullWidth: fullWidthOf(code), kept: own, patternPart, shrinkage: shrinkageOf(code) }); // prettier-ignore
+    const split = splitUsed(job, lay, {
+      fullWidth: fullWidthOf(code),
+      kept: own,
+      patternPart,
+      shrinkage: shrinkageOf(code),
+    });
     const more = events.filter((event) => event.code === code);
     const usedNm = SPLIT_PARTS.reduce((sum, name) => sum + split[name], 0);
-    items.push({ code, itemId: use?.itemId ?? null, usedNm, split, moreNm: more.reduce((sum, { lengthNm }) => sum + lengthNm, 0) }); // prettier-ignore
+    items.push({
+      code,
+      itemId: use?.itemId ?? null,
+      usedNm,
+      split,
+      moreNm: more.reduce((sum, { lengthNm }) => sum + lengthNm, 0),
+    });
     movements.push({ code, sort: 'cut', quantity: split.pieces });
     for (const cause of WASTED) movements.push({ code, sort: 'wasted', cause, quantity: split[cause] });
-    apportion(split.remnant, own.map(({ area }) => area)).forEach((quantity, k) => movements.push({ code, sort: 'kept', quantity, keeps: own[k]!.i })); // prettier-ignore
-    for (const { sort, lengthNm } of more) movements.push({ code, sort: 'wasted', cause: EVENT_CAUSES[sort], quantity: lengthNm }); // prettier-ignore
+    apportion(
+      split.remnant,
+      own.map(({ area }) => area),
+    ).forEach((quantity, k) => movements.push({ code, sort: 'kept', quantity, keeps: own[k]!.i }));
+    for (const { sort, lengthNm } of more)
+      movements.push({ code, sort: 'wasted', cause: EVENT_CAUSES[sort], quantity: lengthNm });
   }
   return {
     movements: movements.filter(({ quantity }) => quantity > 0),

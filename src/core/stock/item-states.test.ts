@@ -18,6 +18,11 @@ describe('the states of an item', () => {
   );
 
   test('are told from the balance', () => {
-    expect([stateOf(5, false), stateOf(5, true), stateOf(0, true), stateOf(0, false)]).toEqual(['whole', 'opened', 'ended', 'ended']); // prettier-ignore
+    expect([stateOf(5, false), stateOf(5, true), stateOf(0, true), stateOf(0, false)]).toEqual([
+      'whole',
+      'opened',
+      'ended',
+      'ended',
+    ]);
   });
 });

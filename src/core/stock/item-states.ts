@@ -17,12 +17,16 @@ interface Transition {
  * a movement may cause them; the database keeps the state with the balance.
  */
 export const ITEM_TRANSITIONS: Record<ItemEvent, Transition> = {
-  receive: { from: ['whole', 'opened'], to: 'whole', refusal: 'Nothing is added to an item that has ended: book it as a new one.' },
+  receive: {
+    from: ['whole', 'opened'],
+    to: 'whole',
+    refusal: 'Nothing is added to an item that has ended: book it as a new one.',
+  },
   take: { from: ['whole', 'opened'], to: 'opened', refusal: 'Nothing is left of this item.' },
   end: { from: ['whole', 'opened'], to: 'ended', refusal: 'This item has ended already.' },
   // What was booked by mistake comes back.
   counter: { from: ['opened', 'ended'], to: 'opened', refusal: 'Nothing was taken from this item.' },
-}; // prettier-ignore
+};
 
 /** The state that a balance means. */
 export const stateOf = (onHand: number, isOpened: boolean): ItemState =>

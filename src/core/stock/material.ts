@@ -8,7 +8,18 @@ export type ClothSort = (typeof CLOTH_SORTS)[number];
 export const isCutStraight = (sort: ClothSort): boolean => sort === 'foam' || sort === 'board';
 
 /** What an order takes beside what is laid. */
-export const NOTION_SORTS = ['cord', 'zip', 'hook-and-loop', 'snaps', 'button', 'thread', 'tape', 'staples', 'adhesive', 'other'] as const; // prettier-ignore
+export const NOTION_SORTS = [
+  'cord',
+  'zip',
+  'hook-and-loop',
+  'snaps',
+  'button',
+  'thread',
+  'tape',
+  'staples',
+  'adhesive',
+  'other',
+] as const;
 export type NotionSort = (typeof NOTION_SORTS)[number];
 
 /** How a notion is counted and sold: by its length, by the piece, or in packs of so many pieces. */

@@ -4,7 +4,17 @@ import type { Fault } from '../result';
  * What can happen to an item on the shelf. Quantities are whole: nanometres of what is counted by its length, pieces of what is
  * counted by the piece. Nothing else changes a balance.
  */
-export const MOVEMENT_SORTS = ['received', 'reserved', 'released', 'cut', 'wasted', 'kept', 'used', 'counted', 'moved'] as const; // prettier-ignore
+export const MOVEMENT_SORTS = [
+  'received',
+  'reserved',
+  'released',
+  'cut',
+  'wasted',
+  'kept',
+  'used',
+  'counted',
+  'moved',
+] as const;
 export type MovementSort = (typeof MOVEMENT_SORTS)[number];
 
 /** Why cloth was wasted: the parts of a lay's used length that are no piece, and what is let go from the shelf. */

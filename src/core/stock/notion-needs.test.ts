@@ -2,9 +2,25 @@ import { describe, expect, test } from 'vitest';
 import { inches } from '../length';
 import { bindNotion, roundedUp, type NotionStock } from '.';
 
-const one = (id: number, rest: Partial<NotionStock>): NotionStock => ({ id, name: `n${id}`, sort: 'cord', countedBy: 'length', lengthNm: null, usualFor: [], ...rest }); // prettier-ignore
-const zip = (id: number, length: number) => one(id, { sort: 'zip', countedBy: 'piece', lengthNm: inches(length), usualFor: ['zip'] }); // prettier-ignore
-const stock = [zip(1, 16), zip(2, 12), zip(3, 14), one(4, { usualFor: ['piping cord'] }), one(5, { sort: 'staples', countedBy: 'pack', usualFor: ['staples'] }), zip(6, 22)]; // prettier-ignore
+const one = (id: number, rest: Partial<NotionStock>): NotionStock => ({
+  id,
+  name: `n${id}`,
+  sort: 'cord',
+  countedBy: 'length',
+  lengthNm: null,
+  usualFor: [],
+  ...rest,
+});
+const zip = (id: number, length: number) =>
+  one(id, { sort: 'zip', countedBy: 'piece', lengthNm: inches(length), usualFor: ['zip'] });
+const stock = [
+  zip(1, 16),
+  zip(2, 12),
+  zip(3, 14),
+  one(4, { usualFor: ['piping cord'] }),
+  one(5, { sort: 'staples', countedBy: 'pack', usualFor: ['staples'] }),
+  zip(6, 22),
+];
 
 describe('what a cover asks for', () => {
   test.each([

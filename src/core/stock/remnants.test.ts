@@ -34,24 +34,40 @@ describe('remnants', () => {
 
   test('an end piece keeps its shape where that holds more than a rectangle', () => {
     // 20 x 60 beside 33 x 30: beyond the second piece 33 x 30 are free; a third, 15 x 15 on it, leaves an L.
-    const job = jobOf({ cloth, pieces: [{ id: 'a', size: [20, 60] }, { id: 'b', size: [33, 30] }, { id: 'c', size: [15, 12] }] }); // prettier-ignore
+    const job = jobOf({
+      cloth,
+      pieces: [
+        { id: 'a', size: [20, 60] },
+        { id: 'b', size: [33, 30] },
+        { id: 'c', size: [15, 12] },
+      ],
+    });
     const at = (piece: string, x: number, y: number) => ({ piece, copy: 1, x: inches(x), y: inches(y), turn: 0 });
     const plan: LayPlan = {
-      lays: [{ stock: 'roll', used: inches(60), placed: [at('a', 0.5, 0), at('b', 20.5, 0), at('c', 20.5, 30)], cuts: [] }],
+      lays: [
+        { stock: 'roll', used: inches(60), placed: [at('a', 0.5, 0), at('b', 20.5, 0), at('c', 20.5, 30)], cuts: [] },
+      ],
       unplaced: [],
       used: inches(60),
       endless: inches(60),
       bound: 0,
       passes: 0,
       refused: 0,
-    }; // prettier-ignore
+    };
     expect(findFaults(job, plan)).toEqual([]);
     const [end] = remnantsOf(job, plan, least);
     // 33 x 30 less 15 x 12; the largest rectangle in it is 33 x 18.
     expect(end!.area / NM.in ** 2).toBeCloseTo(33 * 30 - 15 * 12, 6);
     expect(inInches(end!.box)).toEqual([20.5, 30, 53.5, 60]);
     expect(end!.outline!.map(inInches)).toEqual(
-      expect.arrayContaining([[0, 12], [15, 12], [15, 0], [33, 0], [33, 30], [0, 30]]), // prettier-ignore
+      expect.arrayContaining([
+        [0, 12],
+        [15, 12],
+        [15, 0],
+        [33, 0],
+        [33, 30],
+        [0, 30],
+      ]),
     );
     expect(end!.outline).toHaveLength(6);
   });
@@ -68,7 +84,11 @@ describe('remnants', () => {
   });
 
   test('lie free of everything and of each other, inside the used cloth, and the split adds up to the nanometre', () => {
-    const piece = fc.record({ w: fc.integer({ min: 4, max: 50 }), h: fc.integer({ min: 4, max: 50 }), qty: fc.integer({ min: 1, max: 3 }) }); // prettier-ignore
+    const piece = fc.record({
+      w: fc.integer({ min: 4, max: 50 }),
+      h: fc.integer({ min: 4, max: 50 }),
+      qty: fc.integer({ min: 1, max: 3 }),
+    });
     fc.assert(
       fc.property(fc.array(piece, { minLength: 1, maxLength: 6 }), fc.boolean(), (some, isFlawed) => {
         const { job, plan } = laid(
@@ -82,8 +102,14 @@ describe('remnants', () => {
         const kept = remnantsOf(job, plan, [inches(6), inches(9)]);
         const boxes = kept.filter(({ outline }) => !outline).map(({ box }) => box);
         const rings = drawPlan(job, plan).flatMap(({ items }) => items.map(({ ring }) => ring));
-        const solid = rings.map((ring) => [Math.min(...ring.map(([x]) => x)), Math.min(...ring.map(([, y]) => y)), Math.max(...ring.map(([x]) => x)), Math.max(...ring.map(([, y]) => y))]); // prettier-ignore
-        const meets = (a: readonly number[], b: readonly number[]) => a[0]! < b[2]! && b[0]! < a[2]! && a[1]! < b[3]! && b[1]! < a[3]!; // prettier-ignore
+        const solid = rings.map((ring) => [
+          Math.min(...ring.map(([x]) => x)),
+          Math.min(...ring.map(([, y]) => y)),
+          Math.max(...ring.map(([x]) => x)),
+          Math.max(...ring.map(([, y]) => y)),
+        ]);
+        const meets = (a: readonly number[], b: readonly number[]) =>
+          a[0]! < b[2]! && b[0]! < a[2]! && a[1]! < b[3]! && b[1]! < a[3]!;
         boxes.forEach((box, i) => {
           expect(solid.some((other) => meets(box, other))).toBe(false);
           expect(boxes.some((other, k) => k !== i && meets(box, other))).toBe(false);

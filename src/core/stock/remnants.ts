@@ -1,5 +1,14 @@
 import { phaseOf } from '../cloth';
-import { boxesOutside, boxesWithin, doubleArea, FreeSpace, type Box, type LayJob, type LayPlan, type Point } from '../lay'; // prettier-ignore
+import {
+  boxesOutside,
+  boxesWithin,
+  doubleArea,
+  FreeSpace,
+  type Box,
+  type LayJob,
+  type LayPlan,
+  type Point,
+} from '../lay';
 import type { Nm } from '../length';
 import { drawPlan, type LayDrawing } from '../marker';
 
@@ -141,7 +150,10 @@ function endPiece(taken: readonly Box[], left: Nm, right: Nm, used: Nm, least: r
     run.reduce((sum, { from, to, base }) => sum + (to - from) * (used - base), 0);
   const [run] = runs.filter((one) => one.length > 0).sort((a, b) => areaOf(b) - areaOf(a));
   if (!run) return null;
-  const steps = run.flatMap(({ from, to, base }): Point[] => [[from, base], [to, base]]); // prettier-ignore
+  const steps = run.flatMap(({ from, to, base }): Point[] => [
+    [from, base],
+    [to, base],
+  ]);
   const ring = withoutRepeats([...steps, [run.at(-1)!.to, used], [run[0]!.from, used]]);
   let rectangle = 0;
   for (let i = 0; i < run.length; i++) {

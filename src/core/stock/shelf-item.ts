@@ -30,7 +30,8 @@ export interface ShelfItem {
 export const afterWash = (length: Nm, shrinkage = 0): Nm => Math.floor(length * (1 - shrinkage));
 
 /** The length (nm) that has to be taken so that so much is left after the wash: length / (1 - shrinkage), common practice, no source. */
-export const beforeWash = (length: Nm, shrinkage = 0): Nm => (shrinkage > 0 ? Math.ceil(length / (1 - shrinkage)) : length); // prettier-ignore
+export const beforeWash = (length: Nm, shrinkage = 0): Nm =>
+  shrinkage > 0 ? Math.ceil(length / (1 - shrinkage)) : length;
 
 /** What part of an item is lost in the wash that is still before it. */
 export const shrinkageOf = ({ isWashed }: Pick<ShelfItem, 'isWashed'>, { shrinkage }: Pick<Cloth, 'shrinkage'>) =>

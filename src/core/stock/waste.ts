@@ -14,7 +14,14 @@ export interface UsedSplit {
   flaw: Nm;
 }
 
-export const SPLIT_PARTS = ['pieces', 'remnant', 'offcut', 'selvage', 'pattern', 'flaw'] as const satisfies (keyof UsedSplit)[]; // prettier-ignore
+export const SPLIT_PARTS = [
+  'pieces',
+  'remnant',
+  'offcut',
+  'selvage',
+  'pattern',
+  'flaw',
+] as const satisfies (keyof UsedSplit)[];
 
 /** The split of a length of which nothing was used. */
 export const NOTHING_USED: UsedSplit = { pieces: 0, remnant: 0, offcut: 0, selvage: 0, pattern: 0, flaw: 0 };

@@ -53,7 +53,6 @@ export function usesOf(
   items: readonly ShelfItem[],
   cloth: Pick<Cloth, 'shrinkage'>,
 ): StockUse[] {
-  // prettier-ignore
   return plan.lays
     .filter(({ used }) => used > 0)
     .map(({ stock, used: washed }) => {

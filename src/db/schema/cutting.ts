@@ -29,7 +29,10 @@ const fromDevice = () => ({
 export const cutTicks = pgTable(
   'cut_ticks',
   { ...ofLay(), entry: uuid('entry').notNull().unique(), ...fromDevice() },
-  (t) => [primaryKey({ columns: [t.batchId, t.clothId, t.layVersion, t.step] }), check('cut_ticks_step', sql`${t.step} > 0`)], // prettier-ignore
+  (t) => [
+    primaryKey({ columns: [t.batchId, t.clothId, t.layVersion, t.step] }),
+    check('cut_ticks_step', sql`${t.step} > 0`),
+  ],
 );
 
 /** What a cutter found wrong at a step; it stands in the form that closes the lay. */

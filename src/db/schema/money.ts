@@ -25,7 +25,9 @@ export const approvals = pgTable(
   },
   (t) => [
     unique('approvals_no').on(t.batchId, t.no),
-    uniqueIndex('approvals_one').on(t.batchId).where(sql`${t.withdrawnAt} IS NULL`), // prettier-ignore
+    uniqueIndex('approvals_one')
+      .on(t.batchId)
+      .where(sql`${t.withdrawnAt} IS NULL`),
   ],
 );
 
@@ -55,7 +57,9 @@ export const quotes = pgTable(
     index('quotes_order').on(t.orderId, t.id),
     index('quotes_state').on(t.state, t.validUntil),
     // The accepted one is the order's price.
-    uniqueIndex('quotes_accepted').on(t.orderId).where(sql`${t.state} = 'accepted'`), // prettier-ignore
+    uniqueIndex('quotes_accepted')
+      .on(t.orderId)
+      .where(sql`${t.state} = 'accepted'`),
     check('quotes_state_known', sql`${t.state} IN (${words(QUOTE_STATES)}) AND ${t.totalMinor} >= 0`),
   ],
 );

@@ -65,7 +65,10 @@ export const materials = pgTable(
       'materials_words',
       sql`${t.sort} IN (${words(NOTION_SORTS)}) AND ${t.countedBy} IN (${words(COUNTED_BY)}) AND (${t.teeth} IS NULL OR ${t.teeth} IN (${words(ZIP_TEETH)})) AND ${t.pricePer} IN (${words(PRICED_BY)})`,
     ),
-    check('materials_amounts', sql`${t.packSize} > 0 AND ${t.sellingStepNm} >= 0 AND ${t.priceMinor} >= 0 AND ${t.currency} ~ '^[A-Z]{3}$'`), // prettier-ignore
+    check(
+      'materials_amounts',
+      sql`${t.packSize} > 0 AND ${t.sellingStepNm} >= 0 AND ${t.priceMinor} >= 0 AND ${t.currency} ~ '^[A-Z]{3}$'`,
+    ),
     check('materials_zip', sql`(${t.sort} = 'zip') = (${t.lengthNm} IS NOT NULL)`),
   ],
 );
@@ -136,13 +139,25 @@ export const stockItems = pgTable(
   },
   (t) => [
     uniqueIndex('stock_items_code').on(t.code),
-    index('stock_items_cloth').on(t.clothId, t.lot).where(sql`${t.onHand} > 0`), // prettier-ignore
-    index('stock_items_material').on(t.materialId).where(sql`${t.onHand} > 0`), // prettier-ignore
-    index('stock_items_there').on(t.id).where(sql`${t.onHand} > 0`), // prettier-ignore
+    index('stock_items_cloth')
+      .on(t.clothId, t.lot)
+      .where(sql`${t.onHand} > 0`),
+    index('stock_items_material')
+      .on(t.materialId)
+      .where(sql`${t.onHand} > 0`),
+    index('stock_items_there')
+      .on(t.id)
+      .where(sql`${t.onHand} > 0`),
     check('stock_items_one', sql`(${t.clothId} IS NULL) <> (${t.materialId} IS NULL)`),
-    check('stock_items_sort', sql`${t.sort} IN (${words(ITEM_SORTS)}) AND (${t.sort} = 'notion') = (${t.materialId} IS NOT NULL)`), // prettier-ignore
+    check(
+      'stock_items_sort',
+      sql`${t.sort} IN (${words(ITEM_SORTS)}) AND (${t.sort} = 'notion') = (${t.materialId} IS NOT NULL)`,
+    ),
     check('stock_items_balance', sql`${t.onHand} >= 0 AND ${t.reserved} >= 0 AND ${t.reserved} <= ${t.onHand}`),
-    check('stock_items_size', sql`${t.clothId} IS NULL OR (${t.widthNm} > 0 AND ${t.lengthNm} > 0 AND ${t.selvageLeftNm} >= 0 AND ${t.selvageRightNm} >= 0 AND ${t.selvageLeftNm} + ${t.selvageRightNm} < ${t.widthNm})`), // prettier-ignore
+    check(
+      'stock_items_size',
+      sql`${t.clothId} IS NULL OR (${t.widthNm} > 0 AND ${t.lengthNm} > 0 AND ${t.selvageLeftNm} >= 0 AND ${t.selvageRightNm} >= 0 AND ${t.selvageLeftNm} + ${t.selvageRightNm} < ${t.widthNm})`,
+    ),
   ],
 );
 
@@ -171,13 +186,23 @@ export const movements = pgTable(
   },
   (t) => [
     index('movements_item').on(t.itemId, t.id),
-    index('movements_batch').on(t.batchId).where(sql`${t.batchId} IS NOT NULL`), // prettier-ignore
-    index('movements_order').on(t.orderId).where(sql`${t.orderId} IS NOT NULL`), // prettier-ignore
+    index('movements_batch')
+      .on(t.batchId)
+      .where(sql`${t.batchId} IS NOT NULL`),
+    index('movements_order')
+      .on(t.orderId)
+      .where(sql`${t.orderId} IS NOT NULL`),
     index('movements_at').on(t.at),
     unique('movements_counters').on(t.countersId),
     check('movements_sort', sql`${t.sort} IN (${words(MOVEMENT_SORTS)})`),
-    check('movements_cause', sql`(${t.sort} = 'wasted') = (${t.cause} IS NOT NULL) AND (${t.cause} IS NULL OR ${t.cause} IN (${words(WASTE_CAUSES)}))`), // prettier-ignore
-    check('movements_quantity', sql`${t.countersId} IS NOT NULL OR ${t.sort} IN ('counted', 'moved') OR ${t.quantity} > 0`), // prettier-ignore
+    check(
+      'movements_cause',
+      sql`(${t.sort} = 'wasted') = (${t.cause} IS NOT NULL) AND (${t.cause} IS NULL OR ${t.cause} IN (${words(WASTE_CAUSES)}))`,
+    ),
+    check(
+      'movements_quantity',
+      sql`${t.countersId} IS NOT NULL OR ${t.sort} IN ('counted', 'moved') OR ${t.quantity} > 0`,
+    ),
   ],
 );
 

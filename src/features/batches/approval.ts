@@ -27,7 +27,9 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
     const lays = await tx.select().from(schema.lays).where(eq(schema.lays.batchId, batchId));
     if (lays.some(({ plan }) => (plan as { unplaced: unknown[] }).unplaced.length > 0))
       return failed('', 'Some pieces fit on no cloth; change their orders first, then lay again.', 'unplaced');
-    const wanted = lays.flatMap(({ units, stock }) => stock.uses.flatMap(({ itemId, code, used }) => (itemId === null ? [] : [{ itemId, code, used, units }]))); // prettier-ignore
+    const wanted = lays.flatMap(({ units, stock }) =>
+      stock.uses.flatMap(({ itemId, code, used }) => (itemId === null ? [] : [{ itemId, code, used, units }])),
+    );
     const sheets = await sheetsFor(tx, lays);
     const items = await lockItems(
       tx,
@@ -37,7 +39,11 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
       const item = items.get(itemId);
       const left = item ? item.onHand - item.reserved : 0;
       if (left < used)
-        return failed('', `${code} has only ${lengthText(left, units)} free by now, and these lays take ${lengthText(used, units)} of it: make the lays again.`, 'stock-short'); // prettier-ignore
+        return failed(
+          '',
+          `${code} has only ${lengthText(left, units)} free by now, and these lays take ${lengthText(used, units)} of it: make the lays again.`,
+          'stock-short',
+        );
     }
     await changes('batch', batchId);
     await book(
@@ -76,8 +82,16 @@ async function sheetsFor(tx: Transaction, lays: readonly (typeof schema.lays.$in
   const rows = await tx
     .select({ itemId: stockItems.id, clothId: stockItems.clothId })
     .from(stockItems)
-    .where(and(inArray(stockItems.clothId, wanted.map(({ clothId }) => clothId)), eq(stockItems.sort, 'sheets')))
-    .orderBy(stockItems.id); // prettier-ignore
+    .where(
+      and(
+        inArray(
+          stockItems.clothId,
+          wanted.map(({ clothId }) => clothId),
+        ),
+        eq(stockItems.sort, 'sheets'),
+      ),
+    )
+    .orderBy(stockItems.id);
   return rows.map((row) => ({ ...row, count: wanted.find(({ clothId }) => clothId === row.clothId)!.count }));
 }
 
@@ -101,10 +115,16 @@ const lengthText = (length: Nm, units: Units) =>
 /** What an approval keeps beside the lays, which are frozen themselves: the lines with their kind versions, prices, rules. */
 async function frozenFor(tx: Transaction, batchId: number, lays: readonly (typeof schema.lays.$inferSelect)[]) {
   const lines = await tx
-    .select({ id: schema.orderLines.id, orderId: schema.orderLines.orderId, kind: schema.orderLines.kind, kindVersion: schema.orderLines.kindVersion, qty: schema.orderLines.qty })
+    .select({
+      id: schema.orderLines.id,
+      orderId: schema.orderLines.orderId,
+      kind: schema.orderLines.kind,
+      kindVersion: schema.orderLines.kindVersion,
+      qty: schema.orderLines.qty,
+    })
     .from(schema.orderLines)
     .where(eq(schema.orderLines.batchId, batchId))
-    .orderBy(schema.orderLines.id); // prettier-ignore
+    .orderBy(schema.orderLines.id);
   const { id, priceMinor, currency, pricePer } = schema.materials;
   return {
     lays: lays.map((lay) => ({
@@ -117,7 +137,10 @@ async function frozenFor(tx: Transaction, batchId: number, lays: readonly (typeo
     })),
     lines,
     materials: await tx.select({ id, priceMinor, currency, pricePer }).from(schema.materials).orderBy(id),
-    settings: await tx.select().from(schema.settings).where(inArray(schema.settings.key, ['workroom-rules', 'reckoning'])), // prettier-ignore
+    settings: await tx
+      .select()
+      .from(schema.settings)
+      .where(inArray(schema.settings.key, ['workroom-rules', 'reckoning'])),
   };
 }
 
@@ -154,12 +177,15 @@ export async function releaseReserved(context: CommandContext, batchId: number, 
   const held = await context.tx
     .select({
       itemId: movements.itemId,
-      quantity: sql<number>`sum(CASE ${movements.sort} WHEN 'reserved' THEN ${movements.quantity} ELSE -${movements.quantity} END)`.mapWith(Number),
+      quantity:
+        sql<number>`sum(CASE ${movements.sort} WHEN 'reserved' THEN ${movements.quantity} ELSE -${movements.quantity} END)`.mapWith(
+          Number,
+        ),
     })
     .from(movements)
     .where(and(eq(movements.batchId, batchId), inArray(movements.sort, ['reserved', 'released'])))
     .groupBy(movements.itemId)
-    .orderBy(movements.itemId); // prettier-ignore
+    .orderBy(movements.itemId);
   const wanted = held.filter(({ itemId, quantity }) => quantity > 0 && (!itemIds || itemIds.includes(itemId)));
   await lockItems(
     context.tx,

@@ -40,8 +40,16 @@ export const createBatch: Command<{ name: string; lineIds: number[] }, { id: num
 
 async function takeLines(tx: Transaction, batchId: number, lineIds: number[]): Promise<Answer<never> | null> {
   // Their orders stay as they are until the lines are taken: whoever edits one goes first or last.
-  const ofLines = tx.select({ id: schema.orderLines.orderId }).from(schema.orderLines).where(inArray(schema.orderLines.id, lineIds)); // prettier-ignore
-  await tx.select({ id: schema.orders.id }).from(schema.orders).where(inArray(schema.orders.id, ofLines)).orderBy(asc(schema.orders.id)).for('update'); // prettier-ignore
+  const ofLines = tx
+    .select({ id: schema.orderLines.orderId })
+    .from(schema.orderLines)
+    .where(inArray(schema.orderLines.id, lineIds));
+  await tx
+    .select({ id: schema.orders.id })
+    .from(schema.orders)
+    .where(inArray(schema.orders.id, ofLines))
+    .orderBy(asc(schema.orders.id))
+    .for('update');
   const waiting = tx.select({ id: schema.orders.id }).from(schema.orders).where(isNull(schema.orders.deletedAt));
   const taken = await tx
     .update(schema.orderLines)

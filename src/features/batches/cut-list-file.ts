@@ -13,7 +13,10 @@ const WIDTHS = [38, 28, 120, 92, 96, 44, 50, 50, 28];
 /** All that a batch cuts, a row for each part of each line; null when there is no such batch. */
 async function rowsOf(batchId: number): Promise<{ name: string; rows: Cell[][] } | null> {
   const db = database();
-  const [batch] = await db.select({ name: schema.batches.name }).from(schema.batches).where(eq(schema.batches.id, batchId)); // prettier-ignore
+  const [batch] = await db
+    .select({ name: schema.batches.name })
+    .from(schema.batches)
+    .where(eq(schema.batches.id, batchId));
   if (!batch) return null;
   const { orders, cloths, kinds } = await loadCutLists(db, eq(schema.orderLines.batchId, batchId));
   const rows = orders.flatMap(({ orderNo, units, cutList, lines }) => {
@@ -46,8 +49,12 @@ async function rowsOf(batchId: number): Promise<{ name: string; rows: Cell[][] }
       ];
     };
     return [
-      ...cutList.pieces.map(({ line, cloth, name, qty, across, along, sum }) => row(line, cloth, name, qty, [across, along], sum)), // prettier-ignore
-      ...cutList.strips.map(({ line, cloth, name, qty, width, length, grain, sum }) => row(line, cloth, `${name} (${grain === 'bias' ? 'on the bias' : grain})`, qty, [width, length], sum)), // prettier-ignore
+      ...cutList.pieces.map(({ line, cloth, name, qty, across, along, sum }) =>
+        row(line, cloth, name, qty, [across, along], sum),
+      ),
+      ...cutList.strips.map(({ line, cloth, name, qty, width, length, grain, sum }) =>
+        row(line, cloth, `${name} (${grain === 'bias' ? 'on the bias' : grain})`, qty, [width, length], sum),
+      ),
     ];
   });
   return { name: batch.name, rows: [HEAD, ...rows] };
@@ -87,7 +94,11 @@ function cutListPdf(batch: string, [head, ...rows]: (string | number)[][]): Prom
       pdf.text(String(cell), x, y, { width: widths[i]! - 6 });
       x += widths[i]!;
     });
-    pdf.moveTo(MARGIN, y + high - 2).lineTo(pdf.page.width - MARGIN, y + high - 2).lineWidth(0.4).stroke('#8a968f'); // prettier-ignore
+    pdf
+      .moveTo(MARGIN, y + high - 2)
+      .lineTo(pdf.page.width - MARGIN, y + high - 2)
+      .lineWidth(0.4)
+      .stroke('#8a968f');
     pdf.y = y + high;
     pdf.x = MARGIN;
   };
@@ -95,6 +106,13 @@ function cutListPdf(batch: string, [head, ...rows]: (string | number)[][]): Prom
   pdf.moveDown(0.5);
   row(head!, 'bold');
   for (const cells of rows) row(cells, 'text');
-  pdf.moveDown().font('text').fontSize(8).text('Rotary cutter: close it when you put it down, fingers behind the ruler’s edge. Materials fall under local fire-safety rules: follow your local code and qualified practice.', MARGIN); // prettier-ignore
+  pdf
+    .moveDown()
+    .font('text')
+    .fontSize(8)
+    .text(
+      'Rotary cutter: close it when you put it down, fingers behind the ruler’s edge. Materials fall under local fire-safety rules: follow your local code and qualified practice.',
+      MARGIN,
+    );
   return end();
 }

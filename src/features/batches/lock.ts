@@ -9,7 +9,12 @@ export type LockedBatch = Pick<typeof schema.batches.$inferSelect, 'id' | 'name'
 export async function lockBatches(tx: Transaction, ids: readonly number[]): Promise<LockedBatch[]> {
   if (ids.length === 0) return [];
   const { id, name, status } = schema.batches;
-  return tx.select({ id, name, status }).from(schema.batches).where(inArray(id, [...ids])).orderBy(asc(id)).for('update'); // prettier-ignore
+  return tx
+    .select({ id, name, status })
+    .from(schema.batches)
+    .where(inArray(id, [...ids]))
+    .orderBy(asc(id))
+    .for('update');
 }
 
 const batchIdsOf = async (tx: Transaction, orderId: number): Promise<number[]> => {

@@ -58,7 +58,7 @@ export async function batchLines(batchId: number | null): Promise<BatchLines> {
       lines: sql<number>`count(*)::int`,
       covers: sql<number>`sum(${orderLines.qty})::int`,
       due: sql<string>`min(${orders.due})::text`,
-    }) // prettier-ignore
+    })
     .from(orderLines)
     .innerJoin(orders, eq(orders.id, orderLines.orderId))
     .innerJoin(lineCloths, and(eq(lineCloths.lineId, orderLines.id), eq(lineCloths.role, 'face')))
@@ -72,7 +72,13 @@ export async function batchLines(batchId: number | null): Promise<BatchLines> {
     total <= SHOWN_IN_ALL
       ? await linesWhere(within)
       : await firstOfEach(
-          and(within, inArray(lineCloths.clothId, soonest.map(({ cloth }) => cloth.id)))!, // prettier-ignore
+          and(
+            within,
+            inArray(
+              lineCloths.clothId,
+              soonest.map(({ cloth }) => cloth.id),
+            ),
+          )!,
           Math.floor(SHOWN_IN_ALL / soonest.length),
         );
   const named = new Map(grouped.map(({ cloth, lines: count, covers }) => [cloth.id, { cloth, lines: count, covers }]));
@@ -83,7 +89,12 @@ export async function batchLines(batchId: number | null): Promise<BatchLines> {
   return {
     lines,
     total,
-    cloths: [...named.values()].map(({ cloth, ...counts }) => ({ id: cloth.id, name: cloth.name, look: lookOf(cloth), ...counts })), // prettier-ignore
+    cloths: [...named.values()].map(({ cloth, ...counts }) => ({
+      id: cloth.id,
+      name: cloth.name,
+      look: lookOf(cloth),
+      ...counts,
+    })),
   };
 }
 
@@ -143,8 +154,10 @@ async function linesWhere(within: SQL, most = MOST_AT_ONCE): Promise<BatchLine[]
       order: { id: orders.id, no: orders.no, mark: orders.mark, due: orders.due, units: orders.units },
       customer: customers.name,
       // Its face comes first.
-      clothIds: sql<number[]>`(SELECT json_agg(c.cloth_id ORDER BY c.role <> 'face', c.role) FROM line_cloths c WHERE c.line_id = ${orderLines.id})`, // prettier-ignore
-      values: sql<Values>`(SELECT json_agg(json_build_object('name', v.name, 'nm', v.value_nm)) FROM line_values v WHERE v.line_id = ${orderLines.id} AND v.is_measure)`, // prettier-ignore
+      clothIds: sql<
+        number[]
+      >`(SELECT json_agg(c.cloth_id ORDER BY c.role <> 'face', c.role) FROM line_cloths c WHERE c.line_id = ${orderLines.id})`,
+      values: sql<Values>`(SELECT json_agg(json_build_object('name', v.name, 'nm', v.value_nm)) FROM line_values v WHERE v.line_id = ${orderLines.id} AND v.is_measure)`,
     })
     .from(orderLines)
     .innerJoin(orders, eq(orders.id, orderLines.orderId))
@@ -197,7 +210,6 @@ const NEWEST_FIRST: readonly SortKey[] = [{ column: sql`${batches.id}`, type: 'i
 export async function listBatches(
   page = '',
 ): Promise<{ batches: BatchListRow[]; previous: string | null; next: string | null }> {
-  // prettier-ignore
   const db = database();
   const cursor = readCursor(page, NEWEST_FIRST);
   const { where, orderBy } = pageOf(NEWEST_FIRST, true, cursor);
@@ -217,7 +229,7 @@ export async function listBatches(
         no: orders.no,
         mark: orders.mark,
         covers: sql<number>`sum(${orderLines.qty})::int`,
-      }) // prettier-ignore
+      })
       .from(orderLines)
       .innerJoin(orders, eq(orders.id, orderLines.orderId))
       .where(inArray(orderLines.batchId, ids))
@@ -236,7 +248,12 @@ export async function listBatches(
       .where(inArray(lays.batchId, ids))
       .groupBy(lays.batchId, lays.currency),
   ]);
-  const rows = new Map(view.rows.map((row): [number, BatchListRow] => [row.id, { ...row, covers: 0, orders: [], orderCount: 0, cloths: [], cost: {} }])); // prettier-ignore
+  const rows = new Map(
+    view.rows.map((row): [number, BatchListRow] => [
+      row.id,
+      { ...row, covers: 0, orders: [], orderCount: 0, cloths: [], cost: {} },
+    ]),
+  );
   for (const { batchId, no, mark, covers } of inOrders) {
     const row = rows.get(batchId!)!;
     row.covers += covers;
@@ -324,8 +341,12 @@ export async function getBatch(id: number) {
         stock: lays.stock,
         shortNm: lays.shortNm,
         cutAt: lays.cutAt,
-        beforeNm: sql<string | null>`(SELECT v.used_nm FROM lay_versions v WHERE v.batch_id = "lays"."batch_id" AND v.cloth_id = "lays"."cloth_id" AND v.version = "lays"."version" - 1)`, // prettier-ignore
-        beforeMinor: sql<string | null>`(SELECT v.cost_minor FROM lay_versions v WHERE v.batch_id = "lays"."batch_id" AND v.cloth_id = "lays"."cloth_id" AND v.version = "lays"."version" - 1 AND v.currency = "lays"."currency")`, // prettier-ignore
+        beforeNm: sql<
+          string | null
+        >`(SELECT v.used_nm FROM lay_versions v WHERE v.batch_id = "lays"."batch_id" AND v.cloth_id = "lays"."cloth_id" AND v.version = "lays"."version" - 1)`,
+        beforeMinor: sql<
+          string | null
+        >`(SELECT v.cost_minor FROM lay_versions v WHERE v.batch_id = "lays"."batch_id" AND v.cloth_id = "lays"."cloth_id" AND v.version = "lays"."version" - 1 AND v.currency = "lays"."currency")`,
         unplaced: sql<number>`jsonb_array_length(${lays.plan}->'unplaced')`,
         first: sql<{ piece?: string; strip?: string; why: string } | null>`${lays.plan}->'unplaced'->0`,
       })

@@ -62,13 +62,31 @@ export async function suggest(signal: AbortSignal, tell: (suggestion: Suggestion
     .orderBy(asc(orders.due), asc(orders.no), asc(orderLines.position))
     .limit(MOST_LINES);
   if (waiting.length === 0) return;
-  const lists = await loadCutLists(db, inArray(orderLines.id, waiting.map(({ id }) => id))).catch((error: unknown) => {
+  const lists = await loadCutLists(
+    db,
+    inArray(
+      orderLines.id,
+      waiting.map(({ id }) => id),
+    ),
+  ).catch((error: unknown) => {
     // A line that can't be cut says so on its order; there is nothing to suggest while it waits.
     if (error instanceof LayFailure) return null;
     throw error;
-  }); // prettier-ignore
+  });
   if (!lists) return;
-  const days = new Map((await db.select({ id: orders.id, due: orders.due }).from(orders).where(inArray(orders.id, lists.orders.map(({ orderId }) => orderId)))).map(({ id, due }) => [id, due])); // prettier-ignore
+  const days = new Map(
+    (
+      await db
+        .select({ id: orders.id, due: orders.due })
+        .from(orders)
+        .where(
+          inArray(
+            orders.id,
+            lists.orders.map(({ orderId }) => orderId),
+          ),
+        )
+    ).map(({ id, due }) => [id, due]),
+  );
   const found = await candidates(lists, days);
   const rated = found
     .map((candidate) => ({ candidate, saving: handSaving(candidate.task) }))
@@ -95,20 +113,38 @@ export async function suggest(signal: AbortSignal, tell: (suggestion: Suggestion
 
 async function candidates(lists: CutLists, days: ReadonlyMap<number, string>): Promise<Candidate[]> {
   const { orders, clothRows, cloths } = lists;
-  const shelf = await loadShelf(database(), clothRows.map(({ id }) => id)); // prettier-ignore
+  const shelf = await loadShelf(
+    database(),
+    clothRows.map(({ id }) => id),
+  );
   return clothRows.flatMap((row): Candidate[] => {
     const key = String(row.id);
     const own = orders.flatMap((order) => {
       const lines = order.lines.filter(({ line }) => line.cloth.face === key);
-      return lines.length > 0 ? [{ orderNo: order.orderNo, due: days.get(order.orderId)!, lineIds: lines.map(({ id }) => id) }] : []; // prettier-ignore
+      return lines.length > 0
+        ? [{ orderNo: order.orderNo, due: days.get(order.orderId)!, lineIds: lines.map(({ id }) => id) }]
+        : [];
     });
     return groupsOf(own).flatMap((group): Candidate[] => {
       const numbers = new Set(group.orders.map(({ orderNo }) => orderNo));
       const cloth = cloths.get(key)!;
-      const [task] = clothTasks(orders.filter(({ orderNo }) => numbers.has(orderNo)), [{ key, cloth, units: row.units }]); // prettier-ignore
+      const [task] = clothTasks(
+        orders.filter(({ orderNo }) => numbers.has(orderNo)),
+        [{ key, cloth, units: row.units }],
+      );
       if (!task) return [];
       const chosen = chooseStock(needOf(task.whole.job, cloth), leastPiece(task.whole.job), shelf.get(row.id) ?? []);
-      return [{ key, group, task, units: row.units, clothId: row.id, lot: chosen.lot, remnants: chosen.items.filter(({ sort }) => sort === 'remnant').map(({ code }) => code) }]; // prettier-ignore
+      return [
+        {
+          key,
+          group,
+          task,
+          units: row.units,
+          clothId: row.id,
+          lot: chosen.lot,
+          remnants: chosen.items.filter(({ sort }) => sort === 'remnant').map(({ code }) => code),
+        },
+      ];
     });
   });
 }
@@ -125,7 +161,11 @@ async function searchedSaving(db: Database, { key, cloth, whole, orders }: Cloth
 }
 
 const handSaving = (task: ClothTask) =>
-  savingOf(task.cloth, handLength(task.whole.job), task.orders.map(({ job }) => handLength(job.job))); // prettier-ignore
+  savingOf(
+    task.cloth,
+    handLength(task.whole.job),
+    task.orders.map(({ job }) => handLength(job.job)),
+  );
 
 function suggestionOf(
   { group, task, units, clothId, remnants, lot }: Candidate,
@@ -135,9 +175,20 @@ function suggestionOf(
   const { cloth } = task;
   const orders = group.orders.map(({ orderNo }) => orderNo);
   const today = new Date();
-  const when = group.from === group.to ? `due ${dueText(group.from, today)}` : `due ${dueText(group.from, today)} to ${dueText(group.to, today)}`; // prettier-ignore
-  const saved = savedMinor > 0 ? `together they take ${longLength(savedNm, units).replace('≈ ', '')} less (${printMoney(savedMinor, cloth.price.currency)})` : 'together they take no less'; // prettier-ignore
-  const shelf = [remnants.length > 0 && `${remnants.join(', ')} hold${remnants.length === 1 ? 's' : ''} some of it`, lot && `lot ${lot} has the rest`].filter(Boolean).join(', '); // prettier-ignore
+  const when =
+    group.from === group.to
+      ? `due ${dueText(group.from, today)}`
+      : `due ${dueText(group.from, today)} to ${dueText(group.to, today)}`;
+  const saved =
+    savedMinor > 0
+      ? `together they take ${longLength(savedNm, units).replace('≈ ', '')} less (${printMoney(savedMinor, cloth.price.currency)})`
+      : 'together they take no less';
+  const shelf = [
+    remnants.length > 0 && `${remnants.join(', ')} hold${remnants.length === 1 ? 's' : ''} some of it`,
+    lot && `lot ${lot} has the rest`,
+  ]
+    .filter(Boolean)
+    .join(', ');
   return {
     id: `${clothId} ${orders.join(' ')}`,
     clothId,
@@ -166,10 +217,17 @@ export async function takenTogether(lineIds: readonly number[]): Promise<TakenTo
   });
   if ('message' in lists) return lists;
   const { orders, clothRows, cloths } = lists;
-  const tasks = clothTasks(orders, clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units }))); // prettier-ignore
+  const tasks = clothTasks(
+    orders,
+    clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units })),
+  );
   return tasks.map(({ cloth, units, whole }) => {
     const length = handLength(whole.job);
     const { savedMinor: cost } = savingOf(cloth, 0, [length]);
-    return { clothName: cloth.name, length: longLength(length, units).replace('≈ ', ''), cost: printMoney(cost, cloth.price.currency) }; // prettier-ignore
+    return {
+      clothName: cloth.name,
+      length: longLength(length, units).replace('≈ ', ''),
+      cost: printMoney(cost, cloth.price.currency),
+    };
   });
 }

@@ -39,7 +39,17 @@ describe('a cloth in the list', () => {
       step: 'in steps of 1/8 yd',
       uses: 3,
     });
-    const metric = clothListRow(cloth({ units: 'mm', widthNm: millimetres(1400), selvageLeftNm: 0, selvageRightNm: 0, pricePer: 'm', currency: 'EUR', sellingStepNm: millimetres(100) })); // prettier-ignore
+    const metric = clothListRow(
+      cloth({
+        units: 'mm',
+        widthNm: millimetres(1400),
+        selvageLeftNm: 0,
+        selvageRightNm: 0,
+        pricePer: 'm',
+        currency: 'EUR',
+        sellingStepNm: millimetres(100),
+      }),
+    );
     expect(metric.width).toMatch(/^140 cm$|^1400 mm$/);
     expect(metric).toMatchObject({ selvages: 'no selvage', price: '€12.50 a metre' });
   });
@@ -50,10 +60,20 @@ describe('a cloth in the list', () => {
     [inches(9), inches(8), 0.5, '9 in across, 8 in along', 'drop 1/2; up or down'],
     [inches(9), inches(8), 1 / 3, '9 in across, 8 in along', 'drop 1/3; up or down'],
   ])('a repeat of %s by %s nm dropped by %s reads “%s”, “%s”', (across, along, dropPart, pattern, turns) => {
-    expect(clothListRow(cloth({ repeatAcrossNm: across, repeatAlongNm: along, dropPart }))).toMatchObject({ pattern, turns }); // prettier-ignore
+    expect(clothListRow(cloth({ repeatAcrossNm: across, repeatAlongNm: along, dropPart }))).toMatchObject({
+      pattern,
+      turns,
+    });
   });
 
-  test.each([[0, '0'], [0.5, '1/2'], [0.25, '1/4'], [2 / 3, '2/3'], [5 / 12, '5/12'], [0.37, '0.37']])('a drop of %s is written %s', (part, text) => {
+  test.each([
+    [0, '0'],
+    [0.5, '1/2'],
+    [0.25, '1/4'],
+    [2 / 3, '2/3'],
+    [5 / 12, '5/12'],
+    [0.37, '0.37'],
+  ])('a drop of %s is written %s', (part, text) => {
     expect(dropText(part)).toBe(text);
-  }); // prettier-ignore
+  });
 });

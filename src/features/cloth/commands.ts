@@ -58,7 +58,14 @@ export const saveCloth: Command<{ values: ClothValues; edited: Edited | null }, 
       .innerJoin(schema.orderLines, eq(schema.orderLines.id, schema.lineCloths.lineId))
       .where(and(eq(schema.lineCloths.clothId, edited.id), isNotNull(schema.orderLines.batchId)));
     const before = await planned;
-    const locked = new Set((await lockBatches(tx, before.map(({ id }) => id!))).map(({ id }) => id)); // prettier-ignore
+    const locked = new Set(
+      (
+        await lockBatches(
+          tx,
+          before.map(({ id }) => id!),
+        )
+      ).map(({ id }) => id),
+    );
     const [stored] = await tx.select().from(schema.cloths).where(eq(schema.cloths.id, edited.id)).for('update');
     if (!stored) return failed('', 'This cloth has been deleted meanwhile. What you typed is still here.', 'gone');
     if (stored.version !== edited.version) return staleAnswer('cloth', stored.version, stored.updatedAt);
@@ -91,12 +98,20 @@ export const deleteCloth: Command<{ id: number }, { name: string }> = {
   name: 'delete cloth',
   read: byRules(Joi.object({ id: recordId('cloth') })),
   run: async ({ tx, changes }, { id }) => {
-    const [stored] = await tx.select({ name: schema.cloths.name }).from(schema.cloths).where(eq(schema.cloths.id, id)).for('update'); // prettier-ignore
+    const [stored] = await tx
+      .select({ name: schema.cloths.name })
+      .from(schema.cloths)
+      .where(eq(schema.cloths.id, id))
+      .for('update');
     if (!stored) return gone('cloth');
     const cut = await tx.select().from(schema.lineCloths).where(eq(schema.lineCloths.clothId, id)).limit(1);
     const laid = await tx.select({ id: schema.lays.id }).from(schema.lays).where(eq(schema.lays.clothId, id)).limit(1);
     if (cut.length + laid.length > 0) return failed('', 'Orders are cut from this cloth, so it is kept.', 'in-use');
-    const onShelf = await tx.select({ id: schema.stockItems.id }).from(schema.stockItems).where(eq(schema.stockItems.clothId, id)).limit(1); // prettier-ignore
+    const onShelf = await tx
+      .select({ id: schema.stockItems.id })
+      .from(schema.stockItems)
+      .where(eq(schema.stockItems.clothId, id))
+      .limit(1);
     if (onShelf.length > 0) return failed('', 'Some of this cloth has been on the shelf, so it is kept.', 'in-use');
     await changes('cloth', id);
     await tx.delete(schema.cloths).where(eq(schema.cloths.id, id));

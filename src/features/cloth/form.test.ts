@@ -4,11 +4,21 @@ import { EMPTY_CLOTH, readClothForm, type ClothForm } from './form';
 import { readClothShape } from './rules';
 
 const form = (rest: Partial<ClothForm> = {}): ClothForm => ({ ...EMPTY_CLOTH, name: 'Reed', price: '18', ...rest });
-const told = (rest: Partial<ClothForm>) => readClothForm(form(rest)).faults.map(({ field, message }) => `${field}: ${message}`); // prettier-ignore
+const told = (rest: Partial<ClothForm>) =>
+  readClothForm(form(rest)).faults.map(({ field, message }) => `${field}: ${message}`);
 
 describe('a cloth as it is typed', () => {
   test('is read in its own units; a length that names another unit keeps it', () => {
-    const { values, faults } = readClothForm(form({ units: 'in', width: '54 1/4', selvageLeft: '1 cm', repeatAcross: '13 1/2', repeatAlong: "1' 1", drop: 'half' })); // prettier-ignore
+    const { values, faults } = readClothForm(
+      form({
+        units: 'in',
+        width: '54 1/4',
+        selvageLeft: '1 cm',
+        repeatAcross: '13 1/2',
+        repeatAlong: "1' 1",
+        drop: 'half',
+      }),
+    );
     expect(faults).toEqual([]);
     expect(values).toMatchObject({
       widthNm: inches(54.25),
@@ -19,9 +29,16 @@ describe('a cloth as it is typed', () => {
       dropPart: 0.5,
       sellingStepNm: inches(9),
     });
-    const metric = readClothForm(form({ units: 'mm', width: '137', selvageLeft: '1.5', selvageRight: '', sellingStep: '10' })); // prettier-ignore
+    const metric = readClothForm(
+      form({ units: 'mm', width: '137', selvageLeft: '1.5', selvageRight: '', sellingStep: '10' }),
+    );
     expect(metric.faults).toEqual([]);
-    expect(metric.values).toMatchObject({ widthNm: millimetres(1370), selvageLeftNm: millimetres(15), selvageRightNm: 0, sellingStepNm: millimetres(100) }); // prettier-ignore
+    expect(metric.values).toMatchObject({
+      widthNm: millimetres(1370),
+      selvageLeftNm: millimetres(15),
+      selvageRightNm: 0,
+      sellingStepNm: millimetres(100),
+    });
   });
 
   test('a new one is whole but for its name and price', () => {
@@ -30,9 +47,17 @@ describe('a cloth as it is typed', () => {
   });
 
   test('an empty selvage or repeat is none; names, colours and currency are tidied, notes stay as they are', () => {
-    const { values, faults } = readClothForm(form({ name: '  Reed  ', selvageLeft: ' ', repeatAcross: '', groundColour: '#A0B1C2', notes: ' as it came ' })); // prettier-ignore
+    const { values, faults } = readClothForm(
+      form({ name: '  Reed  ', selvageLeft: ' ', repeatAcross: '', groundColour: '#A0B1C2', notes: ' as it came ' }),
+    );
     expect(faults).toEqual([]);
-    expect(values).toMatchObject({ name: 'Reed', selvageLeftNm: 0, repeatAcrossNm: 0, groundColour: '#a0b1c2', notes: ' as it came ' }); // prettier-ignore
+    expect(values).toMatchObject({
+      name: 'Reed',
+      selvageLeftNm: 0,
+      repeatAcrossNm: 0,
+      groundColour: '#a0b1c2',
+      notes: ' as it came ',
+    });
   });
 
   test.each<[string, number]>([
@@ -68,19 +93,43 @@ describe('a fault in a cloth is one sentence at its field', () => {
     ['a long name', { name: 'x'.repeat(121) }, 'name: A name has at most 120 letters.'],
     ['no width', { width: '' }, 'width: A length is needed here.'],
     ['a width of nothing', { width: '0' }, 'width: A cloth’s width is more than zero.'],
-    ['selvages that leave nothing', { width: '10', selvageLeft: '4', selvageRight: '6' }, 'selvageLeft: The selvages leave no width to cut from.'],
-    ['a drop of the whole repeat', { repeatAcross: '9', repeatAlong: '9', drop: '1' }, 'drop: “1” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.'],
-    ['a drop in words', { repeatAcross: '9', repeatAlong: '9', drop: 'brick' }, 'drop: “brick” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.'],
-    ['a drop over nothing', { repeatAcross: '9', repeatAlong: '9', drop: '1/0' }, 'drop: “1/0” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.'],
-    ['a drop without a repeat across', { repeatAlong: '9', drop: '1/2' }, 'drop: A drop needs a repeat both across and along.'],
+    [
+      'selvages that leave nothing',
+      { width: '10', selvageLeft: '4', selvageRight: '6' },
+      'selvageLeft: The selvages leave no width to cut from.',
+    ],
+    [
+      'a drop of the whole repeat',
+      { repeatAcross: '9', repeatAlong: '9', drop: '1' },
+      'drop: “1” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.',
+    ],
+    [
+      'a drop in words',
+      { repeatAcross: '9', repeatAlong: '9', drop: 'brick' },
+      'drop: “brick” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.',
+    ],
+    [
+      'a drop over nothing',
+      { repeatAcross: '9', repeatAlong: '9', drop: '1/0' },
+      'drop: “1/0” is not a drop; write 0 for a straight match, 1/2 for a half drop, or another part of the repeat under 1.',
+    ],
+    [
+      'a drop without a repeat across',
+      { repeatAlong: '9', drop: '1/2' },
+      'drop: A drop needs a repeat both across and along.',
+    ],
     ['no price', { price: '' }, 'price: A price is needed here; 0 is one.'],
     ['three decimals', { price: '1.234' }, 'price: “1.234” is not a price in GBP; write it like 24.50.'],
     ['a price below nothing', { price: '-4' }, 'price: “-4” is not a price in GBP; write it like 24.50.'],
     ['a price beyond all', { price: '1000000.01' }, 'price: “1000000.01” is not a price in GBP; write it like 24.50.'],
     ['a currency in words', { currency: 'pound' }, 'currency: Choose a currency by its three letters, like GBP.'],
     ['a colour by name', { figureColour: 'reed' }, 'figureColour: Choose a colour.'],
-    ['a selling step of nothing', { sellingStep: '0' }, 'sellingStep: The selling step is more than zero: the shortest length that the shop adds.'],
-  ])('%s', (_, rest, message) => expect(told(rest)).toEqual([message])); // prettier-ignore
+    [
+      'a selling step of nothing',
+      { sellingStep: '0' },
+      'sellingStep: The selling step is more than zero: the shortest length that the shop adds.',
+    ],
+  ])('%s', (_, rest, message) => expect(told(rest)).toEqual([message]));
 
   test('a length that is none is told at its field alone, whatever else hangs on it', () => {
     for (const field of [
@@ -92,7 +141,9 @@ describe('a fault in a cloth is one sentence at its field', () => {
       'sellingStep',
     ] as const) {
       const { faults } = readClothForm(form({ [field]: 'wide' }));
-      expect(faults).toEqual([{ code: expect.any(String), field, message: expect.stringMatching(/^“wide” is not a length/) }]); // prettier-ignore
+      expect(faults).toEqual([
+        { code: expect.any(String), field, message: expect.stringMatching(/^“wide” is not a length/) },
+      ]);
     }
   });
 

@@ -119,12 +119,26 @@ export const GIVE_LABELS: Record<Give, string> = Object.fromEntries(
 ) as Record<Give, string>;
 
 /** The fields that hold a length. */
-const LENGTHS = ['width', 'selvageLeft', 'selvageRight', 'repeatAcross', 'repeatAlong', 'motifAcross', 'motifAlong', 'sellingStep', 'sheetLength', 'thickness'] as const satisfies readonly (keyof ClothForm)[]; // prettier-ignore
+const LENGTHS = [
+  'width',
+  'selvageLeft',
+  'selvageRight',
+  'repeatAcross',
+  'repeatAlong',
+  'motifAcross',
+  'motifAlong',
+  'sellingStep',
+  'sheetLength',
+  'thickness',
+] as const satisfies readonly (keyof ClothForm)[];
 export type LengthOfCloth = (typeof LENGTHS)[number];
 
 /** The lengths of a cloth that is measured in other units from now on: they stay as long as they are. */
 export const inOtherUnits = (form: ClothForm, to: Units): Pick<ClothForm, LengthOfCloth> =>
-  Object.fromEntries(LENGTHS.map((name) => [name, inOrderUnits(form[name], form.units, to)])) as Pick<ClothForm, LengthOfCloth>; // prettier-ignore
+  Object.fromEntries(LENGTHS.map((name) => [name, inOrderUnits(form[name], form.units, to)])) as Pick<
+    ClothForm,
+    LengthOfCloth
+  >;
 
 /** The fields of the form that are typed. */
 export type TextOfCloth = { [K in keyof ClothForm]: ClothForm[K] extends boolean ? never : K }[keyof ClothForm];

@@ -95,7 +95,8 @@ export async function readClothPhoto(bytes: Uint8Array, given: unknown): Promise
 }
 
 const scaled = (marks: PhotoMarks, by: number): PhotoMarks => {
-  const two = (some: PhotoMarks['across']): PhotoMarks['across'] => some.map(([x, y]) => [x * by, y * by]) as PhotoMarks['across']; // prettier-ignore
+  const two = (some: PhotoMarks['across']): PhotoMarks['across'] =>
+    some.map(([x, y]) => [x * by, y * by]) as PhotoMarks['across'];
   return { ...marks, across: two(marks.across), along: two(marks.along), edges: marks.edges && two(marks.edges) };
 };
 
@@ -128,7 +129,10 @@ const keepPhoto: Command<PhotoOfCloth, Saved> = {
     const saved = await saveCloth.run(context, { values, edited: { id, version } });
     if (!saved.ok) return saved;
     const photo = { photo: kept.photo, tile: kept.tile, marks: kept.marks, createdAt: context.now };
-    await tx.insert(schema.clothPhotos).values({ clothId: id, ...photo }).onConflictDoUpdate({ target: schema.clothPhotos.clothId, set: photo }); // prettier-ignore
+    await tx
+      .insert(schema.clothPhotos)
+      .values({ clothId: id, ...photo })
+      .onConflictDoUpdate({ target: schema.clothPhotos.clothId, set: photo });
     await tx
       .update(schema.cloths)
       .set({ photoVersion: Math.abs(row.photoVersion) + 1 })

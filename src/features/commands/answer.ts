@@ -65,7 +65,11 @@ export async function answering<T>(
     console.error(error);
     const code = (error as { cause?: { code?: string } }).cause?.code ?? '';
     if (code === DISK_FULL)
-      return failed('', 'The disk that holds the database is full, so nothing was saved. What you typed is still here: make room on the disk and try again.', 'disk-full'); // prettier-ignore
+      return failed(
+        '',
+        'The disk that holds the database is full, so nothing was saved. What you typed is still here: make room on the disk and try again.',
+        'disk-full',
+      );
     if (WAITED.has(code))
       return failed(
         '',

@@ -12,7 +12,11 @@ const READERS: Record<Subject, (tx: Transaction, id: number) => Promise<unknown>
     const [order] = await tx.select().from(schema.orders).where(eq(schema.orders.id, id));
     if (!order) return null;
     const { searchText: _, kinds: __, ...kept } = order;
-    const lines = await tx.select().from(schema.orderLines).where(eq(schema.orderLines.orderId, id)).orderBy(schema.orderLines.position); // prettier-ignore
+    const lines = await tx
+      .select()
+      .from(schema.orderLines)
+      .where(eq(schema.orderLines.orderId, id))
+      .orderBy(schema.orderLines.position);
     const ids = lines.map((line) => line.id);
     if (ids.length === 0) return { ...kept, lines };
     const { lineValues, lineCloths, lineParts } = schema;
@@ -26,7 +30,10 @@ const READERS: Record<Subject, (tx: Transaction, id: number) => Promise<unknown>
   batch: async (tx, id) => {
     const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, id));
     if (!batch) return null;
-    const lines = await tx.select({ id: schema.orderLines.id }).from(schema.orderLines).where(eq(schema.orderLines.batchId, id)); // prettier-ignore
+    const lines = await tx
+      .select({ id: schema.orderLines.id })
+      .from(schema.orderLines)
+      .where(eq(schema.orderLines.batchId, id));
     const { name, status, seconds, version, approvedAt } = batch;
     return { name, status, seconds, version, approvedAt, lines: lines.map((line) => line.id).sort((a, b) => a - b) };
   },

@@ -107,14 +107,20 @@ async function closeOne(
   const { row, marker, cloth } = lay;
   const { job, plan } = marker;
   const planned = new Map(row.stock.uses.map(({ code, itemId }) => [code, itemId]));
-  const itemOf = new Map(plan.lays.map(({ stock }): [string, number | null] => [stock, from.find(({ code }) => code === stock)?.itemId ?? planned.get(stock) ?? null])); // prettier-ignore
+  const itemOf = new Map(
+    plan.lays.map(({ stock }): [string, number | null] => [
+      stock,
+      from.find(({ code }) => code === stock)?.itemId ?? planned.get(stock) ?? null,
+    ]),
+  );
   const faults = [...eventFaults(lay, events), ...remnantFaults(lay, remnants)];
   if (faults.length > 0) return faults;
   const ids = [...new Set([...itemOf.values(), ...planned.values()].flatMap((id) => (id === null ? [] : [id])))];
   await releaseReserved(context, row.batchId, ids);
   const items = await lockItems(tx, ids);
   const isStrange = [...itemOf.values()].some((id) => id !== null && items.get(id)?.clothId !== row.clothId);
-  if (isStrange) return [{ code: 'item', field: 'from', message: 'That item is no longer on the shelf, or is another cloth.' }]; // prettier-ignore
+  if (isStrange)
+    return [{ code: 'item', field: 'from', message: 'That item is no longer on the shelf, or is another cloth.' }];
   const widthOf = (code: string) => items.get(itemOf.get(code) ?? -1)?.widthNm ?? cloth.widthNm;
   const isToWash = (code: string) => cloth.isWashed && !items.get(itemOf.get(code) ?? -1)?.isWashed;
   // A lay of washed cloth lies on what the wash leaves of the width, too.
@@ -128,7 +134,10 @@ async function closeOne(
       ),
     shrinkageOf: (code) => (isToWash(code) ? cloth.shrinkAlongPart : 0),
     patternPart: lay.patternPart,
-    kept: remnants.map(({ code, acrossNm, alongNm, proposed }) => ({ code, area: areaOf(lay, proposed, acrossNm, alongNm) })), // prettier-ignore
+    kept: remnants.map(({ code, acrossNm, alongNm, proposed }) => ({
+      code,
+      area: areaOf(lay, proposed, acrossNm, alongNm),
+    })),
     events: events.map(({ sort, code, lengthNm }) => ({ sort, code, lengthNm })),
   });
   const short = shortFault(lay, movements, itemOf, items);
@@ -167,13 +176,18 @@ async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
   const { stockItems } = schema;
   const ofCloth = and(eq(stockItems.clothId, row.clothId), eq(stockItems.sort, 'sheets'));
   const all = await context.tx.select({ id: stockItems.id }).from(stockItems).where(ofCloth);
-  if (all.length > 0) await releaseReserved(context, row.batchId, all.map(({ id }) => id)); // prettier-ignore
+  if (all.length > 0)
+    await releaseReserved(
+      context,
+      row.batchId,
+      all.map(({ id }) => id),
+    );
   const items = await context.tx
     .select()
     .from(stockItems)
     .where(and(ofCloth, gt(stockItems.onHand, stockItems.reserved)))
     .orderBy(asc(stockItems.id))
-    .for('update'); // prettier-ignore
+    .for('update');
   let left = marker.plan.lays.filter(({ used }) => used > 0).length;
   for (const item of items) {
     const quantity = Math.min(left, availableOf(item));
@@ -186,18 +200,33 @@ async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
 async function letGoOfScraps(context: CommandContext, { row }: LayToCut, itemIds: readonly (number | null)[]) {
   const { leastRemnant } = readReckoning(await loadReckoning(context.tx)).value;
   const [small, large] = [Math.min(...leastRemnant), Math.max(...leastRemnant)];
-  const items = await lockItems(context.tx, itemIds.flatMap((id) => (id === null ? [] : [id]))); // prettier-ignore
+  const items = await lockItems(
+    context.tx,
+    itemIds.flatMap((id) => (id === null ? [] : [id])),
+  );
   for (const item of items.values()) {
     const [a, b] = [Math.min(item.widthNm!, item.onHand), Math.max(item.widthNm!, item.onHand)];
     if (item.sort !== 'remnant' || item.onHand === 0 || item.reserved > 0 || (a >= small && b >= large)) continue;
-    await book(context, [{ itemId: item.id, sort: 'wasted', cause: 'let go', quantity: item.onHand, batchId: row.batchId, reason: 'what was left is too small to keep' }]); // prettier-ignore
+    await book(context, [
+      {
+        itemId: item.id,
+        sort: 'wasted',
+        cause: 'let go',
+        quantity: item.onHand,
+        batchId: row.batchId,
+        reason: 'what was left is too small to keep',
+      },
+    ]);
   }
 }
 
 function eventFaults({ marker }: LayToCut, events: ReadCut['events']): Fault[] {
   const codes = new Set(marker.plan.lays.map(({ stock }) => stock));
   return events.flatMap(({ code, part, sort }, i): Fault[] => {
-    if (!codes.has(code)) return [{ code: 'event', field: `events.${i}.code`, message: 'Choose the length of cloth that it took more of.' }]; // prettier-ignore
+    if (!codes.has(code))
+      return [
+        { code: 'event', field: `events.${i}.code`, message: 'Choose the length of cloth that it took more of.' },
+      ];
     if (part !== '' && !marker.parts.some(({ id }) => id === part))
       return [{ code: 'event', field: `events.${i}.part`, message: 'That piece is not in this lay.' }];
     if (sort === 'recut' && part === '')
@@ -211,10 +240,18 @@ function remnantFaults({ marker, remnants }: LayToCut, kept: ReadCut['remnants']
     const lay = marker.plan.lays.find(({ stock }) => stock === code);
     const length = marker.job.stock.find(({ id }) => id === code);
     if (!lay || !length || (proposed !== null && remnants[proposed]?.stock !== code))
-      return [{ code: 'remnant', field: `remnants.${i}.across`, message: 'This remnant comes from no length of the lay.' }]; // prettier-ignore
+      return [
+        { code: 'remnant', field: `remnants.${i}.across`, message: 'This remnant comes from no length of the lay.' },
+      ];
     const isWide = acrossNm > length.right - length.left + SLACK;
     if (isWide || alongNm > lay.used + SLACK)
-      return [{ code: 'remnant', field: `remnants.${i}.${isWide ? 'across' : 'along'}`, message: 'That is more than the lay used of this cloth.' }]; // prettier-ignore
+      return [
+        {
+          code: 'remnant',
+          field: `remnants.${i}.${isWide ? 'across' : 'along'}`,
+          message: 'That is more than the lay used of this cloth.',
+        },
+      ];
     return [];
   });
 }
@@ -251,7 +288,11 @@ function shortFault(
     const item = items.get(id)!;
     const left = availableOf(item);
     if (quantity > left)
-      return { code: 'stock-short', field: 'from', message: `${item.code} has ${text(left)} free, and this took ${text(quantity)}: say from which other item it was cut, or count ${item.code} first.` }; // prettier-ignore
+      return {
+        code: 'stock-short',
+        field: 'from',
+        message: `${item.code} has ${text(left)} free, and this took ${text(quantity)}: say from which other item it was cut, or count ${item.code} first.`,
+      };
   }
   return null;
 }
@@ -299,7 +340,15 @@ async function keepRemnants(
       .returning({ id: schema.stockItems.id });
     ids.push(item!.id);
     context.made('stock', item!.id);
-    await book(context, [{ itemId: item!.id, sort: 'received', quantity: alongNm, batchId: row.batchId, reason: code === TO_BUY ? '' : `left of ${code}` }]); // prettier-ignore
+    await book(context, [
+      {
+        itemId: item!.id,
+        sort: 'received',
+        quantity: alongNm,
+        batchId: row.batchId,
+        reason: code === TO_BUY ? '' : `left of ${code}`,
+      },
+    ]);
   }
   return ids;
 }
@@ -342,7 +391,10 @@ export const recutPiece: Command<
     if (!lay.row.cutAt) return failed('', 'This lay is not cut yet: note it when you close the lay.', 'not-cut');
     const owner = lay.marker.parts.find(({ id }) => id === part);
     if (!owner) return failed('part', 'That piece is not in this lay.');
-    const { value, faults } = readCutForm({ events: [{ sort: 'recut', code: '', length, part, why }], remnants: [] }, lay.row.units); // prettier-ignore
+    const { value, faults } = readCutForm(
+      { events: [{ sort: 'recut', code: '', length, part, why }], remnants: [] },
+      lay.row.units,
+    );
     if (faults.length > 0) return { ok: false, faults: faults.map((fault) => ({ ...fault, field: 'length' })) };
     const [{ lengthNm }] = value.events as [ReadCut['events'][number]];
     await changes('batch', batchId);
@@ -354,15 +406,33 @@ export const recutPiece: Command<
       if (availableOf(item) < lengthNm) return failed('length', `${item.code} has less than that free.`, 'stock-short');
       code = item.code;
     }
-    const [order] = await tx.select({ id: schema.orders.id }).from(schema.orders).where(eq(schema.orders.no, Number(owner.orderNo))); // prettier-ignore
+    const [order] = await tx
+      .select({ id: schema.orders.id })
+      .from(schema.orders)
+      .where(eq(schema.orders.no, Number(owner.orderNo)));
     const orderId = order?.id ?? null;
     if (itemId !== null)
-      await book(context, [{ itemId, sort: 'wasted', cause: 'recut', quantity: lengthNm, reason: why, orderId, batchId }]); // prettier-ignore
+      await book(context, [
+        { itemId, sort: 'wasted', cause: 'recut', quantity: lengthNm, reason: why, orderId, batchId },
+      ]);
     await tx
       .update(schema.lays)
       .set({ outcome: withMore(lay.row.outcome!, itemId, lengthNm, code) })
       .where(eq(schema.lays.id, lay.row.id));
-    await tx.insert(schema.layEvents).values({ batchId, clothId, sort: 'recut', itemId, lengthNm, orderId, part: owner.name, why, personId: person?.id ?? null, at: now }); // prettier-ignore
+    await tx
+      .insert(schema.layEvents)
+      .values({
+        batchId,
+        clothId,
+        sort: 'recut',
+        itemId,
+        lengthNm,
+        orderId,
+        part: owner.name,
+        why,
+        personId: person?.id ?? null,
+        at: now,
+      });
     return done({ orderId });
   },
 };

@@ -27,8 +27,13 @@ const entry = Joi.object({
   step: Joi.number().integer().min(1).max(100_000).required(),
   at: Joi.string().isoDate().required(),
   do: Joi.string().valid('tick', 'untick', 'trouble').required(),
-  of: Joi.string().guid({ version: 'uuidv4' }).lowercase().when('do', { is: 'untick', then: Joi.required(), otherwise: Joi.forbidden() }), // prettier-ignore
-  sort: Joi.string().valid(...EVENT_SORTS).when('do', isTrouble), // prettier-ignore
+  of: Joi.string()
+    .guid({ version: 'uuidv4' })
+    .lowercase()
+    .when('do', { is: 'untick', then: Joi.required(), otherwise: Joi.forbidden() }),
+  sort: Joi.string()
+    .valid(...EVENT_SORTS)
+    .when('do', isTrouble),
   code: text(60),
   part: text(200),
   length: text(40),
@@ -59,10 +64,15 @@ export const takeEntries: Command<SentEntries, SendOutcome> = {
     const { row } = lay;
     const before = await loadSheetState(tx, row, batch.status);
     const steps = stepsOf(lay).length;
-    const refusal = row.version !== layVersion ? 'This cloth was laid again since: the steps are other ones now. Open the sheet again.' : before.closed; // prettier-ignore
+    const refusal =
+      row.version !== layVersion
+        ? 'This cloth was laid again since: the steps are other ones now. Open the sheet again.'
+        : before.closed;
     const conflicts: SendOutcome['conflicts'] = [];
     for (const one of entries) {
-      const message = refusal ? await refusedUnlessKept(context, one, refusal) : await take(context, one, { batchId, clothId, layVersion, steps }); // prettier-ignore
+      const message = refusal
+        ? await refusedUnlessKept(context, one, refusal)
+        : await take(context, one, { batchId, clothId, layVersion, steps });
       if (message) conflicts.push({ entry: one.entry, step: one.step, message });
     }
     return done({
@@ -92,12 +102,20 @@ interface OfLay {
 /** Takes one entry; the sentence where it is not taken. */
 async function take({ tx, person }: CommandContext, one: CutEntry, { steps, ...lay }: OfLay): Promise<string | null> {
   const { cutTicks, cutTroubles, people } = schema;
-  const isStep = and(eq(cutTicks.batchId, lay.batchId), eq(cutTicks.clothId, lay.clothId), eq(cutTicks.layVersion, lay.layVersion), eq(cutTicks.step, one.step)); // prettier-ignore
+  const isStep = and(
+    eq(cutTicks.batchId, lay.batchId),
+    eq(cutTicks.clothId, lay.clothId),
+    eq(cutTicks.layVersion, lay.layVersion),
+    eq(cutTicks.step, one.step),
+  );
   const by = { personId: person?.id ?? null, at: new Date(one.at) };
   if (one.step > steps) return `There is no step ${one.step} on this sheet.`;
   if (one.do === 'trouble') {
     const { entry: id, step, sort, code, part, length, why } = one;
-    await tx.insert(cutTroubles).values({ ...lay, entry: id, step, sort, code, part, length, why, ...by }).onConflictDoNothing(); // prettier-ignore
+    await tx
+      .insert(cutTroubles)
+      .values({ ...lay, entry: id, step, sort, code, part, length, why, ...by })
+      .onConflictDoNothing();
     return null;
   }
   const [known] = await tx
@@ -107,7 +125,8 @@ async function take({ tx, person }: CommandContext, one: CutEntry, { steps, ...l
     .where(isStep);
   if (one.do === 'untick') {
     if (!known) return null;
-    if (known.entry !== one.of) return `Step ${one.step} was ticked again by ${known.name ?? 'somebody else'} since; it stays ticked.`; // prettier-ignore
+    if (known.entry !== one.of)
+      return `Step ${one.step} was ticked again by ${known.name ?? 'somebody else'} since; it stays ticked.`;
     await tx.delete(cutTicks).where(isStep);
     return null;
   }

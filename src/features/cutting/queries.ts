@@ -47,7 +47,9 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
     db
       .select()
       .from(stockItems)
-      .where(and(eq(stockItems.clothId, clothId), gt(stockItems.onHand, 0), inArray(stockItems.sort, ['bolt', 'remnant'])))
+      .where(
+        and(eq(stockItems.clothId, clothId), gt(stockItems.onHand, 0), inArray(stockItems.sort, ['bolt', 'remnant'])),
+      )
       .orderBy(stockItems.id),
     db
       .select({ event: layEvents, no: orders.no })
@@ -55,7 +57,7 @@ export async function getCutting(batchId: number, clothId: number): Promise<Cutt
       .leftJoin(orders, eq(orders.id, layEvents.orderId))
       .where(and(eq(layEvents.batchId, batchId), eq(layEvents.clothId, clothId)))
       .orderBy(desc(layEvents.id)),
-  ]); // prettier-ignore
+  ]);
   const size = (length: Nm) => printNumber(length, STYLES[row.units]).text.replace('≈ ', '');
   const { troubles } = await loadSheetState(db, row, batch.status);
   const isTurned = new Set(

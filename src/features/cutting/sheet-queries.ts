@@ -63,7 +63,11 @@ function sheetLengths(marker: Marker, row: LayRow): SheetLength[] {
         ...item,
         part: id,
         code: codes.get(`${id} ${copy}`) ?? '',
-        marks: marks.map(({ n, name, points }) => ({ n, name, points: points.map(([x, y]): [number, number] => [x / NM.mm, y / NM.mm]) })), // prettier-ignore
+        marks: marks.map(({ n, name, points }) => ({
+          n,
+          name,
+          points: points.map(([x, y]): [number, number] => [x / NM.mm, y / NM.mm]),
+        })),
       };
     }),
   }));
@@ -74,9 +78,15 @@ export async function getSheetState(batchId: number, clothId: number): Promise<S
   const db = database();
   const { lays, batches } = schema;
   const [found] = await db
-    .select({ batchId: lays.batchId, clothId: lays.clothId, version: lays.version, cutAt: lays.cutAt, status: batches.status })
+    .select({
+      batchId: lays.batchId,
+      clothId: lays.clothId,
+      version: lays.version,
+      cutAt: lays.cutAt,
+      status: batches.status,
+    })
     .from(lays)
     .innerJoin(batches, eq(batches.id, lays.batchId))
-    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId))); // prettier-ignore
+    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId)));
   return found ? loadSheetState(db, found, found.status) : null;
 }

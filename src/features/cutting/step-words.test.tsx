@@ -9,8 +9,34 @@ import { stepWords } from './step-words';
 
 // A step in words is what a knife follows, so each kind of step is read here as it stands on the tablet and on paper.
 
-const item = (name: string, orderNo: number, copy = 1): SheetItem => ({ key: `${orderNo} ${name} ${copy}`, copy, orderNo, line: '', name, sum: ['', ''], sizeNm: [0, 0], isStrip: false, turn: 0, ring: [], code: `P1-${copy}`, part: name, marks: [] }); // prettier-ignore
-const length = (code: string, items: SheetItem[], part: Partial<SheetLength> = {}): SheetLength => ({ code, widthMm: 1400, selvageMm: [0, 0], shownMm: 3000, usedNm: 0, boundNm: null, motifMm: [0, 0], flaws: [], outline: null, items, ...part }); // prettier-ignore
+const item = (name: string, orderNo: number, copy = 1): SheetItem => ({
+  key: `${orderNo} ${name} ${copy}`,
+  copy,
+  orderNo,
+  line: '',
+  name,
+  sum: ['', ''],
+  sizeNm: [0, 0],
+  isStrip: false,
+  turn: 0,
+  ring: [],
+  code: `P1-${copy}`,
+  part: name,
+  marks: [],
+});
+const length = (code: string, items: SheetItem[], part: Partial<SheetLength> = {}): SheetLength => ({
+  code,
+  widthMm: 1400,
+  selvageMm: [0, 0],
+  shownMm: 3000,
+  usedNm: 0,
+  boundNm: null,
+  motifMm: [0, 0],
+  flaws: [],
+  outline: null,
+  items,
+  ...part,
+});
 const ITEMS = [item('front', 207, 1), item('front', 207, 2), item('back', 208), item('piping', 207)];
 const view = (part: Partial<SheetView> = {}): SheetView => ({
   batch: { id: 3, name: 'Car 14' },
@@ -46,14 +72,29 @@ const words = (part: Partial<CutStep>, of: Partial<SheetView> = {}) => stepWords
 describe('squaring the end', () => {
   test('of a bolt, of a roll that is still to buy, and of a sheet', () => {
     expect(words({ do: 'square' }).title).toBe('Square the end of B12');
-    expect(words({ do: 'square', stock: 'roll' }, { lengths: [length('roll', ITEMS)] }).title).toBe('Square the end of the roll'); // prettier-ignore
+    expect(words({ do: 'square', stock: 'roll' }, { lengths: [length('roll', ITEMS)] }).title).toBe(
+      'Square the end of the roll',
+    );
     const sheet = words({ do: 'square', stock: 'S3' }, { areSheets: true, lengths: [length('S3', ITEMS)] });
     expect(sheet).toMatchObject({ title: 'Take S3', tapes: [] });
     expect(sheet.note).toMatch(/all distances count from it/);
   });
 
   test('a hide has no end: distances count from its lowest and leftmost points', () => {
-    const hide = words({ do: 'square' }, { lengths: [length('B12', ITEMS, { outline: [[0, 0], [9, 0], [5, 9]] })] }); // prettier-ignore
+    const hide = words(
+      { do: 'square' },
+      {
+        lengths: [
+          length('B12', ITEMS, {
+            outline: [
+              [0, 0],
+              [9, 0],
+              [5, 9],
+            ],
+          }),
+        ],
+      },
+    );
     expect(hide.title).toBe('Lay B12 flat as it is drawn');
     expect(hide.note).toMatch(/leftmost edge and from its lowest point/);
   });
@@ -87,7 +128,11 @@ describe('where the knife goes', () => {
   });
 
   test('a block that is parted from its section', () => {
-    expect(words({ do: 'part', run: 'across', cuts: [inches(12)], items: [2] })).toEqual({ title: 'Cut this block off across', tapes: [{ from: 'from the squared end', at: '12 in' }], note: 'back of 208.' }); // prettier-ignore
+    expect(words({ do: 'part', run: 'across', cuts: [inches(12)], items: [2] })).toEqual({
+      title: 'Cut this block off across',
+      tapes: [{ from: 'from the squared end', at: '12 in' }],
+      note: 'back of 208.',
+    });
     expect(words({ do: 'part', run: 'along', cuts: [inches(12)] }).tapes[0]!.from).toBe('from the left edge');
     expect(words({ do: 'part', run: 'bias' })).toMatchObject({ title: 'Cut this block off on the bias' });
   });
@@ -114,13 +159,19 @@ describe('strips', () => {
 
   test('many at even steps by their step; at uneven ones each is named', () => {
     const even = [4, 6, 8, 10, 12, 14].map((at) => inches(at));
-    expect(words({ do: 'strips', run: 'across', cuts: even }).tapes[0]!.at).toBe('4 in and 6 in, then every 2 in to 14 in');
+    expect(words({ do: 'strips', run: 'across', cuts: even }).tapes[0]!.at).toBe(
+      '4 in and 6 in, then every 2 in to 14 in',
+    );
     const uneven = [4, 6, 8, 11, 12, 14].map((at) => inches(at));
-    expect(words({ do: 'strips', run: 'across', cuts: uneven }).tapes[0]!.at).toBe('4 in, 6 in, 8 in, 11 in, 12 in and 14 in');
+    expect(words({ do: 'strips', run: 'across', cuts: uneven }).tapes[0]!.at).toBe(
+      '4 in, 6 in, 8 in, 11 in, 12 in and 14 in',
+    );
     // A first strip that is wider than the rest is no reason to name them all.
     const wideFirst = [1, 6, 8, 10, 12, 14].map((at) => inches(at));
-    expect(words({ do: 'strips', run: 'across', cuts: wideFirst }).tapes[0]!.at).toBe('1 in and 6 in, then every 2 in to 14 in');
-  }); // prettier-ignore
+    expect(words({ do: 'strips', run: 'across', cuts: wideFirst }).tapes[0]!.at).toBe(
+      '1 in and 6 in, then every 2 in to 14 in',
+    );
+  });
 });
 
 describe('layers', () => {
@@ -134,7 +185,10 @@ describe('layers', () => {
 
   test('a fold runs along the middle of what is cut', () => {
     const fold = words({ do: 'fold', section: 2, layers: 2, across: [inches(2), inches(50)] });
-    expect(fold).toMatchObject({ title: 'Fold section 2 lengthwise', tapes: [{ from: 'from the left edge', at: '26 in' }] }); // prettier-ignore
+    expect(fold).toMatchObject({
+      title: 'Fold section 2 lengthwise',
+      tapes: [{ from: 'from the left edge', at: '26 in' }],
+    });
   });
 });
 
@@ -156,13 +210,17 @@ describe('the steps on the tablet and on paper', () => {
     step({ n: 3, do: 'piece', run: 'along', cuts: [inches(21.5)], stock: 'R7' }),
   ];
   const both = view({ steps, lengths: [length('B12', ITEMS), length('R7', ITEMS)] });
-  const ticks = new Map([[1, { step: 1, entry: 'x', by: 'Ada Weir', at: '2026-05-01', isSent: true }]]) as unknown as Parameters<typeof StepsList>[0]['ticks']; // prettier-ignore
+  const ticks = new Map([
+    [1, { step: 1, entry: 'x', by: 'Ada Weir', at: '2026-05-01', isSent: true }],
+  ]) as unknown as Parameters<typeof StepsList>[0]['ticks'];
   const list = <StepsList view={both} ticks={ticks} current={2} onChoose={() => undefined} />;
 
   test('stand in the same order with the same words', () => {
     for (const element of [list, <PrintedCuts key="p" view={both} />]) {
       const text = textOf(element);
-      const at = ['Square the end of B12', 'Cut across the whole width', 'Cut out front of 207'].map((one) => text.indexOf(one)); // prettier-ignore
+      const at = ['Square the end of B12', 'Cut across the whole width', 'Cut out front of 207'].map((one) =>
+        text.indexOf(one),
+      );
       expect(at.every((one, i) => one >= 0 && (i === 0 || one > at[i - 1]!))).toBe(true);
     }
   });

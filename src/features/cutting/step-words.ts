@@ -31,19 +31,45 @@ export function stepWords(step: CutStep, view: Pick<SheetView, 'lengths' | 'unit
   const layers = step.layers > 1 ? `Every cut goes through ${step.layers} layers.` : '';
   switch (step.do) {
     case 'square':
-      if (view.lengths.find(({ code }) => code === step.stock)!.outline) return { title: `Lay ${name} flat as it is drawn`, tapes: [], note: 'Distances count from its leftmost edge and from its lowest point.' }; // prettier-ignore
+      if (view.lengths.find(({ code }) => code === step.stock)!.outline)
+        return {
+          title: `Lay ${name} flat as it is drawn`,
+          tapes: [],
+          note: 'Distances count from its leftmost edge and from its lowest point.',
+        };
       return areSheets
         ? { title: `Take ${name}`, tapes: [], note: 'Check a corner with a right angle; all distances count from it.' }
-        : { title: `Square the end of ${name}`, tapes: [], note: 'Press the cloth, lay a right angle on the selvage, pull bowed cloth straight. Trim the selvage where it puckers.' }; // prettier-ignore
+        : {
+            title: `Square the end of ${name}`,
+            tapes: [],
+            note: 'Press the cloth, lay a right angle on the selvage, pull bowed cloth straight. Trim the selvage where it puckers.',
+          };
     case 'across':
-      return { title: 'Cut across the whole width', tapes: [{ from: FROM_END, at: length(step.cuts[0]!) }], note: `Section ${step.section} comes free: ${namesOf(items)}.` }; // prettier-ignore
+      return {
+        title: 'Cut across the whole width',
+        tapes: [{ from: FROM_END, at: length(step.cuts[0]!) }],
+        note: `Section ${step.section} comes free: ${namesOf(items)}.`,
+      };
     case 'stack':
-      return { title: `Lay sections ${andList(step.stacked)} on each other`, tapes: [], note: `Edge on edge and end on end, right sides up, the pattern of one on the pattern of the other. From here on every cut goes through ${step.layers} layers.` }; // prettier-ignore
+      return {
+        title: `Lay sections ${andList(step.stacked)} on each other`,
+        tapes: [],
+        note: `Edge on edge and end on end, right sides up, the pattern of one on the pattern of the other. From here on every cut goes through ${step.layers} layers.`,
+      };
     case 'fold':
-      return { title: `Fold section ${step.section} lengthwise`, tapes: [{ from: FROM_LEFT, at: length((step.across[0] + step.across[1]) / 2) }], note: 'The fold runs along the middle of what is cut. From here on every cut goes through 2 layers; what lies across the fold is cut as far as the fold.' }; // prettier-ignore
+      return {
+        title: `Fold section ${step.section} lengthwise`,
+        tapes: [{ from: FROM_LEFT, at: length((step.across[0] + step.across[1]) / 2) }],
+        note: 'The fold runs along the middle of what is cut. From here on every cut goes through 2 layers; what lies across the fold is cut as far as the fold.',
+      };
     case 'part':
       return {
-        title: step.run === 'across' ? 'Cut this block off across' : step.run === 'along' ? 'Cut this block off along the cloth' : 'Cut this block off on the bias', // prettier-ignore
+        title:
+          step.run === 'across'
+            ? 'Cut this block off across'
+            : step.run === 'along'
+              ? 'Cut this block off along the cloth'
+              : 'Cut this block off on the bias',
         tapes:
           step.run === 'bias' ? [along, across] : [{ from: step.run === 'across' ? FROM_END : FROM_LEFT, at: cuts }],
         note: joined(`${namesOf(items)}.`, layers),
@@ -51,17 +77,33 @@ export function stepWords(step: CutStep, view: Pick<SheetView, 'lengths' | 'unit
     case 'piece':
       return {
         title: `Cut out ${namesOf(items)}`,
-        tapes: step.run === 'along' ? [{ from: FROM_LEFT, at: cuts }, along] : step.run === 'across' ? [{ from: FROM_END, at: cuts }, across] : [along, across], // prettier-ignore
+        tapes:
+          step.run === 'along'
+            ? [{ from: FROM_LEFT, at: cuts }, along]
+            : step.run === 'across'
+              ? [{ from: FROM_END, at: cuts }, across]
+              : [along, across],
         note: layers,
       };
     case 'strips':
       return {
         title: `Cut ${namesOf(items)}`,
-        tapes: step.run === 'bias' ? [{ from: 'each strip, square to its edge', at: cuts }, along, across] : step.run === 'along' ? [{ from: FROM_LEFT, at: cuts }, along] : step.run === 'across' ? [{ from: FROM_END, at: cuts }, across] : [along, across], // prettier-ignore
+        tapes:
+          step.run === 'bias'
+            ? [{ from: 'each strip, square to its edge', at: cuts }, along, across]
+            : step.run === 'along'
+              ? [{ from: FROM_LEFT, at: cuts }, along]
+              : step.run === 'across'
+                ? [{ from: FROM_END, at: cuts }, across]
+                : [along, across],
         note: joined(step.run === 'bias' ? 'At 45 degrees to the selvage.' : '', layers),
       };
     case 'around':
-      return { title: `Cut around ${namesOf(items)}`, tapes: [along, across], note: joined('Along its own line: no straight cut frees it.', layers) }; // prettier-ignore
+      return {
+        title: `Cut around ${namesOf(items)}`,
+        tapes: [along, across],
+        note: joined('Along its own line: no straight cut frees it.', layers),
+      };
   }
 }
 
@@ -69,7 +111,9 @@ const joined = (...parts: string[]) => parts.filter(Boolean).join(' ');
 
 /** From one place to another on the tape, or one place. */
 function span([from, to]: readonly [Nm, Nm], units: Units): string {
-  return from === to ? printLength(from, STYLES[units]) : `${printLength(from, STYLES[units])} to ${printLength(to, STYLES[units])}`; // prettier-ignore
+  return from === to
+    ? printLength(from, STYLES[units])
+    : `${printLength(from, STYLES[units])} to ${printLength(to, STYLES[units])}`;
 }
 
 /** Places on one tape; many at even steps are said by their step. */
@@ -94,8 +138,12 @@ function namesOf(items: readonly SheetItem[]): string {
     group.keys.add(key);
     groups.set(id, group);
   }
-  const all = [...groups.values()].map(({ name, orderNo, keys }) => `${keys.size > 1 ? `${keys.size} × ` : ''}${name} of ${orderNo}`); // prettier-ignore
-  return all.length > MANY ? `${andList(all.slice(0, MANY - 1))} and ${counted(items.length - shownIn(groups, MANY - 1), 'more piece')}` : andList(all); // prettier-ignore
+  const all = [...groups.values()].map(
+    ({ name, orderNo, keys }) => `${keys.size > 1 ? `${keys.size} × ` : ''}${name} of ${orderNo}`,
+  );
+  return all.length > MANY
+    ? `${andList(all.slice(0, MANY - 1))} and ${counted(items.length - shownIn(groups, MANY - 1), 'more piece')}`
+    : andList(all);
 }
 
 const shownIn = (groups: ReadonlyMap<string, { keys: Set<string> }>, first: number) =>

@@ -27,7 +27,11 @@ class Server {
   ticks = new Map<number, string>();
   private answers = new Map<string, SendOutcome>();
   private clock = 0;
-  state = (): SheetState => ({ ...STATE, asOf: String(++this.clock).padStart(6, '0'), ticks: [...this.ticks].map(([step, entry]) => ({ step, entry, by: 'Ada', at: AT })) }); // prettier-ignore
+  state = (): SheetState => ({
+    ...STATE,
+    asOf: String(++this.clock).padStart(6, '0'),
+    ticks: [...this.ticks].map(([step, entry]) => ({ step, entry, by: 'Ada', at: AT })),
+  });
   take(request: string, entries: readonly CutEntry[]): SendOutcome {
     const before = this.answers.get(request);
     if (before) return before;
@@ -36,7 +40,7 @@ class Server {
       const known = this.ticks.get(one.step);
       if (one.do === 'tick' && known === undefined) this.ticks.set(one.step, one.entry);
       else if (one.do === 'tick' && known !== one.entry)
-        conflicts.push({ entry: one.entry, step: one.step, message: 'ticked already' }); // prettier-ignore
+        conflicts.push({ entry: one.entry, step: one.step, message: 'ticked already' });
       else if (one.do === 'untick' && known === one.of) this.ticks.delete(one.step);
     }
     const answer = { dealtWith: entries.map(({ entry }) => entry), conflicts, state: this.state() };
@@ -87,7 +91,17 @@ describe('a sheet on a device', () => {
   });
 
   test('the next open step is the first that is not done', () => {
-    expect([nextOpen(3, new Map()), nextOpen(3, new Map([[1, 0], [3, 0]])), nextOpen(1, new Map([[1, 0]]))]).toEqual([1, 2, 2]); // prettier-ignore
+    expect([
+      nextOpen(3, new Map()),
+      nextOpen(
+        3,
+        new Map([
+          [1, 0],
+          [3, 0],
+        ]),
+      ),
+      nextOpen(1, new Map([[1, 0]])),
+    ]).toEqual([1, 2, 2]);
   });
 
   test('two devices, with a network that comes and goes and loses answers, end with the same sheet and every tick once', () => {
@@ -118,7 +132,9 @@ describe('a sheet on a device', () => {
           else send(device, act === 'lose');
         }
         // The network is back: everything is sent, and both look again.
-        for (let i = 0; i < 200 && sheets.some(({ waiting, sending }) => waiting.length > 0 || sending); i++) for (const device of [0, 1]) if (sheets[device]!.waiting.length > 0 || sheets[device]!.sending) send(device, false); // prettier-ignore
+        for (let i = 0; i < 200 && sheets.some(({ waiting, sending }) => waiting.length > 0 || sending); i++)
+          for (const device of [0, 1])
+            if (sheets[device]!.waiting.length > 0 || sheets[device]!.sending) send(device, false);
         const [first, second] = sheets.map((sheet) => refreshed(sheet, server.state()));
         expect(first!.waiting.length + second!.waiting.length).toBe(0);
         expect(stepsOf(first!)).toEqual([...server.ticks.keys()].sort((a, b) => a - b));

@@ -68,7 +68,13 @@ export interface DeviceSheet {
 }
 
 /** A sheet that a page opens with nothing kept. */
-export const freshSheet = (state: SheetState): DeviceSheet => ({ layVersion: state.layVersion, state, waiting: [], sending: null, conflicts: [] }); // prettier-ignore
+export const freshSheet = (state: SheetState): DeviceSheet => ({
+  layVersion: state.layVersion,
+  state,
+  waiting: [],
+  sending: null,
+  conflicts: [],
+});
 
 /**
  * The sheet of a page with what the device kept of it before. What was done on an earlier lay is not lost but said. A page that is older
@@ -77,8 +83,14 @@ export const freshSheet = (state: SheetState): DeviceSheet => ({ layVersion: sta
 export function withKept(page: DeviceSheet, kept: DeviceSheet): DeviceSheet | null {
   if (kept.layVersion > page.layVersion) return null;
   const state = laterOf(kept.state, page.state);
-  if (kept.layVersion < page.layVersion) return { ...page, state, conflicts: [...kept.conflicts, ...kept.waiting.map(ofEarlierLay), ...page.conflicts] }; // prettier-ignore
-  return { ...kept, state, waiting: [...kept.waiting, ...page.waiting], conflicts: [...kept.conflicts, ...page.conflicts] }; // prettier-ignore
+  if (kept.layVersion < page.layVersion)
+    return { ...page, state, conflicts: [...kept.conflicts, ...kept.waiting.map(ofEarlierLay), ...page.conflicts] };
+  return {
+    ...kept,
+    state,
+    waiting: [...kept.waiting, ...page.waiting],
+    conflicts: [...kept.conflicts, ...page.conflicts],
+  };
 }
 
 const ofEarlierLay = ({ entry, step, ...one }: CutEntry): SendOutcome['conflicts'][number] => ({
@@ -104,7 +116,8 @@ export interface ShownTick extends Tick {
 export function shownTicks({ state, waiting }: DeviceSheet): Map<number, ShownTick> {
   const shown = new Map(state.ticks.map((tick) => [tick.step, { ...tick, isWaiting: false }]));
   for (const one of waiting) {
-    if (one.do === 'tick' && !shown.has(one.step)) shown.set(one.step, { step: one.step, entry: one.entry, by: '', at: one.at, isWaiting: true }); // prettier-ignore
+    if (one.do === 'tick' && !shown.has(one.step))
+      shown.set(one.step, { step: one.step, entry: one.entry, by: '', at: one.at, isWaiting: true });
     if (one.do === 'untick' && shown.get(one.step)?.entry === one.of) shown.delete(one.step);
   }
   return shown;
@@ -125,10 +138,16 @@ export function unticked(sheet: DeviceSheet, step: number, entry: string, at: st
 }
 
 /** With something wrong noted at a step. */
-export const troubled = (sheet: DeviceSheet, step: number, trouble: Trouble, entry: string, at: string): DeviceSheet => ({
+export const troubled = (
+  sheet: DeviceSheet,
+  step: number,
+  trouble: Trouble,
+  entry: string,
+  at: string,
+): DeviceSheet => ({
   ...sheet,
   waiting: [...sheet.waiting, { do: 'trouble', entry, step, at, ...trouble }],
-}); // prettier-ignore
+});
 
 /** What is sent now: the request that was not answered yet, or the next one of that id. */
 export function toSend(sheet: DeviceSheet, request: string): { sheet: DeviceSheet; entries: CutEntry[] } {

@@ -15,7 +15,10 @@ export const showPairingCode: Command<null, { code: string }> = {
   read: byRules(Joi.valid(null).required()),
   run: async ({ tx }) => {
     const { pairingCodes } = schema;
-    await tx.update(pairingCodes).set({ usedAt: sql`now()` }).where(isNull(pairingCodes.usedAt)); // prettier-ignore
+    await tx
+      .update(pairingCodes)
+      .set({ usedAt: sql`now()` })
+      .where(isNull(pairingCodes.usedAt));
     const code = String(randomInt(10 ** DIGITS)).padStart(DIGITS, '0');
     await tx.insert(pairingCodes).values({ codeHash: createHash('sha256').update(code).digest('hex') });
     return done({ code });
@@ -28,7 +31,11 @@ export const revokeDevice: Command<{ id: number }, { name: string }> = {
   read: byRules(Joi.object({ id: recordId('device') })),
   run: async ({ tx, now }, { id }) => {
     const { devices } = schema;
-    const [device] = await tx.update(devices).set({ revokedAt: now }).where(and(eq(devices.id, id), isNull(devices.revokedAt))).returning({ name: devices.name }); // prettier-ignore
+    const [device] = await tx
+      .update(devices)
+      .set({ revokedAt: now })
+      .where(and(eq(devices.id, id), isNull(devices.revokedAt)))
+      .returning({ name: devices.name });
     return device ? done(device) : gone('device');
   },
 };

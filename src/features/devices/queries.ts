@@ -14,7 +14,12 @@ export interface Device {
 export async function listDevices(): Promise<Device[]> {
   const { devices } = schema;
   const rows = await database().select().from(devices).where(isNull(devices.revokedAt)).orderBy(asc(devices.id));
-  return rows.map(({ id, name, pairedAt, seenAt }) => ({ id, name, pairedAt: pairedAt.toISOString(), seenAt: seenAt?.toISOString() ?? null })); // prettier-ignore
+  return rows.map(({ id, name, pairedAt, seenAt }) => ({
+    id,
+    name,
+    pairedAt: pairedAt.toISOString(),
+    seenAt: seenAt?.toISOString() ?? null,
+  }));
 }
 
 /** Wrong codes that were typed in the last ten minutes. */

@@ -38,7 +38,9 @@ const wasteByCause: Maker = async ({ unit, nm }) => {
     rows: [...new Set(found.map(({ week }) => week))].map((week) => ({
       category: week,
       label: DAY.format(new Date(`${week}T00:00:00Z`)),
-      values: causes.map((cause) => round(Number(found.find((row) => row.week === week && row.cause === cause)?.sum ?? 0) / nm)), // prettier-ignore
+      values: causes.map((cause) =>
+        round(Number(found.find((row) => row.week === week && row.cause === cause)?.sum ?? 0) / nm),
+      ),
     })),
     empty: 'Nothing has been cut from the shelf yet.',
   };
@@ -56,36 +58,44 @@ const yardageByCloth: Maker = async ({ unit, nm }) => {
     unit,
     isStacked: true,
     columns: ['Cloth', 'Pieces', 'Waste and remnants'],
-    rows: found.map(({ name, pieces, rest }) => ({ category: name, values: [round(Number(pieces ?? 0) / nm), round(Number(rest ?? 0) / nm)] })), // prettier-ignore
+    rows: found.map(({ name, pieces, rest }) => ({
+      category: name,
+      values: [round(Number(pieces ?? 0) / nm), round(Number(rest ?? 0) / nm)],
+    })),
     empty: 'Nothing has been cut from the shelf yet.',
   };
 };
 
-const planAgainstActual = (by: 'batch' | 'person'): Maker => async ({ unit, nm }) => {
-  // As on the shelf, before any wash, like what was really used; sheets by what is cut of them.
-  const planned = sql`CASE WHEN (y.cloth->>'sheetLengthNm') IS NOT NULL THEN y.used_nm
+const planAgainstActual =
+  (by: 'batch' | 'person'): Maker =>
+  async ({ unit, nm }) => {
+    // As on the shelf, before any wash, like what was really used; sheets by what is cut of them.
+    const planned = sql`CASE WHEN (y.cloth->>'sheetLengthNm') IS NOT NULL THEN y.used_nm
     ELSE (SELECT sum((u->>'used')::bigint + (u->>'short')::bigint) FROM jsonb_array_elements(y.stock->'uses') u) END`;
-  const actual = sql`(SELECT sum((o->>'usedNm')::bigint + (o->>'moreNm')::bigint) FROM jsonb_array_elements(y.outcome->'items') o)`;
-  const found =
-    by === 'batch'
-      ? await rowsOf<{ name: string; planned: string; actual: string }>(sql`
+    const actual = sql`(SELECT sum((o->>'usedNm')::bigint + (o->>'moreNm')::bigint) FROM jsonb_array_elements(y.outcome->'items') o)`;
+    const found =
+      by === 'batch'
+        ? await rowsOf<{ name: string; planned: string; actual: string }>(sql`
           SELECT b.name, sum(${planned}) AS planned, sum(${actual}) AS actual FROM lays y JOIN batches b ON b.id = y.batch_id
           WHERE y.cut_at IS NOT NULL GROUP BY b.id ORDER BY max(y.cut_at) DESC LIMIT ${SHOWN}`)
-      : await rowsOf<{ name: string; planned: string; actual: string }>(sql`
+        : await rowsOf<{ name: string; planned: string; actual: string }>(sql`
           SELECT coalesce(p.name, 'nobody named') AS name, sum(${planned}) AS planned, sum(${actual}) AS actual FROM lays y
           LEFT JOIN LATERAL (SELECT person_id FROM movements m WHERE m.batch_id = y.batch_id AND m.sort = 'cut' ORDER BY m.id LIMIT 1) c ON true
           LEFT JOIN people p ON p.id = c.person_id WHERE y.cut_at IS NOT NULL GROUP BY 1 ORDER BY 2 DESC LIMIT ${SHOWN}`);
-  return {
-    id: `plan-${by}`,
-    title: by === 'batch' ? 'Plan against actual, by batch' : 'Plan against actual, by person',
-    about: 'What the lays planned, and what was really used with all that went wrong',
-    unit,
-    isStacked: false,
-    columns: [by === 'batch' ? 'Batch' : 'Person', 'Planned', 'Used'],
-    rows: found.map(({ name, planned, actual: used }) => ({ category: name, values: [round(Number(planned) / nm), round(Number(used ?? 0) / nm)] })), // prettier-ignore
-    empty: 'No lay has been cut and closed yet.',
+    return {
+      id: `plan-${by}`,
+      title: by === 'batch' ? 'Plan against actual, by batch' : 'Plan against actual, by person',
+      about: 'What the lays planned, and what was really used with all that went wrong',
+      unit,
+      isStacked: false,
+      columns: [by === 'batch' ? 'Batch' : 'Person', 'Planned', 'Used'],
+      rows: found.map(({ name, planned, actual: used }) => ({
+        category: name,
+        values: [round(Number(planned) / nm), round(Number(used ?? 0) / nm)],
+      })),
+      empty: 'No lay has been cut and closed yet.',
+    };
   };
-}; // prettier-ignore
 
 const unitOf = sql.raw(
   `CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(n.pack_size, 1) WHEN 'whole' THEN i.length_nm ELSE 1 END`,
@@ -107,7 +117,10 @@ const valueByAge: Maker = async () => {
     about: 'What lies there, at what was paid; what nobody used in a year is let go',
     unit: currency,
     isStacked: true,
-    columns: ['There for', ...sorts.map((sort) => ({ bolt: 'Bolts', remnant: 'Remnants', sheets: 'Sheets', notion: 'Notions' })[sort]!)], // prettier-ignore
+    columns: [
+      'There for',
+      ...sorts.map((sort) => ({ bolt: 'Bolts', remnant: 'Remnants', sheets: 'Sheets', notion: 'Notions' })[sort]!),
+    ],
     rows:
       own.length === 0
         ? []
@@ -125,7 +138,9 @@ const valueByAge: Maker = async () => {
 };
 
 const mostOf = (values: readonly string[]): string[] =>
-  [...new Set(values)].sort((a, b) => values.filter((one) => one === b).length - values.filter((one) => one === a).length); // prettier-ignore
+  [...new Set(values)].sort(
+    (a, b) => values.filter((one) => one === b).length - values.filter((one) => one === a).length,
+  );
 
 /** What remnants saved: cut from a remnant, what the same length would have cost off the bolt that it came from. */
 const remnantsSaved: Maker = async () => {

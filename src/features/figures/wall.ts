@@ -17,11 +17,80 @@ import { Cancel } from '@/work/pool';
 
 /** Usual sizes, in inches and in centimetres, by the measures that a kind asks for (common practice, no source; metric from memory). */
 const USUAL_SIZES: { measures: string[]; in: number[][]; cm: number[][] }[] = [
-  { measures: ['width', 'height'], in: [[12, 12], [14, 14], [16, 16], [18, 18], [20, 20], [22, 22], [24, 24], [12, 20], [14, 22]], cm: [[30, 30], [40, 40], [45, 45], [50, 50], [60, 60], [30, 50], [40, 60]] },
-  { measures: ['length', 'width', 'thickness'], in: [[16, 16, 2], [18, 18, 2], [20, 20, 3], [22, 22, 4], [24, 20, 3], [36, 18, 3], [48, 20, 3], [60, 20, 4]], cm: [[40, 40, 5], [45, 45, 5], [50, 50, 8], [60, 50, 8], [90, 45, 8], [120, 50, 8], [150, 50, 10]] },
-  { measures: ['diameter', 'thickness'], in: [[14, 2], [16, 2], [18, 3], [20, 3]], cm: [[35, 5], [40, 5], [45, 8], [50, 8]] },
-  { measures: ['diameter', 'length'], in: [[6, 18], [7, 24], [8, 30]], cm: [[15, 45], [18, 60], [20, 75]] },
-]; // prettier-ignore
+  {
+    measures: ['width', 'height'],
+    in: [
+      [12, 12],
+      [14, 14],
+      [16, 16],
+      [18, 18],
+      [20, 20],
+      [22, 22],
+      [24, 24],
+      [12, 20],
+      [14, 22],
+    ],
+    cm: [
+      [30, 30],
+      [40, 40],
+      [45, 45],
+      [50, 50],
+      [60, 60],
+      [30, 50],
+      [40, 60],
+    ],
+  },
+  {
+    measures: ['length', 'width', 'thickness'],
+    in: [
+      [16, 16, 2],
+      [18, 18, 2],
+      [20, 20, 3],
+      [22, 22, 4],
+      [24, 20, 3],
+      [36, 18, 3],
+      [48, 20, 3],
+      [60, 20, 4],
+    ],
+    cm: [
+      [40, 40, 5],
+      [45, 45, 5],
+      [50, 50, 8],
+      [60, 50, 8],
+      [90, 45, 8],
+      [120, 50, 8],
+      [150, 50, 10],
+    ],
+  },
+  {
+    measures: ['diameter', 'thickness'],
+    in: [
+      [14, 2],
+      [16, 2],
+      [18, 3],
+      [20, 3],
+    ],
+    cm: [
+      [35, 5],
+      [40, 5],
+      [45, 8],
+      [50, 8],
+    ],
+  },
+  {
+    measures: ['diameter', 'length'],
+    in: [
+      [6, 18],
+      [7, 24],
+      [8, 30],
+    ],
+    cm: [
+      [15, 45],
+      [18, 60],
+      [20, 75],
+    ],
+  },
+];
 
 /** Usual widths of cloth (handbook, "Cloth": common practice, no source). */
 const WIDTHS = { in: [45, 54, 60], mm: [1400, 1500] } as const;
@@ -72,12 +141,20 @@ export async function wallChart(kindId: string, clothId: number | null, qty: num
 
 const sizesOf = (kind: CoverKind) => {
   const wanted = kind.measures.filter((measure) => measure.default === undefined).map(({ id }) => id);
-  return USUAL_SIZES.find(({ measures }) => measures.length === wanted.length && measures.every((id) => wanted.includes(id))) ?? null; // prettier-ignore
+  return (
+    USUAL_SIZES.find(
+      ({ measures }) => measures.length === wanted.length && measures.every((id) => wanted.includes(id)),
+    ) ?? null
+  );
 };
 
 function sizesFor(kind: CoverKind, units: Units): Record<string, Nm>[] {
   const usual = sizesOf(kind)!;
-  return (units === 'in' ? usual.in : usual.cm).map((values) => Object.fromEntries(usual.measures.map((id, i) => [id, units === 'in' ? inches(values[i]!) : millimetres(10 * values[i]!)]))); // prettier-ignore
+  return (units === 'in' ? usual.in : usual.cm).map((values) =>
+    Object.fromEntries(
+      usual.measures.map((id, i) => [id, units === 'in' ? inches(values[i]!) : millimetres(10 * values[i]!)]),
+    ),
+  );
 }
 
 const number = (length: Nm, units: Units) => printNumber(length, STYLES[units]).text.replace('≈ ', '');
@@ -85,14 +162,21 @@ const keyOf = (measures: Record<string, Nm>) => Object.values(measures).join(' '
 
 function sizeOf(kind: CoverKind, measures: Record<string, Nm>, units: Units): WallSize {
   const cover = takeOff(kind, { measures, options: {}, units });
-  const size = Object.values(measures).map((value) => number(value, units)).join(' × '); // prettier-ignore
+  const size = Object.values(measures)
+    .map((value) => number(value, units))
+    .join(' × ');
   if (!cover.ok) return { key: keyOf(measures), size, cut: cover.faults[0]!.message, zip: '', filling: '' };
   const { pieces, notions } = cover.value;
   const zip = notions.find(({ name }) => name === 'zip');
   return {
     key: keyOf(measures),
     size,
-    cut: pieces.map(({ name, qty, across, along }) => `${qty > 1 ? `${qty} × ` : ''}${name} ${number(across, units)} × ${number(along, units)}`).join(', '), // prettier-ignore
+    cut: pieces
+      .map(
+        ({ name, qty, across, along }) =>
+          `${qty > 1 ? `${qty} × ` : ''}${name} ${number(across, units)} × ${number(along, units)}`,
+      )
+      .join(', '),
     zip: zip?.length ? number(zip.length, units) : '',
     filling: kind.fill === 'soft' ? `pad ${size}` : size,
   };
@@ -117,7 +201,9 @@ export async function wallCells(
   const kind = book.current.find(({ id }) => id === kindId);
   if (!kind || !sizesOf(kind)) return;
   const [row] = clothId === null ? [] : await db.select().from(schema.cloths).where(eq(schema.cloths.id, clothId));
-  const cloths = row ? [toCloth(row)] : WIDTHS[units].map((width) => plainCloth(units === 'in' ? inches(width) : millimetres(width), units)); // prettier-ignore
+  const cloths = row
+    ? [toCloth(row)]
+    : WIDTHS[units].map((width) => plainCloth(units === 'in' ? inches(width) : millimetres(width), units));
   const cancel = new Cancel();
   signal.addEventListener('abort', () => cancel.request());
   for (const measures of sizesFor(kind, units)) {
@@ -140,7 +226,16 @@ async function lengthFor(
   units: Units,
   cancel: Cancel,
 ): Promise<string> {
-  const line = { id: '1', kind: kind.id, kindVersion: kind.version, qty, measures, options: {}, matching: cloth.repeat ? ('alike' as const) : ('none' as const), cloth: { face: 'c' } }; // prettier-ignore
+  const line = {
+    id: '1',
+    kind: kind.id,
+    kindVersion: kind.version,
+    qty,
+    measures,
+    options: {},
+    matching: cloth.repeat ? ('alike' as const) : ('none' as const),
+    cloth: { face: 'c' },
+  };
   const book = await loadKindBook(database());
   const list = cutList([line], units, { kinds: book, cloths: new Map([['c', cloth]]) });
   if (!list.ok) return '–';
@@ -148,7 +243,9 @@ async function lengthFor(
   if (!task) return '–';
   const { content, job } = task.orders[0]!;
   const used = (await lengthsOnceEver(database(), [{ content, job: job.job }], 1, cancel)).get(content)!;
-  return used === 0 ? 'too wide' : longLength(boughtLength(beforeWash(used, cloth.shrinkage?.along), cloth.sellingStep), units).replace('≈ ', ''); // prettier-ignore
+  return used === 0
+    ? 'too wide'
+    : longLength(boughtLength(beforeWash(used, cloth.shrinkage?.along), cloth.sellingStep), units).replace('≈ ', '');
 }
 
 /** A plain cloth of a width with usual selvages, sold in the usual steps (common practice, no source). */

@@ -24,14 +24,27 @@ export async function cutOnCutter(batchId: number, clothId: number): Promise<Ans
   if (!cutter) return failed('', 'The workroom has no cutter; give its address on the page Workroom.');
   const { lays, batches } = schema;
   const [found] = await database()
-    .select({ version: lays.version, cloth: lays.cloth, cutAt: lays.cutAt, batch: batches.name, status: batches.status })
+    .select({
+      version: lays.version,
+      cloth: lays.cloth,
+      cutAt: lays.cutAt,
+      batch: batches.name,
+      status: batches.status,
+    })
     .from(lays)
     .innerJoin(batches, eq(batches.id, lays.batchId))
-    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId))); // prettier-ignore
+    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId)));
   if (!found) return failed('', 'This lay is no longer there.', 'gone');
-  if (found.status !== 'approved' || found.cutAt) return failed('', found.cutAt ? 'This lay is cut and closed.' : 'Approve the lays first, then cut.'); // prettier-ignore
-  const answer = await sendToCutter(cutter, batchId, clothId, `${(found.cloth as { name: string }).name}, ${found.batch}`); // prettier-ignore
-  if ('messages' in answer) return { ok: false, faults: answer.messages.map((message) => ({ code: 'cutter', field: '', message })) }; // prettier-ignore
+  if (found.status !== 'approved' || found.cutAt)
+    return failed('', found.cutAt ? 'This lay is cut and closed.' : 'Approve the lays first, then cut.');
+  const answer = await sendToCutter(
+    cutter,
+    batchId,
+    clothId,
+    `${(found.cloth as { name: string }).name}, ${found.batch}`,
+  );
+  if ('messages' in answer)
+    return { ok: false, faults: answer.messages.map((message) => ({ code: 'cutter', field: '', message })) };
   return runCommand(commands.keepCutterJob, { batchId, clothId, layVersion: found.version, address: cutter, answer });
 }
 

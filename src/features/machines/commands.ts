@@ -26,7 +26,10 @@ export const saveMachines: Command<MachinesForm, null> = {
   run: async ({ tx, changes }, value) => {
     await changes('settings', 0);
     const { settings } = schema;
-    await tx.insert(settings).values({ key: MACHINES_KEY, value }).onConflictDoUpdate({ target: settings.key, set: { value } }); // prettier-ignore
+    await tx
+      .insert(settings)
+      .values({ key: MACHINES_KEY, value })
+      .onConflictDoUpdate({ target: settings.key, set: { value } });
     return done(null);
   },
 };
@@ -59,7 +62,7 @@ export const keepCutterJob: Command<SentLay, { id: number }> = {
         seconds,
         faults,
         personId: person?.id ?? null,
-      }) // prettier-ignore
+      })
       .returning({ id: schema.cutterJobs.id });
     return done(row!);
   },
@@ -74,7 +77,11 @@ export const noteCutterState: Command<
   read: (input) => ({ value: input as { id: number } & Pick<CutterAnswer, 'state' | 'progress' | 'faults'> }),
   run: async ({ tx, now }, { id, state, progress, faults }) => {
     const { cutterJobs } = schema;
-    const [row] = await tx.update(cutterJobs).set({ state, progress, faults, updatedAt: now }).where(eq(cutterJobs.id, id)).returning(); // prettier-ignore
+    const [row] = await tx
+      .update(cutterJobs)
+      .set({ state, progress, faults, updatedAt: now })
+      .where(eq(cutterJobs.id, id))
+      .returning();
     return row ? done(row) : gone('lay');
   },
 };
@@ -88,16 +95,53 @@ export const keepProposals: Command<PriceList, { made: number; known: number }> 
     const names = articles.map(({ name }) => name.toLowerCase());
     if (names.length === 0) return done({ made: 0, known: 0 });
     const own = [
-      ...(await tx.select({ clothId: cloths.id, name: cloths.name, priceMinor: cloths.priceMinor, currency: cloths.currency, per: cloths.pricePer }).from(cloths).where(inArray(sql`lower(${cloths.name})`, names))).map((row) => ({ ...row, materialId: null })),
-      ...(await tx.select({ materialId: materials.id, name: materials.name, priceMinor: materials.priceMinor, currency: materials.currency, per: materials.pricePer }).from(materials).where(inArray(sql`lower(${materials.name})`, names))).map((row) => ({ ...row, clothId: null })),
-    ]; // prettier-ignore
-    await tx.update(priceProposals).set({ state: 'left' }).where(and(eq(priceProposals.supplier, supplier), eq(priceProposals.state, 'open'))); // prettier-ignore
+      ...(
+        await tx
+          .select({
+            clothId: cloths.id,
+            name: cloths.name,
+            priceMinor: cloths.priceMinor,
+            currency: cloths.currency,
+            per: cloths.pricePer,
+          })
+          .from(cloths)
+          .where(inArray(sql`lower(${cloths.name})`, names))
+      ).map((row) => ({ ...row, materialId: null })),
+      ...(
+        await tx
+          .select({
+            materialId: materials.id,
+            name: materials.name,
+            priceMinor: materials.priceMinor,
+            currency: materials.currency,
+            per: materials.pricePer,
+          })
+          .from(materials)
+          .where(inArray(sql`lower(${materials.name})`, names))
+      ).map((row) => ({ ...row, clothId: null })),
+    ];
+    await tx
+      .update(priceProposals)
+      .set({ state: 'left' })
+      .where(and(eq(priceProposals.supplier, supplier), eq(priceProposals.state, 'open')));
     let made = 0;
     for (const { clothId, materialId, name, priceMinor, currency: ownCurrency, per } of own) {
       const article = articles.find((one) => one.name.toLowerCase() === name.toLowerCase())!;
       const isSame = article.priceMinor === priceMinor && currency === ownCurrency && article.per === per;
       if (isSame) continue;
-      await tx.insert(priceProposals).values({ supplier, clothId, materialId, article: article.article, priceMinor: article.priceMinor, currency, pricePer: article.per, asOf, inStock: article.inStock }); // prettier-ignore
+      await tx
+        .insert(priceProposals)
+        .values({
+          supplier,
+          clothId,
+          materialId,
+          article: article.article,
+          priceMinor: article.priceMinor,
+          currency,
+          pricePer: article.per,
+          asOf,
+          inStock: article.inStock,
+        });
       made++;
     }
     return done({ made, known: own.length });
@@ -112,8 +156,12 @@ export const decideProposal: Command<{ id: number; isTaken: boolean }, null> = {
     const { priceProposals, cloths, materials } = schema;
     const [one] = await tx.select().from(priceProposals).where(eq(priceProposals.id, id)).for('update');
     if (!one) return gone('price');
-    if (one.state !== 'open') return failed('', `This price was ${one.state === 'taken' ? 'taken' : 'left'} already.`, 'decided'); // prettier-ignore
-    await tx.update(priceProposals).set({ state: isTaken ? 'taken' : 'left', decidedAt: now, personId: person?.id ?? null }).where(eq(priceProposals.id, id)); // prettier-ignore
+    if (one.state !== 'open')
+      return failed('', `This price was ${one.state === 'taken' ? 'taken' : 'left'} already.`, 'decided');
+    await tx
+      .update(priceProposals)
+      .set({ state: isTaken ? 'taken' : 'left', decidedAt: now, personId: person?.id ?? null })
+      .where(eq(priceProposals.id, id));
     if (!isTaken) return done(null);
     const { priceMinor, currency, pricePer } = one;
     const values = { priceMinor, currency, pricePer };
@@ -122,11 +170,17 @@ export const decideProposal: Command<{ id: number; isTaken: boolean }, null> = {
         return failed('', 'A cloth is priced by the yard or the metre.', 'per');
       await changes('cloth', one.clothId);
       await keepPrice(tx, { clothId: one.clothId }, values, now);
-      await tx.update(cloths).set({ priceMinor, currency, pricePer, version: sql`${cloths.version} + 1`, updatedAt: now }).where(eq(cloths.id, one.clothId)); // prettier-ignore
+      await tx
+        .update(cloths)
+        .set({ priceMinor, currency, pricePer, version: sql`${cloths.version} + 1`, updatedAt: now })
+        .where(eq(cloths.id, one.clothId));
     } else {
       await changes('material', one.materialId!);
       await keepPrice(tx, { materialId: one.materialId! }, values, now);
-      await tx.update(materials).set({ ...values, version: sql`${materials.version} + 1`, updatedAt: now }).where(eq(materials.id, one.materialId!)); // prettier-ignore
+      await tx
+        .update(materials)
+        .set({ ...values, version: sql`${materials.version} + 1`, updatedAt: now })
+        .where(eq(materials.id, one.materialId!));
     }
     return done(null);
   },

@@ -14,7 +14,15 @@ export async function cutterView(batchId: number, clothId: number): Promise<Cutt
   const { row, layVersion } = last;
   if (!UNDER_WAY.has(row.state)) return toCutterView(row, layVersion);
   const answer = await lookAtCutter(row.address, row.remoteId);
-  if (answer === 'lost') return toCutterView(await keep(row, { state: 'lost', progress: row.progress, faults: ['The cutter no longer knows this lay; look at its bed, and send it again if it was not cut.'] }), layVersion); // prettier-ignore
+  if (answer === 'lost')
+    return toCutterView(
+      await keep(row, {
+        state: 'lost',
+        progress: row.progress,
+        faults: ['The cutter no longer knows this lay; look at its bed, and send it again if it was not cut.'],
+      }),
+      layVersion,
+    );
   if ('message' in answer) return toCutterView(row, layVersion, answer.message);
   return toCutterView(await keep(row, answer), layVersion);
 }
@@ -33,7 +41,6 @@ async function keep(
   row: CutterJobRow,
   { state, progress, faults }: Pick<CutterAnswer, 'state' | 'progress' | 'faults'>,
 ): Promise<CutterJobRow> {
-  // prettier-ignore
   const now = { ...row, state, progress, faults };
   if (state === row.state && faults.join() === row.faults.join()) return now;
   const kept = await runCommand(noteCutterState, { id: row.id, state, progress, faults });

@@ -19,7 +19,9 @@ const NAME = 'The cutter';
 
 const text = keepableText().allow('').max(300);
 const answerRules = Joi.object({
-  id: Joi.string().pattern(/^[\w-]{1,80}$/).required(), // prettier-ignore
+  id: Joi.string()
+    .pattern(/^[\w-]{1,80}$/)
+    .required(),
   state: Joi.string().valid('waiting', 'cutting', 'done', 'stopped', 'failed').required(),
   progress: Joi.number().min(0).max(1).required(),
   seconds: Joi.number().min(0).max(1e7).allow(null).default(null),
@@ -49,7 +51,13 @@ export async function sendToCutter(
   const file = await exportLay(batchId, clothId, 'dxf', 'a4');
   if (!file || 'message' in file) return { messages: ['There is no such lay.'] };
   const url = `${address.replace(/\/$/, '')}/jobs?name=${encodeURIComponent(name)}`;
-  const heard = await ask(url, { name: NAME, method: 'POST', body: file.bytes, type: file.type, within: patience.cutterTakes }); // prettier-ignore
+  const heard = await ask(url, {
+    name: NAME,
+    method: 'POST',
+    body: file.bytes,
+    type: file.type,
+    within: patience.cutterTakes,
+  });
   if (!heard.ok) return { messages: [heard.message] };
   if (heard.status === 201) return read<CutterAnswer>(answerRules, heard.text) ?? { messages: [nonsense(address)] };
   return { messages: read<{ faults: string[] }>(refusalRules, heard.text)?.faults ?? [nonsense(address)] };
@@ -65,7 +73,13 @@ export async function lookAtCutter(address: string, id: string): Promise<CutterA
 
 /** Asks the cutter to stop a job. */
 export async function stopCutter(address: string, id: string): Promise<CutterAnswer | { message: string }> {
-  const heard = await ask(`${jobUrl(address, id)}/stop`, { name: NAME, method: 'POST', body: '', type: 'text/plain', within: patience.cutterTells }); // prettier-ignore
+  const heard = await ask(`${jobUrl(address, id)}/stop`, {
+    name: NAME,
+    method: 'POST',
+    body: '',
+    type: 'text/plain',
+    within: patience.cutterTells,
+  });
   if (!heard.ok) return heard;
   return read<CutterAnswer>(answerRules, heard.text) ?? { message: nonsense(address) };
 }

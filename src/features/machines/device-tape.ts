@@ -59,7 +59,13 @@ export function readTape(data: unknown): { word: TapeWord | null; battery: numbe
   const battery = typeof said.battery === 'number' && said.battery >= 0 && said.battery <= 100 ? said.battery : null;
   const { sort, value, unit, what } = said;
   if (sort === 'hello') return { word: null, battery };
-  if (sort === 'measure' && typeof value === 'string' && /^[\d ./]{1,20}$/.test(value) && (unit === 'mm' || unit === 'cm' || unit === 'in')) return { word: { sort, text: `${value} ${unit}` }, battery }; // prettier-ignore
+  if (
+    sort === 'measure' &&
+    typeof value === 'string' &&
+    /^[\d ./]{1,20}$/.test(value) &&
+    (unit === 'mm' || unit === 'cm' || unit === 'in')
+  )
+    return { word: { sort, text: `${value} ${unit}` }, battery };
   if (sort === 'fault' && (what === 'battery low' || what === 'no reading')) return { word: { sort, what }, battery };
   return null;
 }
@@ -113,7 +119,8 @@ export function useTape(address: string, onWord: (word: TapeWord) => void): Tape
 /** Puts a measure into the length field that has the focus, as if it were typed; false where none has. */
 export function putIntoField(text: string): boolean {
   const field = document.activeElement;
-  if (!(field instanceof HTMLInputElement) || field.dataset.length === undefined || field.disabled || field.readOnly) return false; // prettier-ignore
+  if (!(field instanceof HTMLInputElement) || field.dataset.length === undefined || field.disabled || field.readOnly)
+    return false;
   // React hears of a value only through the element's own setter and an input event.
   Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, text);
   field.dispatchEvent(new Event('input', { bubbles: true }));

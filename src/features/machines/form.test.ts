@@ -11,16 +11,26 @@ describe('a host and its port', () => {
     expect(hostAndPort(text)).toEqual(address);
   });
 
-  test.each(['', 'printer', ':9100', 'printer:', 'printer:0', 'printer:65536', 'http://printer:9100', 'a b:1', '-p:1', 'p-:1', 'p:1/x'])(
-    '“%s” is none',
-    (text) => {
-      expect(hostAndPort(text)).toBeNull();
-    },
-  ); // prettier-ignore
+  test.each([
+    '',
+    'printer',
+    ':9100',
+    'printer:',
+    'printer:0',
+    'printer:65536',
+    'http://printer:9100',
+    'a b:1',
+    '-p:1',
+    'p-:1',
+    'p:1/x',
+  ])('“%s” is none', (text) => {
+    expect(hostAndPort(text)).toBeNull();
+  });
 });
 
 describe('addresses of machines', () => {
-  const fieldsOf = (part: Partial<MachinesForm>) => machineFaults({ ...NO_MACHINES, ...part }).map(({ field }) => field); // prettier-ignore
+  const fieldsOf = (part: Partial<MachinesForm>) =>
+    machineFaults({ ...NO_MACHINES, ...part }).map(({ field }) => field);
 
   test('a workroom may have none, or all of them', () => {
     expect(machineFaults(NO_MACHINES)).toEqual([]);
@@ -75,6 +85,11 @@ describe('addresses of machines', () => {
   });
 
   test('several that are wrong are all told', () => {
-    expect(fieldsOf({ cutter: 'x', printer: 'x', tape: 'x', supplier: 'x' })).toEqual(['cutter', 'printer', 'tape', 'supplier']); // prettier-ignore
+    expect(fieldsOf({ cutter: 'x', printer: 'x', tape: 'x', supplier: 'x' })).toEqual([
+      'cutter',
+      'printer',
+      'tape',
+      'supplier',
+    ]);
   });
 });

@@ -60,7 +60,8 @@ export function machineFaults({ cutter, printer, tape, supplier }: MachinesForm)
   if (printer && !hostAndPort(printer))
     fault('printer', 'The label printer’s address is like 127.0.0.1:4102, without http.');
   else if (printer && !isOwnHost(hostAndPort(printer)!.host)) fault('printer', OUTSIDE);
-  if (tape && !LOOPBACK.has(urlOf(tape, ['ws:'])?.hostname ?? '')) fault('tape', 'The tape hangs on the device itself: its address is like ws://127.0.0.1:4104.'); // prettier-ignore
+  if (tape && !LOOPBACK.has(urlOf(tape, ['ws:'])?.hostname ?? ''))
+    fault('tape', 'The tape hangs on the device itself: its address is like ws://127.0.0.1:4104.');
   if (supplier && !urlOf(supplier, ['http:', 'https:']))
     fault('supplier', 'The list’s address is like http://127.0.0.1:4105/prices.');
   else if (supplier && isOutside(supplier)) fault('supplier', OUTSIDE);

@@ -25,7 +25,15 @@ export interface CutterView {
 
 export type CutterJobRow = typeof schema.cutterJobs.$inferSelect;
 
-export const toCutterView = (row: CutterJobRow, layVersion: number, silence = ''): CutterView => ({ id: row.id, state: row.state, progress: row.progress, seconds: row.seconds, faults: row.faults, isOld: row.layVersion !== layVersion, silence }); // prettier-ignore
+export const toCutterView = (row: CutterJobRow, layVersion: number, silence = ''): CutterView => ({
+  id: row.id,
+  state: row.state,
+  progress: row.progress,
+  seconds: row.seconds,
+  faults: row.faults,
+  isOld: row.layVersion !== layVersion,
+  silence,
+});
 
 /** What was last sent of a lay, with the lay's version; null where nothing was. */
 export async function lastCutterJob(

@@ -41,15 +41,21 @@ const rules = Joi.object({
   format: Joi.valid('jolly-bolt/prices').required(),
   version: Joi.valid(1).required(),
   supplier: keepableText().trim().min(1).max(120).required(),
-  asOf: Joi.string().pattern(/^\d{4}-\d{2}-\d{2}$/).required(), // prettier-ignore
-  currency: Joi.string().pattern(/^[A-Z]{3}$/).required(), // prettier-ignore
+  asOf: Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .required(),
+  currency: Joi.string()
+    .pattern(/^[A-Z]{3}$/)
+    .required(),
   articles: Joi.array()
     .items(
       Joi.object({
         article: keepableText().allow('').max(60).required(),
         name: keepableText().trim().min(1).max(200).required(),
         price: Joi.string().max(20).required(),
-        per: Joi.string().valid(...PER).required(), // prettier-ignore
+        per: Joi.string()
+          .valid(...PER)
+          .required(),
         inStock: Joi.number().min(0).max(1e9).allow(null),
         unit: keepableText().allow('').max(20),
       }).unknown(),
@@ -62,7 +68,8 @@ const rules = Joi.object({
 export async function fetchPrices(address: string): Promise<PriceList | { message: string }> {
   const heard = await ask(address, { name: NAME, within: patience.supplier });
   if (!heard.ok) return heard;
-  if (heard.status !== 200) return { message: `${NAME} at ${address} can’t be had now (status ${heard.status}); try again later.` }; // prettier-ignore
+  if (heard.status !== 200)
+    return { message: `${NAME} at ${address} can’t be had now (status ${heard.status}); try again later.` };
   const nonsense = { message: `${NAME} at ${address} is no price list that can be read (docs/formats/prices.md).` };
   let document: unknown;
   try {
@@ -78,7 +85,8 @@ export async function fetchPrices(address: string): Promise<PriceList | { messag
     name,
     priceMinor: parseAmount(price, currency),
     per,
-    inStock: inStock === undefined || inStock === null ? '' : inStock === 0 ? 'none' : `${inStock} ${unit ?? ''}`.trim(), // prettier-ignore
+    inStock:
+      inStock === undefined || inStock === null ? '' : inStock === 0 ? 'none' : `${inStock} ${unit ?? ''}`.trim(),
   }));
   if (read.some(({ priceMinor }) => priceMinor === null)) return nonsense;
   return { supplier, asOf, currency, articles: read as Article[] };

@@ -4,8 +4,18 @@ import { EMPTY_MATERIAL, readMaterial, type MaterialForm } from './form';
 import { readMaterialShape } from './rules';
 
 const zip: MaterialForm = { ...EMPTY_MATERIAL, name: ' Coil zip, black ', length: '22', price: '1.85' };
-const cord: MaterialForm = { ...zip, name: 'Piping cord', sort: 'cord', countedBy: 'length', length: '', teeth: '', price: '0.40', pricePer: 'm' }; // prettier-ignore
-const faultsOf = (form: MaterialForm) => Object.fromEntries(readMaterial(form, 'in').faults.map(({ field, message }) => [field, message])); // prettier-ignore
+const cord: MaterialForm = {
+  ...zip,
+  name: 'Piping cord',
+  sort: 'cord',
+  countedBy: 'length',
+  length: '',
+  teeth: '',
+  price: '0.40',
+  pricePer: 'm',
+};
+const faultsOf = (form: MaterialForm) =>
+  Object.fromEntries(readMaterial(form, 'in').faults.map(({ field, message }) => [field, message]));
 
 describe('a notion as it is typed', () => {
   test('a zip has its stock length and its teeth, and is counted by the piece', () => {
@@ -55,7 +65,10 @@ describe('a notion as it is typed', () => {
   });
 
   test('notions that it is the usual one for are named once each', () => {
-    expect(readMaterial({ ...zip, usualFor: [' zip', 'zip', '', 'side zip'] }, 'in').values.usualFor).toEqual(['zip', 'side zip']); // prettier-ignore
+    expect(readMaterial({ ...zip, usualFor: [' zip', 'zip', '', 'side zip'] }, 'in').values.usualFor).toEqual([
+      'zip',
+      'side zip',
+    ]);
   });
 });
 
@@ -81,7 +94,11 @@ describe('a fault is told at its field, in a sentence', () => {
   });
 
   test('several at once are all told', () => {
-    expect(Object.keys(faultsOf({ ...zip, name: '', price: '', length: 'long' })).sort()).toEqual(['length', 'name', 'price']); // prettier-ignore
+    expect(Object.keys(faultsOf({ ...zip, name: '', price: '', length: 'long' })).sort()).toEqual([
+      'length',
+      'name',
+      'price',
+    ]);
   });
 });
 

@@ -37,9 +37,18 @@ export const EMPTY_MATERIAL: MaterialForm = {
   notes: '',
 };
 
-export const SORT_NAMES: Record<NotionSort, string> = Object.fromEntries(NOTION_SORTS.map((sort) => [sort, sort])) as Record<NotionSort, string>; // prettier-ignore
-export const COUNTED_NAMES: Record<CountedBy, string> = { length: 'by its length', piece: 'by the piece', pack: 'in packs' }; // prettier-ignore
-export const TEETH_NAMES: Record<ZipTeeth, string> = Object.fromEntries(ZIP_TEETH.map((one) => [one, one])) as Record<ZipTeeth, string>; // prettier-ignore
+export const SORT_NAMES: Record<NotionSort, string> = Object.fromEntries(
+  NOTION_SORTS.map((sort) => [sort, sort]),
+) as Record<NotionSort, string>;
+export const COUNTED_NAMES: Record<CountedBy, string> = {
+  length: 'by its length',
+  piece: 'by the piece',
+  pack: 'in packs',
+};
+export const TEETH_NAMES: Record<ZipTeeth, string> = Object.fromEntries(ZIP_TEETH.map((one) => [one, one])) as Record<
+  ZipTeeth,
+  string
+>;
 export { COUNTED_BY };
 
 export interface MaterialValues {
@@ -79,13 +88,22 @@ export function readMaterial(form: MaterialForm, units: Units): { values: Materi
   const packSize = countedBy !== 'pack' ? 1 : /^\d{1,6}$/.test(form.packSize.trim()) ? Number(form.packSize) : 0;
   if (packSize < 1) fault('packSize', 'Write how many pieces are in a pack.');
   const per = { length: ['yd', 'm'], piece: ['piece'], pack: ['pack', 'piece'] }[countedBy];
-  if (!per.includes(form.pricePer)) fault('pricePer', countedBy === 'length' ? 'A price is for one yard or metre.' : 'A price is for one piece or pack.'); // prettier-ignore
+  if (!per.includes(form.pricePer))
+    fault(
+      'pricePer',
+      countedBy === 'length' ? 'A price is for one yard or metre.' : 'A price is for one piece or pack.',
+    );
   const hasCurrency = isCurrency(form.currency);
   if (!hasCurrency) fault('currency', 'Choose a currency by its three letters, like GBP.');
   const currency = hasCurrency ? form.currency : 'GBP';
   const priceMinor = parseAmount(form.price, currency);
   if (priceMinor === null || priceMinor > MOST_PRICE)
-    fault('price', form.price.trim() === '' ? 'A price is needed here; 0 is one.' : `“${form.price}” is not a price in ${currency}; write it like ${writeAmount(85, currency)}.`); // prettier-ignore
+    fault(
+      'price',
+      form.price.trim() === ''
+        ? 'A price is needed here; 0 is one.'
+        : `“${form.price}” is not a price in ${currency}; write it like ${writeAmount(85, currency)}.`,
+    );
   return {
     faults,
     values: {

@@ -27,7 +27,10 @@ const PER: Record<string, string> = { yd: 'a yard', m: 'a metre', piece: 'each',
 
 /** The notions of the catalogue with what is on the shelf of each. */
 export async function listMaterials(): Promise<MaterialRow[]> {
-  const onHand = sql<number>`(SELECT coalesce(sum(s.on_hand), 0) FROM stock_items s WHERE s.material_id = "materials"."id")`.mapWith(Number); // prettier-ignore
+  const onHand =
+    sql<number>`(SELECT coalesce(sum(s.on_hand), 0) FROM stock_items s WHERE s.material_id = "materials"."id")`.mapWith(
+      Number,
+    );
   const [rows, { units }] = await Promise.all([
     database().select({ material: materials, onHand }).from(materials).orderBy(materials.sort, materials.name),
     workroomRules(),
@@ -40,7 +43,9 @@ export async function listMaterials(): Promise<MaterialRow[]> {
       material.lengthNm !== null && `${printNumber(material.lengthNm, STYLES[units]).text} ${STYLES[units].unit}`,
       material.teeth,
       material.countedBy === 'pack' && `packs of ${material.packSize}`,
-    ].filter(Boolean).join(', '), // prettier-ignore
+    ]
+      .filter(Boolean)
+      .join(', '),
     price: `${printMoney(material.priceMinor, material.currency)} ${PER[material.pricePer] ?? ''}`,
     supplier: material.supplier,
     usualFor: material.usualFor,
@@ -78,7 +83,10 @@ export async function getMaterial(
   return {
     id,
     version: row.version,
-    prices: prices.map((one) => ({ since: one.since, price: `${printMoney(one.priceMinor, one.currency)} ${PER[one.pricePer] ?? ''}` })), // prettier-ignore
+    prices: prices.map((one) => ({
+      since: one.since,
+      price: `${printMoney(one.priceMinor, one.currency)} ${PER[one.pricePer] ?? ''}`,
+    })),
     form: {
       name: row.name,
       sort: row.sort,

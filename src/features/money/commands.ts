@@ -53,12 +53,17 @@ export const editQuote: Command<
     Joi.object({
       id: recordId('quote'),
       version: Joi.number().integer().required(),
-      words: keepableText().allow('').max(2000).required().messages({ 'string.max': 'A note has at most 2,000 letters.' }),
+      words: keepableText()
+        .allow('')
+        .max(2000)
+        .required()
+        .messages({ 'string.max': 'A note has at most 2,000 letters.' }),
       validUntil: Joi.string()
         .pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
-        .required().messages({ '*': 'Choose the last day on which it holds.' }),
+        .required()
+        .messages({ '*': 'Choose the last day on which it holds.' }),
     }),
-  ), // prettier-ignore
+  ),
   run: async ({ tx, now, changes }, { id, version, words, validUntil }) => {
     const [quote] = await tx.select().from(schema.quotes).where(eq(schema.quotes.id, id)).for('update');
     if (!quote) return gone('quote');
@@ -93,7 +98,10 @@ export const stepQuote: Command<{ id: number; event: QuoteEvent }, null> = {
       if (quote.validUntil < format(now, 'yyyy-MM-dd'))
         return failed('', `This quote held until ${quote.validUntil}; make a new one at today’s prices.`, 'expired');
       await tx.select().from(schema.orders).where(eq(schema.orders.id, quote.orderId)).for('update');
-      const [other] = await tx.select({ no: quotes.no }).from(quotes).where(and(eq(quotes.orderId, quote.orderId), eq(quotes.state, 'accepted'))); // prettier-ignore
+      const [other] = await tx
+        .select({ no: quotes.no })
+        .from(quotes)
+        .where(and(eq(quotes.orderId, quote.orderId), eq(quotes.state, 'accepted')));
       if (other) return failed('', `Quote ${other.no} was accepted for this order already.`, 'accepted');
     }
     await changes('quote', id);

@@ -35,10 +35,17 @@ export interface OrderCost {
 
 async function head(orderId: number) {
   const [row] = await database()
-    .select({ id: orders.id, no: orders.no, mark: orders.mark, customer: customers.name, due: orders.due, deletedAt: orders.deletedAt })
+    .select({
+      id: orders.id,
+      no: orders.no,
+      mark: orders.mark,
+      customer: customers.name,
+      due: orders.due,
+      deletedAt: orders.deletedAt,
+    })
     .from(orders)
     .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(eq(orders.id, orderId)); // prettier-ignore
+    .where(eq(orders.id, orderId));
   return row && row.deletedAt === null ? row : null;
 }
 

@@ -57,11 +57,21 @@ async function checkLines(
 ): Promise<{ lines: Checked[] } | { faults: Fault[] }> {
   const open = form.lines.flatMap((line, index) => (isKept(line) ? [] : [{ line, index }]));
   const ids = [...new Set(open.flatMap(({ line: { cloth } }) => Object.values(cloth).filter(Boolean).map(Number)))];
-  const rows = ids.length ? await tx.select().from(schema.cloths).where(inArray(schema.cloths.id, ids.filter(isId))) : []; // prettier-ignore
+  const rows = ids.length
+    ? await tx
+        .select()
+        .from(schema.cloths)
+        .where(inArray(schema.cloths.id, ids.filter(isId)))
+    : [];
   const named = [
     ...new Set(open.flatMap(({ line: { notions } }) => Object.values(notions).filter(Boolean).map(Number))),
   ];
-  const materials = named.length ? await tx.select({ id: schema.materials.id }).from(schema.materials).where(inArray(schema.materials.id, named.filter(isId))) : []; // prettier-ignore
+  const materials = named.length
+    ? await tx
+        .select({ id: schema.materials.id })
+        .from(schema.materials)
+        .where(inArray(schema.materials.id, named.filter(isId)))
+    : [];
   const room = {
     kinds: await loadKindBook(tx),
     cloths: new Map(rows.map((row) => [String(row.id), toCloth(row)])),
@@ -94,7 +104,10 @@ async function insert({ tx, made }: CommandContext, form: OrderForm): Promise<An
       notes: form.notes,
     })
     .returning({ id: schema.orders.id, version: schema.orders.version });
-  await saveLines(tx, checked.lines.map(({ line }, i) => ({ orderId: order!.id, position: i + 1, line }))); // prettier-ignore
+  await saveLines(
+    tx,
+    checked.lines.map(({ line }, i) => ({ orderId: order!.id, position: i + 1, line })),
+  );
   made('order', order!.id);
   return done({ ...order!, reopened: [] });
 }
@@ -141,8 +154,12 @@ async function update(
   let position = Math.max(0, ...before.map((line) => line.position));
   const isStored = ({ form: { id: lineId } }: AcceptedLine) => before.some((line) => line.id === lineId);
   const fresh = checked.lines.filter(({ line }) => !isStored(line));
-  await saveLines(tx, fresh.map(({ line }) => ({ orderId: id, position: ++position, line }))); // prettier-ignore
-  for (const { line } of checked.lines) if (line.form.id !== null && changed.has(line.form.id)) await replaceLine(tx, line.form.id, line); // prettier-ignore
+  await saveLines(
+    tx,
+    fresh.map(({ line }) => ({ orderId: id, position: ++position, line })),
+  );
+  for (const { line } of checked.lines)
+    if (line.form.id !== null && changed.has(line.form.id)) await replaceLine(tx, line.form.id, line);
   // What a batch cuts of the order may stay as it was: then its lays do.
   const cutAnew = before.filter((line) => changed.has(line.id) || !kept.has(line.id));
   const reopened = await reopenBatches(

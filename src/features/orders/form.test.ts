@@ -15,13 +15,21 @@ const line = (rest: Partial<LineForm> = {}): LineForm => ({
   cloth: { face: '4' },
   ...rest,
 });
-const told = (form: LineForm) => readLineForm(form, 'in', '1', BUILT_IN).faults.map(({ field, message }) => `${field}: ${message}`); // prettier-ignore
+const told = (form: LineForm) =>
+  readLineForm(form, 'in', '1', BUILT_IN).faults.map(({ field, message }) => `${field}: ${message}`);
 
 describe('a new line', () => {
   test('of any kind starts with what is usual for it and lacks only its measures and its cloth', () => {
     for (const kind of KINDS) {
       const empty = emptyLine(kind);
-      expect(empty).toMatchObject({ kind: kind.id, kindVersion: kind.version, qty: '1', fit: kind.defaultFit, typed: {}, choices: {} }); // prettier-ignore
+      expect(empty).toMatchObject({
+        kind: kind.id,
+        kindVersion: kind.version,
+        qty: '1',
+        fit: kind.defaultFit,
+        typed: {},
+        choices: {},
+      });
       const { faults } = readLineForm(empty, 'in', '1', BUILT_IN);
       const needed = kind.measures.filter((measure) => measure.default === undefined).map(({ id }) => `typed.${id}`);
       expect(faults.map(({ field }) => field)).toEqual([...needed, 'cloth.face']);
@@ -38,14 +46,20 @@ describe('a new line', () => {
       const { fit, typed } = emptyLine(kind, workroom);
       expect(fit).toBe(kind.allowance.overfull === undefined ? kind.defaultFit : 'overfull');
       // Books, sleeves and straps have small seams of their own.
-      expect(typed.seam === undefined).toBe(!(kind.options.some(({ id }) => id === 'seam') && /pad|block|round|bolster|stool/.test(kind.object))); // prettier-ignore
+      expect(typed.seam === undefined).toBe(
+        !(kind.options.some(({ id }) => id === 'seam') && /pad|block|round|bolster|stool/.test(kind.object)),
+      );
     }
   });
 });
 
 describe('a line as it is typed', () => {
   test('is read with its lengths kept beside their texts, a hem turn by turn', () => {
-    const form = line({ qty: ' 12 ', typed: { width: ' 18 ', height: '40 cm', hem: '1/4 + 1', seam: '' }, cloth: { face: '4', back: '' } }); // prettier-ignore
+    const form = line({
+      qty: ' 12 ',
+      typed: { width: ' 18 ', height: '40 cm', hem: '1/4 + 1', seam: '' },
+      cloth: { face: '4', back: '' },
+    });
     const { line: read, lengths, faults } = readLineForm(form, 'in', '7', BUILT_IN);
     expect(faults).toEqual([]);
     expect(read).toMatchObject({
@@ -76,12 +90,28 @@ describe('a line as it is typed', () => {
     ['a strange kind', { kind: 'tent' }, ['kind: Choose what kind of cover it is.']],
     ['no cloth', { cloth: {} }, ['cloth.face: Choose the cloth.']],
     ['an open measure', { typed: { width: '18', height: ' ' } }, ['typed.height: Height is needed.']],
-    ['nothing but faults', { qty: '', typed: {}, cloth: {} }, ['qty: “” is not a number of covers; write a whole number from 1 to 10,000.', 'typed.width: Width is needed.', 'typed.height: Height is needed.', 'cloth.face: Choose the cloth.']],
-  ])('%s is told at its field', (_, rest, expected) => expect(told(line(rest))).toEqual(expected)); // prettier-ignore
+    [
+      'nothing but faults',
+      { qty: '', typed: {}, cloth: {} },
+      [
+        'qty: “” is not a number of covers; write a whole number from 1 to 10,000.',
+        'typed.width: Width is needed.',
+        'typed.height: Height is needed.',
+        'cloth.face: Choose the cloth.',
+      ],
+    ],
+  ])('%s is told at its field', (_, rest, expected) => expect(told(line(rest))).toEqual(expected));
 
   test('a length that is none is told where it stands, also in one turn of a hem, which is then left out', () => {
-    expect(told(line({ typed: { width: 'wide', height: '16' } }))).toEqual([expect.stringMatching(/^typed\.width: “wide” is not a length/)]); // prettier-ignore
-    const { line: read, faults } = readLineForm(line({ typed: { width: '18', height: '16', hem: '1/4 + x' } }), 'in', '1', BUILT_IN); // prettier-ignore
+    expect(told(line({ typed: { width: 'wide', height: '16' } }))).toEqual([
+      expect.stringMatching(/^typed\.width: “wide” is not a length/),
+    ]);
+    const { line: read, faults } = readLineForm(
+      line({ typed: { width: '18', height: '16', hem: '1/4 + x' } }),
+      'in',
+      '1',
+      BUILT_IN,
+    );
     expect(faults).toEqual([expect.objectContaining({ field: 'typed.hem' })]);
     expect(read.options).toEqual({});
   });
@@ -95,7 +125,9 @@ describe('a line as it is typed', () => {
       cloth: { face: '4' },
     });
     expect(told(boxedLine({ piping: 'none' }))).toEqual([]);
-    expect(told(boxedLine({ piping: 'top' }))).toEqual([expect.stringMatching(/^typed\.cord: “thick” is not a length/)]); // prettier-ignore
+    expect(told(boxedLine({ piping: 'top' }))).toEqual([
+      expect.stringMatching(/^typed\.cord: “thick” is not a length/),
+    ]);
   });
 
   test('counts are whole numbers to a hundred', () => {
@@ -111,7 +143,9 @@ describe('a line as it is typed', () => {
     expect(faults).toEqual([]);
     expect(read.options).toEqual({ [count.id]: 6 });
     for (const amount of ['101', '-1', '2.5', 'few'])
-      expect(told(strappedLine(amount))).toEqual([`choices.${count.id}: “${amount}” is not a number of ${count.label.toLowerCase()}; write a whole number from 0 to 100.`]); // prettier-ignore
+      expect(told(strappedLine(amount))).toEqual([
+        `choices.${count.id}: “${amount}” is not a number of ${count.label.toLowerCase()}; write a whole number from 0 to 100.`,
+      ]);
   });
 
   test('a traced outline stands for the measures that it tells', () => {
@@ -127,8 +161,15 @@ describe('a line as it is typed', () => {
     };
     const { line: read, faults } = readLineForm(form, 'in', '1', BUILT_IN);
     expect(faults).toEqual([]);
-    expect(read.outline).toEqual([[0, 0], [inches(12.5), 0], [inches(12), inches(10)], [0, inches(10)]]); // prettier-ignore
-    expect(told({ ...form, outline: '0, 0\nhere\n3, 3' })).toEqual(['outline: “here” is not a corner; write it like 12 1/2, 3.']); // prettier-ignore
+    expect(read.outline).toEqual([
+      [0, 0],
+      [inches(12.5), 0],
+      [inches(12), inches(10)],
+      [0, inches(10)],
+    ]);
+    expect(told({ ...form, outline: '0, 0\nhere\n3, 3' })).toEqual([
+      'outline: “here” is not a corner; write it like 12 1/2, 3.',
+    ]);
   });
 });
 
@@ -151,7 +192,12 @@ describe('an order that is measured in other units from now on', () => {
     expect(read.faults).toEqual([]);
     return { lengths: read.lengths.map(({ name, part, nm }) => [name, part, nm]), outline: read.line.outline };
   };
-  const traced: LineForm = { ...emptyLine(strapped), typed: { thickness: '2' }, cloth: { face: '4' }, outline: '0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15' }; // prettier-ignore
+  const traced: LineForm = {
+    ...emptyLine(strapped),
+    typed: { thickness: '2' },
+    cloth: { face: '4' },
+    outline: '0, 0\n16, 0\n14 1/2, 15\n1 1/2, 15',
+  };
 
   test.each([
     ['plain sizes', line({ typed: { width: '18', height: '16 1/2', hem: '1/4 + 1' } })],
@@ -186,7 +232,14 @@ test('faults of the cut list come to the form’s fields', () => {
 });
 
 describe('an order as its form sends it', () => {
-  const order = (rest: object = {}) => ({ customer: ' Tram shed ', due: '2027-03-01', units: 'in', notes: '', lines: [line()], ...rest }); // prettier-ignore
+  const order = (rest: object = {}) => ({
+    customer: ' Tram shed ',
+    due: '2027-03-01',
+    units: 'in',
+    notes: '',
+    lines: [line()],
+    ...rest,
+  });
 
   test('is taken with its customer’s name tidied and what it does not know left out', () => {
     const read = readOrderForm(order({ colour: 'green' }));
@@ -216,7 +269,13 @@ describe('an order as its form sends it', () => {
 
 describe('a sheet as the import page sends it', () => {
   test('is taken when it is a table with its columns', () => {
-    const sheet = { columns: ['Kind', 'Width'], rows: [['A', '16'], ['G', '']] }; // prettier-ignore
+    const sheet = {
+      columns: ['Kind', 'Width'],
+      rows: [
+        ['A', '16'],
+        ['G', ''],
+      ],
+    };
     expect(readImport(JSON.stringify({ sheet, fields: ['kind', 'value:width'] }))).toEqual({
       value: { sheet, fields: ['kind', 'value:width'], isPartial: false, isMeant: false },
     });
@@ -230,5 +289,8 @@ describe('a sheet as the import page sends it', () => {
     ['too many rows', JSON.stringify({ sheet: { columns: ['a'], rows: Array(10_001).fill(['x']) }, fields: [''] })],
     ['a cell beyond all', JSON.stringify({ sheet: { columns: ['a'], rows: [['x'.repeat(4001)]] }, fields: [''] })],
   ])('%s is refused in one sentence', (_, json) =>
-    expect(readImport(json)).toEqual({ faults: [{ code: 'sheet', field: 'file', message: 'This is not a table with its columns.' }] })); // prettier-ignore
+    expect(readImport(json)).toEqual({
+      faults: [{ code: 'sheet', field: 'file', message: 'This is not a table with its columns.' }],
+    }),
+  );
 });

@@ -72,7 +72,10 @@ export async function importSheet(
 /** The ids of the orders that it made. */
 async function insertAll(tx: Transaction, orders: readonly SheetOrder[]): Promise<number[]> {
   await tx.execute(sql`SELECT pg_advisory_xact_lock(${NUMBER_LOCK})`);
-  const customers = await customerIds(tx, orders.map(({ form }) => form.customer)); // prettier-ignore
+  const customers = await customerIds(
+    tx,
+    orders.map(({ form }) => form.customer),
+  );
   const [last] = await tx.select({ no: max(schema.orders.no) }).from(schema.orders);
   const firstNo = Math.max(FIRST_NO - 1, last?.no ?? 0) + 1;
   const ids = await insertRows(
@@ -102,8 +105,19 @@ async function customerIds(tx: Transaction, all: readonly string[]): Promise<Map
   const known = new Map<string, number>();
   for (let i = 0; i < names.length; i += 2000) {
     const some = names.slice(i, i + 2000);
-    await tx.insert(customers).values(some.map((name) => ({ name }))).onConflictDoNothing(); // prettier-ignore
-    const rows = await tx.select({ id: customers.id, lower }).from(customers).where(inArray(lower, some.map((name) => sql`lower(${name})`))); // prettier-ignore
+    await tx
+      .insert(customers)
+      .values(some.map((name) => ({ name })))
+      .onConflictDoNothing();
+    const rows = await tx
+      .select({ id: customers.id, lower })
+      .from(customers)
+      .where(
+        inArray(
+          lower,
+          some.map((name) => sql`lower(${name})`),
+        ),
+      );
     for (const row of rows) known.set(row.lower, row.id);
     // PostgreSQL and JavaScript may not agree on a letter: then each finds its own.
     for (const name of some) {

@@ -14,7 +14,13 @@ const cloth = (name: string, width: number): Cloth => ({
   price: { minor: 1200, currency: 'GBP', per: 'yd' },
   sellingStep: inches(9),
 });
-const room = { kinds: BUILT_IN, cloths: new Map([['1', cloth('Rushes', 55)], ['2', cloth('Depot lining', 40)]]) }; // prettier-ignore
+const room = {
+  kinds: BUILT_IN,
+  cloths: new Map([
+    ['1', cloth('Rushes', 55)],
+    ['2', cloth('Depot lining', 40)],
+  ]),
+};
 const line = (rest: Partial<LineForm> = {}): LineForm => ({
   ...emptyLine(kindById('zip-cushion')!),
   qty: '3',
@@ -31,8 +37,19 @@ describe('what an order takes by itself', () => {
   test('six squares of 16 lie three in a row on 55: 32 in used, 36 bought in quarters of a yard', () => {
     expect(needs([line()])).toEqual({
       leftOut: 0,
-      needs: [{ cloth: '1', name: 'Rushes', pieces: 6, unplaced: 0, used: inches(32), bought: inches(36), cost: 1200, currency: 'GBP' }],
-    }); // prettier-ignore
+      needs: [
+        {
+          cloth: '1',
+          name: 'Rushes',
+          pieces: 6,
+          unplaced: 0,
+          used: inches(32),
+          bought: inches(36),
+          cost: 1200,
+          currency: 'GBP',
+        },
+      ],
+    });
   });
 
   test('each cloth has its own; a back of another cloth is laid there', () => {
@@ -45,7 +62,12 @@ describe('what an order takes by itself', () => {
 
   test('lines that are not whole yet, or can’t be made, are left out and counted', () => {
     const open = line({ typed: { width: '16' } });
-    const gaping = { ...line(), ...emptyLine(kindById('envelope-cushion')!), cloth: { face: '1' }, typed: { width: '16', height: '16', overlap: '0' } }; // prettier-ignore
+    const gaping = {
+      ...line(),
+      ...emptyLine(kindById('envelope-cushion')!),
+      cloth: { face: '1' },
+      typed: { width: '16', height: '16', overlap: '0' },
+    };
     expect(needs([open, line(), gaping])).toMatchObject({ leftOut: 2, needs: [{ pieces: 6 }] });
     expect(needs([open])).toEqual({ leftOut: 1, needs: [] });
   });

@@ -116,7 +116,7 @@ export async function listOrders({
         schema.orderLines.orderId,
         view.rows.map(({ id }) => id),
       ),
-    ) // prettier-ignore
+    )
     .orderBy(schema.orderLines.position);
   /** For each order how many it has of each kind, in the order of its lines. */
   const covers = new Map<number, Map<string, number>>(view.rows.map(({ id }) => [id, new Map()]));

@@ -31,7 +31,14 @@ export function valuesOf({ form, kind, lengths }: AcceptedLine) {
   const parts = [...new Set([...Object.keys(form.directions), ...Object.keys(form.panels)])];
   return {
     values: [
-      ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({ name, part, isMeasure, valueNm: nm, typed, choice: null })), // prettier-ignore
+      ...lengths.map(({ name, part, isMeasure, nm, typed }) => ({
+        name,
+        part,
+        isMeasure,
+        valueNm: nm,
+        typed,
+        choice: null,
+      })),
       ...choices.map(([name, choice]) => ({ name, part: 0, isMeasure: false, valueNm: null, typed: '', choice })),
     ],
     parts: parts.map((part) => ({
@@ -55,7 +62,10 @@ export async function saveLines(tx: Transaction, lines: readonly NewLine[]) {
     schema.orderLines,
     lines.map(({ orderId, position, line }) => ({ orderId, position, ...columnsOf(line) })),
   );
-  await saveValues(tx, lines.map(({ line }, i) => ({ lineId: ids[i]!, line }))); // prettier-ignore
+  await saveValues(
+    tx,
+    lines.map(({ line }, i) => ({ lineId: ids[i]!, line })),
+  );
 }
 
 /** Writes a stored line anew. */
@@ -70,8 +80,24 @@ export async function replaceLine(tx: Transaction, lineId: number, line: Accepte
 
 async function saveValues(tx: Transaction, lines: readonly { lineId: number; line: AcceptedLine }[]) {
   const all = lines.map(({ lineId, line }) => ({ lineId, ...valuesOf(line) }));
-  await insertRows(tx, schema.lineValues, all.flatMap(({ lineId, values }) => values.map((one) => ({ lineId, ...one })))); // prettier-ignore
-  await insertRows(tx, schema.lineParts, all.flatMap(({ lineId, parts }) => parts.map((one) => ({ lineId, ...one })))); // prettier-ignore
-  await insertRows(tx, schema.lineCloths, all.flatMap(({ lineId, cloths }) => cloths.map((one) => ({ lineId, ...one })))); // prettier-ignore
-  await insertRows(tx, schema.lineMaterials, all.flatMap(({ lineId, notions }) => notions.map((one) => ({ lineId, ...one })))); // prettier-ignore
+  await insertRows(
+    tx,
+    schema.lineValues,
+    all.flatMap(({ lineId, values }) => values.map((one) => ({ lineId, ...one }))),
+  );
+  await insertRows(
+    tx,
+    schema.lineParts,
+    all.flatMap(({ lineId, parts }) => parts.map((one) => ({ lineId, ...one }))),
+  );
+  await insertRows(
+    tx,
+    schema.lineCloths,
+    all.flatMap(({ lineId, cloths }) => cloths.map((one) => ({ lineId, ...one }))),
+  );
+  await insertRows(
+    tx,
+    schema.lineMaterials,
+    all.flatMap(({ lineId, notions }) => notions.map((one) => ({ lineId, ...one }))),
+  );
 }

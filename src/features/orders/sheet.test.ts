@@ -22,12 +22,32 @@ const room: SheetRoom = {
   workroom: USUAL_RULES,
   usualDue: '2027-01-31',
 };
-const columns = ['Ref', 'Customer', 'Due', 'Units', 'Kind', 'Qty', 'Width', 'Height', 'Length', 'Thickness', 'Piping', 'Seam allowance', 'Fabric']; // prettier-ignore
+const columns = [
+  'Ref',
+  'Customer',
+  'Due',
+  'Units',
+  'Kind',
+  'Qty',
+  'Width',
+  'Height',
+  'Length',
+  'Thickness',
+  'Piping',
+  'Seam allowance',
+  'Fabric',
+];
 const fields = proposeFields(columns, sheetFields(KINDS));
 const row = (rest: Record<string, string> = {}): string[] => {
   const values: Record<string, string> = {
-    Customer: 'Mill', Kind: 'Envelope cushion', Qty: '2', Width: '18', Height: '18', Fabric: 'Rushes', ...rest,
-  }; // prettier-ignore
+    Customer: 'Mill',
+    Kind: 'Envelope cushion',
+    Qty: '2',
+    Width: '18',
+    Height: '18',
+    Fabric: 'Rushes',
+    ...rest,
+  };
   return columns.map((column) => values[column] ?? '');
 };
 const check = (...rows: string[][]) => checkSheet({ columns, rows } satisfies Sheet, fields, room);
@@ -37,7 +57,21 @@ const told = (...rows: string[][]) =>
 
 describe('columns', () => {
   test('are known by their headings, whatever the capitals and spaces, each meaning once', () => {
-    expect(fields).toEqual(['order', 'customer', 'due', 'units', 'kind', 'qty', 'value:width', 'value:height', 'value:length', 'value:thickness', 'value:piping', 'value:seam', 'cloth:face']); // prettier-ignore
+    expect(fields).toEqual([
+      'order',
+      'customer',
+      'due',
+      'units',
+      'kind',
+      'qty',
+      'value:width',
+      'value:height',
+      'value:length',
+      'value:thickness',
+      'value:piping',
+      'value:seam',
+      'cloth:face',
+    ]);
     expect(proposeFields(['  QUANTITY ', 'Number', 'Colour', ''], sheetFields(KINDS))).toEqual(['qty', '', '', '']);
   });
 

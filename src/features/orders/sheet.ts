@@ -189,7 +189,10 @@ function lineOf(
 
 /** A field of the form (`typed.width`) as a field of a sheet (`value:width`). */
 const columnOf = (field: string): string =>
-  field.replace(/^(typed|choices)\./, 'value:').replace(/^cloth\./, 'cloth:').replace(/^kind$/, 'kind'); // prettier-ignore
+  field
+    .replace(/^(typed|choices)\./, 'value:')
+    .replace(/^cloth\./, 'cloth:')
+    .replace(/^kind$/, 'kind');
 
 function setValue(
   kind: CoverKind,

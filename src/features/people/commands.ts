@@ -20,7 +20,10 @@ export const addPerson: Command<{ name: string }, Person> = {
     const { people } = schema;
     const columns = { id: people.id, name: people.name, initials: people.initials, colour: people.colour };
     await tx.execute(sql`LOCK TABLE ${people} IN SHARE ROW EXCLUSIVE MODE`);
-    const [known] = await tx.select({ id: people.id, leftAt: people.leftAt }).from(people).where(sql`lower(${people.name}) = lower(${name})`); // prettier-ignore
+    const [known] = await tx
+      .select({ id: people.id, leftAt: people.leftAt })
+      .from(people)
+      .where(sql`lower(${people.name}) = lower(${name})`);
     if (known && !known.leftAt) return failed('name', `“${name}” is in the list already.`, 'duplicate');
     if (known) {
       // Somebody comes back: what they did before is theirs again.
@@ -29,7 +32,10 @@ export const addPerson: Command<{ name: string }, Person> = {
       return done(again!);
     }
     const [{ n } = { n: 0 }] = await tx.select({ n: count() }).from(people);
-    const [person] = await tx.insert(people).values({ name, initials: initialsOf(name), colour: n % PERSON_COLOURS.length }).returning(columns); // prettier-ignore
+    const [person] = await tx
+      .insert(people)
+      .values({ name, initials: initialsOf(name), colour: n % PERSON_COLOURS.length })
+      .returning(columns);
     made('person', person!.id);
     return done(person!);
   },

@@ -23,13 +23,16 @@ describe('a quantity as it is said', () => {
   test('what a field shows is read as the same to a sixty-fourth of an inch, a tenth of a millimetre, or exactly', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 50 * NM.yd }), (quantity) => {
-        for (const [counted, most] of [[inInches, inches(1) / 32], [inMetres, NM.mm]] as const) {
+        for (const [counted, most] of [
+          [inInches, inches(1) / 32],
+          [inMetres, NM.mm],
+        ] as const) {
           const read = readAmount(amountField(quantity, counted), counted);
           if ('message' in read) throw new Error(read.message);
           expect(Math.abs(read.value - quantity)).toBeLessThanOrEqual(most);
         }
       }),
-    ); // prettier-ignore
+    );
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 999_999_999 }), (quantity) => {
         expect(readAmount(amountField(quantity, pieces), pieces)).toEqual({ value: quantity });
@@ -66,7 +69,11 @@ describe('a quantity as it is typed', () => {
 });
 
 describe('what a quantity is worth', () => {
-  const price = (priceMinor: number, pricePer: 'yd' | 'm' | 'piece' | 'pack' | 'sheet', packSize = 1) => ({ priceMinor, pricePer, packSize }); // prettier-ignore
+  const price = (priceMinor: number, pricePer: 'yd' | 'm' | 'piece' | 'pack' | 'sheet', packSize = 1) => ({
+    priceMinor,
+    pricePer,
+    packSize,
+  });
 
   test.each([
     [3 * NM.yd, price(1000, 'yd'), 3000],

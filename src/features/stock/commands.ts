@@ -82,7 +82,10 @@ export async function countedOf(
   const isLength =
     item.sort === 'bolt' || item.sort === 'remnant' || (item.sort === 'notion' && item.lengthNm !== null);
   if (item.clothId === null) return { isLength, units: (await loadRules(tx)).units };
-  const [cloth] = await tx.select({ units: schema.cloths.units }).from(schema.cloths).where(eq(schema.cloths.id, item.clothId)); // prettier-ignore
+  const [cloth] = await tx
+    .select({ units: schema.cloths.units })
+    .from(schema.cloths)
+    .where(eq(schema.cloths.id, item.clothId));
   return { isLength, units: cloth!.units };
 }
 
@@ -97,7 +100,9 @@ export const moveItem: Command<{ id: number; place: string }, null> = {
     if (!item) return gone('item');
     if (item.place === to) return done(null);
     await context.changes('stock', id);
-    await book(context, [{ itemId: id, sort: 'moved', quantity: 0, reason: `${item.place || 'nowhere'} → ${to || 'nowhere'}` }]); // prettier-ignore
+    await book(context, [
+      { itemId: id, sort: 'moved', quantity: 0, reason: `${item.place || 'nowhere'} → ${to || 'nowhere'}` },
+    ]);
     await context.tx.update(schema.stockItems).set({ place: to }).where(eq(schema.stockItems.id, id));
     return done(null);
   },
@@ -143,7 +148,10 @@ export const bookCount: Command<
     }),
   ),
   run: async (context, { rows, reason: why }): Promise<Answer<{ items: number }>> => {
-    const items = await lockItems(context.tx, rows.map(({ id }) => id)); // prettier-ignore
+    const items = await lockItems(
+      context.tx,
+      rows.map(({ id }) => id),
+    );
     let changed = 0;
     for (const { id, amount, seen } of rows) {
       const item = items.get(id);
@@ -186,10 +194,14 @@ export const useNotion: Command<{ id: number; amount: string; orderNo: string; r
     Joi.object({
       id: recordId('item'),
       amount: quantityText,
-      orderNo: Joi.string().allow('').pattern(/^\d{0,9}$/).required().messages({ '*': 'An order has a number.' }),
+      orderNo: Joi.string()
+        .allow('')
+        .pattern(/^\d{0,9}$/)
+        .required()
+        .messages({ '*': 'An order has a number.' }),
       reason: keepableText().allow('').max(400).required(),
     }),
-  ), // prettier-ignore
+  ),
   run: async (context, { id, amount, orderNo, reason: why }) => {
     const item = (await lockItems(context.tx, [id])).get(id);
     if (!item) return gone('item');
@@ -198,7 +210,13 @@ export const useNotion: Command<{ id: number; amount: string; orderNo: string; r
     if (read.value === 0) return failed('amount', 'More than nothing is taken.');
     const fault = movementFault(item, { sort: 'used', quantity: read.value });
     if (fault) return failed('amount', fault.message, fault.code);
-    const [order] = orderNo === '' ? [] : await context.tx.select({ id: schema.orders.id }).from(schema.orders).where(eq(schema.orders.no, Number(orderNo))); // prettier-ignore
+    const [order] =
+      orderNo === ''
+        ? []
+        : await context.tx
+            .select({ id: schema.orders.id })
+            .from(schema.orders)
+            .where(eq(schema.orders.no, Number(orderNo)));
     if (orderNo !== '' && !order) return failed('orderNo', `There is no order ${orderNo}.`);
     await context.changes('stock', id);
     await book(context, [{ itemId: id, sort: 'used', quantity: read.value, reason: why, orderId: order?.id ?? null }]);
@@ -209,7 +227,12 @@ export const useNotion: Command<{ id: number; amount: string; orderNo: string; r
 /** Counters a movement that was booked by mistake: its opposite is booked, and both stay. */
 export const counterMovement: Command<{ id: number; reason: string }, null> = {
   name: 'counter movement',
-  read: byRules(Joi.object({ id: Joi.number().integer().positive().required().messages({ '*': 'This movement is no longer there.' }), reason })), // prettier-ignore
+  read: byRules(
+    Joi.object({
+      id: Joi.number().integer().positive().required().messages({ '*': 'This movement is no longer there.' }),
+      reason,
+    }),
+  ),
   run: async (context, { id, reason: why }) => {
     const { movements } = schema;
     const [found] = await context.tx.select().from(movements).where(eq(movements.id, id));
@@ -227,7 +250,17 @@ export const counterMovement: Command<{ id: number; reason: string }, null> = {
     const fault = movementFault(item, opposite);
     if (fault) return failed('', fault.message, fault.code);
     await context.changes('stock', item.id);
-    await book(context, [{ ...opposite, itemId: item.id, ...(found.cause && { cause: found.cause }), reason: why, orderId: found.orderId, batchId: found.batchId, countersId: id }]); // prettier-ignore
+    await book(context, [
+      {
+        ...opposite,
+        itemId: item.id,
+        ...(found.cause && { cause: found.cause }),
+        reason: why,
+        orderId: found.orderId,
+        batchId: found.batchId,
+        countersId: id,
+      },
+    ]);
     return done(null);
   },
 };

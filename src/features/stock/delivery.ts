@@ -42,15 +42,42 @@ export function readDelivery(
     const name = cell('what');
     const entry = entries.find((one) => one.name.toLowerCase() === name.toLowerCase());
     if (!entry)
-      return { row: i + 1, form: emptyForm(), name, faults: [name === '' ? 'It does not say what came.' : `“${name}” is not in the catalogue.`] }; // prettier-ignore
+      return {
+        row: i + 1,
+        form: emptyForm(),
+        name,
+        faults: [name === '' ? 'It does not say what came.' : `“${name}” is not in the catalogue.`],
+      };
     const usual = emptyReceipt(entry);
-    const given = Object.fromEntries(['lot', 'length', 'width', 'count', 'price', 'place', 'supplier', 'notes'].map((id) => [id, cell(id)]).filter(([, text]) => text !== '')); // prettier-ignore
+    const given = Object.fromEntries(
+      ['lot', 'length', 'width', 'count', 'price', 'place', 'supplier', 'notes']
+        .map((id) => [id, cell(id)])
+        .filter(([, text]) => text !== ''),
+    );
     const form = { ...usual, ...given };
     const formula = cells.some((text) => text.trimStart().startsWith('='));
-    const faults = formula ? ['A cell holds a formula; write its value instead.'] : readReceipt(form, entry).faults.map(({ message }) => message); // prettier-ignore
+    const faults = formula
+      ? ['A cell holds a formula; write its value instead.']
+      : readReceipt(form, entry).faults.map(({ message }) => message);
     return { row: i + 1, form, name: entry.name, faults };
   });
   return { rows, fault: rows.length === 0 ? 'There is no row in this sheet.' : null };
 }
 
-const emptyForm = (): ReceiveForm => ({ what: '', lot: '', width: '', selvageLeft: '', selvageRight: '', length: '', count: '', motifAcross: '', motifAlong: '', flaws: [], outline: '', place: '', supplier: '', price: '', notes: '' }); // prettier-ignore
+const emptyForm = (): ReceiveForm => ({
+  what: '',
+  lot: '',
+  width: '',
+  selvageLeft: '',
+  selvageRight: '',
+  length: '',
+  count: '',
+  motifAcross: '',
+  motifAlong: '',
+  flaws: [],
+  outline: '',
+  place: '',
+  supplier: '',
+  price: '',
+  notes: '',
+});

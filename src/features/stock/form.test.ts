@@ -6,11 +6,18 @@ import { catalogueEntry } from './testing';
 // What came, as it is typed: each sort of thing is counted in its own way, and a fault is at its field.
 
 const roll = catalogueEntry('cloth 1', 'Barge canvas');
-const foam = catalogueEntry('cloth 2', 'Foam', { sort: 'sheets', width: '80', selvageLeft: '', selvageRight: '', pricePer: 'sheet' }); // prettier-ignore
+const foam = catalogueEntry('cloth 2', 'Foam', {
+  sort: 'sheets',
+  width: '80',
+  selvageLeft: '',
+  selvageRight: '',
+  pricePer: 'sheet',
+});
 const snaps = catalogueEntry('notion 1', 'Snap', { sort: 'pieces', packSize: 100, pricePer: 'pack' });
 const cord = catalogueEntry('notion 2', 'Cord', { sort: 'length', units: 'mm', pricePer: 'm' });
 const read = (rest: Partial<ReceiveForm>, entry = roll) => readReceipt({ ...emptyReceipt(entry), ...rest }, entry);
-const faults = (rest: Partial<ReceiveForm>, entry = roll) => Object.fromEntries(read(rest, entry).faults.map(({ field, message }) => [field, message])); // prettier-ignore
+const faults = (rest: Partial<ReceiveForm>, entry = roll) =>
+  Object.fromEntries(read(rest, entry).faults.map(({ field, message }) => [field, message]));
 
 describe('how much of it came', () => {
   test.each([
@@ -57,14 +64,22 @@ describe('what can’t be is told at its field', () => {
     [{ ...fine, outline: '0, 0\n9, 9\n9, 0\n0, 9' }, 'outline', /crosses or touches itself/],
     [{ ...fine, flaws: [{ along: '1', across: '52', length: '2', width: '3' }] }, 'flaws.0.across', /beyond the edge/],
     [{ ...fine, flaws: [{ along: '719', across: '1', length: '2', width: '3' }] }, 'flaws.0.along', /beyond the end/],
-    [{ ...fine, flaws: [{ along: '', across: '', length: '2', width: 'wide' }] }, 'flaws.0.width', /“wide” is not a length/],
-  ])('%j', (form, field, message) => expect(faults(form)[field]).toMatch(message)); // prettier-ignore
+    [
+      { ...fine, flaws: [{ along: '', across: '', length: '2', width: 'wide' }] },
+      'flaws.0.width',
+      /“wide” is not a length/,
+    ],
+  ])('%j', (form, field, message) => expect(faults(form)[field]).toMatch(message));
 
   test.each(['', '0', '1.5', '-2', '1e3', '1000001', 'six'])('“%s” is no number of sheets', (count) => {
     expect(faults({ length: '80', count }, foam)).toMatchObject({ count: 'Write a whole number from 1 to 1,000,000.' });
   });
 
   test('of several all are told at once', () => {
-    expect(Object.keys(faults({ length: 'much', width: 'wide', price: 'dear' })).sort()).toEqual(['length', 'price', 'width']); // prettier-ignore
+    expect(Object.keys(faults({ length: 'much', width: 'wide', price: 'dear' })).sort()).toEqual([
+      'length',
+      'price',
+      'width',
+    ]);
   });
 });

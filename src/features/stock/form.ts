@@ -111,7 +111,8 @@ export function readReceipt(
     return 0;
   };
   const isCloth = entry.sort === 'roll' || entry.sort === 'sheets';
-  const outline = entry.sort === 'roll' && form.outline.trim() !== '' ? outlineOf(form.outline, entry.units, faults) : null; // prettier-ignore
+  const outline =
+    entry.sort === 'roll' && form.outline.trim() !== '' ? outlineOf(form.outline, entry.units, faults) : null;
   const size = (axis: 0 | 1) => (outline ? Math.max(...outline.map((at) => at[axis])) : 0);
   const widthNm = outline ? size(0) : isCloth ? length(form.width, 'width', false) : null;
   const selvageLeftNm = isCloth && !outline ? length(form.selvageLeft, 'selvageLeft', true) : 0;
@@ -130,13 +131,21 @@ export function readReceipt(
     fault('count', `Write a whole number from 1 to ${MOST_COUNT.toLocaleString('en')}.`);
   const priceMinor = form.price.trim() === '' ? 0 : parseAmount(form.price, entry.currency);
   if (priceMinor === null || priceMinor > MOST_PRICE)
-    fault('price', `“${form.price}” is not a price in ${entry.currency}; write it like ${writeAmount(2450, entry.currency)}.`); // prettier-ignore
+    fault(
+      'price',
+      `“${form.price}” is not a price in ${entry.currency}; write it like ${writeAmount(2450, entry.currency)}.`,
+    );
   if (form.lot.trim().length > 60) fault('lot', 'A lot has at most 60 letters.');
   const flaws = (isCloth ? form.flaws : []).map((flaw, i): Box => {
     const [y, x] = [length(flaw.along, `flaws.${i}.along`, false), length(flaw.across, `flaws.${i}.across`, true)];
-    const [long, wide] = [length(flaw.length, `flaws.${i}.length`, false), length(flaw.width, `flaws.${i}.width`, false)]; // prettier-ignore
-    if (widthNm && x + wide > widthNm && isFine(`flaws.${i}.width`)) fault(`flaws.${i}.across`, 'This flaw lies beyond the edge of the cloth.'); // prettier-ignore
-    if (lengthNm && y + long > lengthNm && isFine(`flaws.${i}.length`)) fault(`flaws.${i}.along`, 'This flaw lies beyond the end of the cloth.'); // prettier-ignore
+    const [long, wide] = [
+      length(flaw.length, `flaws.${i}.length`, false),
+      length(flaw.width, `flaws.${i}.width`, false),
+    ];
+    if (widthNm && x + wide > widthNm && isFine(`flaws.${i}.width`))
+      fault(`flaws.${i}.across`, 'This flaw lies beyond the edge of the cloth.');
+    if (lengthNm && y + long > lengthNm && isFine(`flaws.${i}.length`))
+      fault(`flaws.${i}.along`, 'This flaw lies beyond the end of the cloth.');
     return [x, y, x + wide, y + long];
   });
   return {

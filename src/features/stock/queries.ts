@@ -67,7 +67,7 @@ export interface ShelfQuery {
 const like = (word: string) => `%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`;
 
 /** The text by which an item itself is found; its index is `stock_items_search`. */
-const ownText = sql`lower(${stockItems.code} || ' ' || ${stockItems.lot} || ' ' || ${stockItems.place} || ' ' || ${stockItems.supplier})`; // prettier-ignore
+const ownText = sql`lower(${stockItems.code} || ' ' || ${stockItems.lot} || ' ' || ${stockItems.place} || ' ' || ${stockItems.supplier})`;
 
 /** The condition and the order of a page of the shelf. */
 export function shelfPage({ search = '', only, clothId, isAll = false, page = '' }: ShelfQuery) {
@@ -81,10 +81,22 @@ export function shelfPage({ search = '', only, clothId, isAll = false, page = ''
     found.push(
       or(
         sql`${ownText} LIKE ${like(word)}`,
-        inArray(stockItems.clothId, db.select({ id: cloths.id }).from(cloths).where(sql`lower(${cloths.name}) LIKE ${like(word)}`)),
-        inArray(stockItems.materialId, db.select({ id: materials.id }).from(materials).where(sql`lower(${materials.name}) LIKE ${like(word)}`)),
+        inArray(
+          stockItems.clothId,
+          db
+            .select({ id: cloths.id })
+            .from(cloths)
+            .where(sql`lower(${cloths.name}) LIKE ${like(word)}`),
+        ),
+        inArray(
+          stockItems.materialId,
+          db
+            .select({ id: materials.id })
+            .from(materials)
+            .where(sql`lower(${materials.name}) LIKE ${like(word)}`),
+        ),
       ),
-    ); // prettier-ignore
+    );
   const cursor = readCursor(page, NEWEST_FIRST);
   const { where, orderBy } = pageOf(NEWEST_FIRST, true, cursor);
   return { where: and(...found, where), orderBy, cursor };
@@ -151,7 +163,10 @@ export async function shelfWorth(): Promise<{ currency: string; items: number; w
     .select({
       currency: stockItems.currency,
       items: sql<number>`count(*)::int`,
-      worthMinor: sql<number>`sum(floor(${stockItems.onHand}::numeric * ${stockItems.priceMinor} / ${unit} + 0.5))`.mapWith(Number), // prettier-ignore
+      worthMinor:
+        sql<number>`sum(floor(${stockItems.onHand}::numeric * ${stockItems.priceMinor} / ${unit} + 0.5))`.mapWith(
+          Number,
+        ),
     })
     .from(stockItems)
     .leftJoin(materials, eq(materials.id, stockItems.materialId))
@@ -230,11 +245,29 @@ export async function getItem(id: number): Promise<ItemView | null> {
   if (!row) return null;
   const [item] = await db.select().from(stockItems).where(eq(stockItems.id, id));
   const [parents, remnants, found, sums] = await Promise.all([
-    item!.fromItemId === null ? [] : db.select({ id: stockItems.id, code: stockItems.code }).from(stockItems).where(eq(stockItems.id, item!.fromItemId)),
-    db.select({ id: stockItems.id, code: stockItems.code, onHand: stockItems.onHand, widthNm: sql<number>`${stockItems.widthNm}`.mapWith(Number) }).from(stockItems).where(eq(stockItems.fromItemId, id)).orderBy(stockItems.id),
+    item!.fromItemId === null
+      ? []
+      : db
+          .select({ id: stockItems.id, code: stockItems.code })
+          .from(stockItems)
+          .where(eq(stockItems.id, item!.fromItemId)),
+    db
+      .select({
+        id: stockItems.id,
+        code: stockItems.code,
+        onHand: stockItems.onHand,
+        widthNm: sql<number>`${stockItems.widthNm}`.mapWith(Number),
+      })
+      .from(stockItems)
+      .where(eq(stockItems.fromItemId, id))
+      .orderBy(stockItems.id),
     movementsQuery(id),
-    db.select({ sort: movements.sort, quantity: sql<number>`sum(${movements.quantity})`.mapWith(Number) }).from(movements).where(eq(movements.itemId, id)).groupBy(movements.sort),
-  ]); // prettier-ignore
+    db
+      .select({ sort: movements.sort, quantity: sql<number>`sum(${movements.quantity})`.mapWith(Number) })
+      .from(movements)
+      .where(eq(movements.itemId, id))
+      .groupBy(movements.sort),
+  ]);
   let balance = item!.onHand;
   const shown = found
     .slice(0, SHOWN_MOVEMENTS)
@@ -289,8 +322,13 @@ const onHandBy = (sort: MovementSort, quantity: number): number =>
 export async function stockForLay(batchId: number, clothId: number) {
   const db = database();
   const [items, [choice]] = await Promise.all([
-    itemsWhere(and(eq(stockItems.clothId, clothId), gt(stockItems.onHand, 0), inArray(stockItems.sort, ['bolt', 'remnant']))), // prettier-ignore
-    db.select().from(schema.stockChoices).where(and(eq(schema.stockChoices.batchId, batchId), eq(schema.stockChoices.clothId, clothId))), // prettier-ignore
+    itemsWhere(
+      and(eq(stockItems.clothId, clothId), gt(stockItems.onHand, 0), inArray(stockItems.sort, ['bolt', 'remnant'])),
+    ),
+    db
+      .select()
+      .from(schema.stockChoices)
+      .where(and(eq(schema.stockChoices.batchId, batchId), eq(schema.stockChoices.clothId, clothId))),
   ]);
   return {
     items,
@@ -310,9 +348,18 @@ export async function countList(place: string): Promise<{ rows: ShelfRow[]; plac
       [asc(stockItems.place), asc(stockItems.id)],
       MOST_COUNTED + 1,
     ),
-    db.selectDistinct({ place: stockItems.place }).from(stockItems).where(and(gt(stockItems.onHand, 0), isNotNull(stockItems.place))).orderBy(stockItems.place).limit(500), // prettier-ignore
+    db
+      .selectDistinct({ place: stockItems.place })
+      .from(stockItems)
+      .where(and(gt(stockItems.onHand, 0), isNotNull(stockItems.place)))
+      .orderBy(stockItems.place)
+      .limit(500),
   ]);
-  return { rows: rows.slice(0, MOST_COUNTED), places: places.map((one) => one.place).filter(Boolean), hasMore: rows.length > MOST_COUNTED }; // prettier-ignore
+  return {
+    rows: rows.slice(0, MOST_COUNTED),
+    places: places.map((one) => one.place).filter(Boolean),
+    hasMore: rows.length > MOST_COUNTED,
+  };
 }
 
 /** All that can be received, for a page. */

@@ -47,7 +47,17 @@ export async function shoppingList(): Promise<ShoppingList> {
     .orderBy(batches.id);
   const laid = open.filter(({ status }) => status === 'laid' || status === 'approved');
   const ids = laid.map(({ id }) => id);
-  const rows = ids.length === 0 ? [] : await db.select({ lay: { batchId: lays.batchId, clothId: lays.clothId, stock: lays.stock, cutAt: lays.cutAt }, cloth: schema.cloths }).from(lays).innerJoin(schema.cloths, eq(schema.cloths.id, lays.clothId)).where(inArray(lays.batchId, ids)); // prettier-ignore
+  const rows =
+    ids.length === 0
+      ? []
+      : await db
+          .select({
+            lay: { batchId: lays.batchId, clothId: lays.clothId, stock: lays.stock, cutAt: lays.cutAt },
+            cloth: schema.cloths,
+          })
+          .from(lays)
+          .innerJoin(schema.cloths, eq(schema.cloths.id, lays.clothId))
+          .where(inArray(lays.batchId, ids));
   const all = [...(await clothsToBuy(rows, laid)), ...(await notionsToBuy(laid))].filter(({ buy }) => buy > 0);
   const suppliers = [...new Set(all.map(({ supplier }) => supplier))].sort();
   return {
@@ -62,7 +72,10 @@ export async function shoppingList(): Promise<ShoppingList> {
 }
 
 type Batch = { id: number; name: string; status: string; notions: NotionNeed[] };
-type LayOfCloth = { lay: { batchId: number; stock: { uses: { used: number; short: number }[] }; cutAt: Date | null }; cloth: typeof schema.cloths.$inferSelect }; // prettier-ignore
+type LayOfCloth = {
+  lay: { batchId: number; stock: { uses: { used: number; short: number }[] }; cutAt: Date | null };
+  cloth: typeof schema.cloths.$inferSelect;
+};
 
 async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]): Promise<ToBuy[]> {
   const { stockItems } = schema;
@@ -71,17 +84,24 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     clothIds.length === 0
       ? []
       : await database()
-          .select({ clothId: stockItems.clothId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number), reserved: sql<number>`sum(${stockItems.reserved})`.mapWith(Number) })
+          .select({
+            clothId: stockItems.clothId,
+            free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number),
+            reserved: sql<number>`sum(${stockItems.reserved})`.mapWith(Number),
+          })
           .from(stockItems)
           .where(and(inArray(stockItems.clothId, clothIds), inArray(stockItems.sort, ['bolt', 'remnant', 'sheets'])))
-          .groupBy(stockItems.clothId); // prettier-ignore
+          .groupBy(stockItems.clothId);
   return clothIds.map((id): ToBuy => {
     const own = rows.filter(({ cloth, lay }) => cloth.id === id && lay.cutAt === null);
     const row = rows.find(({ cloth }) => cloth.id === id)!.cloth;
     const cloth = toCloth(row);
     const isApproved = (batchId: number) => laid.some((batch) => batch.id === batchId && batch.status === 'approved');
     const sum = (of: (use: { used: number; short: number }, isApprovedLay: boolean) => number) =>
-      own.reduce((all, { lay }) => all + lay.stock.uses.reduce((part, use) => part + of(use, isApproved(lay.batchId)), 0), 0); // prettier-ignore
+      own.reduce(
+        (all, { lay }) => all + lay.stock.uses.reduce((part, use) => part + of(use, isApproved(lay.batchId)), 0),
+        0,
+      );
     const short = sum((use) => use.short);
     // What approved lays take is reserved already; two that are only laid may both count on the same bolt.
     const wanted = sum((use, isApprovedLay) => (isApprovedLay ? 0 : use.used));
@@ -89,7 +109,9 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     const { free: there = 0, reserved = 0 } = free.find(({ clothId }) => clothId === id) ?? {};
     // Sheets are counted one by one; those of approved lays are reserved already.
     const sheet = row.sheetLengthNm;
-    const buy = sheet ? sheet * Math.max(0, Math.ceil(needed / sheet) - there - reserved) : boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep); // prettier-ignore
+    const buy = sheet
+      ? sheet * Math.max(0, Math.ceil(needed / sheet) - there - reserved)
+      : boughtLength(short + Math.max(0, wanted - there), cloth.sellingStep);
     return {
       key: `cloth ${id}`,
       name: row.name,
@@ -103,7 +125,9 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
       sold: row.sheetLengthNm ? 'sheets' : '',
       costMinor: costOf(buy, cloth),
       currency: row.currency,
-      batches: laid.filter((batch) => own.some(({ lay }) => lay.batchId === batch.id)).map(({ id: of, name }) => ({ id: of, name })), // prettier-ignore
+      batches: laid
+        .filter((batch) => own.some(({ lay }) => lay.batchId === batch.id))
+        .map(({ id: of, name }) => ({ id: of, name })),
     };
   });
 }
@@ -115,10 +139,13 @@ async function notionsToBuy(laid: readonly Batch[]): Promise<ToBuy[]> {
   const { units } = await workroomRules();
   const { stockItems } = schema;
   const there = await db
-    .select({ materialId: stockItems.materialId, free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number) })
+    .select({
+      materialId: stockItems.materialId,
+      free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number),
+    })
     .from(stockItems)
     .where(eq(stockItems.sort, 'notion'))
-    .groupBy(stockItems.materialId); // prettier-ignore
+    .groupBy(stockItems.materialId);
   const needs = new Map<number, { quantity: number; batches: Map<number, string> }>();
   for (const batch of laid) {
     for (const notion of batch.notions) {

@@ -81,7 +81,10 @@ export async function holdLay(
   if (!batch) return gone('batch');
   const refusal = refusalOf('rearrange', batch.status);
   if (refusal) return failed('', refusal, 'not-laid');
-  const [row] = await tx.select().from(schema.lays).where(and(eq(schema.lays.batchId, batchId), eq(schema.lays.clothId, clothId))); // prettier-ignore
+  const [row] = await tx
+    .select()
+    .from(schema.lays)
+    .where(and(eq(schema.lays.batchId, batchId), eq(schema.lays.clothId, clothId)));
   if (!row) return gone('lay');
   if (row.version !== version) return staleAnswer('lay', row.version, row.createdAt);
   const marker = readMarker(row, toCloth(row.cloth as ClothRow));
@@ -104,9 +107,14 @@ export async function keepAs(tx: Transaction, row: LayRow, marker: Marker, job: 
   if (!task) throw new Error(`Nothing of batch ${batchId} is cut from cloth ${clothId}.`);
   const shares = await tx.select().from(schema.layShares).where(eq(schema.layShares.layId, row.id));
   const orderIds = new Map(loaded.orders.map(({ orderNo, orderId }) => [orderNo, orderId]));
-  const alone = task.orders.map(({ orderNo }) => shares.find(({ orderId }) => orderId === orderIds.get(orderNo))!.aloneNm); // prettier-ignore
+  const alone = task.orders.map(
+    ({ orderNo }) => shares.find(({ orderId }) => orderId === orderIds.get(orderNo))!.aloneNm,
+  );
   const codes = job.stock.map(({ id }) => id);
-  const items = await tx.select().from(schema.stockItems).where(and(inArray(schema.stockItems.code, codes), eq(schema.stockItems.clothId, clothId))); // prettier-ignore
+  const items = await tx
+    .select()
+    .from(schema.stockItems)
+    .where(and(inArray(schema.stockItems.code, codes), eq(schema.stockItems.clothId, clothId)));
   const parts = marker.parts;
   const figures = settle(
     {

@@ -31,7 +31,8 @@ export async function exportLay(
   if (!found) return null;
   const { row, batch } = found;
   const name = `lay-${batchId}-${clothId}-${format}`;
-  if (format === 'job' || format === 'plan') return { bytes: JSON.stringify(row[format], null, 1), type: 'application/json', name: `${name}.json` }; // prettier-ignore
+  if (format === 'job' || format === 'plan')
+    return { bytes: JSON.stringify(row[format], null, 1), type: 'application/json', name: `${name}.json` };
   const cloth = row.cloth as ClothRow;
   const marker = readMarker(row, toCloth(cloth));
   if (!marker.ok) throw new Error(`Lay ${row.id} can't be read: ${marker.faults[0]!.message}`);
@@ -49,7 +50,10 @@ export async function exportLay(
       return { bytes: await plotterPdf(sheets, title), type: 'application/pdf', name: `${name}.pdf` };
     case 'tiles': {
       const tiles = tilesPdf(sheets, title, paper);
-      if (!tiles) return { message: `At true size this lay takes more than ${MOST_PAGES} pages to glue; take the wide page for a plotter.` }; // prettier-ignore
+      if (!tiles)
+        return {
+          message: `At true size this lay takes more than ${MOST_PAGES} pages to glue; take the wide page for a plotter.`,
+        };
       return { bytes: await tiles, type: 'application/pdf', name: `${name}.pdf` };
     }
   }

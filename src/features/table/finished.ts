@@ -45,7 +45,9 @@ export async function getFinishedText(batchId: number): Promise<string | null> {
     .innerJoin(orders, eq(orders.id, orderLines.orderId))
     .innerJoin(customers, eq(customers.id, orders.customerId))
     .where(eq(orderLines.batchId, batchId));
-  const covers = new Map(lists.flatMap(({ orderNo, lines }) => lines.map(({ line, qty }) => [`${orderNo}/${line.id}`, qty] as const))); // prettier-ignore
+  const covers = new Map(
+    lists.flatMap(({ orderNo, lines }) => lines.map(({ line, qty }) => [`${orderNo}/${line.id}`, qty] as const)),
+  );
   const faces = rows.flatMap((row) => {
     const read = readMarker(row, toCloth(row.cloth as ClothRow));
     if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
@@ -59,11 +61,25 @@ export async function getFinishedText(batchId: number): Promise<string | null> {
       const of = people.find(({ id }) => id === orderId);
       if (!kind || !made?.ok || !of) return [];
       // As the kind names its pieces: the first of them is the face that is seen. A panel that is joined has several of one.
-      const placeOf = ({ name }: ClothFace) => made.value.pieces.findIndex((piece) => name === piece.name || name.startsWith(`${piece.name}, `)); // prettier-ignore
+      const placeOf = ({ name }: ClothFace) =>
+        made.value.pieces.findIndex((piece) => name === piece.name || name.startsWith(`${piece.name}, `));
       const mine = faces
         .filter((face) => face.orderNo === orderNo && face.line === line.id)
         .sort((a, b) => a.cover - b.cover || placeOf(a) - placeOf(b) || a.nth - b.nth);
-      return [{ orderId, orderNo: Number(orderNo), mark: of.mark, customer: of.customer, line: line.id, kind, cover: made.value, units, qty, faces: mine }]; // prettier-ignore
+      return [
+        {
+          orderId,
+          orderNo: Number(orderNo),
+          mark: of.mark,
+          customer: of.customer,
+          line: line.id,
+          kind,
+          cover: made.value,
+          units,
+          qty,
+          faces: mine,
+        },
+      ];
     }),
   );
   const looks = Object.fromEntries(rows.map((row) => [String(row.clothId), lookOf(row.cloth as ClothRow)]));

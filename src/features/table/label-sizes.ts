@@ -8,13 +8,28 @@ export interface LabelSize {
   page: { width: number; height: number; columns: number; rows: number; left: number; top: number } | null;
 }
 
-const sheet = (id: string, name: string, paper: [number, number], columns: number, rows: number, width: number, height: number): LabelSize => ({
+const sheet = (
+  id: string,
+  name: string,
+  paper: [number, number],
+  columns: number,
+  rows: number,
+  width: number,
+  height: number,
+): LabelSize => ({
   id,
   name,
   width,
   height,
-  page: { width: paper[0], height: paper[1], columns, rows, left: (paper[0] - columns * width) / 2, top: (paper[1] - rows * height) / 2 },
-}); // prettier-ignore
+  page: {
+    width: paper[0],
+    height: paper[1],
+    columns,
+    rows,
+    left: (paper[0] - columns * width) / 2,
+    top: (paper[1] - rows * height) / 2,
+  },
+});
 
 const A4: [number, number] = [210, 297];
 const LETTER: [number, number] = [215.9, 279.4];
@@ -35,5 +50,7 @@ export const OWN = { least: 30, most: 200 };
 export function readOwnSize(width: string, height: string): { width: number; height: number } | string {
   const [w, h] = [Number(width), Number(height)];
   const isFit = (side: number) => Number.isInteger(side) && side >= OWN.least && side <= OWN.most;
-  return isFit(w) && isFit(h) ? { width: w, height: h } : `A label measures ${OWN.least} to ${OWN.most} mm each way, in whole millimetres.`; // prettier-ignore
+  return isFit(w) && isFit(h)
+    ? { width: w, height: h }
+    : `A label measures ${OWN.least} to ${OWN.most} mm each way, in whole millimetres.`;
 }

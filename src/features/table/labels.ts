@@ -28,7 +28,12 @@ export interface PieceLabel {
 export async function getLabels(batchId: number): Promise<{ name: string; labels: PieceLabel[] } | null> {
   const db = database();
   const { batches, lays, orders, customers, orderLines } = schema;
-  const rows = await db.select({ lay: lays, batch: batches.name }).from(lays).innerJoin(batches, eq(batches.id, lays.batchId)).where(eq(lays.batchId, batchId)).orderBy(lays.id); // prettier-ignore
+  const rows = await db
+    .select({ lay: lays, batch: batches.name })
+    .from(lays)
+    .innerJoin(batches, eq(batches.id, lays.batchId))
+    .where(eq(lays.batchId, batchId))
+    .orderBy(lays.id);
   if (rows.length === 0) return null;
   const { orders: lists, kinds } = await loadCutLists(db, eq(orderLines.batchId, batchId));
   const people = await db

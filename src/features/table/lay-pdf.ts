@@ -2,7 +2,7 @@ import 'server-only';
 import { newPdf, PT, type Pdf } from '@/features/lists/pdf';
 import { middleOf, type LaySheet, type SheetItem } from '@/core/files/lay/lay-sheets';
 
-export const PAPERS = { a4: { name: 'A4', mm: [210, 297] }, letter: { name: 'Letter', mm: [215.9, 279.4] } } as const; // prettier-ignore
+export const PAPERS = { a4: { name: 'A4', mm: [210, 297] }, letter: { name: 'Letter', mm: [215.9, 279.4] } } as const;
 export type Paper = keyof typeof PAPERS;
 
 /** Nothing is printed so near to the edge of a page (mm): printers leave a margin. */
@@ -30,8 +30,24 @@ const layPdf = ({ cloth, batch }: LayTitle) => newPdf(`${cloth}, ${batch}`, { au
 const page = (pdf: Pdf, width: number, height: number) => pdf.addPage({ size: [width * PT, height * PT], margin: 0 });
 
 /** A text that may run over the lower edge without beginning a page. */
-const say = (pdf: Pdf, text: string, x: number, y: number, size: number, font: 'text' | 'bold' = 'text', width?: number) =>
-  pdf.font(font).fontSize(size).fillColor(INK).text(text, x * PT, y * PT, { lineBreak: width !== undefined, ...(width && { width: width * PT }), height: 4 * size }); // prettier-ignore
+const say = (
+  pdf: Pdf,
+  text: string,
+  x: number,
+  y: number,
+  size: number,
+  font: 'text' | 'bold' = 'text',
+  width?: number,
+) =>
+  pdf
+    .font(font)
+    .fontSize(size)
+    .fillColor(INK)
+    .text(text, x * PT, y * PT, {
+      lineBreak: width !== undefined,
+      ...(width && { width: width * PT }),
+      height: 4 * size,
+    });
 
 /** The lay small enough for one page, with its names. */
 export function overviewPdf(sheets: readonly LaySheet[], title: LayTitle, paper: Paper): Promise<Buffer> {
@@ -40,13 +56,30 @@ export function overviewPdf(sheets: readonly LaySheet[], title: LayTitle, paper:
   for (const sheet of sheets) {
     page(pdf, long, short);
     say(pdf, `${title.cloth}, ${sheet.code}`, MARGIN, MARGIN, 18, 'bold');
-    say(pdf, `${title.batch}; ${round(sheet.used)} mm from the squared end, ${round(sheet.width)} mm wide, ${sheet.items.length} pieces and strips`, MARGIN, MARGIN + 9, 10); // prettier-ignore
+    say(
+      pdf,
+      `${title.batch}; ${round(sheet.used)} mm from the squared end, ${round(sheet.width)} mm wide, ${sheet.items.length} pieces and strips`,
+      MARGIN,
+      MARGIN + 9,
+      10,
+    );
     const [wide, high] = [long - 2 * MARGIN, short - 2 * MARGIN - 34];
     const scale = Math.min(wide / sheet.used, high / sheet.width);
-    pdf.save().translate(MARGIN * PT, (MARGIN + 18) * PT).scale(scale); // prettier-ignore
+    pdf
+      .save()
+      .translate(MARGIN * PT, (MARGIN + 18) * PT)
+      .scale(scale);
     drawSheet(pdf, sheet, 1 / scale, (item) => Math.min(9 / scale, item.height / 3, item.width / 6));
     pdf.restore();
-    say(pdf, `Scale 1 : ${(1 / scale).toFixed(1)}. ${CAUTION}`, MARGIN, short - MARGIN - 8, 8, 'text', long - 2 * MARGIN); // prettier-ignore
+    say(
+      pdf,
+      `Scale 1 : ${(1 / scale).toFixed(1)}. ${CAUTION}`,
+      MARGIN,
+      short - MARGIN - 8,
+      8,
+      'text',
+      long - 2 * MARGIN,
+    );
   }
   return end();
 }
@@ -77,8 +110,21 @@ export function tilesPdf(sheets: readonly LaySheet[], title: LayTitle, paper: Pa
         pdf.translate((MARGIN - x) * PT, (MARGIN - y) * PT);
         drawSheet(pdf, sheet, 1, () => 5);
         pdf.restore();
-        for (const [mx, my] of [[0, 0], [long, 0], [0, wide], [long, wide]]) matchMark(pdf, MARGIN + mx!, MARGIN + my!); // prettier-ignore
-        say(pdf, `${title.cloth}, ${sheet.code}: column ${column + 1} of ${columns}, row ${row + 1} of ${rows}`, MARGIN, 4, 8, 'bold'); // prettier-ignore
+        for (const [mx, my] of [
+          [0, 0],
+          [long, 0],
+          [0, wide],
+          [long, wide],
+        ])
+          matchMark(pdf, MARGIN + mx!, MARGIN + my!);
+        say(
+          pdf,
+          `${title.cloth}, ${sheet.code}: column ${column + 1} of ${columns}, row ${row + 1} of ${rows}`,
+          MARGIN,
+          4,
+          8,
+          'bold',
+        );
         if (row === 0 && column === 0) {
           testLine(pdf, along - MARGIN - TEST_LINE, across - 6);
           say(
@@ -110,14 +156,25 @@ export function plotterPdf(sheets: readonly LaySheet[], title: LayTitle): Promis
       pdf.restore();
       const y = sheet.width + 2 * MARGIN;
       testLine(pdf, MARGIN, y);
-      say(pdf, `100 mm. ${title.cloth}, ${sheet.code}, ${title.batch}${pages > 1 ? `, part ${i + 1} of ${pages}` : ''}. ${CAUTION}`, MARGIN + TEST_LINE + 5, y - 3, 10); // prettier-ignore
+      say(
+        pdf,
+        `100 mm. ${title.cloth}, ${sheet.code}, ${title.batch}${pages > 1 ? `, part ${i + 1} of ${pages}` : ''}. ${CAUTION}`,
+        MARGIN + TEST_LINE + 5,
+        y - 3,
+        10,
+      );
     }
   }
   return end();
 }
 
 function testLine(pdf: Pdf, x: number, y: number) {
-  pdf.moveTo(x * PT, y * PT).lineTo((x + TEST_LINE) * PT, y * PT).lineWidth(0.8).strokeColor(INK).stroke(); // prettier-ignore
+  pdf
+    .moveTo(x * PT, y * PT)
+    .lineTo((x + TEST_LINE) * PT, y * PT)
+    .lineWidth(0.8)
+    .strokeColor(INK)
+    .stroke();
   for (const at of [x, x + TEST_LINE])
     pdf
       .moveTo(at * PT, (y - 2) * PT)
@@ -127,8 +184,14 @@ function testLine(pdf: Pdf, x: number, y: number) {
 
 function matchMark(pdf: Pdf, x: number, y: number) {
   pdf.lineWidth(0.4).strokeColor(INK);
-  pdf.moveTo((x - MARK) * PT, y * PT).lineTo((x + MARK) * PT, y * PT).stroke(); // prettier-ignore
-  pdf.moveTo(x * PT, (y - MARK) * PT).lineTo(x * PT, (y + MARK) * PT).stroke(); // prettier-ignore
+  pdf
+    .moveTo((x - MARK) * PT, y * PT)
+    .lineTo((x + MARK) * PT, y * PT)
+    .stroke();
+  pdf
+    .moveTo(x * PT, (y - MARK) * PT)
+    .lineTo(x * PT, (y + MARK) * PT)
+    .stroke();
 }
 
 /** Draws a length in millimetres of the cloth; `px` is how thick a line of a third of a millimetre is there, `sizeOf` how large words are (mm). */
@@ -139,10 +202,27 @@ function drawSheet(pdf: Pdf, sheet: LaySheet, px: number, sizeOf: (box: { width:
   };
   const line = 0.9 * px;
   pdf.lineWidth(line).strokeColor('#8a968f');
-  ring(sheet.outline ?? [[0, 0], [sheet.used, 0], [sheet.used, sheet.width], [0, sheet.width]]).stroke(); // prettier-ignore
-  for (const y of [sheet.selvage[0], sheet.width - sheet.selvage[1]]) pdf.moveTo(0, y * PT).lineTo(sheet.used * PT, y * PT).stroke(); // prettier-ignore
+  ring(
+    sheet.outline ?? [
+      [0, 0],
+      [sheet.used, 0],
+      [sheet.used, sheet.width],
+      [0, sheet.width],
+    ],
+  ).stroke();
+  for (const y of [sheet.selvage[0], sheet.width - sheet.selvage[1]])
+    pdf
+      .moveTo(0, y * PT)
+      .lineTo(sheet.used * PT, y * PT)
+      .stroke();
   pdf.strokeColor('#992d20');
-  for (const [x0, y0, x1, y1] of sheet.flaws) ring([[x0, y0], [x1, y1], [x1, y0], [x0, y1]]).stroke(); // prettier-ignore
+  for (const [x0, y0, x1, y1] of sheet.flaws)
+    ring([
+      [x0, y0],
+      [x1, y1],
+      [x1, y0],
+      [x0, y1],
+    ]).stroke();
   for (const item of sheet.items) {
     pdf.strokeColor(INK).lineWidth(line);
     ring(item.ring).stroke();
@@ -161,8 +241,14 @@ function drawSheet(pdf: Pdf, sheet: LaySheet, px: number, sizeOf: (box: { width:
           .lineTo(end[0] * PT, end[1] * PT)
           .stroke();
       else {
-        pdf.moveTo((x - cross) * PT, y * PT).lineTo((x + cross) * PT, y * PT).stroke(); // prettier-ignore
-        pdf.moveTo(x * PT, (y - cross) * PT).lineTo(x * PT, (y + cross) * PT).stroke(); // prettier-ignore
+        pdf
+          .moveTo((x - cross) * PT, y * PT)
+          .lineTo((x + cross) * PT, y * PT)
+          .stroke();
+        pdf
+          .moveTo(x * PT, (y - cross) * PT)
+          .lineTo(x * PT, (y + cross) * PT)
+          .stroke();
       }
     }
     drawWords(pdf, item, sizeOf);
@@ -175,13 +261,20 @@ function drawWords(pdf: Pdf, item: SheetItem, sizeOf: (box: { width: number; hei
   const size = sizeOf({ width, height });
   if (size < 0.8 || height < size * 1.2) return;
   const [x, y] = middleOf(item.ring);
-  const words = item.isStrip || height < size * 3 ? [`${item.orderNo} ${item.name} ${item.copy}`] : [`${item.orderNo} ${item.name} ${item.copy}`, item.size]; // prettier-ignore
-  words.forEach(
-    (text, i) =>
+  const words =
+    item.isStrip || height < size * 3
+      ? [`${item.orderNo} ${item.name} ${item.copy}`]
+      : [`${item.orderNo} ${item.name} ${item.copy}`, item.size];
+  words.forEach((text, i) =>
     pdf
       .font(i === 0 ? 'bold' : 'text')
       .fontSize(size * PT)
       .fillColor(INK)
-      .text(text, (x - width / 2) * PT, (y + (i - words.length / 2) * size * 1.2) * PT, { width: width * PT, align: 'center', lineBreak: false, height: size * 2 * PT }), // prettier-ignore
+      .text(text, (x - width / 2) * PT, (y + (i - words.length / 2) * size * 1.2) * PT, {
+        width: width * PT,
+        align: 'center',
+        lineBreak: false,
+        height: size * 2 * PT,
+      }),
   );
 }

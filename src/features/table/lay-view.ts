@@ -87,4 +87,5 @@ export const isAllToBuy = ({ lengths }: Pick<LayView, 'lengths'>): boolean =>
   lengths.every(({ code }) => code === 'roll' || code === 'to buy');
 
 /** What a length is called on the screen and on paper. */
-export const lengthName = (code: string): string => (code === 'roll' ? 'the roll' : code === 'to buy' ? 'cloth to buy' : code); // prettier-ignore
+export const lengthName = (code: string): string =>
+  code === 'roll' ? 'the roll' : code === 'to buy' ? 'cloth to buy' : code;

@@ -113,7 +113,14 @@ export async function getTableText(batchId: number, clothId: number): Promise<st
   if (!found) return null;
   const { lay, status } = found;
   const codes = ((lay.job as { stock?: { id: string }[] }).stock ?? []).map(({ id }) => id);
-  const items = codes.length > 0 ? await db.select().from(stockItems).where(and(inArray(stockItems.code, codes), eq(stockItems.clothId, clothId))).orderBy(stockItems.id) : []; // prettier-ignore
+  const items =
+    codes.length > 0
+      ? await db
+          .select()
+          .from(stockItems)
+          .where(and(inArray(stockItems.code, codes), eq(stockItems.clothId, clothId)))
+          .orderBy(stockItems.id)
+      : [];
   const { version, job, plan, parts, boughtNm, costMinor, currency } = lay;
   const document: TableDocument = {
     marker: { version, job, plan, parts },

@@ -39,7 +39,8 @@ export function sceneOf(
   const isOnly = shown.length === 1;
   const lengths = shown.map((stock): SceneLength => {
     const used = usedOf.get(stock.id) ?? 0;
-    const length = used > 0 ? shownOf(stock, used, boughtNm, isOnly) : Number.isFinite(stock.length) ? stock.length : 12 * NM.in; // prettier-ignore
+    const length =
+      used > 0 ? shownOf(stock, used, boughtNm, isOnly) : Number.isFinite(stock.length) ? stock.length : 12 * NM.in;
     return {
       ...lengthView(stock, used, length, cloth),
       name: isOnly && stock.id === 'roll' ? '' : `${lengthName(stock.id)}: `,

@@ -11,9 +11,15 @@ import type { TableDocument } from './table-document';
 export const IN = inches(1);
 /** Two fronts and a back of order 31 on a bolt, with a remnant beside it. */
 export const JOB: LayJob = jobOf({
-  stock: [{ id: 'R7', length: 30 }, { id: 'B12', length: 200 }],
-  pieces: [{ id: '31/1 front', size: [20, 12], qty: 2 }, { id: '31/1 back', size: [10, 10], qty: 1 }],
-}); // prettier-ignore
+  stock: [
+    { id: 'R7', length: 30 },
+    { id: 'B12', length: 200 },
+  ],
+  pieces: [
+    { id: '31/1 front', size: [20, 12], qty: 2 },
+    { id: '31/1 back', size: [10, 10], qty: 1 },
+  ],
+});
 const part = (name: string, size: [number, number]): JobPart => ({
   id: `31/1 ${name}`,
   orderNo: '31',
@@ -36,8 +42,13 @@ export function planOf(
   const lays = stocks.map((stock) => {
     const own = placed.filter(([on]) => on === stock);
     const used = Math.max(...own.map(([, piece, , , y]) => y * IN + job.pieces.find(({ id }) => id === piece)!.height));
-    return { stock, used, placed: own.map(([, piece, copy, x, y]) => ({ piece, copy, x: x * IN, y: y * IN, turn: 0 })), cuts: [] };
-  }); // prettier-ignore
+    return {
+      stock,
+      used,
+      placed: own.map(([, piece, copy, x, y]) => ({ piece, copy, x: x * IN, y: y * IN, turn: 0 })),
+      cuts: [],
+    };
+  });
   const used = lays.reduce((sum, one) => sum + one.used, 0);
   const plan: LayPlan = { lays, unplaced: [], used, endless: used, bound: provenBound(job), passes: 0, refused: 0 };
   const [fault] = findFaults(job, plan);
@@ -46,7 +57,11 @@ export function planOf(
 }
 
 /** Side by side on the bolt, 12 in long. */
-export const SIDE_BY_SIDE = planOf(JOB, [['B12', '31/1 front', 1, 0.5, 0], ['B12', '31/1 front', 2, 20.5, 0], ['B12', '31/1 back', 1, 42, 0]]); // prettier-ignore
+export const SIDE_BY_SIDE = planOf(JOB, [
+  ['B12', '31/1 front', 1, 0.5, 0],
+  ['B12', '31/1 front', 2, 20.5, 0],
+  ['B12', '31/1 back', 1, 42, 0],
+]);
 
 /** What the server writes of a lay for the table. */
 export const tableText = (plan: LayPlan = SIDE_BY_SIDE, rest: Partial<TableDocument> = {}): string =>

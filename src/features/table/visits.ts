@@ -19,7 +19,10 @@ export async function visitTable(
   const page = pageOf(body);
   const db = database();
   const { lays, people, tableVisits } = schema;
-  const [lay] = await db.select({ version: lays.version }).from(lays).where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId))); // prettier-ignore
+  const [lay] = await db
+    .select({ version: lays.version })
+    .from(lays)
+    .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId)));
   if (!lay) return null;
   if (page === null) return { others: [], version: lay.version };
   const person = await personAtDevice();
@@ -30,7 +33,14 @@ export async function visitTable(
     .select({ name: people.name })
     .from(tableVisits)
     .leftJoin(people, eq(people.id, tableVisits.personId))
-    .where(and(eq(tableVisits.batchId, batchId), eq(tableVisits.clothId, clothId), ne(tableVisits.page, page), gt(tableVisits.seenAt, SEEN_WITHIN))); // prettier-ignore
+    .where(
+      and(
+        eq(tableVisits.batchId, batchId),
+        eq(tableVisits.clothId, clothId),
+        ne(tableVisits.page, page),
+        gt(tableVisits.seenAt, SEEN_WITHIN),
+      ),
+    );
   return { others: [...new Set(others.map(({ name }) => name ?? 'somebody'))].sort(), version: lay.version };
 }
 

@@ -26,7 +26,10 @@ const MOST_SHOWN = 24;
 const WIDEST_NM = 20_000_000_000;
 
 const text = Joi.string().min(1).max(200).required();
-const oneOf = (...values: string[]) => Joi.string().valid(...values).required(); // prettier-ignore
+const oneOf = (...values: string[]) =>
+  Joi.string()
+    .valid(...values)
+    .required();
 const changeRules = Joi.alternatives(
   Joi.object({ is: oneOf('match'), to: oneOf('alike', 'none') }),
   Joi.object({ is: oneOf('piping'), to: oneOf('straight', 'bias') }),
@@ -36,10 +39,18 @@ const changeRules = Joi.alternatives(
   Joi.object({ is: oneOf('turn'), part: text }),
   Joi.object({ is: oneOf('panels'), orderNo: text, line: text, part: text, to: oneOf(...WIDE_WAYS) }),
 ).messages({ '*': 'This is no way of laying it.' });
-const wayRules = Joi.object<Way>({ name: text, changes: Joi.array().items(changeRules).min(1).max(MOST_CHANGES).required() }); // prettier-ignore
+const wayRules = Joi.object<Way>({
+  name: text,
+  changes: Joi.array().items(changeRules).min(1).max(MOST_CHANGES).required(),
+});
 
 const layOf = async (tx: Pick<Transaction, 'select'>, batchId: number, clothId: number): Promise<LayRow | undefined> =>
-  (await tx.select().from(schema.lays).where(and(eq(schema.lays.batchId, batchId), eq(schema.lays.clothId, clothId))))[0]; // prettier-ignore
+  (
+    await tx
+      .select()
+      .from(schema.lays)
+      .where(and(eq(schema.lays.batchId, batchId), eq(schema.lays.clothId, clothId)))
+  )[0];
 
 function markerOf(row: LayRow): Marker {
   const read = readMarker(row, toCloth(row.cloth as ClothRow));
@@ -56,15 +67,35 @@ export async function getWaysText(batchId: number, clothId: number): Promise<str
   const lists = await loadCutLists(db, eq(schema.orderLines.batchId, batchId));
   const { layWays, people } = schema;
   const kept = await db
-    .select({ way: { id: layWays.id, name: layWays.name, layVersion: layWays.layVersion, usedNm: layWays.usedNm, costMinor: layWays.costMinor, currency: layWays.currency, wastePart: layWays.wastePart, cuts: layWays.cuts, seams: layWays.seams, takenAt: layWays.takenAt, at: layWays.createdAt }, by: people.name })
+    .select({
+      way: {
+        id: layWays.id,
+        name: layWays.name,
+        layVersion: layWays.layVersion,
+        usedNm: layWays.usedNm,
+        costMinor: layWays.costMinor,
+        currency: layWays.currency,
+        wastePart: layWays.wastePart,
+        cuts: layWays.cuts,
+        seams: layWays.seams,
+        takenAt: layWays.takenAt,
+        at: layWays.createdAt,
+      },
+      by: people.name,
+    })
     .from(layWays)
     .leftJoin(people, eq(people.id, layWays.personId))
     .where(and(eq(layWays.batchId, batchId), eq(layWays.clothId, clothId)))
     .orderBy(desc(layWays.id))
-    .limit(MOST_SHOWN); // prettier-ignore
+    .limit(MOST_SHOWN);
   const document: WaysDocument = {
     offers: [...panelWays(lists, marker, row), ...waysOf(marker, marker.cloth, row.units)],
-    kept: kept.map(({ way, by }): KeptWay => ({ ...way, by, at: way.at.toISOString(), takenAt: way.takenAt?.toISOString() ?? null })), // prettier-ignore
+    kept: kept.map(({ way, by }): KeptWay => ({
+      ...way,
+      by,
+      at: way.at.toISOString(),
+      takenAt: way.takenAt?.toISOString() ?? null,
+    })),
   };
   return JSON.stringify(document);
 }
@@ -133,7 +164,11 @@ export const keepWays: Command<LaidWays, { ids: number[] }> = {
       batchId: recordId('batch'),
       clothId: recordId('cloth'),
       version: Joi.number().integer().required(),
-      ways: Joi.array().items(wayRules.append({ plan: Joi.object().unknown(true).required() })).min(1).max(MOST_WAYS).required(), // prettier-ignore
+      ways: Joi.array()
+        .items(wayRules.append({ plan: Joi.object().unknown(true).required() }))
+        .min(1)
+        .max(MOST_WAYS)
+        .required(),
     }),
   ),
   run: async ({ tx, person }, { batchId, clothId, version, ways }) => {
@@ -141,13 +176,16 @@ export const keepWays: Command<LaidWays, { ids: number[] }> = {
     if (!held.ok) return held;
     const { row, marker } = held.value;
     const lists = await loadCutLists(tx, eq(schema.orderLines.batchId, batchId));
-    const items = (await tx.select().from(schema.stockItems).where(eq(schema.stockItems.clothId, clothId))).filter(({ sort }) => sort === 'bolt' || sort === 'remnant').map(toShelfItem); // prettier-ignore
+    const items = (await tx.select().from(schema.stockItems).where(eq(schema.stockItems.clothId, clothId)))
+      .filter(({ sort }) => sort === 'bolt' || sort === 'remnant')
+      .map(toShelfItem);
     const ids: number[] = [];
     for (const { name, changes, plan: planJson } of ways) {
       const { job, parts } = jobOfWay(marker, clothId, lists, changes);
       const read = readPlan(unpack(planJson), job);
       const fault = read.ok ? findFaults(job, read.value)[0] : null;
-      if (!read.ok || fault) return failed('', `“${name}” can’t be cut as it was laid: ${read.ok ? fault!.what : read.faults[0]!.message}.`); // prettier-ignore
+      if (!read.ok || fault)
+        return failed('', `“${name}” can’t be cut as it was laid: ${read.ok ? fault!.what : read.faults[0]!.message}.`);
       const plan = proven(job, read.value, null);
       const [kept] = await tx
         .insert(schema.layWays)
@@ -196,7 +234,10 @@ export const takeWay: Command<{ batchId: number; clothId: number; version: numbe
     if (!held.ok) return held;
     const { row, marker } = held.value;
     const { layWays } = schema;
-    const [way] = await tx.select().from(layWays).where(and(eq(layWays.id, wayId), eq(layWays.batchId, batchId), eq(layWays.clothId, clothId))); // prettier-ignore
+    const [way] = await tx
+      .select()
+      .from(layWays)
+      .where(and(eq(layWays.id, wayId), eq(layWays.batchId, batchId), eq(layWays.clothId, clothId)));
     if (!way) return gone('way');
     // Other things may have to be cut by now than when it was laid.
     const lists = await loadCutLists(tx, eq(schema.orderLines.batchId, batchId));
@@ -208,8 +249,14 @@ export const takeWay: Command<{ batchId: number; clothId: number; version: numbe
     await keepAs(tx, row, { ...marker, parts: read.value.parts }, read.value.job, read.value.plan, way.name);
     await tx.update(layWays).set({ takenAt: now }).where(eq(layWays.id, wayId));
     await keepPanels(tx, lists, way.change as WayChange[]);
-    const [batch] = await tx.select({ version: schema.batches.version }).from(schema.batches).where(eq(schema.batches.id, batchId)); // prettier-ignore
-    await tx.update(schema.batches).set({ version: batch!.version + 1, updatedAt: now }).where(eq(schema.batches.id, batchId)); // prettier-ignore
+    const [batch] = await tx
+      .select({ version: schema.batches.version })
+      .from(schema.batches)
+      .where(eq(schema.batches.id, batchId));
+    await tx
+      .update(schema.batches)
+      .set({ version: batch!.version + 1, updatedAt: now })
+      .where(eq(schema.batches.id, batchId));
     return done({ id: batchId });
   },
 };
@@ -219,9 +266,14 @@ async function keepPanels(tx: Transaction, { orders }: CutLists, changes: readon
   const { lineParts } = schema;
   for (const change of changes) {
     if (change.is !== 'panels') continue;
-    const line = orders.find(({ orderNo }) => orderNo === change.orderNo)?.lines.find(({ line: { id } }) => id === change.line); // prettier-ignore
+    const line = orders
+      .find(({ orderNo }) => orderNo === change.orderNo)
+      ?.lines.find(({ line: { id } }) => id === change.line);
     if (!line) continue;
     const row = { lineId: line.id, part: change.part, wide: change.to };
-    await tx.insert(lineParts).values(row).onConflictDoUpdate({ target: [lineParts.lineId, lineParts.part], set: { wide: change.to } }); // prettier-ignore
+    await tx
+      .insert(lineParts)
+      .values(row)
+      .onConflictDoUpdate({ target: [lineParts.lineId, lineParts.part], set: { wide: change.to } });
   }
 }

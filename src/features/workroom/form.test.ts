@@ -4,7 +4,8 @@ import { parseLength } from '@/core/length';
 import { EMPTY_KIND, inOrderUnits, rulesFaults, usualDue, USUAL_RULES, type WorkroomRules } from './form';
 import { readRules } from './rules';
 
-const told = (rest: Partial<WorkroomRules>) => rulesFaults({ ...USUAL_RULES, ...rest }).map(({ field, message }) => `${field}: ${message}`); // prettier-ignore
+const told = (rest: Partial<WorkroomRules>) =>
+  rulesFaults({ ...USUAL_RULES, ...rest }).map(({ field, message }) => `${field}: ${message}`);
 
 describe('how the workroom does things', () => {
   test('as it is usual, nothing is amiss, and empty lengths leave each kind its own', () => {
@@ -28,11 +29,16 @@ describe('how the workroom does things', () => {
   });
 
   test('what no form would send is refused by its field', () => {
-    for (const [field, value] of [['units', 'ells'], ['grain', 'slantwise'], ['seam', 3], ['dueDays', '1'.repeat(11)]] as const) {
+    for (const [field, value] of [
+      ['units', 'ells'],
+      ['grain', 'slantwise'],
+      ['seam', 3],
+      ['dueDays', '1'.repeat(11)],
+    ] as const) {
       const read = readRules({ ...USUAL_RULES, [field]: value });
       if ('value' in read) throw new Error(`${field} was taken`);
       expect(read.faults.map((fault) => fault.field)).toEqual([field]);
-    } // prettier-ignore
+    }
   });
 });
 
@@ -58,10 +64,16 @@ describe('a length of the workroom in an order of other units', () => {
 
   test('is the same length there', () => {
     for (const text of ['3/8', '1.25', '2 1/2', '10 mm', '1/2"'])
-      for (const [workroom, order] of [['in', 'mm'], ['mm', 'in']] as const) {
-        const [own, there] = [parseLength(text, workroom === 'in' ? 'in' : 'cm'), parseLength(inOrderUnits(text, workroom, order), order === 'in' ? 'in' : 'cm')];
+      for (const [workroom, order] of [
+        ['in', 'mm'],
+        ['mm', 'in'],
+      ] as const) {
+        const [own, there] = [
+          parseLength(text, workroom === 'in' ? 'in' : 'cm'),
+          parseLength(inOrderUnits(text, workroom, order), order === 'in' ? 'in' : 'cm'),
+        ];
         expect(own.ok && there.ok && own.value === there.value).toBe(true);
-      } // prettier-ignore
+      }
   });
 });
 

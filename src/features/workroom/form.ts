@@ -59,11 +59,14 @@ export function inOrderUnits(text: string, workroom: OrderUnits, order: OrderUni
 }
 
 /** The rules of a workroom that measures in other units from now on: its lengths stay as long as they are. */
-export const rulesInUnits = ({ units, seam, hem }: WorkroomRules, to: Units): Pick<WorkroomRules, 'units' | 'seam' | 'hem'> => ({
+export const rulesInUnits = (
+  { units, seam, hem }: WorkroomRules,
+  to: Units,
+): Pick<WorkroomRules, 'units' | 'seam' | 'hem'> => ({
   units: to,
   seam: inOrderUnits(seam, units, to),
   hem: inOrderUnits(hem, units, to),
-}); // prettier-ignore
+});
 
 /** A kind to begin with: one measured pad, one piece. */
 export const EMPTY_KIND: CoverKind = {

@@ -56,7 +56,8 @@ export function readReckoning(form: ReckoningForm): { value: Reckoning; faults: 
   if (!hasCurrency) fault('currency', 'Choose a currency by its three letters, like GBP.');
   const currency = hasCurrency ? form.currency : USUAL_COSTING.currency;
   const hourMinor = form.hour.trim() === '' ? 0 : parseAmount(form.hour, currency);
-  if (hourMinor === null) fault('hour', `“${form.hour}” is not an amount in ${currency}; write it like ${writeAmount(2450, currency)}.`); // prettier-ignore
+  if (hourMinor === null)
+    fault('hour', `“${form.hour}” is not an amount in ${currency}; write it like ${writeAmount(2450, currency)}.`);
   const percent = (field: 'overhead' | 'markup' | 'tax'): number => {
     const text = form[field].trim().replace(/%$/, '').trim().replace(',', '.');
     if (text === '') return 0;

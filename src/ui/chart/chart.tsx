@@ -48,7 +48,11 @@ export default function Chart({ figure }: { figure: ChartFigure }) {
     chart.setOption({
       animation: false,
       color: TONES,
-      aria: { enabled: true, decal: { show: figure.columns.length > 2 }, label: { description: `${figure.title}: ${figure.about}. The table below has all values.` } }, // prettier-ignore
+      aria: {
+        enabled: true,
+        decal: { show: figure.columns.length > 2 },
+        label: { description: `${figure.title}: ${figure.about}. The table below has all values.` },
+      },
       textStyle: text,
       grid: {
         left: 8,
@@ -58,7 +62,11 @@ export default function Chart({ figure }: { figure: ChartFigure }) {
         containLabel: true,
       },
       legend: hasLegend ? { top: 0, left: 0, itemGap: LEGEND.gap, textStyle: text } : undefined,
-      tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, valueFormatter: (value: unknown) => `${String(value)} ${figure.unit}` }, // prettier-ignore
+      tooltip: {
+        trigger: 'axis',
+        axisPointer: { type: 'shadow' },
+        valueFormatter: (value: unknown) => `${String(value)} ${figure.unit}`,
+      },
       [isLong ? 'yAxis' : 'xAxis']: {
         type: 'category',
         data: labels,

@@ -6,8 +6,22 @@ import { ClothPattern, ClothSwatch } from './cloth-pattern';
 import { tileOf, type ClothLook } from './cloth-shapes';
 
 const PATTERNS = ['plain', 'stripe', 'band', 'leaf', 'diamond', 'wheel', 'check'] as const;
-const look = (part: Partial<ClothLook> = {}): ClothLook => ({ pattern: 'leaf', ground: '#eee', figure: '#246', repeatAcross: 200 * NM.mm, repeatAlong: 150 * NM.mm, drop: 0, motif: [0, 0], ...part }); // prettier-ignore
-const drawn = (of: ClothLook, lying = false) => markup(<svg><ClothPattern id="p" look={of} lying={lying} /></svg>); // prettier-ignore
+const look = (part: Partial<ClothLook> = {}): ClothLook => ({
+  pattern: 'leaf',
+  ground: '#eee',
+  figure: '#246',
+  repeatAcross: 200 * NM.mm,
+  repeatAlong: 150 * NM.mm,
+  drop: 0,
+  motif: [0, 0],
+  ...part,
+});
+const drawn = (of: ClothLook, lying = false) =>
+  markup(
+    <svg>
+      <ClothPattern id="p" look={of} lying={lying} />
+    </svg>,
+  );
 
 describe('what repeats', () => {
   test('is one repeat, true to size in millimetres', () => {
@@ -35,7 +49,8 @@ describe('what repeats', () => {
     const at = shapes.slice(1).map(({ transform: [, , , , x, y] }) => [x, y] as const);
     for (const [x, y] of at) {
       // Its twin a tile further on, either way, covers the same cloth.
-      const isCovered = (dx: number, dy: number) => at.some(([a, b]) => Math.abs(a - x - dx) < 1e-9 && Math.abs(b - y - dy) < 1e-9); // prettier-ignore
+      const isCovered = (dx: number, dy: number) =>
+        at.some(([a, b]) => Math.abs(a - x - dx) < 1e-9 && Math.abs(b - y - dy) < 1e-9);
       if (x < 0) expect(isCovered(width, 0)).toBe(true);
       if (y < 0) expect(isCovered(0, height) || y < -height).toBe(true);
     }
@@ -53,13 +68,19 @@ describe('drawn', () => {
   test.each(PATTERNS)('%s has only numbers, whatever its repeat and drop', (pattern) => {
     const repeat = fc.integer({ min: 0, max: 900 }).map((mm) => mm * NM.mm);
     fc.assert(
-      fc.property(repeat, repeat, fc.double({ min: 0, max: 1, noNaN: true, maxExcluded: true }), fc.boolean(), (repeatAcross, repeatAlong, drop, lying) => {
-        const html = drawn(look({ pattern, repeatAcross, repeatAlong, drop, motif: [3 * NM.mm, 5 * NM.mm] }), lying);
-        expect(numbersOf(html).filter((one) => !Number.isFinite(one))).toEqual([]);
-        expect(Number(attributes(html, 'width')[0])).toBeGreaterThan(0);
-      }),
+      fc.property(
+        repeat,
+        repeat,
+        fc.double({ min: 0, max: 1, noNaN: true, maxExcluded: true }),
+        fc.boolean(),
+        (repeatAcross, repeatAlong, drop, lying) => {
+          const html = drawn(look({ pattern, repeatAcross, repeatAlong, drop, motif: [3 * NM.mm, 5 * NM.mm] }), lying);
+          expect(numbersOf(html).filter((one) => !Number.isFinite(one))).toEqual([]);
+          expect(Number(attributes(html, 'width')[0])).toBeGreaterThan(0);
+        },
+      ),
       { numRuns: 40 },
-    ); // prettier-ignore
+    );
   });
 
   test('lying, the cloth’s along runs to the right: its axes are swapped, its motif with them', () => {
@@ -69,7 +90,8 @@ describe('drawn', () => {
   });
 
   test('a swatch shows at least two repeats, and 40 cm of a small pattern', () => {
-    const side = (of: ClothLook) => Number(attributes(markup(<ClothSwatch id="s" look={of} />), 'viewBox')[0]!.split(' ')[2]); // prettier-ignore
+    const side = (of: ClothLook) =>
+      Number(attributes(markup(<ClothSwatch id="s" look={of} />), 'viewBox')[0]!.split(' ')[2]);
     expect(side(look())).toBeCloseTo(440, 9);
     expect(side(look({ repeatAlong: 640 * NM.mm }))).toBeGreaterThanOrEqual(2 * 640);
     expect(side(look({ repeatAcross: 20 * NM.mm, repeatAlong: 20 * NM.mm }))).toBe(400);

@@ -63,12 +63,22 @@ export function tileOf(look: ClothLook): Tile {
   }
   if (look.pattern === 'stripe') {
     const one = across || USUAL;
-    for (const [x, wide] of [[0.36, 0.28], [0.12, 0.05], [0.83, 0.05]] as const) tile.shapes.push(box(one * x, 0, one * wide, h, look.figure, 0.75)); // prettier-ignore
+    for (const [x, wide] of [
+      [0.36, 0.28],
+      [0.12, 0.05],
+      [0.83, 0.05],
+    ] as const)
+      tile.shapes.push(box(one * x, 0, one * wide, h, look.figure, 0.75));
   } else if (look.pattern === 'band') {
-    for (const [y, high] of [[0.4, 0.2], [0.66, 0.05]] as const) tile.shapes.push(box(0, h * y, width, h * high, look.figure, 0.6)); // prettier-ignore
+    for (const [y, high] of [
+      [0.4, 0.2],
+      [0.66, 0.05],
+    ] as const)
+      tile.shapes.push(box(0, h * y, width, h * high, look.figure, 0.6));
   } else if (look.pattern in MOTIFS) {
     const d = MOTIFS[look.pattern as keyof typeof MOTIFS];
-    for (let i = 0; i < columns; i++) tile.shapes.push(...motifs(look, d, { w, h, tile: width, x: i * w, y: i * look.drop * h })); // prettier-ignore
+    for (let i = 0; i < columns; i++)
+      tile.shapes.push(...motifs(look, d, { w, h, tile: width, x: i * w, y: i * look.drop * h }));
   }
   return tile;
 }

@@ -7,7 +7,15 @@ import type { ClothLook } from '../cloth/cloth-shapes';
 import { attributes, markup, numbersOf, textOf } from '../testing/markup';
 import { CoverDrawing } from './cover-drawing';
 
-const look: ClothLook = { pattern: 'leaf', ground: '#eee', figure: '#246', repeatAcross: inches(9), repeatAlong: inches(8), drop: 0.5, motif: [0, 0] }; // prettier-ignore
+const look: ClothLook = {
+  pattern: 'leaf',
+  ground: '#eee',
+  figure: '#246',
+  repeatAcross: inches(9),
+  repeatAlong: inches(8),
+  drop: 0.5,
+  motif: [0, 0],
+};
 const made = (kind: CoverKind, measures = sampleOf(kind)): TakeOff | null => {
   const cover = takeOff(kind, { measures, options: {}, units: 'in' });
   return cover.ok ? cover.value : null;
@@ -24,12 +32,20 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s', (_, kind) =
     const numbers = numbersOf(html);
     expect(numbers.length).toBeGreaterThan(10);
     expect(numbers.filter((one) => !Number.isFinite(one))).toEqual([]);
-    const [left, top, width, height] = attributes(html, 'viewBox')[0]!.split(' ').map(Number) as [number, number, number, number]; // prettier-ignore
+    const [left, top, width, height] = attributes(html, 'viewBox')[0]!.split(' ').map(Number) as [
+      number,
+      number,
+      number,
+      number,
+    ];
     expect([left, top]).toEqual([0, 0]);
-    for (const [x, y] of [['x1', 'y1'], ['x2', 'y2']] as const) {
+    for (const [x, y] of [
+      ['x1', 'y1'],
+      ['x2', 'y2'],
+    ] as const) {
       for (const at of attributes(html, x).map(Number)) expect(at >= 0 && at <= width).toBe(true);
       for (const at of attributes(html, y).map(Number)) expect(at >= 0 && at <= height).toBe(true);
-    } // prettier-ignore
+    }
   });
 
   test('says its finished size to who sees it and who hears it', () => {
@@ -63,7 +79,8 @@ test('a part that runs across is drawn with its pattern a quarter round', () => 
   const kind = KINDS.find(({ drawing }) => drawing === 'box')!;
   const cover = made(kind)!;
   const top = cover.pieces[0]!.name;
-  const turned = (directions: Record<string, 'across' | 'along'>) => (markup(drawn(kind, cover, { directions })).match(/rotate\(90\)/g) ?? []).length; // prettier-ignore
+  const turned = (directions: Record<string, 'across' | 'along'>) =>
+    (markup(drawn(kind, cover, { directions })).match(/rotate\(90\)/g) ?? []).length;
   expect(turned({})).toBe(0);
   expect(turned({ [top]: 'across' })).toBe(1);
   expect(turned({ [top]: 'along' })).toBe(0);

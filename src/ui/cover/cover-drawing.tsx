@@ -209,7 +209,11 @@ function middlesOf({
   'x' | 'y' | 'w' | 'h' | 't' | 'lean' | 'back' | 'skirt',
   number
 >): Record<Face, [number, number]> {
-  if (!isBox) return Object.fromEntries(FACES.map((face) => [face, [x + w / 2, y + (isRound ? back / 2 : h / 2)]])) as Record<Face, [number, number]>; // prettier-ignore
+  if (!isBox)
+    return Object.fromEntries(FACES.map((face) => [face, [x + w / 2, y + (isRound ? back / 2 : h / 2)]])) as Record<
+      Face,
+      [number, number]
+    >;
   return {
     top: [x + lean / 2 + w / 2, y + back / 2],
     front: [x + w / 2, y + back + t / 2],
@@ -275,7 +279,10 @@ function LaidPattern({
   const onFace = [a, b, c, d, at[0] - (a * w + c * h) / 2, at[1] - (b * w + d * h) / 2];
   const [ia, ib, ic, id_, ie, if_] = inverse(toCloth);
   // The middle of the piece on the cloth, in millimetres: the cloth is drawn round it.
-  const [cx, cy] = [(toCloth[0] * width) / 2 + (toCloth[2] * height) / 2 + toCloth[4], (toCloth[1] * width) / 2 + (toCloth[3] * height) / 2 + toCloth[5]].map((nm) => nm / NM.mm) as [number, number]; // prettier-ignore
+  const [cx, cy] = [
+    (toCloth[0] * width) / 2 + (toCloth[2] * height) / 2 + toCloth[4],
+    (toCloth[1] * width) / 2 + (toCloth[3] * height) / 2 + toCloth[5],
+  ].map((nm) => nm / NM.mm) as [number, number];
   const reach = w + h;
   return (
     <>

@@ -61,7 +61,10 @@ function Looking({ onCode, onEnd }: { onCode: (text: string) => boolean; onEnd: 
     void (async () => {
       try {
         // The reader is fetched when somebody scans.
-        const [{ default: read }, opened] = await Promise.all([import('jsqr'), navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } })]); // prettier-ignore
+        const [{ default: read }, opened] = await Promise.all([
+          import('jsqr'),
+          navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 1280 } } }),
+        ]);
         stream = opened;
         if (isOver) return opened.getTracks().forEach((track) => track.stop());
         const element = video.current!;
@@ -70,7 +73,8 @@ function Looking({ onCode, onEnd }: { onCode: (text: string) => boolean; onEnd: 
         const canvas = document.createElement('canvas');
         const context = canvas.getContext('2d', { willReadFrequently: true })!;
         timer = setInterval(() => {
-          if (Date.now() - begun > LONGEST_MS) return heard.current.onEnd('No code was seen for a minute; hold the label nearer, or type its code.');
+          if (Date.now() - begun > LONGEST_MS)
+            return heard.current.onEnd('No code was seen for a minute; hold the label nearer, or type its code.');
           if (element.videoWidth === 0) return;
           canvas.width = Math.min(WIDE, element.videoWidth);
           canvas.height = Math.round((canvas.width * element.videoHeight) / element.videoWidth);
@@ -78,7 +82,7 @@ function Looking({ onCode, onEnd }: { onCode: (text: string) => boolean; onEnd: 
           const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
           const found = read(data, width, height);
           if (found && heard.current.onCode(found.data)) heard.current.onEnd('');
-        }, LOOK_EVERY_MS); // prettier-ignore
+        }, LOOK_EVERY_MS);
       } catch (error) {
         if (!isOver) heard.current.onEnd(REFUSED[(error as Error).name] ?? 'The camera can’t be used; type the code.');
       }

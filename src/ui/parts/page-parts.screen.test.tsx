@@ -7,7 +7,8 @@ import { show } from '../testing/screen';
 
 const PART = '/_next/static/chunks/a.js';
 /** What the script puts into the head, in place of what the network lost. */
-const asked = () => [...document.head.querySelectorAll('script, link')].map((one) => one.getAttribute('src') ?? one.getAttribute('href')); // prettier-ignore
+const asked = () =>
+  [...document.head.querySelectorAll('script, link')].map((one) => one.getAttribute('src') ?? one.getAttribute('href'));
 const told = () => document.querySelector('.page-parts')?.firstChild?.textContent ?? null;
 /** A part of the page that the browser could not load. */
 function loses(part: HTMLElement) {
@@ -22,23 +23,29 @@ function scriptFrom(address: string, nonce = '') {
   return script;
 }
 /** What is put into this page is not loaded, and not lost either. */
-const { settings } = (window as unknown as { happyDOM: { settings: { handleDisabledFileLoadingAsSuccess: boolean } } }).happyDOM; // prettier-ignore
+const { settings } = (window as unknown as { happyDOM: { settings: { handleDisabledFileLoadingAsSuccess: boolean } } })
+  .happyDOM;
 settings.handleDisabledFileLoadingAsSuccess = true;
 const given: [string, EventListenerOrEventListenerObject, unknown][] = [];
 
 beforeEach(() => {
   vi.useFakeTimers();
   const add = window.addEventListener.bind(window);
-  vi.spyOn(globalThis, 'addEventListener').mockImplementation(((name: string, listener: EventListener, options?: boolean) => {
+  vi.spyOn(globalThis, 'addEventListener').mockImplementation(((
+    name: string,
+    listener: EventListener,
+    options?: boolean,
+  ) => {
     given.push([name, listener, options]);
     add(name, listener, options);
-  }) as typeof addEventListener); // prettier-ignore
+  }) as typeof addEventListener);
   // As the page has it: text that can read nothing around it.
   // eslint-disable-next-line no-new-func
   new Function(scriptOf(PAGE_PARTS))();
 });
 afterEach(() => {
-  for (const [name, listener, options] of given.splice(0)) window.removeEventListener(name, listener, options as boolean); // prettier-ignore
+  for (const [name, listener, options] of given.splice(0))
+    window.removeEventListener(name, listener, options as boolean);
   document.head.replaceChildren();
   document.querySelector('.page-parts')?.remove();
   vi.restoreAllMocks();

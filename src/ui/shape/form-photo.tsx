@@ -44,7 +44,12 @@ export function FormPhoto({ units, onCorners }: { units: OrderUnits; onCorners: 
     if (!read) return setProblem('This is no picture that can be shown; take a JPEG, PNG or WebP.');
     setPicture(read);
   };
-  useEffect(() => () => { if (picture) URL.revokeObjectURL(picture.url); }, [picture]); // prettier-ignore
+  useEffect(
+    () => () => {
+      if (picture) URL.revokeObjectURL(picture.url);
+    },
+    [picture],
+  );
   if (!isOpen)
     return (
       <Button size="sm" variant="outline" mt="2" onClick={() => setOpen(true)}>
@@ -99,7 +104,6 @@ function Marking({
   onOther: () => void;
   onUse: (corners: string) => void;
 }) {
-  // prettier-ignore
   const { width, height, url } = picture;
   const [corners, setCorners] = useState<Pixel[]>([]);
   const [outline, setOutline] = useState<Pixel[]>([]);
@@ -112,19 +116,26 @@ function Marking({
   const frame = useRef<HTMLDivElement>(null);
   const hasSheet = corners.length === 4;
   const read = useMemo(
-    () => hasSheet && outline.length >= 3 ? formFromPhoto({ sheet, corners: corners as SheetPhoto['corners'], isSwapped, outline, isSmooth }) : null,
+    () =>
+      hasSheet && outline.length >= 3
+        ? formFromPhoto({ sheet, corners: corners as SheetPhoto['corners'], isSwapped, outline, isSmooth })
+        : null,
     [hasSheet, sheet, corners, isSwapped, outline, isSmooth],
-  ); // prettier-ignore
+  );
   const at = ({ of, i }: Mark) => (of === 'corner' ? corners : outline)[i];
   const within = ([x, y]: Pixel): Pixel => [Math.min(Math.max(x, 0), width), Math.min(Math.max(y, 0), height)];
-  const put = ({ of, i }: Mark, to: Pixel) => (of === 'corner' ? setCorners : setOutline)((all) => all.map((one, k) => (k === i ? within(to) : one))); // prettier-ignore
+  const put = ({ of, i }: Mark, to: Pixel) =>
+    (of === 'corner' ? setCorners : setOutline)((all) => all.map((one, k) => (k === i ? within(to) : one)));
   const pointOf = (event: React.PointerEvent): Pixel => {
     const box = frame.current!.getBoundingClientRect();
     return [((event.clientX - box.left) / box.width) * width, ((event.clientY - box.top) / box.height) * height];
   };
   const scale = () => width / frame.current!.getBoundingClientRect().width;
   const nearest = ([x, y]: Pixel): Mark | null => {
-    const all = [...corners.map((one, i) => ({ of: 'corner' as const, i, one })), ...outline.map((one, i) => ({ of: 'point' as const, i, one }))]; // prettier-ignore
+    const all = [
+      ...corners.map((one, i) => ({ of: 'corner' as const, i, one })),
+      ...outline.map((one, i) => ({ of: 'point' as const, i, one })),
+    ];
     const far = all.map(({ one }) => Math.hypot(one[0] - x, one[1] - y));
     const best = far.indexOf(Math.min(...far));
     return best >= 0 && far[best]! <= HOLD_PX * scale() ? all[best]! : null;
@@ -157,7 +168,10 @@ function Marking({
   };
   const onKey = (event: React.KeyboardEvent) => {
     const by: Record<string, Pixel> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
-    const all: Mark[] = [...corners.map((_, i): Mark => ({ of: 'corner', i })), ...outline.map((_, i): Mark => ({ of: 'point', i }))]; // prettier-ignore
+    const all: Mark[] = [
+      ...corners.map((_, i): Mark => ({ of: 'corner', i })),
+      ...outline.map((_, i): Mark => ({ of: 'point', i })),
+    ];
     const way = by[event.key];
     if (way && picked && at(picked)) {
       const step = event.shiftKey ? 20 : 1;

@@ -51,9 +51,14 @@ export function OffsetTable({
           '& th': { textAlign: 'left', padding: '2px 6px', fontSize: '0.9em', fontWeight: 600 },
           '& td': { padding: '2px' },
           '& input:not([type=checkbox])': {
-            width: '100%', minHeight: '40px', padding: '0 8px', fontWeight: 600,
-            border: '1px solid var(--chakra-colors-border)', borderRadius: '2px', background: 'var(--chakra-colors-bg)',
-          }, // prettier-ignore
+            width: '100%',
+            minHeight: '40px',
+            padding: '0 8px',
+            fontWeight: 600,
+            border: '1px solid var(--chakra-colors-border)',
+            borderRadius: '2px',
+            background: 'var(--chakra-colors-bg)',
+          },
           '& input[aria-invalid=true]': { borderColor: 'var(--chakra-colors-border-error)', borderWidth: '2px' },
           '& input[type=checkbox]': { width: '22px', height: '22px' },
         }}

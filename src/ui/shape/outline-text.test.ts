@@ -5,9 +5,14 @@ import { mapOutline, offsetsIn, readOffsets, readOutline, writeOffsets } from '.
 describe('corners', () => {
   test('an outline has three corners at least, each of two lengths', () => {
     for (const text of ['', '0,0', '0,0;1,1'])
-      expect(readOutline(text, 'in')).toMatchObject({ ok: false, faults: [{ field: 'outline', message: 'An outline has 3 to 500 corners, one a line.' }] }); // prettier-ignore
+      expect(readOutline(text, 'in')).toMatchObject({
+        ok: false,
+        faults: [{ field: 'outline', message: 'An outline has 3 to 500 corners, one a line.' }],
+      });
     expect(readOutline('0,0;1,1,1;2,2', 'in')).toMatchObject({ ok: false });
-    expect(readOutline(Array.from({ length: 501 }, (_, i) => `${i},${i}`).join('\n'), 'in')).toMatchObject({ ok: false }); // prettier-ignore
+    expect(readOutline(Array.from({ length: 501 }, (_, i) => `${i},${i}`).join('\n'), 'in')).toMatchObject({
+      ok: false,
+    });
   });
 });
 
@@ -46,7 +51,10 @@ describe('offsets', () => {
   });
 
   test('a station that is not written yet is told by its number', () => {
-    expect(readOffsets(offsetsIn('offsets, smooth\n0: 9, 9\n24: 11,')!, 'in')).toMatchObject({ ok: false, faults: [{ field: 'outline', message: expect.stringMatching(/^Station 2 needs three lengths/) }] }); // prettier-ignore
+    expect(readOffsets(offsetsIn('offsets, smooth\n0: 9, 9\n24: 11,')!, 'in')).toMatchObject({
+      ok: false,
+      faults: [{ field: 'outline', message: expect.stringMatching(/^Station 2 needs three lengths/) }],
+    });
   });
 
   test('are written anew in other units, corner and curve kept', () => {

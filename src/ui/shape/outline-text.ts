@@ -20,7 +20,11 @@ export interface Offsets {
 }
 
 const TITLE = /^offsets,\s*(smooth|straight)$/i;
-const rowsIn = (text: string) => text.split(/[\n;]/).map((row) => row.trim()).filter(Boolean); // prettier-ignore
+const rowsIn = (text: string) =>
+  text
+    .split(/[\n;]/)
+    .map((row) => row.trim())
+    .filter(Boolean);
 
 /** The offsets that a text holds, spaces as they are typed, or null when it holds corners or nothing. */
 export function offsetsIn(text: string): Offsets | null {
@@ -48,7 +52,7 @@ export const writeOffsets = ({ isSmooth, rows }: Offsets): string =>
   [
     `offsets, ${isSmooth ? 'smooth' : 'straight'}`,
     ...rows.map(({ at, left, right, isCorner }) => `${at}: ${left}, ${right}${isCorner ? ' corner' : ''}`),
-  ].join('\n'); // prettier-ignore
+  ].join('\n');
 
 /** The form that offsets make, and the lengths of its edges. A row that is not written yet is told by its number. */
 export function readOffsets({ isSmooth, rows }: Offsets, units: OrderUnits): Result<OffsetShape> {
@@ -56,7 +60,11 @@ export function readOffsets({ isSmooth, rows }: Offsets, units: OrderUnits): Res
   for (const [i, row] of rows.entries()) {
     const [at, left, right] = [row.at, row.left, row.right].map((text) => parseLength(text.trim(), typingUnit(units)));
     if (!at!.ok || !left!.ok || !right!.ok)
-      return refuse('outline', 'outline', `Station ${i + 1} needs three lengths: its place along the centre line, and the distances to the left and to the right edge.`); // prettier-ignore
+      return refuse(
+        'outline',
+        'outline',
+        `Station ${i + 1} needs three lengths: its place along the centre line, and the distances to the left and to the right edge.`,
+      );
     stations.push({ at: at!.value, left: left!.value, right: right!.value, isCorner: row.isCorner });
   }
   return outlineFromOffsets(stations, isSmooth);
@@ -93,7 +101,12 @@ export function writeCorners(ring: readonly (readonly [Nm, Nm])[], units: OrderU
 export function mapOutline(text: string, anew: (length: string) => string): string {
   const offsets = offsetsIn(text);
   if (offsets) {
-    const rows = offsets.rows.map((row) => ({ ...row, at: anew(row.at), left: anew(row.left), right: anew(row.right) })); // prettier-ignore
+    const rows = offsets.rows.map((row) => ({
+      ...row,
+      at: anew(row.at),
+      left: anew(row.left),
+      right: anew(row.right),
+    }));
     return writeOffsets({ ...offsets, rows });
   }
   return text
@@ -110,6 +123,6 @@ export function mapOutline(text: string, anew: (length: string) => string): stri
             : corner,
         )
         .join('; '),
-    ) // prettier-ignore
+    )
     .join('\n');
 }

@@ -16,6 +16,7 @@ async function claiming(width: number, height: number): Promise<Blob> {
 test('a small file that would unpack to a huge picture is found by its head, before it is unpacked', async () => {
   expect(await isTooLarge(await claiming(60_000, 60_000))).toBe(true);
   expect(await isTooLarge(await claiming(9_000, 9_000))).toBe(false);
-  for (const format of ['jpeg', 'png', 'webp'] as const) expect(await isTooLarge(new Blob([new Uint8Array(await picture(40, 30).toFormat(format).toBuffer())]))).toBe(false); // prettier-ignore
+  for (const format of ['jpeg', 'png', 'webp'] as const)
+    expect(await isTooLarge(new Blob([new Uint8Array(await picture(40, 30).toFormat(format).toBuffer())]))).toBe(false);
   for (const nothing of ['', 'no picture at all', '<svg/>']) expect(await isTooLarge(new Blob([nothing]))).toBe(false);
 });

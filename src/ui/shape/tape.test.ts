@@ -7,8 +7,16 @@ test('a closer look shows finer steps, as they stand on a tape measure', () => {
     const { tick, label } = tapeMarks(units, px);
     return [tick, label];
   };
-  expect([steps('in', 2), steps('in', 0.5), steps('in', 0.1)]).toEqual([[1, 1], [1, 6], [3, 36]]); // prettier-ignore
-  expect([steps('mm', 5), steps('mm', 1), steps('mm', 0.1)]).toEqual([[1, 1], [1, 5], [10, 50]]); // prettier-ignore
+  expect([steps('in', 2), steps('in', 0.5), steps('in', 0.1)]).toEqual([
+    [1, 1],
+    [1, 6],
+    [3, 36],
+  ]);
+  expect([steps('mm', 5), steps('mm', 1), steps('mm', 0.1)]).toEqual([
+    [1, 1],
+    [1, 5],
+    [10, 50],
+  ]);
 });
 
 test('at any scale numbers have room and stand at lines; only beyond the widest step may they come closer', () => {

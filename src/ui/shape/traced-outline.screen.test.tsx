@@ -14,7 +14,9 @@ function Form({ first, error }: { first: string; error?: string }) {
     kept = text;
     setValue(text);
   };
-  return <TracedOutline title="Traced" value={value} units="in" error={error} help="A seam goes round it." onChange={keep} />; // prettier-ignore
+  return (
+    <TracedOutline title="Traced" value={value} units="in" error={error} help="A seam goes round it." onChange={keep} />
+  );
 }
 const SEAT = '0, 0\n16, 0\n14, 15\n2, 15';
 const cell = (station: number, column: string) => field(`Station ${station}, ${column}`);

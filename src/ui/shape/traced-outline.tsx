@@ -111,9 +111,14 @@ function Drawn({ text, units }: { text: string; units: OrderUnits }) {
   const sizes: [string, Nm][] = [
     ['Across', size(0)],
     ['Along', size(1)],
-    ...(shape?.ok ? ([['Left edge', shape.value.left], ['Right edge', shape.value.right]] satisfies [string, Nm][]) : []),
+    ...(shape?.ok
+      ? ([
+          ['Left edge', shape.value.left],
+          ['Right edge', shape.value.right],
+        ] satisfies [string, Nm][])
+      : []),
     ['All round', perimeterOf(corners)],
-  ]; // prettier-ignore
+  ];
   return (
     <Stack gap="2">
       <Shape corners={corners} />

@@ -7,10 +7,26 @@ interface Row {
   name: string;
 }
 const column = columnsOf<Row>();
-const columns = [column.accessor('no', { header: 'No.', sortFn: 'basic' }), column.accessor('name', { header: 'Name', enableSorting: false })]; // prettier-ignore
+const columns = [
+  column.accessor('no', { header: 'No.', sortFn: 'basic' }),
+  column.accessor('name', { header: 'Name', enableSorting: false }),
+];
 const rows = (n: number): Row[] => Array.from({ length: n }, (_, i) => ({ no: i + 1, name: `Berth ${i + 1}` }));
-const table = (n: number, server?: ServerPage) => <DataTable label="Berths" data={rows(n)} columns={columns as Parameters<typeof DataTable<Row>>[0]['columns']} {...(server && { server })} />; // prettier-ignore
-const page: ServerPage = { sort: 'no', isDescending: true, sortHref: { no: '/berths?sort=no' }, previous: null, next: '/berths?page=2' }; // prettier-ignore
+const table = (n: number, server?: ServerPage) => (
+  <DataTable
+    label="Berths"
+    data={rows(n)}
+    columns={columns as Parameters<typeof DataTable<Row>>[0]['columns']}
+    {...(server && { server })}
+  />
+);
+const page: ServerPage = {
+  sort: 'no',
+  isDescending: true,
+  sortHref: { no: '/berths?sort=no' },
+  previous: null,
+  next: '/berths?page=2',
+};
 
 describe('a list in the browser', () => {
   test('has a name, its heads, and a row each', () => {

@@ -7,11 +7,19 @@ import { system } from '../theme';
 
 /** The markup of an element, within the theme. */
 export const markup = (element: ReactElement): string =>
-  renderToStaticMarkup(<ChakraProvider value={system}>{element}</ChakraProvider>).replace(/<style[^>]*>.*?<\/style>/gs, ''); // prettier-ignore
+  renderToStaticMarkup(<ChakraProvider value={system}>{element}</ChakraProvider>).replace(
+    /<style[^>]*>.*?<\/style>/gs,
+    '',
+  );
 
 /** What can be read of it: its text, with single spaces. */
 export const textOf = (element: ReactElement): string =>
-  markup(element).replace(/<[^>]*>/g, ' ').replaceAll('&amp;', '&').replaceAll('&#x27;', '’').replace(/[\s\u00a0\u202f]+/g, ' ').trim(); // prettier-ignore
+  markup(element)
+    .replace(/<[^>]*>/g, ' ')
+    .replaceAll('&amp;', '&')
+    .replaceAll('&#x27;', '’')
+    .replace(/[\s\u00a0\u202f]+/g, ' ')
+    .trim();
 
 /** The values of an attribute, in the order in which they stand. */
 export const attributes = (html: string, name: string): string[] =>
@@ -19,8 +27,32 @@ export const attributes = (html: string, name: string): string[] =>
 
 /** The numbers of a drawing: of its paths, places, sizes and transforms. A value that is no number is in it as NaN. */
 export function numbersOf(html: string): number[] {
-  const names = ['d', 'x', 'y', 'x1', 'x2', 'y1', 'y2', 'cx', 'cy', 'r', 'rx', 'ry', 'width', 'height', 'points', 'transform', 'patternTransform', 'viewBox']; // prettier-ignore
-  return names.flatMap((name) => attributes(html, name)).flatMap((value) => value.replace(/%|px/g, '').match(/NaN|Infinity|undefined|null|-?\d*\.?\d+(?:e[-+]?\d+)?/g) ?? []).map(Number); // prettier-ignore
+  const names = [
+    'd',
+    'x',
+    'y',
+    'x1',
+    'x2',
+    'y1',
+    'y2',
+    'cx',
+    'cy',
+    'r',
+    'rx',
+    'ry',
+    'width',
+    'height',
+    'points',
+    'transform',
+    'patternTransform',
+    'viewBox',
+  ];
+  return names
+    .flatMap((name) => attributes(html, name))
+    .flatMap(
+      (value) => value.replace(/%|px/g, '').match(/NaN|Infinity|undefined|null|-?\d*\.?\d+(?:e[-+]?\d+)?/g) ?? [],
+    )
+    .map(Number);
 }
 
 /** The contrast of a colour (#rrggbb) with white, by its relative luminance (WCAG 2.2). */

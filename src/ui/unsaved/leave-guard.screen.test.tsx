@@ -86,11 +86,14 @@ test.each(['beside', 'a file', 'what an action sends', 'another house', 'further
   },
 );
 
-test.each([{ ctrlKey: true }, { metaKey: true }, { shiftKey: true }, { button: 1 }])('nor for a link that opens elsewhere: %o', (how) => {
-  show(page(true));
-  click('the orders', how);
-  expect(asks()).toBe(false);
-}); // prettier-ignore
+test.each([{ ctrlKey: true }, { metaKey: true }, { shiftKey: true }, { button: 1 }])(
+  'nor for a link that opens elsewhere: %o',
+  (how) => {
+    show(page(true));
+    click('the orders', how);
+    expect(asks()).toBe(false);
+  },
+);
 
 test('the browser is told as well, as long as something is unsaved', () => {
   const isAsked = () => {
@@ -113,7 +116,13 @@ describe('the browser’s own way back', () => {
   });
   /** Whether a move gets where it leads. */
   const goes = (key: string, how: object = {}) =>
-    history.dispatchEvent(Object.assign(new Event('navigate', { cancelable: true }), { navigationType: 'traverse', destination: { key }, ...how })); // prettier-ignore
+    history.dispatchEvent(
+      Object.assign(new Event('navigate', { cancelable: true }), {
+        navigationType: 'traverse',
+        destination: { key },
+        ...how,
+      }),
+    );
   beforeEach(() => void vi.stubGlobal('navigation', history));
   afterEach(() => void vi.unstubAllGlobals());
 

@@ -62,7 +62,8 @@ export function LeaveGuard() {
 
 /** The page of the application that a click leads to in place of this one; null where this one stays. */
 function leadsTo(event: MouseEvent): string | null {
-  if (event.defaultPrevented || event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey) return null; // prettier-ignore
+  if (event.defaultPrevented || event.button !== 0 || event.ctrlKey || event.metaKey || event.shiftKey || event.altKey)
+    return null;
   const link = (event.target as Element | null)?.closest?.<HTMLAnchorElement>('a[href]');
   if (!link || link.hasAttribute('download') || (link.target !== '' && link.target !== '_self')) return null;
   const url = new URL(link.href, window.location.href);

@@ -11,7 +11,12 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New order' };
 
 export default async function NewOrderPage() {
-  const [cloths, notions, workroom, kinds] = await Promise.all([clothChoices(), notionChoices(), workroomRules(), kindsForForms()]); // prettier-ignore
+  const [cloths, notions, workroom, kinds] = await Promise.all([
+    clothChoices(),
+    notionChoices(),
+    workroomRules(),
+    kindsForForms(),
+  ]);
   const due = usualDue(workroom);
   return (
     <OrderFormView

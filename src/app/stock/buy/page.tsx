@@ -14,7 +14,11 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Shopping list' };
 
 export default async function ShoppingPage() {
-  const [{ suppliers, unknown }, machines, proposals] = await Promise.all([shoppingList(), machinesForm(), openProposals()]); // prettier-ignore
+  const [{ suppliers, unknown }, machines, proposals] = await Promise.all([
+    shoppingList(),
+    machinesForm(),
+    openProposals(),
+  ]);
   const named = unknown
     .slice(0, 6)
     .map(({ name }) => `“${name}”`)

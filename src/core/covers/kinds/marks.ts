@@ -3,16 +3,36 @@ import type { Check, KindOption, PartMark } from '../kind';
 // What is marked on the pieces of each kind, from their cut edges, on the wrong side. Source: handbook, section 3, “Marks”; common
 // practice. Centre lines are folded, not measured.
 
-const point = (piece: string, name: string, across: string, along: string, rest: Partial<PartMark> = {}): PartMark => ({ piece, name, sort: 'point', across, along, ...rest }); // prettier-ignore
-const across = (piece: string, name: string, along: string, rest: Partial<PartMark> = {}): PartMark => ({ piece, name, sort: 'line', along, ...rest }); // prettier-ignore
-const upright = (piece: string, name: string, at: string, rest: Partial<PartMark> = {}): PartMark => ({ piece, name, sort: 'line', across: at, ...rest }); // prettier-ignore
+const point = (piece: string, name: string, across: string, along: string, rest: Partial<PartMark> = {}): PartMark => ({
+  piece,
+  name,
+  sort: 'point',
+  across,
+  along,
+  ...rest,
+});
+const across = (piece: string, name: string, along: string, rest: Partial<PartMark> = {}): PartMark => ({
+  piece,
+  name,
+  sort: 'line',
+  along,
+  ...rest,
+});
+const upright = (piece: string, name: string, at: string, rest: Partial<PartMark> = {}): PartMark => ({
+  piece,
+  name,
+  sort: 'line',
+  across: at,
+  ...rest,
+});
 const folded = (mark: PartMark): PartMark => ({ ...mark, sort: 'fold' });
 
 /** Both ends of an opening in the middle of a seam at the lower edge. */
 const openingEnds = (pieces: readonly string[], width: string, opening: string, when?: string): PartMark[] =>
-  pieces.flatMap(
-    (piece) =>
-    ['-', '+'].map((sign) => point(piece, 'end of the opening', `(${width} ${sign} ${opening}) / 2`, 'seam', when ? { when } : {})), // prettier-ignore
+  pieces.flatMap((piece) =>
+    ['-', '+'].map((sign) =>
+      point(piece, 'end of the opening', `(${width} ${sign} ${opening}) / 2`, 'seam', when ? { when } : {}),
+    ),
   );
 
 /** A: where each back is hemmed. */
@@ -28,7 +48,12 @@ export const wrapMarks: PartMark[] = [
 
 /** C: the ends of the zip or of the tape. */
 export const zipMarks: PartMark[] = [
-  ...openingEnds(['front', 'back'], 'cutWidth', 'min(zip, opening)', "closure == 'zip' && zip > inch(0) && opening > inch(0)"), // prettier-ignore
+  ...openingEnds(
+    ['front', 'back'],
+    'cutWidth',
+    'min(zip, opening)',
+    "closure == 'zip' && zip > inch(0) && opening > inch(0)",
+  ),
   ...openingEnds(['front', 'back'], 'cutWidth', 'opening', "closure == 'tape' && opening > inch(0)"),
 ];
 
@@ -59,7 +84,9 @@ export const floorMarks: PartMark[] = [
 ];
 
 /** G: the ends of the zip in its panel's halves are the panel's own; the corners are marked where the boxing meets the plate. */
-export const boxedMarks: PartMark[] = ['top', 'bottom'].map((piece) => folded(upright(piece, 'centre line', 'cutLength / 2'))); // prettier-ignore
+export const boxedMarks: PartMark[] = ['top', 'bottom'].map((piece) =>
+  folded(upright(piece, 'centre line', 'cutLength / 2')),
+);
 
 /** H: centre marks on all parts, and the places of the straps at the back edge. */
 export const strappedMarks: PartMark[] = [
@@ -69,7 +96,10 @@ export const strappedMarks: PartMark[] = [
   ]),
   point('closure, full width', 'centre', 'cutWidth / 2', 'inch(0)'),
   point('closure, half width', 'centre', 'cutWidth / 2', 'inch(0)'),
-  point('bottom', 'strap', 'seam + (cutWidth - 2 * seam) * nth / (straps + 1)', 'cutDepth - seam', { count: 'straps', when: '!traced' }), // prettier-ignore
+  point('bottom', 'strap', 'seam + (cutWidth - 2 * seam) * nth / (straps + 1)', 'cutDepth - seam', {
+    count: 'straps',
+    when: '!traced',
+  }),
 ];
 
 const hasTufts = 'tuftsAcross > 0 && tuftsAlong > 0';
@@ -79,24 +109,65 @@ const hasTufts = 'tuftsAcross > 0 && tuftsAlong > 0';
  * from its seams.
  */
 export const tuftOptions: KindOption[] = [
-  { id: 'tuftsAcross', isRare: true, label: 'Tufts along the length', type: 'count', default: 0, hint: 'three is common; empty: none' },
+  {
+    id: 'tuftsAcross',
+    isRare: true,
+    label: 'Tufts along the length',
+    type: 'count',
+    default: 0,
+    hint: 'three is common; empty: none',
+  },
   { id: 'tuftsAlong', isRare: true, label: 'Rows of tufts', type: 'count', default: 0, hint: 'two is common' },
-  { id: 'tuftLeft', isRare: true, when: hasTufts, label: 'First tuft from the left seam', type: 'length', hint: 'read off the old cover; empty: equal spaces' },
-  { id: 'tuftStep', isRare: true, when: hasTufts, label: 'Tufts apart', type: 'length', hint: 'along the length, middle to middle' },
-  { id: 'tuftFront', isRare: true, when: hasTufts, label: 'First row from the front seam', type: 'length', hint: 'read off the old cover' },
+  {
+    id: 'tuftLeft',
+    isRare: true,
+    when: hasTufts,
+    label: 'First tuft from the left seam',
+    type: 'length',
+    hint: 'read off the old cover; empty: equal spaces',
+  },
+  {
+    id: 'tuftStep',
+    isRare: true,
+    when: hasTufts,
+    label: 'Tufts apart',
+    type: 'length',
+    hint: 'along the length, middle to middle',
+  },
+  {
+    id: 'tuftFront',
+    isRare: true,
+    when: hasTufts,
+    label: 'First row from the front seam',
+    type: 'length',
+    hint: 'read off the old cover',
+  },
   { id: 'tuftRowStep', isRare: true, when: hasTufts, label: 'Rows apart', type: 'length', hint: 'middle to middle' },
-]; // prettier-ignore
+];
 
 /** All that is needed to put tufts where the old cover had them. */
-const isReadOff = '(tuftLeftGiven && tuftFrontGiven && (tuftStepGiven || tuftsAcross == 1) && (tuftRowStepGiven || tuftsAlong == 1))'; // prettier-ignore
+const isReadOff =
+  '(tuftLeftGiven && tuftFrontGiven && (tuftStepGiven || tuftsAcross == 1) && (tuftRowStepGiven || tuftsAlong == 1))';
 const ROW = 'whole(nth / tuftsAcross)';
 const COLUMN = `(nth - (${ROW} - 1) * tuftsAcross)`;
 
 /** Tufts between the seams of a plate from `left` to `left + long`, and from `low` to `low + deep`. */
 const tufts = (left: string, long: string, low: string, deep: string): PartMark[] => [
-  point('plate', 'tuft', `${left} + ${long} * ${COLUMN} / (tuftsAcross + 1)`, `${low} + ${deep} * ${ROW} / (tuftsAlong + 1)`, { count: 'tuftsAcross * tuftsAlong', when: `${hasTufts} && !${isReadOff}` }),
-  point('plate', 'tuft', `${left} + tuftLeft + (${COLUMN} - 1) * tuftStep`, `${low} + tuftFront + (${ROW} - 1) * tuftRowStep`, { count: 'tuftsAcross * tuftsAlong', when: `${hasTufts} && ${isReadOff}` }),
-]; // prettier-ignore
+  point(
+    'plate',
+    'tuft',
+    `${left} + ${long} * ${COLUMN} / (tuftsAcross + 1)`,
+    `${low} + ${deep} * ${ROW} / (tuftsAlong + 1)`,
+    { count: 'tuftsAcross * tuftsAlong', when: `${hasTufts} && !${isReadOff}` },
+  ),
+  point(
+    'plate',
+    'tuft',
+    `${left} + tuftLeft + (${COLUMN} - 1) * tuftStep`,
+    `${low} + tuftFront + (${ROW} - 1) * tuftRowStep`,
+    { count: 'tuftsAcross * tuftsAlong', when: `${hasTufts} && ${isReadOff}` },
+  ),
+];
 
 /** What is wrong with tufts on a plate that is so long and so deep between its seams. */
 export const tuftChecks = (long: string, deep: string): Check[] => [
@@ -140,7 +211,9 @@ export const platformNotchedMarks: PartMark[] = [
 
 /** K: up to where the skirt’s corners are sewn straight, the frame’s height over its pull; and where the skirt joins the underside. */
 export const stoolMarks: PartMark[] = [
-  ...['long skirt', 'short skirt'].map((piece) => across(piece, 'mitre starts', 'skirtHeight - inset', { when: "corners == 'mitred'" })), // prettier-ignore
+  ...['long skirt', 'short skirt'].map((piece) =>
+    across(piece, 'mitre starts', 'skirtHeight - inset', { when: "corners == 'mitred'" }),
+  ),
   across('bottom', 'skirt line', 'seam + inset'),
   across('bottom', 'skirt line', 'cutWidth - seam - inset'),
   upright('bottom', 'skirt line', 'seam + inset'),
@@ -161,8 +234,12 @@ export const hemmedBookMarks: PartMark[] = [
   folded(upright('flap', 'hem line', 'flapWidth - inch(1)', { when: "flaps == 'single'" })),
   point('lining', 'end of the gap', '(cutWidth - inch(5/2)) / 2', 'seam'),
   point('lining', 'end of the gap', '(cutWidth + inch(5/2)) / 2', 'seam'),
-  point('lining', 'corner of the pocket', 'cutWidth / 2 + inch(1/2)', '(cutHeight - pocketHeight) / 2', { when: 'pocketWidthGiven && pocketHeightGiven' }), // prettier-ignore
-  point('lining', 'corner of the pocket', 'cutWidth / 2 + inch(1/2)', '(cutHeight + pocketHeight) / 2', { when: 'pocketWidthGiven && pocketHeightGiven' }), // prettier-ignore
+  point('lining', 'corner of the pocket', 'cutWidth / 2 + inch(1/2)', '(cutHeight - pocketHeight) / 2', {
+    when: 'pocketWidthGiven && pocketHeightGiven',
+  }),
+  point('lining', 'corner of the pocket', 'cutWidth / 2 + inch(1/2)', '(cutHeight + pocketHeight) / 2', {
+    when: 'pocketWidthGiven && pocketHeightGiven',
+  }),
 ];
 
 /** N: where the flaps are folded in. */
@@ -183,7 +260,12 @@ export const sleeveMarks: PartMark[] = [
 ];
 
 /** P: the snaps, evenly along the finished length, 1.5 cm in from the finished edge. */
-export const strapPadMarks: PartMark[] = ['outer', 'inner'].map(
-  (piece) =>
-  point(piece, 'snap', piece === 'outer' ? 'seam + mm(15)' : 'cutWidth - seam - mm(15)', 'seam + length * nth / (snaps + 1)', { count: 'snaps', when: "closure == 'snaps'" }), // prettier-ignore
+export const strapPadMarks: PartMark[] = ['outer', 'inner'].map((piece) =>
+  point(
+    piece,
+    'snap',
+    piece === 'outer' ? 'seam + mm(15)' : 'cutWidth - seam - mm(15)',
+    'seam + length * nth / (snaps + 1)',
+    { count: 'snaps', when: "closure == 'snaps'" },
+  ),
 );

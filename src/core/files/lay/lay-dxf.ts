@@ -14,7 +14,8 @@ type Layer = (typeof LAYERS)[number][0];
 const WORDS_HIGH = 12;
 
 /** Letters beyond ASCII as DXF writes them, whatever its code page. */
-const ascii = (text: string) => text.replace(/[^\x20-\x7e]/g, (sign) => `\\U+${sign.charCodeAt(0).toString(16).padStart(4, '0')}`); // prettier-ignore
+const ascii = (text: string) =>
+  text.replace(/[^\x20-\x7e]/g, (sign) => `\\U+${sign.charCodeAt(0).toString(16).padStart(4, '0')}`);
 
 /**
  * A lay as DXF (ASCII, AC1021) at true scale in millimetres: X along the cloth, Y across it from its right edge, so that nothing is
@@ -31,12 +32,20 @@ export function layDxf(sheets: readonly LaySheet[]): string {
     place: (at: readonly [number, number]) => [number, number],
   ) => {
     dxf.setCurrentLayerName(layer);
-    dxf.addLWPolyline(ring.map((at) => ({ point: point2d(...place(at)) })), { flags: LWPolylineFlags.Closed }); // prettier-ignore
+    dxf.addLWPolyline(
+      ring.map((at) => ({ point: point2d(...place(at)) })),
+      { flags: LWPolylineFlags.Closed },
+    );
   };
   sheets.forEach(({ width, used, outline, selvage, flaws, items }, i) => {
     // DXF counts upward.
     const place = ([along, across]: readonly [number, number]): [number, number] => [along, -tops[i]! - across];
-    const box = (x0: number, y0: number, x1: number, y1: number): [number, number][] => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]]; // prettier-ignore
+    const box = (x0: number, y0: number, x1: number, y1: number): [number, number][] => [
+      [x0, y0],
+      [x1, y0],
+      [x1, y1],
+      [x0, y1],
+    ];
     closed('CLOTH', outline ?? box(0, 0, used, width), place);
     for (const y of [selvage[0], width - selvage[1]]) {
       const [from, to] = [place([0, y]), place([used, y])];

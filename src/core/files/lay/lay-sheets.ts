@@ -65,7 +65,9 @@ export function laySheets({ job, plan, parts, cloth }: Omit<Marker, 'version'>, 
             turn,
             ring: ring.map(lying),
             seam: seam?.map(lying) ?? null,
-            marks: isStrip ? [] : marksOnCloth(part, corner).map(({ n, name, points }) => ({ n, name, points: points.map(lying) })), // prettier-ignore
+            marks: isStrip
+              ? []
+              : marksOnCloth(part, corner).map(({ n, name, points }) => ({ n, name, points: points.map(lying) })),
           };
         }),
       };

@@ -6,7 +6,8 @@ const GAP = 20;
 const CROSS = 4;
 const INK = '#14241f';
 const number = (value: number) => String(Math.round(value * 1e5) / 1e5);
-const points = (ring: readonly (readonly [number, number])[]) => ring.map(([x, y]) => `${number(x)},${number(y)}`).join(' '); // prettier-ignore
+const points = (ring: readonly (readonly [number, number])[]) =>
+  ring.map(([x, y]) => `${number(x)},${number(y)}`).join(' ');
 
 /**
  * A lay as SVG (W3C, SVG 1.1) at true scale: one user unit is a millimetre, the cloth's length runs to the right. Each kind of line
@@ -23,8 +24,10 @@ export function laySvg(sheets: readonly LaySheet[], title: string): string {
     viewBox: box.map(number).join(' '),
   });
   svg.ele('title').txt(title);
-  const group = (id: string, style: Record<string, string>) => svg.ele('g', { id, fill: 'none', 'stroke-width': '0.5', ...style }); // prettier-ignore
-  const each = (work: (sheet: LaySheet, shift: string, i: number) => void) => sheets.forEach((sheet, i) => work(sheet, `translate(0 ${number(tops[i]!)})`, i)); // prettier-ignore
+  const group = (id: string, style: Record<string, string>) =>
+    svg.ele('g', { id, fill: 'none', 'stroke-width': '0.5', ...style });
+  const each = (work: (sheet: LaySheet, shift: string, i: number) => void) =>
+    sheets.forEach((sheet, i) => work(sheet, `translate(0 ${number(tops[i]!)})`, i));
 
   const cloth = group('cloth', { stroke: '#8a968f' });
   each(({ code, width, used, outline, selvage }, transform) => {
@@ -32,11 +35,13 @@ export function laySvg(sheets: readonly LaySheet[], title: string): string {
     one.ele('title').txt(code);
     if (outline) one.ele('polygon', { points: points(outline) });
     else one.ele('rect', { x: '0', y: '0', width: number(used), height: number(width) });
-    for (const y of [selvage[0], width - selvage[1]]) one.ele('line', { x1: '0', y1: number(y), x2: number(used), y2: number(y) }); // prettier-ignore
+    for (const y of [selvage[0], width - selvage[1]])
+      one.ele('line', { x1: '0', y1: number(y), x2: number(used), y2: number(y) });
   });
   const flaws = group('flaws', { stroke: '#992d20' });
   each((sheet, transform) => {
-    for (const [x0, y0, x1, y1] of sheet.flaws) flaws.ele('rect', { transform, x: number(x0), y: number(y0), width: number(x1 - x0), height: number(y1 - y0) }); // prettier-ignore
+    for (const [x0, y0, x1, y1] of sheet.flaws)
+      flaws.ele('rect', { transform, x: number(x0), y: number(y0), width: number(x1 - x0), height: number(y1 - y0) });
   });
   for (const [id, isStrip] of [
     ['cut', false],
@@ -46,7 +51,11 @@ export function laySvg(sheets: readonly LaySheet[], title: string): string {
     each((sheet, transform) => {
       const one = lines.ele('g', { transform });
       for (const item of sheet.items.filter((each) => each.isStrip === isStrip))
-        one.ele('polygon', { points: points(item.ring), 'data-order': item.orderNo, 'data-piece': `${item.name} ${item.copy}` }); // prettier-ignore
+        one.ele('polygon', {
+          points: points(item.ring),
+          'data-order': item.orderNo,
+          'data-piece': `${item.name} ${item.copy}`,
+        });
     });
   }
   const seams = group('seam', { stroke: INK, 'stroke-dasharray': '4 3' });
@@ -61,7 +70,11 @@ export function laySvg(sheets: readonly LaySheet[], title: string): string {
         one.ele('title').txt(`${n} ${name}`);
         const [[x, y], end] = at as [[number, number], [number, number] | undefined];
         if (end) one.ele('line', { x1: number(x), y1: number(y), x2: number(end[0]), y2: number(end[1]) });
-        else one.ele('path', { d: `M${number(x - CROSS)} ${number(y)}H${number(x + CROSS)}M${number(x)} ${number(y - CROSS)}V${number(y + CROSS)}`, 'stroke-dasharray': 'none' }); // prettier-ignore
+        else
+          one.ele('path', {
+            d: `M${number(x - CROSS)} ${number(y)}H${number(x + CROSS)}M${number(x)} ${number(y - CROSS)}V${number(y + CROSS)}`,
+            'stroke-dasharray': 'none',
+          });
       }
     }
   });

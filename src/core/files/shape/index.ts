@@ -25,7 +25,7 @@ const areaOf = (points: readonly At[]) =>
   points.reduce((sum, { x, y }, i) => {
     const next = points[(i + 1) % points.length]!;
     return sum + x * next.y - y * next.x;
-  }, 0) / 2; // prettier-ignore
+  }, 0) / 2;
 
 /**
  * The form in a DXF or SVG drawing: its largest closed line. Curves are flattened so that they stray at most 0.2 mm. A drawing that does not say its unit needs `asked`; without it the fault's code is `unit-missing`.
@@ -44,9 +44,13 @@ export function readDrawing(text: string, asked: DrawingUnit | null = null): Res
   const lines = read.value.filter(({ points }) => points.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y)));
   const count = lines.reduce((sum, { points }) => sum + points.length, 0);
   if (lines.length > MOST_LINES || count > MOST_POINTS)
-    return told(`The drawing has more than ${MOST_LINES.toLocaleString('en')} lines or ${MOST_POINTS.toLocaleString('en')} points; save only the outline.`); // prettier-ignore
+    return told(
+      `The drawing has more than ${MOST_LINES.toLocaleString('en')} lines or ${MOST_POINTS.toLocaleString('en')} points; save only the outline.`,
+    );
   const whole = joined(lines, unit);
-  const closed = whole.filter(({ isClosed }) => isClosed).sort((a, b) => Math.abs(areaOf(b.points)) - Math.abs(areaOf(a.points))); // prettier-ignore
+  const closed = whole
+    .filter(({ isClosed }) => isClosed)
+    .sort((a, b) => Math.abs(areaOf(b.points)) - Math.abs(areaOf(a.points)));
   const place = ({ x, y }: At) => `${(x * unit).toFixed(1)}, ${(y * unit).toFixed(1)} mm`;
   if (!closed[0]) {
     const [open] = whole.sort((a, b) => b.points.length - a.points.length);
@@ -71,7 +75,9 @@ export function readDrawing(text: string, asked: DrawingUnit | null = null): Res
   if (size > MOST_SIZE_MM) return told(`The outline is ${(size / 1000).toFixed(0)} m long: is the unit right?`);
   if (!isSimple(ring)) {
     const at = crossing(ring);
-    return told(`The outline crosses or touches itself${at ? ` near ${place({ x: (at[0] / NM.mm + left) / unit, y: (at[1] / NM.mm + low) / unit })}` : ''}.`); // prettier-ignore
+    return told(
+      `The outline crosses or touches itself${at ? ` near ${place({ x: (at[0] / NM.mm + left) / unit, y: (at[1] / NM.mm + low) / unit })}` : ''}.`,
+    );
   }
   return ok({ ring, others: closed.length - 1 });
 }

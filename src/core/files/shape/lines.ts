@@ -79,7 +79,10 @@ export function flattenEndpointArc(
 export function flattenBezier(control: readonly At[], error: number): At[] {
   const degree = control.length - 1;
   const bend = (i: number) =>
-    Math.hypot(control[i]!.x - 2 * control[i + 1]!.x + control[i + 2]!.x, control[i]!.y - 2 * control[i + 1]!.y + control[i + 2]!.y); // prettier-ignore
+    Math.hypot(
+      control[i]!.x - 2 * control[i + 1]!.x + control[i + 2]!.x,
+      control[i]!.y - 2 * control[i + 1]!.y + control[i + 2]!.y,
+    );
   // A chord is off by at most step^2 / 8 times the greatest second derivative.
   const most = degree * (degree - 1) * Math.max(...control.slice(2).map((_, i) => bend(i)));
   const parts = Math.min(1_000, Math.max(1, Math.ceil(Math.sqrt(most / (8 * error)))));
@@ -106,7 +109,9 @@ export function joined(lines: readonly Line[], unit: number): Line[] {
       if (line.length > 2 && apart(line[0]!, line.at(-1)!) <= near) break;
       const end = line.at(-1)!;
       const start = line[0]!;
-      const next = open.findIndex((one) => [one[0]!, one.at(-1)!].some((at) => apart(at, end) <= near || apart(at, start) <= near)); // prettier-ignore
+      const next = open.findIndex((one) =>
+        [one[0]!, one.at(-1)!].some((at) => apart(at, end) <= near || apart(at, start) <= near),
+      );
       if (next < 0) break;
       const [one] = open.splice(next, 1) as [At[]];
       if (apart(one[0]!, end) <= near) line = [...line, ...one.slice(1)];

@@ -20,7 +20,8 @@ function pathOf(name: string, at: Record<string, string>): string | null {
   const of = (key: string) => number(at, key);
   if (name === 'path') return at.d ?? null;
   if (name === 'line') return `M${of('x1')} ${of('y1')}L${of('x2')} ${of('y2')}`;
-  if (name === 'polygon' || name === 'polyline') return at.points ? `M${at.points}${name === 'polygon' ? 'Z' : ''}` : null; // prettier-ignore
+  if (name === 'polygon' || name === 'polyline')
+    return at.points ? `M${at.points}${name === 'polygon' ? 'Z' : ''}` : null;
   if (name === 'rect') {
     const [w, h] = [of('width'), of('height')];
     const rx = Math.min(w / 2, at.rx === undefined ? of('ry') : of('rx'));
@@ -28,7 +29,7 @@ function pathOf(name: string, at: Record<string, string>): string | null {
     if (w <= 0 || h <= 0) return null;
     const corner = (dx: number, dy: number) => (rx > 0 && ry > 0 ? `a${rx} ${ry} 0 0 1 ${dx} ${dy}` : '');
     const [cx, cy] = rx > 0 && ry > 0 ? [rx, ry] : [0, 0];
-    return `M${of('x') + cx} ${of('y')}h${w - 2 * cx}${corner(cx, cy)}v${h - 2 * cy}${corner(-cx, cy)}h${2 * cx - w}${corner(-cx, -cy)}v${2 * cy - h}${corner(cx, -cy)}Z`; // prettier-ignore
+    return `M${of('x') + cx} ${of('y')}h${w - 2 * cx}${corner(cx, cy)}v${h - 2 * cy}${corner(-cx, cy)}h${2 * cx - w}${corner(-cx, -cy)}v${2 * cy - h}${corner(cx, -cy)}Z`;
   }
   if (name === 'circle' || name === 'ellipse') {
     const [rx, ry] = name === 'circle' ? [of('r'), of('r')] : [of('rx'), of('ry')];
@@ -117,7 +118,14 @@ function linesOf(d: string, transforms: readonly string[], error: number): Line[
     else if (command === 'V') now.points.push({ x: fromX, y: n[0]! });
     else if (command === 'L') now.points.push({ x: n[0]!, y: n[1]! });
     else if (command === 'A')
-      now.points.push(...flattenEndpointArc(from, { x: n[5]!, y: n[6]! }, { rx: n[0]!, ry: n[1]!, turn: n[2]!, isLarge: n[3] === 1, isSweep: n[4] === 1 }, error)); // prettier-ignore
+      now.points.push(
+        ...flattenEndpointArc(
+          from,
+          { x: n[5]!, y: n[6]! },
+          { rx: n[0]!, ry: n[1]!, turn: n[2]!, isLarge: n[3] === 1, isSweep: n[4] === 1 },
+          error,
+        ),
+      );
     else {
       const control = [from, ...Array.from({ length: n.length / 2 }, (_n, i) => ({ x: n[2 * i]!, y: n[2 * i + 1]! }))];
       now.points.push(...flattenBezier(control, error));
@@ -146,7 +154,10 @@ function unitOf({
 }: Record<string, string>): [number, number] | null {
   const [wide, high] = [sizeOf(width), sizeOf(height)];
   if (wide === null && high === null) return null;
-  const box = viewBox.trim().split(/[\s,]+/).map(Number); // prettier-ignore
+  const box = viewBox
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   if (box.length !== 4) return [25.4 / 96, 25.4 / 96];
   const [x, y] = [wide === null ? null : wide / box[2]!, high === null ? null : high / box[3]!];
   if ([x, y].some((scale) => scale !== null && !(scale > 0 && Number.isFinite(scale)))) return null;

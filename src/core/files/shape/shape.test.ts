@@ -14,7 +14,9 @@ const told = (text: string, unit: 'mm' | 'cm' | 'in' | null = null) => {
 };
 const inMm = (ring: [number, number][]) => ring.map(([x, y]) => [x / NM.mm, y / NM.mm]);
 const areaOf = (ring: [number, number][]) =>
-  ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - y * ring[(i + 1) % ring.length]![0], 0) / 2 / NM.mm ** 2; // prettier-ignore
+  ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - y * ring[(i + 1) % ring.length]![0], 0) /
+  2 /
+  NM.mm ** 2;
 const boxOf = (ring: [number, number][]) => [0, 1].map((axis) => Math.max(...ring.map((at) => at[axis]!)) / NM.mm);
 const svg = (body: string, head = 'width="400mm" height="300mm" viewBox="0 0 400 300"') =>
   `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${body}</svg>`;
@@ -80,7 +82,14 @@ describe('an outline from SVG', () => {
     const { ring, others } = shape(svg('<polygon points="10,20 110,20 110,70 10,90"/><rect width="5" height="5"/>'));
     expect(others).toBe(1);
     // The page’s y runs down: the left side, 70 long, is the longer one.
-    expect(inMm(ring)).toEqual(expect.arrayContaining([[0, 0], [0, 70], [100, 70], [100, 20]])); // prettier-ignore
+    expect(inMm(ring)).toEqual(
+      expect.arrayContaining([
+        [0, 0],
+        [0, 70],
+        [100, 70],
+        [100, 20],
+      ]),
+    );
     expect(ring).toHaveLength(4);
     expect(areaOf(ring)).toBeCloseTo((70 + 50) * 50, 6);
   });
@@ -88,7 +97,9 @@ describe('an outline from SVG', () => {
   test('widths in inches with a viewBox in other numbers, and transforms from the inside out', () => {
     const body = '<g transform="translate(50 7)"><g transform="scale(2)"><path d="M0 0h10v5h-10z"/></g></g>';
     expect(boxOf(shape(svg(body, 'width="10in" height="10in" viewBox="0 0 100 100"')).ring)).toEqual([50.8, 25.4]);
-    expect(told(svg(body, 'width="100" height="100"'))).toBe('The drawing does not say its unit; choose what one unit of it is.'); // prettier-ignore
+    expect(told(svg(body, 'width="100" height="100"'))).toBe(
+      'The drawing does not say its unit; choose what one unit of it is.',
+    );
     expect(boxOf(shape(svg(body, 'width="100" height="100"'), 'cm').ring)).toEqual([200, 100]);
   });
 
@@ -104,7 +115,9 @@ describe('an outline from SVG', () => {
   });
 
   test('what is only defined is not the outline', () => {
-    expect(boxOf(shape(svg('<defs><rect width="390" height="290"/></defs><rect width="40" height="30"/>')).ring)).toEqual([40, 30]); // prettier-ignore
+    expect(
+      boxOf(shape(svg('<defs><rect width="390" height="290"/></defs><rect width="40" height="30"/>')).ring),
+    ).toEqual([40, 30]);
   });
 });
 
@@ -133,7 +146,10 @@ describe('an outline from DXF', () => {
   });
 
   test('circles and ellipses', () => {
-    expect(areaOf(shape(dxf((file) => file.addCircle(point3d(5, 5), 200))).ring) / (Math.PI * 200 ** 2)).toBeCloseTo(1, 2); // prettier-ignore
+    expect(areaOf(shape(dxf((file) => file.addCircle(point3d(5, 5), 200))).ring) / (Math.PI * 200 ** 2)).toBeCloseTo(
+      1,
+      2,
+    );
     const oval = shape(dxf((file) => file.addEllipse(point3d(0, 0), point3d(0, 200), 0.5, 0, 2 * Math.PI))).ring;
     expect(boxOf(oval)[0]).toBeCloseTo(200, 0);
     expect(boxOf(oval)[1]).toBeCloseTo(400, 0);
@@ -323,8 +339,12 @@ describe('splines and blocks of a DXF', () => {
 
 describe('what can’t be an outline', () => {
   test('is told at its place', () => {
-    expect(told(svg('<path d="M10 -20h100v-50"/>'))).toBe('The outline is open: it begins at 10.0, 20.0 mm and ends at 110.0, 70.0 mm.'); // prettier-ignore
-    expect(told(svg('<path d="M0 0L100 -100L100 0L0 -100z"/>'))).toBe('The outline crosses or touches itself near 50.0, 50.0 mm.'); // prettier-ignore
+    expect(told(svg('<path d="M10 -20h100v-50"/>'))).toBe(
+      'The outline is open: it begins at 10.0, 20.0 mm and ends at 110.0, 70.0 mm.',
+    );
+    expect(told(svg('<path d="M0 0L100 -100L100 0L0 -100z"/>'))).toBe(
+      'The outline crosses or touches itself near 50.0, 50.0 mm.',
+    );
     expect(told(svg('<text>none</text>'))).toBe('The drawing holds no line.');
     expect(told('hello')).toMatch(/not a DXF file/);
     expect(told('<svg><path')).toMatch(/not an SVG file/);
@@ -332,7 +352,7 @@ describe('what can’t be an outline', () => {
   });
 
   test('hostile files are refused, in no more than some times what a good file of their size takes', () => {
-    const bomb = `<!DOCTYPE svg [${Array.from({ length: 9 }, (_, i) => `<!ENTITY a${i + 1} "${`&a${i};`.repeat(10)}">`).join('')}]>${svg('<text>&a9;</text>')}`; // prettier-ignore
+    const bomb = `<!DOCTYPE svg [${Array.from({ length: 9 }, (_, i) => `<!ENTITY a${i + 1} "${`&a${i};`.repeat(10)}">`).join('')}]>${svg('<text>&a9;</text>')}`;
     const hostile = [
       bomb,
       'x'.repeat(2_000_001),
@@ -361,7 +381,9 @@ describe('the arcs of an SVG', () => {
     const [rx, ry, turn] = [7_000, 4_500, 30];
     const angle = (turn * Math.PI) / 180;
     const [ex, ey] = [rx * Math.cos(angle), rx * Math.sin(angle)];
-    const read = readDrawing(`<svg width="20000mm" height="20000mm" viewBox="0 0 20000 20000"><path d="M${10_000 - ex} ${10_000 - ey}A${rx} ${ry} ${turn} 0 1 ${10_000 + ex} ${10_000 + ey}A${rx} ${ry} ${turn} 0 1 ${10_000 - ex} ${10_000 - ey}Z"/></svg>`); // prettier-ignore
+    const read = readDrawing(
+      `<svg width="20000mm" height="20000mm" viewBox="0 0 20000 20000"><path d="M${10_000 - ex} ${10_000 - ey}A${rx} ${ry} ${turn} 0 1 ${10_000 + ex} ${10_000 + ey}A${rx} ${ry} ${turn} 0 1 ${10_000 - ex} ${10_000 - ey}Z"/></svg>`,
+    );
     if (!read.ok) throw new Error(read.faults[0]!.message);
     const ring = read.value.ring.map(([x, y]) => [x / NM.mm, y / NM.mm] as const);
     const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];

@@ -63,7 +63,10 @@ describe('the hand method', () => {
   test('never under what is proven to be needed', () => {
     for (const turns of ['any', 'half'])
       for (let seed = 1; seed < 30; seed++) {
-        const pieces = Array.from({ length: 9 }, (_, i) => ({ id: `${i}`, size: [3 + ((seed * 7 + i * 11) % 40), 2 + ((seed * 5 + i * 3) % 30)] })); // prettier-ignore
+        const pieces = Array.from({ length: 9 }, (_, i) => ({
+          id: `${i}`,
+          size: [3 + ((seed * 7 + i * 11) % 40), 2 + ((seed * 5 + i * 3) % 30)],
+        }));
         const job = jobOf({ cloth: { ...plain.cloth, turns }, pieces });
         expect(handLength(job)).toBeGreaterThanOrEqual(lowerBound(job, allOf(job)));
       }

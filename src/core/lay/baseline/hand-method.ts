@@ -59,7 +59,8 @@ function chalked(job: LayJob, bias: BiasWay): Chalked[] {
       return copies(qty, { ways: fitting(ways), match });
     }),
     ...job.strips.flatMap((strip) => {
-      if (strip.grain === 'across') return acrossCuts(strip, usable).flatMap((length) => copies(strip.qty, plain(length, strip.width))); // prettier-ignore
+      if (strip.grain === 'across')
+        return acrossCuts(strip, usable).flatMap((length) => copies(strip.qty, plain(length, strip.width)));
       if (strip.grain === 'along') return alongCuts(strip, usable, job.gap).map((length) => plain(strip.width, length));
       return biasBlocks(strip, usable, job.gap, bias).map(({ width, height }) => plain(width, height));
     }),
@@ -101,7 +102,14 @@ function biasBlocks(strip: LayStrip, usable: Nm, gap: Nm, way: BiasWay): Pick<St
   return best ? [best] : [];
 }
 
-const wantOf = ({ id, width, length, loss, least }: LayStrip, copy: number): StripWant => ({ strip: id, copy, width, length, loss, least }); // prettier-ignore
+const wantOf = ({ id, width, length, loss, least }: LayStrip, copy: number): StripWant => ({
+  strip: id,
+  copy,
+  width,
+  length,
+  loss,
+  least,
+});
 
 /** Where the rows end (nm) when all is laid in them, deepest first, the long sides across the cloth or along it. */
 function rowsEnd({ lattice, gap, stock }: LayJob, things: readonly Chalked[], isUpright: boolean): Nm {
@@ -110,7 +118,9 @@ function rowsEnd({ lattice, gap, stock }: LayJob, things: readonly Chalked[], is
   const rows: Row[] = [];
   let end = 0;
   const best = ({ ways }: Chalked) => ways.reduce((one, other) => (other[0] > other[1] !== isUpright ? other : one));
-  const sorted = things.map((thing) => ({ thing, way: best(thing) })).sort((a, b) => b.way[1] - a.way[1] || b.way[0] - a.way[0]); // prettier-ignore
+  const sorted = things
+    .map((thing) => ({ thing, way: best(thing) }))
+    .sort((a, b) => b.way[1] - a.way[1] || b.way[0] - a.way[0]);
   /** Where a thing would lie in a row, or null where that has no room for it. */
   const placeIn = (row: Row, [w, h]: readonly [Nm, Nm], match: LayPiece['match'], isNew: boolean) => {
     const phase = lattice && match ? cornerPhase(match, lattice, row.free, row.y, phases) : null;
@@ -140,7 +150,10 @@ function rowsEnd({ lattice, gap, stock }: LayJob, things: readonly Chalked[], is
     const { row, at } = found;
     row.free = at.x + at.w + gap;
     if (match?.group && lattice && !phases.has(match.group))
-      phases.set(match.group, phaseOf(at.x + match.anchor[0] - match.offset[0], at.y + match.anchor[1] - match.offset[1], lattice)); // prettier-ignore
+      phases.set(
+        match.group,
+        phaseOf(at.x + match.anchor[0] - match.offset[0], at.y + match.anchor[1] - match.offset[1], lattice),
+      );
   }
   return Math.max(0, end - gap);
 }

@@ -63,7 +63,11 @@ export function mostAbreast(things: readonly Crossed[], length: Nm): number {
   const line = gridOf(things, length);
   if (isTooFine(line))
     return Math.floor(length / Math.min(...things.flatMap(({ ways }) => ways.map(({ side }) => side))));
-  const { value } = dearest(line, line.ways.map(() => 1), 0); // prettier-ignore
+  const { value } = dearest(
+    line,
+    line.ways.map(() => 1),
+    0,
+  );
   return Math.max(1, value);
 }
 

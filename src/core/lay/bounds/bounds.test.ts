@@ -101,7 +101,17 @@ describe('the bound', () => {
   });
 
   test('of outlines only their area and height count: two triangles share a box', () => {
-    const pieces = [{ id: 't', outline: [[0, 0], [40, 0], [0, 20]], qty: 2 }]; // prettier-ignore
+    const pieces = [
+      {
+        id: 't',
+        outline: [
+          [0, 0],
+          [40, 0],
+          [0, 20],
+        ],
+        qty: 2,
+      },
+    ];
     expect(boundOf({ pieces })).toBeCloseTo(20, 6);
     expect(boundOf({ pieces: [{ ...pieces[0], qty: 4 }] })).toBeCloseTo((4 * 400) / 53, 5);
   });
@@ -129,7 +139,15 @@ describe('a gap', () => {
       turn: 0,
     }));
     const used = 31.96 * NM.in;
-    const plan = { lays: [{ stock: 'roll', used, placed, cuts: [] }], unplaced: [], used, endless: used, bound: 0, passes: 0, refused: 0 }; // prettier-ignore
+    const plan = {
+      lays: [{ stock: 'roll', used, placed, cuts: [] }],
+      unplaced: [],
+      used,
+      endless: used,
+      bound: 0,
+      passes: 0,
+      refused: 0,
+    };
     expect(findFaults(job, plan)).toEqual([]);
     expect(provenBound(job)).toBeLessThanOrEqual(used);
     // Without a gap three of them take 20 in.
@@ -146,7 +164,12 @@ describe('a gap', () => {
   test('counts round outlines: all that the formula of Steiner says where they are convex, never more than there is else', () => {
     const [area, girth, r, qty] = [14, 18, 0.25, 300];
     // A trapezoid of 6 and 2.5 by 4 in with sides of 4 and sqrt(3.5² + 4²) in.
-    const trapezoid = [[0, 0], [6, 0], [2.5, 4], [0, 4]]; // prettier-ignore
+    const trapezoid = [
+      [0, 0],
+      [6, 0],
+      [2.5, 4],
+      [0, 4],
+    ];
     const slope = Math.hypot(3.5, 4);
     const round = 17 + (6 + 2.5 + 4 + slope) * r + Math.PI * r * r;
     expect(boundOf({ cloth, gap: 2 * r, pieces: [{ id: 't', outline: trapezoid, qty }] })).toBeCloseTo(
@@ -154,7 +177,14 @@ describe('a gap', () => {
       4,
     );
     // An L: five corners with quarter circles, and one that turns inwards, where two edges have the same square beside them.
-    const ell = [[0, 0], [5, 0], [5, 2], [2, 2], [2, 4], [0, 4]]; // prettier-ignore
+    const ell = [
+      [0, 0],
+      [5, 0],
+      [5, 2],
+      [2, 2],
+      [2, 4],
+      [0, 4],
+    ];
     const beside = area + girth * r + (5 / 4) * Math.PI * r * r - r * r;
     const bound = boundOf({ cloth, gap: 2 * r, pieces: [{ id: 'l', outline: ell, qty }] });
     expect(bound).toBeLessThanOrEqual((qty * beside) / 20.5 - 0.5);
@@ -209,7 +239,10 @@ describe('the bound by lines across the cloth', () => {
 
   test('of what is narrower than a step of the line nothing is said, and the search goes on', () => {
     // 54 in are taken in 3,000 steps; 0.0113 in is less than one, and shares no length with the others.
-    const pieces = [{ id: 'thread', size: [0.0113, 7.0001], qty: 9 }, { id: 'flap', size: [13.0007, 11.3], qty: 23 }]; // prettier-ignore
+    const pieces = [
+      { id: 'thread', size: [0.0113, 7.0001], qty: 9 },
+      { id: 'flap', size: [13.0007, 11.3], qty: 23 },
+    ];
     const job = jobOf({ pieces, cut: 'free' });
     expect(barBound(job, allOf(job))).toBe(0);
     expect(findFaults(job, lay(job, 20))).toEqual([]);
@@ -302,7 +335,10 @@ describe('the bound by lines across the cloth', () => {
     test('without a pattern a row more is begun, too', () => {
       expect(inches({ width: 54 }, [{ id: 'pad', size: [20, 9], qty: 5 }])).toBeCloseTo(27, 6);
       // Five that lie two abreast: three rows, two of them low, 22 in; of the high ones alone two rows, 24 in.
-      const pads = [{ id: 'high', size: [26, 12], qty: 3 }, { id: 'low', size: [25, 5], qty: 2 }]; // prettier-ignore
+      const pads = [
+        { id: 'high', size: [26, 12], qty: 3 },
+        { id: 'low', size: [25, 5], qty: 2 },
+      ];
       expect(inches({ width: 54 }, pads)).toBeCloseTo(24, 6);
       // The gap lies between rows; side by side it may be slantwise, so 53 in wide enough for two.
       expect(inches({ width: 54 }, [{ id: 'pad', size: [20, 9], qty: 5 }], { gap: 0.5 })).toBeCloseTo(28, 6);

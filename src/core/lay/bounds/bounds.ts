@@ -86,7 +86,12 @@ export function lowerBound(job: LayJob, placed: Placed): Nm {
     }),
   );
   // Strips may be cut into several lengths that lie beside each other.
-  const inRows = byRows(loads.filter(({ qty }) => qty > 0), width, gap, job.stock.length); // prettier-ignore
+  const inRows = byRows(
+    loads.filter(({ qty }) => qty > 0),
+    width,
+    gap,
+    job.stock.length,
+  );
   return Math.max(0, byArea, Number.isFinite(tallest) ? tallest : 0, byWidths, byChains, inRows);
 }
 
@@ -200,7 +205,10 @@ function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | nu
   // What lies last on a length waits for nothing, and what is fixed begins where the pattern does.
   const more = Math.min(...links.map((link) => waitBefore(job, link))) - stock.length * (gap + last);
   const bound = barRelaxation(things, 0n, usable, known - more, isOver);
-  const inRows = rowsNeeded(things.map(({ qty, ways }) => ({ qty, height: ways[0]!.cover })), mostAbreast(things, usable)); // prettier-ignore
+  const inRows = rowsNeeded(
+    things.map(({ qty, ways }) => ({ qty, height: ways[0]!.cover })),
+    mostAbreast(things, usable),
+  );
   return Math.max(bound, inRows) + more;
 }
 

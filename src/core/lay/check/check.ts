@@ -99,8 +99,11 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   for (const { stock, strip, copy, outline } of job.lockedCuts) {
     const cuts = plan.lays.find((lay) => lay.stock === stock)?.cuts ?? [];
     const there = cuts.some(
-      (one) => one.strip === strip && one.copy === copy && one.outline.every(([x, y], i) => x === outline[i]![0] && y === outline[i]![1]),
-    ); // prettier-ignore
+      (one) =>
+        one.strip === strip &&
+        one.copy === copy &&
+        one.outline.every(([x, y], i) => x === outline[i]![0] && y === outline[i]![1]),
+    );
     if (!there) fault('locked', `a cut of ${strip} ${copy} is not where it is locked`);
   }
   for (const [key, { total, length }] of stripTotals) {
@@ -142,14 +145,22 @@ function toItem(label: string, corners: readonly Point[]): Item {
 function pieceItem(one: LayPiece, { piece, copy, x, y, turn }: PlacedPiece, fault: Say): Item {
   if (!one.turns.includes(turn)) fault('turn', `${piece} ${copy} may not lie at turn ${turn}`);
   const { width: w, height: h } = one;
-  const corners: Point[] = one.outline ?? [[0, 0], [w, 0], [w, h], [0, h]]; // prettier-ignore
+  const corners: Point[] = one.outline ?? [
+    [0, 0],
+    [w, 0],
+    [w, h],
+    [0, h],
+  ];
   const turned = corners.map(([cx, cy]): Point => {
     if (turn === 90) return [h - cy, cx];
     if (turn === 180) return [w - cx, h - cy];
     if (turn === 270) return [cy, w - cx];
     return [cx, cy];
   });
-  return toItem(`${piece} ${copy}`, turned.map(([cx, cy]): Point => [x + cx, y + cy])); // prettier-ignore
+  return toItem(
+    `${piece} ${copy}`,
+    turned.map(([cx, cy]): Point => [x + cx, y + cy]),
+  );
 }
 
 function checkItems(job: LayJob, stock: StockLength, items: Item[], tolerance: Nm, fault: Say) {

@@ -57,7 +57,10 @@ function readWhole(json: unknown): LayJob {
   uniqueIds(strips, 'strips');
   const copies = copiesOf({ pieces, strips });
   if (copies > MOST_COPIES) throw new Refusal('qty', `${copies} copies in all are more than ${MOST_COPIES}`);
-  const placed = list(job.placed ?? [], 'placed').map((one, i) => ({ one: object(one, `placed[${i}]`), field: `placed[${i}]` })); // prettier-ignore
+  const placed = list(job.placed ?? [], 'placed').map((one, i) => ({
+    one: object(one, `placed[${i}]`),
+    field: `placed[${i}]`,
+  }));
   const whole: LayJob = {
     units,
     clothName: typeof cloth.name === 'string' ? cloth.name : '',
@@ -70,7 +73,9 @@ function readWhole(json: unknown): LayJob {
     locked: placed.flatMap(({ one, field }) =>
       one.strip === undefined ? readLocked(read, one, field, stock, pieces) : [],
     ),
-    lockedCuts: placed.flatMap(({ one, field }) => (one.strip === undefined ? [] : readLockedCut(read, one, field, stock, strips))), // prettier-ignore
+    lockedCuts: placed.flatMap(({ one, field }) =>
+      one.strip === undefined ? [] : readLockedCut(read, one, field, stock, strips),
+    ),
     search: readSearch(job.search),
   };
   checkLocked(whole);

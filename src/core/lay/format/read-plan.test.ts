@@ -46,18 +46,50 @@ describe('a plan read back', () => {
 
 describe('what is not a plan is refused at its field', () => {
   test.each<[string, (json: ReturnType<typeof plan>) => unknown, string]>([
-    ['a job', () => ({ format: 'jolly-bolt/lay-job', version: 1 }), 'format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan"'], // prettier-ignore
+    [
+      'a job',
+      () => ({ format: 'jolly-bolt/lay-job', version: 1 }),
+      'format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan"',
+    ],
     ['a list', () => [], 'plan: [] is not an object'],
     ['a later version', (json) => ({ ...json, version: 2 }), 'version: 2 is not 1'],
     ['no units', (json) => ({ ...json, units: 'cm' }), 'units: "cm" is not one of in, mm'],
     ['no totals', (json) => ({ ...json, totals: undefined }), 'totals: nothing is not an object'],
-    ['a turn between', (json) => ((json.lays[0].placed[0].turn = 45), json), 'lays[0].placed[0].turn: 45 is not one of 0, 90, 180, 270'], // prettier-ignore
-    ['a place as text', (json) => ((json.lays[0].placed[0].x = '1'), json), 'lays[0].placed[0].x: "1" is not a number of at most 1000000'], // prettier-ignore
-    ['a place beyond all', (json) => ((json.lays[0].placed[0].y = 1e300), json), 'lays[0].placed[0].y: 1e+300 is not a number of at most 1000000'], // prettier-ignore
-    ['half a copy', (json) => ((json.lays[0].placed[0].copy = 0.5), json), 'lays[0].placed[0].copy: 0.5 is not a whole number from 1'], // prettier-ignore
-    ['a cut with three corners', (json) => (json.lays[0].cuts[0].outline.pop(), json), 'lays[0].cuts[0].outline: this list is not four corners'], // prettier-ignore
-    ['unplaced without a reason', (json) => ({ ...json, unplaced: [{ piece: 'a', copy: 1 }] }), 'unplaced[0].why: nothing is not a name'], // prettier-ignore
-    ['neither piece nor strip', (json) => ({ ...json, unplaced: [{ copy: 1, why: 'lost' }] }), 'unplaced[0]: exactly one of piece and strip is needed'], // prettier-ignore
+    [
+      'a turn between',
+      (json) => ((json.lays[0].placed[0].turn = 45), json),
+      'lays[0].placed[0].turn: 45 is not one of 0, 90, 180, 270',
+    ],
+    [
+      'a place as text',
+      (json) => ((json.lays[0].placed[0].x = '1'), json),
+      'lays[0].placed[0].x: "1" is not a number of at most 1000000',
+    ],
+    [
+      'a place beyond all',
+      (json) => ((json.lays[0].placed[0].y = 1e300), json),
+      'lays[0].placed[0].y: 1e+300 is not a number of at most 1000000',
+    ],
+    [
+      'half a copy',
+      (json) => ((json.lays[0].placed[0].copy = 0.5), json),
+      'lays[0].placed[0].copy: 0.5 is not a whole number from 1',
+    ],
+    [
+      'a cut with three corners',
+      (json) => (json.lays[0].cuts[0].outline.pop(), json),
+      'lays[0].cuts[0].outline: this list is not four corners',
+    ],
+    [
+      'unplaced without a reason',
+      (json) => ({ ...json, unplaced: [{ piece: 'a', copy: 1 }] }),
+      'unplaced[0].why: nothing is not a name',
+    ],
+    [
+      'neither piece nor strip',
+      (json) => ({ ...json, unplaced: [{ copy: 1, why: 'lost' }] }),
+      'unplaced[0]: exactly one of piece and strip is needed',
+    ],
   ])('%s', (_, change, message) => {
     const read = readPlan(change(plan()), job);
     expect(read.ok ? 'read' : read.faults[0]!.message).toBe(message);
@@ -67,9 +99,13 @@ describe('what is not a plan is refused at its field', () => {
 test('a search by time tells of plans on its way, each shorter than the one before, locked pieces and all', () => {
   for (const placed of [[], [{ piece: 'p', copy: 1, x: 30, y: 3 }]]) {
     const of = jobOf({
-      pieces: [{ id: 'p', size: [9, 7], qty: 20 }, { id: 'q', size: [14, 5], qty: 12 }, { id: 'r', size: [4, 11], qty: 9 }],
+      pieces: [
+        { id: 'p', size: [9, 7], qty: 20 },
+        { id: 'q', size: [14, 5], qty: 12 },
+        { id: 'r', size: [4, 11], qty: 9 },
+      ],
       placed,
-    }); // prettier-ignore
+    });
     let time = 0;
     const told: LayPlan[] = [];
     const last = nest(of, { seconds: 60, clock: () => (time += 40), onBetter: (one) => told.push(one) });

@@ -18,13 +18,20 @@ export function jobToJson(job: LayJob, cloth: JobCloth) {
   const isWhole = ({ left, right }: StockLength) =>
     left === cloth.selvage[0] && right === cloth.width - cloth.selvage[1];
   const isUsual = (stock: StockLength) =>
-    isWhole(stock) && stock.id === 'roll' && stock.length === Infinity && !stock.motif.some(Boolean) && stock.flaws.length === 0 && !stock.outline; // prettier-ignore
+    isWhole(stock) &&
+    stock.id === 'roll' &&
+    stock.length === Infinity &&
+    !stock.motif.some(Boolean) &&
+    stock.flaws.length === 0 &&
+    !stock.outline;
   const stockToJson = (stock: StockLength) => ({
     id: stock.id,
     ...(stock.length !== Infinity && { length: out(stock.length) }),
     ...(!isWhole(stock) && { width: out(stock.right), selvage: [out(stock.left), 0] }),
     ...(stock.motif.some(Boolean) && { motif: point(stock.motif) }),
-    ...(stock.flaws.length > 0 && { flaws: stock.flaws.map(([x0, y0, x1, y1]) => [x0, y0, x1 - x0, y1 - y0].map(out)) }), // prettier-ignore
+    ...(stock.flaws.length > 0 && {
+      flaws: stock.flaws.map(([x0, y0, x1, y1]) => [x0, y0, x1 - x0, y1 - y0].map(out)),
+    }),
     ...(stock.outline && { outline: stock.outline.map(point) }),
   });
   return {
@@ -67,7 +74,11 @@ export function jobToJson(job: LayJob, cloth: JobCloth) {
     ...(hasLocks(job) && {
       placed: [
         ...job.locked.map(({ x, y, ...one }) => ({ ...one, x: out(x), y: out(y) })),
-        ...job.lockedCuts.map(({ length, outline, ...one }) => ({ ...one, length: out(length), outline: outline.map(point) })), // prettier-ignore
+        ...job.lockedCuts.map(({ length, outline, ...one }) => ({
+          ...one,
+          length: out(length),
+          outline: outline.map(point),
+        })),
       ],
     }),
     search: job.search,

@@ -6,12 +6,18 @@ import type { Profile } from './columns';
 type Box = [x: number, y: number, width: number, height: number];
 const WIDTH = 100;
 const profile = (width: number, height: number): Profile => ({ width, height, low: null, high: null });
-const meets = ([ax, ay, aw, ah]: Box, [bx, by, bw, bh]: Box) => ax < bx + bw && bx < ax + aw && ay < by + bh && by < ay + ah; // prettier-ignore
+const meets = ([ax, ay, aw, ah]: Box, [bx, by, bw, bh]: Box) =>
+  ax < bx + bw && bx < ax + aw && ay < by + bh && by < ay + ah;
 
 /** Boxes that do not lie in each other, as the bands hold them. */
 const apart = (boxes: readonly Box[]) =>
   boxes.filter((box, i) => box[0] + box[2] <= WIDTH && boxes.slice(0, i).every((other) => !meets(box, other)));
-const box = fc.tuple(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 0, max: 120 }), fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 40 })); // prettier-ignore
+const box = fc.tuple(
+  fc.integer({ min: 0, max: 90 }),
+  fc.integer({ min: 0, max: 120 }),
+  fc.integer({ min: 1, max: 60 }),
+  fc.integer({ min: 1, max: 40 }),
+);
 const layout = fc.array(box, { maxLength: 14 }).map((boxes) => apart(boxes as Box[]));
 
 const filled = (boxes: readonly Box[], high = 7, top = Infinity, fixed: [number, number, number, number][] = []) => {
@@ -23,20 +29,32 @@ const filled = (boxes: readonly Box[], high = 7, top = Infinity, fixed: [number,
 describe('bands', () => {
   test('the lowest place at x is the one that a look at every height finds', () => {
     fc.assert(
-      fc.property(layout, fc.integer({ min: 0, max: 80 }), fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 50 }), fc.constantFrom(1, 2, 3, 7, 25), fc.integer({ min: 0, max: 60 }),
+      fc.property(
+        layout,
+        fc.integer({ min: 0, max: 80 }),
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 1, max: 50 }),
+        fc.constantFrom(1, 2, 3, 7, 25),
+        fc.integer({ min: 0, max: 60 }),
         (boxes, x, w, h, high, least) => {
           fc.pre(x + w <= WIDTH);
           let wanted = least;
           while (boxes.some((other) => meets([x, wanted, w, h], other))) wanted++;
           expect(filled(boxes, high).lowestAt(x, profile(w, h), least, Infinity, 0, 0)).toBe(wanted);
-        }), // prettier-ignore
+        },
+      ),
       { numRuns: 400 },
     );
   });
 
   test('with a phase it is the lowest that holds it; below a limit or under the end of the cloth there may be none', () => {
     fc.assert(
-      fc.property(layout, fc.integer({ min: 0, max: 80 }), fc.integer({ min: 1, max: 20 }), fc.integer({ min: 1, max: 50 }), fc.integer({ min: 20, max: 160 }),
+      fc.property(
+        layout,
+        fc.integer({ min: 0, max: 80 }),
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 1, max: 50 }),
+        fc.integer({ min: 20, max: 160 }),
         (boxes, x, w, h, end) => {
           let wanted = 3;
           while (boxes.some((other) => meets([x, wanted, w, h], other))) wanted += 10;
@@ -46,15 +64,23 @@ describe('bands', () => {
           const low = apart(boxes).filter(([, y, , height]) => y + height <= end);
           let under = 3;
           while (low.some((other) => meets([x, under, w, h], other))) under += 10;
-          expect(filled(low, 7, end).lowestAt(x, profile(w, h), 0, Infinity, 3, 10)).toBe(under + h <= end ? under : Infinity);
-        }), // prettier-ignore
+          expect(filled(low, 7, end).lowestAt(x, profile(w, h), 0, Infinity, 3, 10)).toBe(
+            under + h <= end ? under : Infinity,
+          );
+        },
+      ),
       { numRuns: 300 },
     );
   });
 
   test('the openings leave out no place that is free', () => {
     fc.assert(
-      fc.property(layout, fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 50 }), fc.constantFrom(1, 2, 5, 7, 25), fc.constantFrom(Infinity, 150),
+      fc.property(
+        layout,
+        fc.integer({ min: 1, max: 60 }),
+        fc.integer({ min: 1, max: 50 }),
+        fc.constantFrom(1, 2, 5, 7, 25),
+        fc.constantFrom(Infinity, 150),
         (boxes, w, h, high, top) => {
           const low = boxes.filter(([, y, , height]) => y + height <= top);
           const bands = filled(low, high, top, [[20, 30, 35, 44]]);
@@ -69,18 +95,26 @@ describe('bands', () => {
           const missed: [number, number][] = [];
           for (let y = 0; y + h <= Math.min(top, 170); y++) {
             for (let x = 0; x + w <= WIDTH; x += 3) {
-              if (open.some(({ from, to, left, right }) => from <= y && y <= to && left <= x && x + w <= right)) continue;
+              if (open.some(({ from, to, left, right }) => from <= y && y <= to && left <= x && x + w <= right))
+                continue;
               if (![...rest, flaw].some((other) => meets([x, y, w, h], other))) missed.push([x, y]);
             }
           }
           expect(missed).toEqual([]);
-        }), // prettier-ignore
+        },
+      ),
       { numRuns: 200 },
     );
   });
 
   test('a full stretch of cloth has no opening, and what is left beside it only on that side', () => {
-    const bands = filled([[0, 0, 60, 40], [60, 0, 40, 15]], 5); // prettier-ignore
+    const bands = filled(
+      [
+        [0, 0, 60, 40],
+        [60, 0, 40, 15],
+      ],
+      5,
+    );
     const open = (w: number, h: number) => {
       const found: number[][] = [];
       bands.startLooking(w, h);
@@ -94,7 +128,15 @@ describe('bands', () => {
     expect(open(50, 10)).toEqual([[40, Infinity, 0, 100]]);
     // 30 by 20 may begin where the second box ends.
     expect(open(30, 20)).toEqual([[15, Infinity, 0, 100]]);
-    const closed = filled([[0, 0, 60, 40], [60, 0, 40, 15], [0, 40, 100, 10]], 5, 50); // prettier-ignore
+    const closed = filled(
+      [
+        [0, 0, 60, 40],
+        [60, 0, 40, 15],
+        [0, 40, 100, 10],
+      ],
+      5,
+      50,
+    );
     closed.startLooking(30, 20);
     expect(closed.nextOpening()).toBe(true);
     expect(closed.opening).toEqual({ from: 15, to: 20, left: 60, right: 100 });
@@ -109,7 +151,9 @@ describe('bands', () => {
         const bands = filled(boxes);
         bands.give(gone);
         const other = filled(rest);
-        expect(bands.lowestAt(x, profile(20, 15), 0, Infinity, 0, 0)).toBe(other.lowestAt(x, profile(20, 15), 0, Infinity, 0, 0)); // prettier-ignore
+        expect(bands.lowestAt(x, profile(20, 15), 0, Infinity, 0, 0)).toBe(
+          other.lowestAt(x, profile(20, 15), 0, Infinity, 0, 0),
+        );
         const places = (of: Bands) => {
           const into = new Float64Array(100);
           return [...new Set(into.subarray(0, of.placesFor(12, 0, WIDTH, into)))].sort((a, b) => a - b);
@@ -121,14 +165,20 @@ describe('bands', () => {
 
   test('places to try: beside every box, and at both selvages', () => {
     const into = new Float64Array(20);
-    const bands = filled([[10, 0, 30, 20], [40, 0, 25, 5]]); // prettier-ignore
+    const bands = filled([
+      [10, 0, 30, 20],
+      [40, 0, 25, 5],
+    ]);
     const places = new Set(into.subarray(0, bands.placesFor(20, 0, WIDTH, into)));
     // After the left selvage and the ends at 40 and 65; before the right selvage and the starts at 10 (no room) and 40.
     expect([...places].sort((a, b) => a - b)).toEqual([0, 20, 40, 65, 80]);
   });
 
   test('touching is the length of the edge along others, the selvages and the end', () => {
-    const bands = filled([[0, 0, 30, 20], [60, 0, 40, 10]]); // prettier-ignore
+    const bands = filled([
+      [0, 0, 30, 20],
+      [60, 0, 40, 10],
+    ]);
     // A box of 30 by 10 on the ground between the two: 30 below, 10 at each side.
     expect(bands.touching(30, 0, profile(30, 10))).toBe(50);
     // On the second, in the right corner of the cloth: 40 below, 5 along the selvage.
@@ -138,10 +188,16 @@ describe('bands', () => {
   });
 
   test('flaws are in the way, even where they lie over each other', () => {
-    const bands = filled([], 5, Infinity, [[0, 10, 60, 20], [40, 10, 100, 20]]); // prettier-ignore
+    const bands = filled([], 5, Infinity, [
+      [0, 10, 60, 20],
+      [40, 10, 100, 20],
+    ]);
     expect(bands.lowestAt(0, profile(30, 10), 0, Infinity, 0, 0)).toBe(0);
     expect(bands.lowestAt(0, profile(30, 11), 0, Infinity, 0, 0)).toBe(20);
-    const narrow = filled([], 5, Infinity, [[0, 10, 60, 20], [40, 10, 60, 20]]); // prettier-ignore
+    const narrow = filled([], 5, Infinity, [
+      [0, 10, 60, 20],
+      [40, 10, 60, 20],
+    ]);
     expect(narrow.lowestAt(60, profile(40, 15), 0, Infinity, 0, 0)).toBe(0);
   });
 });

@@ -219,7 +219,12 @@ export class Columns {
   tidy() {
     this.columns = this.columns.filter((column, i) => {
       const before = this.columns[i - 1];
-      return !before || before.low.length !== column.low.length || before.low.some((y, k) => y !== column.low[k]) || before.high.some((y, k) => y !== column.high[k]); // prettier-ignore
+      return (
+        !before ||
+        before.low.length !== column.low.length ||
+        before.low.some((y, k) => y !== column.low[k]) ||
+        before.high.some((y, k) => y !== column.high[k])
+      );
     });
   }
 }

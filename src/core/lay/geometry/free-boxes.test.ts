@@ -17,7 +17,7 @@ const boxArb = fc
     fc.integer({ min: 0, max: H - 1 }),
     fc.integer({ min: 1, max: 5 }),
     fc.integer({ min: 1, max: 5 }),
-  ) // prettier-ignore
+  )
   .map(([x, y, w, h]): Box => [x, y, Math.min(W, x + w), Math.min(H, y + h)]);
 const meet = (a: Box, b: Box) => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
 const holds = (outer: Box, inner: Box) =>
@@ -62,13 +62,23 @@ describe('free rectangles', () => {
 });
 
 describe('bias from gaps', () => {
-  const cord: StripWant = { strip: 's', copy: 1, width: inches(1.5), length: inches(300), loss: inches(1.5), least: inches(12) }; // prettier-ignore
+  const cord: StripWant = {
+    strip: 's',
+    copy: 1,
+    width: inches(1.5),
+    length: inches(300),
+    loss: inches(1.5),
+    least: inches(12),
+  };
   const side = fc.integer({ min: 10, max: 30 });
 
   test('blocks lie in the gaps, apart, and with what is wanting still join to the whole strip', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), side, side), { minLength: 1, maxLength: 4 }), // prettier-ignore
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 40 }), fc.integer({ min: 0, max: 40 }), side, side), {
+          minLength: 1,
+          maxLength: 4,
+        }),
         fc.integer({ min: 20, max: 500 }),
         fc.constantFrom(0, 0.25),
         fc.nat(),
@@ -80,7 +90,12 @@ describe('bias from gaps', () => {
           }));
           const margin = inches(gap / 2);
           const { cuts, rest } = cutFromGaps([want], gaps, margin, inches(gap), 4, new Random(seed));
-          const boxes = cuts.map(({ x, y, block }): Box => [x - margin, y - margin, x + block.width + margin, y + block.height + margin]); // prettier-ignore
+          const boxes = cuts.map(({ x, y, block }): Box => [
+            x - margin,
+            y - margin,
+            x + block.width + margin,
+            y + block.height + margin,
+          ]);
           for (const one of boxes) expect(gaps.some(({ box }) => holds(box, one))).toBe(true);
           boxes.forEach((one, i) => expect(boxes.slice(0, i).some((other) => meet(one, other))).toBe(false));
           const lengths = cuts.flatMap(({ block }) => block.cuts.map(({ length }) => length));

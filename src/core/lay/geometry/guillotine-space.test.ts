@@ -6,7 +6,10 @@ import { GuillotineSpace } from './guillotine-space';
 
 const WIDTH = 40;
 const RULES: SpaceRule[] = ['top', 'bottom', 'tight'];
-const sizes = fc.array(fc.tuple(fc.integer({ min: 1, max: 18 }), fc.integer({ min: 1, max: 18 })), { minLength: 1, maxLength: 25 }); // prettier-ignore
+const sizes = fc.array(fc.tuple(fc.integer({ min: 1, max: 18 }), fc.integer({ min: 1, max: 18 })), {
+  minLength: 1,
+  maxLength: 25,
+});
 const meet = (a: Box, b: Box) => a[0] < b[2] && b[0] < a[2] && a[1] < b[3] && b[1] < a[3];
 
 /** Lays boxes one after another where the space finds room for them. */
@@ -26,12 +29,16 @@ function laid(space: GuillotineSpace, wanted: readonly (readonly [number, number
 /** Whether boxes come free of each other by cuts from edge to edge: tried one after another, independently of the space. */
 function comesFree(boxes: readonly Box[]): boolean {
   if (boxes.length < 2) return true;
-  for (const [low, high] of [[0, 2], [1, 3]] as const)
+  for (const [low, high] of [
+    [0, 2],
+    [1, 3],
+  ] as const)
     for (const at of new Set(boxes.map((box) => box[high]))) {
       const before = boxes.filter((box) => box[high] <= at);
       const after = boxes.filter((box) => box[low] >= at);
-      if (before.length + after.length === boxes.length && before.length > 0 && after.length > 0) return comesFree(before) && comesFree(after); // prettier-ignore
-    } // prettier-ignore
+      if (before.length + after.length === boxes.length && before.length > 0 && after.length > 0)
+        return comesFree(before) && comesFree(after);
+    }
   return false;
 }
 
@@ -43,11 +50,12 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
         // Cut into columns first, a box that is wider than all of them finds none.
         if (rule !== 'tight') expect(boxes).toHaveLength(wanted.length);
         for (const [x0, y0, x1] of boxes) expect(x0 >= 0 && y0 >= 0 && x1 <= WIDTH).toBe(true);
-        for (const [i, one] of boxes.entries()) for (const other of boxes.slice(i + 1)) expect(meet(one, other)).toBe(false);
+        for (const [i, one] of boxes.entries())
+          for (const other of boxes.slice(i + 1)) expect(meet(one, other)).toBe(false);
         expect(comesFree(boxes)).toBe(true);
       }),
       { numRuns: 60 },
-    ); // prettier-ignore
+    );
   });
 
   test('on a sheet what found room comes free, too, and lies within it', () => {
@@ -62,7 +70,9 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
   });
 
   test('nothing lies on a flaw', () => {
-    const flaw = fc.tuple(fc.nat({ max: 30 }), fc.nat({ max: 40 }), fc.integer({ min: 1, max: 8 }), fc.integer({ min: 1, max: 8 })).map(([x, y, w, h]): Box => [x, y, x + w, y + h]); // prettier-ignore
+    const flaw = fc
+      .tuple(fc.nat({ max: 30 }), fc.nat({ max: 40 }), fc.integer({ min: 1, max: 8 }), fc.integer({ min: 1, max: 8 }))
+      .map(([x, y, w, h]): Box => [x, y, x + w, y + h]);
     fc.assert(
       fc.property(sizes, fc.array(flaw, { minLength: 1, maxLength: 4 }), (wanted, flaws) => {
         const boxes = laid(new GuillotineSpace(0, WIDTH, Infinity, 1, 1, flaws), wanted, rule);
@@ -75,12 +85,35 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
 
   test('cleared, the whole length is free again', () => {
     const space = new GuillotineSpace(0, WIDTH, Infinity, 1, 1, []);
-    const first = laid(space, [[10, 7], [12, 3]], rule); // prettier-ignore
-    expect(laid(space, [[10, 7], [12, 3]], rule)).toEqual(first); // prettier-ignore
-    expect(laid(space, [[WIDTH, 5]], rule)).toEqual([[0, 0, WIDTH, 5]]); // prettier-ignore
+    const first = laid(
+      space,
+      [
+        [10, 7],
+        [12, 3],
+      ],
+      rule,
+    );
+    expect(
+      laid(
+        space,
+        [
+          [10, 7],
+          [12, 3],
+        ],
+        rule,
+      ),
+    ).toEqual(first);
+    expect(laid(space, [[WIDTH, 5]], rule)).toEqual([[0, 0, WIDTH, 5]]);
   });
 });
 
 test('a check that can fail: four boxes round a hole (a pinwheel) come free by no cut from edge to edge', () => {
-  expect(comesFree([[0, 0, 2, 1], [2, 0, 3, 2], [1, 2, 3, 3], [0, 1, 1, 3]])).toBe(false); // prettier-ignore
+  expect(
+    comesFree([
+      [0, 0, 2, 1],
+      [2, 0, 3, 2],
+      [1, 2, 3, 3],
+      [0, 1, 1, 3],
+    ]),
+  ).toBe(false);
 });

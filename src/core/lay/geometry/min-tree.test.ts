@@ -27,7 +27,8 @@ test('filled again with fewer, it knows nothing of what was there before', () =>
       const tree = new MinTree(Math.max(first.length, second.length));
       tree.fill(first);
       tree.fill(second);
-      for (const limit of [-40, 0, 40, 60, Infinity]) expect(tree.firstBelow(limit)).toBe(second.findIndex((one) => one < limit)); // prettier-ignore
+      for (const limit of [-40, 0, 40, 60, Infinity])
+        expect(tree.firstBelow(limit)).toBe(second.findIndex((one) => one < limit));
     }),
   );
 });

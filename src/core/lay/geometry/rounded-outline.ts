@@ -41,8 +41,17 @@ export function roundedOut(ring: readonly Point[], width: Nm, height: Nm, out: N
     half - 4,
     true,
   ).slice(0, -1);
-  const box = [[0, 0], [width, 0], [width, height], [0, height]].map(([x, y]): At => ({ X: x! / CLIP, Y: y! / CLIP })); // prettier-ignore
-  const [cut, ...more] = clipped(fewer.map(({ x, y }) => ({ X: x, Y: y })), box, ClipperLib.ClipType.ctIntersection); // prettier-ignore
+  const box = [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+  ].map(([x, y]): At => ({ X: x! / CLIP, Y: y! / CLIP }));
+  const [cut, ...more] = clipped(
+    fewer.map(({ x, y }) => ({ X: x, Y: y })),
+    box,
+    ClipperLib.ClipType.ctIntersection,
+  );
   if (!cut || more.length > 0 || cut.length >= ring.length) return ring;
   if (clipped(exact, cut, ClipperLib.ClipType.ctDifference).reduce((sum, one) => sum + areaOf(one), 0) > 0) return ring;
   return cut.map(({ X, Y }): Point => [Math.min(width, X * CLIP), Math.min(height, Y * CLIP)]);
@@ -64,7 +73,11 @@ const areaOf = (path: At[]): number => Math.abs(ClipperLib.Clipper.Area(path));
 function clipped(subject: At[], clip: At[], type: number): At[][] {
   const clipper = new ClipperLib.Clipper();
   clipper.AddPath(subject, ClipperLib.PolyType.ptSubject, true);
-  clipper.AddPath(clip.map(({ X, Y }) => ({ X: Math.ceil(X), Y: Math.ceil(Y) })), ClipperLib.PolyType.ptClip, true); // prettier-ignore
+  clipper.AddPath(
+    clip.map(({ X, Y }) => ({ X: Math.ceil(X), Y: Math.ceil(Y) })),
+    ClipperLib.PolyType.ptClip,
+    true,
+  );
   const solution: At[][] = [];
   clipper.Execute(type, solution);
   return solution;

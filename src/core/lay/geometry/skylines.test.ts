@@ -27,7 +27,11 @@ function filled(heights: readonly number[], least: number): { heights: number[];
 }
 
 test('boxes laid into lowest segments leave what filling a row of heights leaves', () => {
-  const box = fc.record({ width: fc.integer({ min: 3, max: 12 }), height: fc.integer({ min: 1, max: 9 }), isRight: fc.boolean() }); // prettier-ignore
+  const box = fc.record({
+    width: fc.integer({ min: 3, max: 12 }),
+    height: fc.integer({ min: 1, max: 9 }),
+    isRight: fc.boolean(),
+  });
   fc.assert(
     fc.property(fc.array(box, { maxLength: 20 }), (boxes) => {
       const least = 3;
@@ -66,7 +70,12 @@ test('skylines that are alike have the same hash, others another one', () => {
   const skylines = new Skylines(40, 12);
   const hashes = new Map<number, string>();
   for (let px = 0; px <= 20; px += 4) {
-    for (const [width, top] of [[4, 3], [4, 2 ** 32 + 3], [8, 3], [4, 4]] as const) {
+    for (const [width, top] of [
+      [4, 3],
+      [4, 2 ** 32 + 3],
+      [8, 3],
+      [4, 4],
+    ] as const) {
       skylines.flatten(0, 0, WIDTH);
       if (px + width > WIDTH) continue;
       skylines.lay(1, skylines, 0, 0, px, width, top, 1);
@@ -80,12 +89,17 @@ test('skylines that are alike have the same hash, others another one', () => {
       skylines.lay(3, skylines, 2, s, px + width / 2, width / 2, top, 1);
       expect(skylines.hash(3)).toBe(hash);
     }
-  } // prettier-ignore
+  }
   expect(hashes.size).toBe(23);
 });
 
 test('with floors, whatever is laid on any segments comes apart by straight cuts', () => {
-  const box = fc.record({ at: fc.nat(), width: fc.integer({ min: 1, max: 12 }), height: fc.integer({ min: 1, max: 6 }), isRight: fc.boolean() }); // prettier-ignore
+  const box = fc.record({
+    at: fc.nat(),
+    width: fc.integer({ min: 1, max: 12 }),
+    height: fc.integer({ min: 1, max: 6 }),
+    isRight: fc.boolean(),
+  });
   let most = 0;
   fc.assert(
     fc.property(fc.array(box, { minLength: 1, maxLength: 24, size: 'max' }), (boxes) => {

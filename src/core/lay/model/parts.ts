@@ -191,7 +191,9 @@ export interface Tube {
  */
 export function bestTube(want: StripWant, across: Nm, gap: Nm): Tube | null {
   const side = Math.ceil(Math.sqrt(want.length * want.width));
-  const [strips] = biasWays([want], across, gap).map(([block]) => block!.width * block!.height).sort((a, b) => a - b); // prettier-ignore
+  const [strips] = biasWays([want], across, gap)
+    .map(([block]) => block!.width * block!.height)
+    .sort((a, b) => a - b);
   // One cut that is long enough has no joins to save.
   if (want.length <= longestBias(across)) return null;
   if (strips === undefined || side > across || side * side >= strips) return null;

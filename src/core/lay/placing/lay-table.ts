@@ -64,7 +64,8 @@ export class LayTable {
     for (const { id } of job.stock) this.laid.set(id, []);
     for (const { stock, placed, cuts } of plan.lays) {
       for (const one of placed) this.put({ stock, ...one });
-      for (const { strip, copy, outline } of cuts) this.laid.get(stock)?.push(laidOf(`${strip} ${copy}`, [outline], outline, null)); // prettier-ignore
+      for (const { strip, copy, outline } of cuts)
+        this.laid.get(stock)?.push(laidOf(`${strip} ${copy}`, [outline], outline, null));
     }
   }
 
@@ -102,7 +103,12 @@ export class LayTable {
     if (long > this.tolerance) found.push({ kind: 'length', with: id, by: long });
     for (const [x0, y0, x1, y1] of flaws) {
       if (box[0] >= x1 || box[2] <= x0 || box[1] >= y1 || box[3] <= y0) continue;
-      const flaw: Point[] = [[x0, y0], [x1, y0], [x1, y1], [x0, y1]]; // prettier-ignore
+      const flaw: Point[] = [
+        [x0, y0],
+        [x1, y0],
+        [x1, y1],
+        [x0, y1],
+      ];
       const depth = depthOf(parts, [flaw]);
       if (depth > this.limitOf(parts, 1)) found.push({ kind: 'flaw', with: id, by: depth });
     }
@@ -187,9 +193,16 @@ export class LayTable {
       [y, 0],
     ];
     if (stock.length !== Infinity) ys.push(stock.length - h);
-    const sides = [...stock.flaws, ...this.laid.get(stock.id)!.filter((other) => !isCopy(other.placement, placement)).map(({ box }) => box)]; // prettier-ignore
+    const sides = [
+      ...stock.flaws,
+      ...this.laid
+        .get(stock.id)!
+        .filter((other) => !isCopy(other.placement, placement))
+        .map(({ box }) => box),
+    ];
     sides.forEach(([x0, y0, x1, y1], i) => {
-      if (x0 > laid.box[2] + reach || x1 < laid.box[0] - reach || y0 > laid.box[3] + reach || y1 < laid.box[1] - reach) return; // prettier-ignore
+      if (x0 > laid.box[2] + reach || x1 < laid.box[0] - reach || y0 > laid.box[3] + reach || y1 < laid.box[1] - reach)
+        return;
       const free = i < stock.flaws.length ? 0 : gap;
       xs.push(x1 + free, x0 - w - free, x0, x1 - w);
       ys.push(y1 + free, y0 - h - free, y0, y1 - h);
@@ -237,19 +250,41 @@ export class LayTable {
     const { left, right, motif } = stock;
     const wanted = this.phaseOf(piece, at);
     const match = lattice && wanted ? piece.match : null;
-    const corner = match && lattice && wanted ? phaseOf(wanted[0] + match.offset[0] - match.anchor[0] + motif[0], wanted[1] + match.offset[1] - match.anchor[1] + motif[1], lattice) : null; // prettier-ignore
-    const unique = (some: readonly Nm[], from: Nm, to: Nm) => [...new Set(some)].filter((v) => v >= from && v <= to).sort((a, b) => a - b); // prettier-ignore
+    const corner =
+      match && lattice && wanted
+        ? phaseOf(
+            wanted[0] + match.offset[0] - match.anchor[0] + motif[0],
+            wanted[1] + match.offset[1] - match.anchor[1] + motif[1],
+            lattice,
+          )
+        : null;
+    const unique = (some: readonly Nm[], from: Nm, to: Nm) =>
+      [...new Set(some)].filter((v) => v >= from && v <= to).sort((a, b) => a - b);
     const reach = Math.min(stock.length - h, end + (lattice?.along ?? 0));
     const rows = unique([0, end, ...boxes.flatMap(([, y0, , y1]) => [y1 + gap, y0 - h - gap])], 0, reach);
     const columns = (y: Nm) =>
-      unique([left, right - w, ...boxes.filter((box) => box[1] < y + h + gap && box[3] > y - gap).flatMap(([x0, , x1]) => [x1 + gap, x0 - w - gap])], left, right - w); // prettier-ignore
-    const steps = (first: Nm, step: Nm, last: Nm) => Array.from({ length: Math.max(0, Math.floor((last - first) / step) + 1) }, (_, i) => first + i * step); // prettier-ignore
+      unique(
+        [
+          left,
+          right - w,
+          ...boxes
+            .filter((box) => box[1] < y + h + gap && box[3] > y - gap)
+            .flatMap(([x0, , x1]) => [x1 + gap, x0 - w - gap]),
+        ],
+        left,
+        right - w,
+      );
+    const steps = (first: Nm, step: Nm, last: Nm) =>
+      Array.from({ length: Math.max(0, Math.floor((last - first) / step) + 1) }, (_, i) => first + i * step);
     const places: [Nm, Nm][] = [];
     if (!lattice || !corner) {
       for (const y of rows) for (const x of columns(y)) places.push([x, y]);
       return places;
     }
-    const acrosses = lattice.across > 0 ? steps(nextAcross(left, corner[0], lattice), lattice.across, right - w) : unique(rows.flatMap(columns), left, right - w); // prettier-ignore
+    const acrosses =
+      lattice.across > 0
+        ? steps(nextAcross(left, corner[0], lattice), lattice.across, right - w)
+        : unique(rows.flatMap(columns), left, right - w);
     for (const x of acrosses) {
       const alongs = lattice.along > 0 ? steps(nextAlong(x, 0, corner, lattice), lattice.along, reach) : rows;
       for (const y of alongs) places.push([x, y]);
@@ -265,10 +300,20 @@ export class LayTable {
     if (!lattice || !piece.match || !wanted) return all(xs).flatMap((x) => all(ys).map((y): [Nm, Nm] => [x, y]));
     const { anchor, offset } = piece.match;
     // The phase that the piece's own corner must have on the cloth.
-    const corner = phaseOf(wanted[0] + offset[0] - anchor[0] + motif[0], wanted[1] + offset[1] - anchor[1] + motif[1], lattice); // prettier-ignore
-    const columns = lattice.across === 0 ? all(xs) : [placement.x - lattice.across, placement.x].map((x) => nextAcross(x, corner[0], lattice)); // prettier-ignore
+    const corner = phaseOf(
+      wanted[0] + offset[0] - anchor[0] + motif[0],
+      wanted[1] + offset[1] - anchor[1] + motif[1],
+      lattice,
+    );
+    const columns =
+      lattice.across === 0
+        ? all(xs)
+        : [placement.x - lattice.across, placement.x].map((x) => nextAcross(x, corner[0], lattice));
     return columns.flatMap((x) => {
-      const rows = lattice.along === 0 ? all(ys) : [placement.y - lattice.along, placement.y].map((y) => nextAlong(x, y, corner, lattice)); // prettier-ignore
+      const rows =
+        lattice.along === 0
+          ? all(ys)
+          : [placement.y - lattice.along, placement.y].map((y) => nextAlong(x, y, corner, lattice));
       return rows.map((y): [Nm, Nm] => [x, y]);
     });
   }

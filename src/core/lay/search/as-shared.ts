@@ -82,7 +82,15 @@ function areApart(job: LayJob, blocks: readonly LaidBlock[], plan: LayPlan): boo
     strips: [],
     pieces: [
       ...job.pieces,
-      ...blocks.map(({ box: [x0, y0, x1, y1] }, i) => ({ id: id(i), qty: 1, width: x1 - x0, height: y1 - y0, outline: null, turns: [0], match: null })), // prettier-ignore
+      ...blocks.map(({ box: [x0, y0, x1, y1] }, i) => ({
+        id: id(i),
+        qty: 1,
+        width: x1 - x0,
+        height: y1 - y0,
+        outline: null,
+        turns: [0],
+        match: null,
+      })),
     ],
   };
   const lays = plan.lays.map(({ stock, placed }) => ({
@@ -90,7 +98,9 @@ function areApart(job: LayJob, blocks: readonly LaidBlock[], plan: LayPlan): boo
     used: 0,
     placed: [
       ...placed,
-      ...blocks.flatMap(({ stock: at, box }, i) => job.stock[at]!.id === stock ? [{ piece: id(i), copy: 1, x: box[0], y: box[1], turn: 0 }] : []), // prettier-ignore
+      ...blocks.flatMap(({ stock: at, box }, i) =>
+        job.stock[at]!.id === stock ? [{ piece: id(i), copy: 1, x: box[0], y: box[1], turn: 0 }] : [],
+      ),
     ],
     cuts: [],
   }));

@@ -20,14 +20,20 @@ function layWith(job: LayJob, seed: number, steps: number, told: SharedLay[] = [
 describe('workers of one search', () => {
   test('a lay that another worker has published is taken over, strips and all', () => {
     const job = jobOf({
-      cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'none', repeat: { across: 13.5, along: 12.5, drop: 0.5 } },
+      cloth: {
+        name: 't',
+        width: 54,
+        selvage: [0.5, 0.5],
+        turns: 'none',
+        repeat: { across: 13.5, along: 12.5, drop: 0.5 },
+      },
       pieces: [
         { id: 'front', size: [23, 19], qty: 6, match: { group: 'g' } },
         { id: 'back', size: [17, 13], qty: 9, match: { at: [1, 2] } },
         { id: 'gusset', size: [31, 4], qty: 7 },
       ],
       strips: [{ id: 'cord', width: 1.5, length: 300, grain: 'bias', loss: 1.5, least: 12, qty: 1 }],
-    }); // prettier-ignore
+    });
     const long = layWith(job, 1, 800);
     const short = layWith(job, 2, 60);
     expect(long.plan.used).toBeLessThan(short.plan.used);
@@ -54,7 +60,12 @@ describe('workers of one search', () => {
   });
 
   test('without others a search by steps is the same each time', () => {
-    const job = jobOf({ pieces: [{ id: 'a', size: [13, 11], qty: 20 }, { id: 'b', size: [7, 21], qty: 15 }] }); // prettier-ignore
+    const job = jobOf({
+      pieces: [
+        { id: 'a', size: [13, 11], qty: 20 },
+        { id: 'b', size: [7, 21], qty: 15 },
+      ],
+    });
     const [one, other] = [layWith(job, 3, 150), layWith(job, 3, 150)];
     expect(one.plan).toEqual(other.plan);
     expect(one.plan.used / NM.in).toBeLessThan(110);

@@ -25,9 +25,15 @@ function freeCopies(all: readonly { id: string; qty: number }[], locked: readonl
 }
 
 const freeOf = ({ pieces, strips, locked, lockedCuts }: LayJob) => ({
-  pieces: freeCopies(pieces, locked.map(({ piece, copy }) => ({ id: piece, copy }))),
-  strips: freeCopies(strips, lockedCuts.map(({ strip, copy }) => ({ id: strip, copy }))),
-}); // prettier-ignore
+  pieces: freeCopies(
+    pieces,
+    locked.map(({ piece, copy }) => ({ id: piece, copy })),
+  ),
+  strips: freeCopies(
+    strips,
+    lockedCuts.map(({ strip, copy }) => ({ id: strip, copy })),
+  ),
+});
 
 /**
  * The job that is left when some pieces and cuts are locked where they are: what they cover, with the gap round it, is left out like
@@ -76,7 +82,9 @@ function flawsFrom(job: LayJob, { id, left, right }: StockLength): Box[] {
   const ofPieces = here.flatMap((one) => {
     const { outline } = job.pieces.find((piece) => piece.id === one.piece)!;
     if (!outline) return [wider(boxOf(job, one))];
-    return boxesWithin(turnOutline(outline, one.turn)).map(([x0, y0, x1, y1]) => wider([one.x + x0, one.y + y0, one.x + x1, one.y + y1])); // prettier-ignore
+    return boxesWithin(turnOutline(outline, one.turn)).map(([x0, y0, x1, y1]) =>
+      wider([one.x + x0, one.y + y0, one.x + x1, one.y + y1]),
+    );
   });
   return [...ofPieces, ...ofCuts];
 }
@@ -91,13 +99,23 @@ export function restOf(job: LayJob, rest: LayJob, plan: LayPlan): LayPlan | null
   const free = freeOf(job);
   const number = (of: keyof typeof free, id: string, copy: number) => free[of].get(id)!.indexOf(copy) + 1;
   const lays = plan.lays.flatMap((lay): Lay[] => {
-    const placed = lay.placed.map((one) => ({ ...one, copy: number('pieces', one.piece, one.copy) })).filter(({ copy }) => copy > 0); // prettier-ignore
-    const cuts = lay.cuts.map((one) => ({ ...one, copy: number('strips', one.strip, one.copy) })).filter(({ copy }) => copy > 0); // prettier-ignore
+    const placed = lay.placed
+      .map((one) => ({ ...one, copy: number('pieces', one.piece, one.copy) }))
+      .filter(({ copy }) => copy > 0);
+    const cuts = lay.cuts
+      .map((one) => ({ ...one, copy: number('strips', one.strip, one.copy) }))
+      .filter(({ copy }) => copy > 0);
     if (placed.length + cuts.length === 0) return [];
-    const tops = [...placed.map((one) => boxOf(job, { ...one, stock: lay.stock })[3]), ...cuts.map(({ outline }) => topOf(outline))]; // prettier-ignore
+    const tops = [
+      ...placed.map((one) => boxOf(job, { ...one, stock: lay.stock })[3]),
+      ...cuts.map(({ outline }) => topOf(outline)),
+    ];
     return [{ ...lay, used: Math.max(...tops), placed, cuts }];
   });
-  const unplaced = plan.unplaced.map((one) => ({ ...one, copy: 'piece' in one ? number('pieces', one.piece, one.copy) : number('strips', one.strip, one.copy) })); // prettier-ignore
+  const unplaced = plan.unplaced.map((one) => ({
+    ...one,
+    copy: 'piece' in one ? number('pieces', one.piece, one.copy) : number('strips', one.strip, one.copy),
+  }));
   const used = lays.reduce((sum, lay) => sum + lay.used, 0);
   const found = { ...plan, lays, unplaced, used, bound: 0 };
   return hasLocks(rest) || findFaults(rest, found).length > 0 ? null : found;
@@ -106,8 +124,14 @@ export function restOf(job: LayJob, rest: LayJob, plan: LayPlan): LayPlan | null
 /** The plan of the rest with the locked pieces and cuts in it again, and the copies of all counted as the job has them. */
 export function withLocked(job: LayJob, rest: LayPlan): LayPlan {
   const free = freeOf(job);
-  const piece = <T extends { piece: string; copy: number }>(one: T): T => ({ ...one, copy: free.pieces.get(one.piece)![one.copy - 1]! }); // prettier-ignore
-  const strip = <T extends { strip: string; copy: number }>(one: T): T => ({ ...one, copy: free.strips.get(one.strip)![one.copy - 1]! }); // prettier-ignore
+  const piece = <T extends { piece: string; copy: number }>(one: T): T => ({
+    ...one,
+    copy: free.pieces.get(one.piece)![one.copy - 1]!,
+  });
+  const strip = <T extends { strip: string; copy: number }>(one: T): T => ({
+    ...one,
+    copy: free.strips.get(one.strip)![one.copy - 1]!,
+  });
   const lays = job.stock.flatMap(({ id }): Lay[] => {
     const lay = rest.lays.find(({ stock }) => stock === id);
     const locked = job.locked.filter(({ stock }) => stock === id);

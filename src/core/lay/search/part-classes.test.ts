@@ -36,13 +36,23 @@ describe('kinds of parts', () => {
       gap: 1,
       cloth: { name: 't', width: 54, turns: 'any' },
     }).kinds;
-    expect(kind!.ways.map(({ w, h, turned }) => [w / 25_400_000, h / 25_400_000, turned])).toEqual([[11, 9, 0], [9, 11, 1]]); // prettier-ignore
-    expect(kindsOf([{ id: 'a', size: [8, 8] }], { cloth: { name: 't', width: 54, turns: 'any' } }).kinds[0]!.ways).toHaveLength(1); // prettier-ignore
+    expect(kind!.ways.map(({ w, h, turned }) => [w / 25_400_000, h / 25_400_000, turned])).toEqual([
+      [11, 9, 0],
+      [9, 11, 1],
+    ]);
+    expect(
+      kindsOf([{ id: 'a', size: [8, 8] }], { cloth: { name: 't', width: 54, turns: 'any' } }).kinds[0]!.ways,
+    ).toHaveLength(1);
   });
 });
 
 test('sums of sides are those that choosing some of the parts gives, each of them once', () => {
-  const side = fc.record({ w: fc.integer({ min: 1, max: 9 }), h: fc.integer({ min: 1, max: 9 }), qty: fc.integer({ min: 1, max: 2 }), turns: fc.boolean() }); // prettier-ignore
+  const side = fc.record({
+    w: fc.integer({ min: 1, max: 9 }),
+    h: fc.integer({ min: 1, max: 9 }),
+    qty: fc.integer({ min: 1, max: 2 }),
+    turns: fc.boolean(),
+  });
   fc.assert(
     fc.property(fc.array(side, { minLength: 1, maxLength: 5 }), fc.integer({ min: 5, max: 40 }), (sides, most) => {
       const kinds = sides.map(({ w, h, qty, turns }) => ({
@@ -58,7 +68,9 @@ test('sums of sides are those that choosing some of the parts gives, each of the
         for (let copy = 0; copy < members.length; copy++)
           wanted = new Set([...wanted].flatMap((sum) => [sum, ...ways.map(({ w }) => sum + w)]));
       const sums = subsetSums(kinds, most, 1, ({ w }) => w)!;
-      expect([...sums].flatMap((is, length) => (is ? [length] : []))).toEqual([...wanted].filter((sum) => sum <= most).sort((a, b) => a - b)); // prettier-ignore
+      expect([...sums].flatMap((is, length) => (is ? [length] : []))).toEqual(
+        [...wanted].filter((sum) => sum <= most).sort((a, b) => a - b),
+      );
     }),
   );
   expect(subsetSums([], 1_000_000, 1, ({ w }) => w)).toBeNull();
@@ -75,7 +87,10 @@ test('the greatest common length divides both, and nothing greater does', () => 
 });
 
 test('a chain is the lay of its last state and all before it; what it does not hold lies nowhere', () => {
-  const { kinds } = kindsOf([{ id: 'a', size: [10, 8], qty: 2 }, { id: 'b', size: [5, 5] }]); // prettier-ignore
+  const { kinds } = kindsOf([
+    { id: 'a', size: [10, 8], qty: 2 },
+    { id: 'b', size: [5, 5] },
+  ]);
   const [a, b] = kinds as [(typeof kinds)[number], (typeof kinds)[number]];
   const start: Chain = { parent: null, kind: -1, way: null, px: 0, py: 0 };
   const one: Chain = { parent: start, kind: 1, way: b.ways[0]!, px: 3, py: 4 };

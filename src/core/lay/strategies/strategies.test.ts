@@ -47,34 +47,60 @@ describe('matched parts by beams', () => {
       const at = 'match' in piece && 'at' in piece.match ? (piece.match.at as number[]) : null;
       return at ? { ...piece, match: { anchor: [1, 2], at: [at[0]! + 1 - 3, at[1]! + 2 - 5] } } : piece;
     });
-    return jobOf({ cloth: { name: 't', width: 40, turns: 'none', repeat }, stock: [{ id: 'bolt', motif: [3, 5] }], pieces }); // prettier-ignore
+    return jobOf({
+      cloth: { name: 't', width: 40, turns: 'none', repeat },
+      stock: [{ id: 'bolt', motif: [3, 5] }],
+      pieces,
+    });
   };
-  const repeats = [DISSECTED_REPEAT, { across: 8, along: 0, drop: 0 }, { across: 0, along: 7.5, drop: 0 }, { across: 13.5, along: 12.5, drop: 0.25 }]; // prettier-ignore
+  const repeats = [
+    DISSECTED_REPEAT,
+    { across: 8, along: 0, drop: 0 },
+    { across: 0, along: 7.5, drop: 0 },
+    { across: 13.5, along: 12.5, drop: 0.25 },
+  ];
 
   test.each([
     [false, false],
     [true, false],
     [false, true],
     [true, true],
-  ])('whatever they lay whole is valid by the independent check, from the far end: %s, taking what seldom fits: %s', (isFlipped, isForcing) => {
-    let whole = 0;
-    for (let seed = 1; seed <= 12; seed++) {
-      const job = bound(seed, repeats[seed % repeats.length]!);
-      const parts = pieceParts(job);
-      const levels = new ZeroWasteBeam(job, parts, new Random(seed), 40 * NM.in).run(30 * NM.in, 64, isForcing, 1, isFlipped);
-      let next = levels.next();
-      while (!next.done) next = levels.next();
-      for (const { placed, x, y } of next.value) {
-        if (placed < parts.length) continue;
-        whole++;
-        const laid = parts.map(({ piece }, i) => ({ piece: piece!.id, copy: piece!.copy, x: x[i]!, y: y[i]!, turn: 0 }));
-        const used = 30 * NM.in;
-        const lays = [{ stock: 'bolt', used, placed: laid, cuts: [] }];
-        expect(findFaults(job, { lays, unplaced: [], used, endless: used, bound: used, passes: 0, refused: 0 })).toEqual([]);
+  ])(
+    'whatever they lay whole is valid by the independent check, from the far end: %s, taking what seldom fits: %s',
+    (isFlipped, isForcing) => {
+      let whole = 0;
+      for (let seed = 1; seed <= 12; seed++) {
+        const job = bound(seed, repeats[seed % repeats.length]!);
+        const parts = pieceParts(job);
+        const levels = new ZeroWasteBeam(job, parts, new Random(seed), 40 * NM.in).run(
+          30 * NM.in,
+          64,
+          isForcing,
+          1,
+          isFlipped,
+        );
+        let next = levels.next();
+        while (!next.done) next = levels.next();
+        for (const { placed, x, y } of next.value) {
+          if (placed < parts.length) continue;
+          whole++;
+          const laid = parts.map(({ piece }, i) => ({
+            piece: piece!.id,
+            copy: piece!.copy,
+            x: x[i]!,
+            y: y[i]!,
+            turn: 0,
+          }));
+          const used = 30 * NM.in;
+          const lays = [{ stock: 'bolt', used, placed: laid, cuts: [] }];
+          expect(
+            findFaults(job, { lays, unplaced: [], used, endless: used, bound: used, passes: 0, refused: 0 }),
+          ).toEqual([]);
+        }
       }
-    }
-    expect(whole).toBeGreaterThanOrEqual(10);
-  }); // prettier-ignore
+      expect(whole).toBeGreaterThanOrEqual(10);
+    },
+  );
 });
 
 describe('straight cutting by beams', () => {
@@ -147,18 +173,58 @@ describe('outlines', () => {
   const polygon = (ring: Point[]) =>
     factory.createPolygon(factory.createLinearRing([...ring, ring[0]!].map(([x, y]) => new Coordinate(x, y))));
   const shapes: [string, number[][]][] = [
-    ['triangle', [[0, 0], [14, 0], [5, 12]]],
-    ['trapezoid', [[0, 0], [18, 0], [14, 9], [3, 9]]],
-    ['ell', [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]]],
-    ['notched', [[3, 0], [13, 0], [13, 3], [16, 3], [16, 12], [13, 12], [13, 15], [3, 15], [3, 12], [0, 12], [0, 3], [3, 3]]],
-  ]; // prettier-ignore
+    [
+      'triangle',
+      [
+        [0, 0],
+        [14, 0],
+        [5, 12],
+      ],
+    ],
+    [
+      'trapezoid',
+      [
+        [0, 0],
+        [18, 0],
+        [14, 9],
+        [3, 9],
+      ],
+    ],
+    [
+      'ell',
+      [
+        [0, 0],
+        [15, 0],
+        [15, 6],
+        [6, 6],
+        [6, 13],
+        [0, 13],
+      ],
+    ],
+    [
+      'notched',
+      [
+        [3, 0],
+        [13, 0],
+        [13, 3],
+        [16, 3],
+        [16, 12],
+        [13, 12],
+        [13, 15],
+        [3, 15],
+        [3, 12],
+        [0, 12],
+        [0, 3],
+        [3, 3],
+      ],
+    ],
+  ];
 
   test('do not overlap by an independent geometry library (JTS), keep their gap and are laid into each other', () => {
     for (const [turns, gap] of [
       ['any', 0],
       ['half', 0.25],
     ] as const) {
-      // prettier-ignore
       const job = jobOf({
         cloth: { name: 't', width: 44, turns },
         gap,
@@ -219,7 +285,12 @@ describe('odd outlines', () => {
 });
 
 test('the area of a piece is that of its outline (shoelace by hand), else of its box', () => {
-  const outline: Point[] = [[0, 0], [16, 0], [14, 15], [2, 15]]; // prettier-ignore
+  const outline: Point[] = [
+    [0, 0],
+    [16, 0],
+    [14, 15],
+    [2, 15],
+  ];
   expect(areaOfPiece({ outline, width: 16, height: 15 })).toBe(((16 + 12) / 2) * 15);
   expect(areaOfPiece({ outline: null, width: 16, height: 15 })).toBe(240);
 });
@@ -242,7 +313,14 @@ describe('the columns of free cloth', () => {
   test('taking and giving back in any order leaves the cloth as it was', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.record({ x: fc.integer({ min: 0, max: 90 }), w: fc.integer({ min: 1, max: 40 }), h: fc.integer({ min: 1, max: 30 }) }), { minLength: 1, maxLength: 12 }), // prettier-ignore
+        fc.array(
+          fc.record({
+            x: fc.integer({ min: 0, max: 90 }),
+            w: fc.integer({ min: 1, max: 40 }),
+            h: fc.integer({ min: 1, max: 30 }),
+          }),
+          { minLength: 1, maxLength: 12 },
+        ),
         fc.integer({ min: 1, max: 9 }),
         (parts, seed) => {
           const columns = new Columns(0, 130, 0, Infinity, 0);
@@ -272,7 +350,17 @@ describe('the columns of free cloth', () => {
 
   test('places beside every column are given, far more of them than there are parts', () => {
     const columns = new Columns(0, 1000, 0, Infinity, 10);
-    const slope = profileOf([[0, 0], [900, 0], [900, 900]], 900, 900, 10, 0); // prettier-ignore
+    const slope = profileOf(
+      [
+        [0, 0],
+        [900, 0],
+        [900, 900],
+      ],
+      900,
+      900,
+      10,
+      0,
+    );
     columns.take(0, 0, slope);
     const into = new Float64Array(columns.mostPlaces);
     const places = new Set(into.subarray(0, columns.placesFor(50, 0, 1000, into)));
@@ -282,7 +370,11 @@ describe('the columns of free cloth', () => {
   });
 
   test('a profile covers its outline and hardly more', () => {
-    const ring: Point[] = [[0, 0], [1000, 0], [400, 800]]; // prettier-ignore
+    const ring: Point[] = [
+      [0, 0],
+      [1000, 0],
+      [400, 800],
+    ];
     const { low, high, width } = profileOf(ring, 1000, 800, 10, 0);
     expect([width, low!.length]).toEqual([1000, 100]);
     expect(Math.max(...low!)).toBe(0);
@@ -299,14 +391,64 @@ describe('clearances of shapes', () => {
       factory.createLinearRing([...ring, ring[0]!].map(([x, y]) => new Coordinate(x + dx, y + dy))),
     );
   const rings: Point[][] = [
-    [[0, 0], [14, 0], [5, 12]],
-    [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]],
-    [[3, 0], [13, 0], [13, 3], [16, 3], [16, 12], [13, 12], [13, 15], [3, 15], [3, 12], [0, 12], [0, 3], [3, 3]],
-    [[0, 4], [9, 0], [11, 10], [2, 8]],
+    [
+      [0, 0],
+      [14, 0],
+      [5, 12],
+    ],
+    [
+      [0, 0],
+      [15, 0],
+      [15, 6],
+      [6, 6],
+      [6, 13],
+      [0, 13],
+    ],
+    [
+      [3, 0],
+      [13, 0],
+      [13, 3],
+      [16, 3],
+      [16, 12],
+      [13, 12],
+      [13, 15],
+      [3, 15],
+      [3, 12],
+      [0, 12],
+      [0, 3],
+      [3, 3],
+    ],
+    [
+      [0, 4],
+      [9, 0],
+      [11, 10],
+      [2, 8],
+    ],
     // With corners where it goes straight on; its parts are hardly convex there.
-    [[13.25, 11.75], [0, 0], [7.125, 4.5], [15.25, 9], [17.25, 9], [20.25, 8.75], [23.25, 11.75], [23.5, 17], [22.25, 21.5], [21, 26], [14.5, 17.5], [7.75, 20.25], [1, 23], [7.125, 17.375]],
-  ]; // prettier-ignore
-  const sizes: [number, number][] = [[14, 12], [15, 13], [16, 15], [11, 10], [23.5, 26]]; // prettier-ignore
+    [
+      [13.25, 11.75],
+      [0, 0],
+      [7.125, 4.5],
+      [15.25, 9],
+      [17.25, 9],
+      [20.25, 8.75],
+      [23.25, 11.75],
+      [23.5, 17],
+      [22.25, 21.5],
+      [21, 26],
+      [14.5, 17.5],
+      [7.75, 20.25],
+      [1, 23],
+      [7.125, 17.375],
+    ],
+  ];
+  const sizes: [number, number][] = [
+    [14, 12],
+    [15, 13],
+    [16, 15],
+    [11, 10],
+    [23.5, 26],
+  ];
   const clearances = new NoFitPolygons(
     rings.map((ring, i) => ringShape(ring, ...sizes[i]!)),
     0,

@@ -107,7 +107,10 @@ describe('strips', () => {
     expect(tube.side).toBe(inches(15)); // 15 x 15 = 225 = 150 x 1 1/2
     expect(tube.tube).toBeLessThan(tube.strips);
     // The block of strips that it is compared with is the least of those that the engine would cut.
-    for (const side of [53, 26.5, 15.9]) expect(biasBlock(inches(side), [one], 0)!.width * biasBlock(inches(side), [one], 0)!.height).toBeGreaterThanOrEqual(tube.strips); // prettier-ignore
+    for (const side of [53, 26.5, 15.9])
+      expect(
+        biasBlock(inches(side), [one], 0)!.width * biasBlock(inches(side), [one], 0)!.height,
+      ).toBeGreaterThanOrEqual(tube.strips);
     expect(bestTube(one, inches(14), 0)).toBeNull();
     // One cut from edge to edge, 53 x 1.414 = 74.95, has no joins to save.
     expect(bestTube({ ...one, length: inches(74) }, inches(53), 0)).toBeNull();

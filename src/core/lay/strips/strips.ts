@@ -170,7 +170,8 @@ function trimmed({ width, height, cuts }: StripBlock): StripBlock {
       Infinity,
     );
   const [left, low] = [nearest(0), nearest(1)];
-  const moved = (outline: BlockCut['outline']) => outline.map(([x, y]): Point => [x - left, y - low]) as BlockCut['outline']; // prettier-ignore
+  const moved = (outline: BlockCut['outline']) =>
+    outline.map(([x, y]): Point => [x - left, y - low]) as BlockCut['outline'];
   return {
     width: width - left,
     height: height - low,

@@ -20,7 +20,15 @@ beforeEach(() => {
   gone.length = 0;
 });
 
-const look = { pattern: 'plain', ground: '#eee', figure: '#246', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] } as ClothOfBatch['look']; // prettier-ignore
+const look = {
+  pattern: 'plain',
+  ground: '#eee',
+  figure: '#246',
+  repeatAcross: 0,
+  repeatAlong: 0,
+  drop: 0,
+  motif: [0, 0],
+} as ClothOfBatch['look'];
 const cloth = (id: number, lines: number): ClothOfBatch => ({
   id,
   name: `Cloth ${id}`,
@@ -28,7 +36,18 @@ const cloth = (id: number, lines: number): ClothOfBatch => ({
   lines,
   covers: lines * 2,
 });
-const line = (id: number, clothId: number): BatchLine => ({ id, orderId: 10 + id, orderNo: 200 + id, mark: id, customer: 'Kettle Lock', due: '2027-05-04', qty: 2, kind: 'Bolster', sizes: '20 × 7 in', clothIds: [clothId] }); // prettier-ignore
+const line = (id: number, clothId: number): BatchLine => ({
+  id,
+  orderId: 10 + id,
+  orderNo: 200 + id,
+  mark: id,
+  customer: 'Kettle Lock',
+  due: '2027-05-04',
+  qty: 2,
+  kind: 'Bolster',
+  sizes: '20 × 7 in',
+  clothIds: [clothId],
+});
 const view = (status: string, rest: Partial<BatchView> = {}) =>
   ({
     batch: { id: 4, name: 'Spring boats', status, version: 6, seconds: 15, note: '', error: '' },
@@ -68,7 +87,13 @@ describe('a batch offers the one step that is next', () => {
       view('draft', { batch: { ...view('draft').batch, note: 'Order 201 was changed' } as never }),
     );
     expect(seen()).toContain('Order 201 was changed: the lays have to be made again.');
-    again(<BatchPage view={view('failed', { batch: { ...view('failed').batch, error: 'The search was ended.' } as never })} today="2027-05-01" markCut={markCut} />); // prettier-ignore
+    again(
+      <BatchPage
+        view={view('failed', { batch: { ...view('failed').batch, error: 'The search was ended.' } as never })}
+        today="2027-05-01"
+        markCut={markCut}
+      />,
+    );
     expect(seen()).toContain('The search was ended.');
   });
 
@@ -79,8 +104,17 @@ describe('a batch offers the one step that is next', () => {
   });
 
   test('who approved it and what was taken back stays readable', () => {
-    open(view('laid', { approvals: [{ by: 'Ada', at: '2027-04-30T10:05:00Z', withdrawnAt: '2027-04-30T11:00:00Z' }, { by: '', at: '2027-05-01T08:00:00Z', withdrawnAt: null }] as never })); // prettier-ignore
-    expect(seen()).toContain('Approved by Ada on 30 April at 10:05, taken back on 30 April at 11:00; Approved on 1 May at 08:00.'); // prettier-ignore
+    open(
+      view('laid', {
+        approvals: [
+          { by: 'Ada', at: '2027-04-30T10:05:00Z', withdrawnAt: '2027-04-30T11:00:00Z' },
+          { by: '', at: '2027-05-01T08:00:00Z', withdrawnAt: null },
+        ] as never,
+      }),
+    );
+    expect(seen()).toContain(
+      'Approved by Ada on 30 April at 10:05, taken back on 30 April at 11:00; Approved on 1 May at 08:00.',
+    );
   });
 });
 

@@ -52,7 +52,14 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
       else setError(answer.faults[0]!.message);
       router.refresh();
     });
-  const remove = () => act(() => send(deleteBatch, batch.id), () => { toaster.create({ title: `${batch.name} is deleted; its lines wait again.` }); router.push('/batches'); }); // prettier-ignore
+  const remove = () =>
+    act(
+      () => send(deleteBatch, batch.id),
+      () => {
+        toaster.create({ title: `${batch.name} is deleted; its lines wait again.` });
+        router.push('/batches');
+      },
+    );
 
   return (
     <>
@@ -197,7 +204,13 @@ function TakeCutList({ batchId }: { batchId: number }) {
   );
 }
 
-const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }); // prettier-ignore
+const WHEN = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'long',
+  hour: '2-digit',
+  minute: '2-digit',
+  timeZone: 'UTC',
+});
 
 /** Who approved the lays, and what was taken back to plan again. */
 function Approvals({ approvals }: { approvals: ApprovalRow[] }) {

@@ -26,7 +26,11 @@ const lay = (part: Partial<LaySummary> = {}): LaySummary => ({
   before: null,
   ...part,
 });
-const onShelf = (...codes: string[]) => ({ uses: codes.map((code, i) => ({ itemId: i + 1, code, used: NM.yd, short: 0 })), why: [] }) as unknown as LaySummary['stock']; // prettier-ignore
+const onShelf = (...codes: string[]) =>
+  ({
+    uses: codes.map((code, i) => ({ itemId: i + 1, code, used: NM.yd, short: 0 })),
+    why: [],
+  }) as unknown as LaySummary['stock'];
 const card = (part: Partial<LaySummary> = {}, status: Parameters<typeof LayCard>[0]['status'] = 'laid') => (
   <LayCard lay={lay(part)} batchId={3} status={status} />
 );
@@ -67,7 +71,9 @@ describe('what it is cut from', () => {
   });
 
   test('what the shelf lacks, and what would help', () => {
-    expect(textOf(card({ stock: onShelf('B1'), shortNm: NM.yd }))).toContain('Takes B1, and needs 1 yd more than the shelf has: receive some, let lots mix, or lay fewer lines.'); // prettier-ignore
+    expect(textOf(card({ stock: onShelf('B1'), shortNm: NM.yd }))).toContain(
+      'Takes B1, and needs 1 yd more than the shelf has: receive some, let lots mix, or lay fewer lines.',
+    );
   });
 
   test('what planning again has changed', () => {

@@ -26,7 +26,8 @@ export class LayFileWorkers {
   read = (job: string): Promise<Result<JobFigures>> =>
     this.alone(({ ask }) => ask<Result<JobFigures>>(async (work) => await work.read(job)));
 
-  check = (job: string, plan: string | LayPlan): Promise<Result<CheckedPlan>> => this.alone(({ ask }) => ask<Result<CheckedPlan>>(async (work) => await work.check(job, plan))); // prettier-ignore
+  check = (job: string, plan: string | LayPlan): Promise<Result<CheckedPlan>> =>
+    this.alone(({ ask }) => ask<Result<CheckedPlan>>(async (work) => await work.check(job, plan)));
 
   /** Lays a job in a worker a core, each searching in its own way, and keeps the best plan of all. */
   async lay(job: string, seconds: number, { onProgress, onBetter }: LayEars): Promise<Result<LayPlan>> {
@@ -67,7 +68,9 @@ export class LayFileWorkers {
 
   /** Asks a worker of its own; one that breaks off is refused with what it said. */
   private open<T>(question: (worker: PageWorker<LayFileWork>) => Promise<Result<T>>): Promise<Result<T>> {
-    const made = pageWorker<LayFileWork>(new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+    const made = pageWorker<LayFileWork>(
+      new Worker(new URL('./lay-file.worker.ts', import.meta.url), { type: 'module' }),
+    );
     this.workers.push(made);
     return question(made).catch((error: unknown): Result<T> =>
       refuse('broken', '', `the search broke off (${whyBroken(error)})`),

@@ -10,7 +10,10 @@ import { layFileWork } from './lay-file-work';
 // A lay job from a file, laid in the page or a plan of it checked.
 
 /** A search of a moment, as long as nothing else is said. */
-const quick: typeof layFileWork = { ...layFileWork, lay: (text, _, number, onProgress, onBetter) => layFileWork.lay(text, 0.1, number, onProgress, onBetter) }; // prettier-ignore
+const quick: typeof layFileWork = {
+  ...layFileWork,
+  lay: (text, _, number, onProgress, onBetter) => layFileWork.lay(text, 0.1, number, onProgress, onBetter),
+};
 let saved: { name: string; text: Promise<string> }[];
 let blobs: Map<string, Blob>;
 
@@ -42,7 +45,9 @@ async function laidPlan(me: Awaited<ReturnType<typeof withJob>>) {
   await press(me, 'Lay it');
   await waitFor(() => button('Save the plan'));
   await press(me, 'Save the plan');
-  return JSON.parse(await saved.at(-1)!.text) as { lays: { placed: { piece: string; copy: number; x: number; y: number }[] }[] }; // prettier-ignore
+  return JSON.parse(await saved.at(-1)!.text) as {
+    lays: { placed: { piece: string; copy: number; x: number; y: number }[] }[];
+  };
 }
 
 test.each([
@@ -81,7 +86,9 @@ test('a plan of it that is brought is checked: one that may be cut, one with two
   await me.upload(input('Lay plan'), fileOf(JSON.stringify(plan), 'moved.json'));
   await waitFor(() => expect(seen()).toMatch(/wrong with this plan; it can’t be cut as it is\./));
   await me.upload(input('Lay plan'), fileOf(JOB, 'job.json'));
-  await waitFor(() => expect(seen()).toContain('“job.json” was not taken in: format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan".')); // prettier-ignore
+  await waitFor(() =>
+    expect(seen()).toContain('“job.json” was not taken in: format: "jolly-bolt/lay-job" is not "jolly-bolt/lay-plan".'),
+  );
   expect(seen()).not.toContain('wrong with this plan');
 });
 

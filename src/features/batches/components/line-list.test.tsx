@@ -3,8 +3,22 @@ import { attributes, markup, textOf } from '@/ui/testing/markup';
 import type { BatchLine, ClothOfBatch } from '../queries';
 import { LineList } from './line-list';
 
-const look = { pattern: 'plain', ground: '#eee', figure: '#246', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] } as ClothOfBatch['look']; // prettier-ignore
-const cloth = (id: number, name: string, lines: number, covers: number): ClothOfBatch => ({ id, name, look, lines, covers }); // prettier-ignore
+const look = {
+  pattern: 'plain',
+  ground: '#eee',
+  figure: '#246',
+  repeatAcross: 0,
+  repeatAlong: 0,
+  drop: 0,
+  motif: [0, 0],
+} as ClothOfBatch['look'];
+const cloth = (id: number, name: string, lines: number, covers: number): ClothOfBatch => ({
+  id,
+  name,
+  look,
+  lines,
+  covers,
+});
 const line = (id: number, part: Partial<BatchLine> = {}): BatchLine => ({
   id,
   orderId: 10 + id,
@@ -24,7 +38,8 @@ type Props = Parameters<typeof LineList>[0];
 const list = (part: Partial<Props> = {}) => (
   <LineList lines={LINES} cloths={CLOTHS} today="2026-05-02T09:00:00" onShowAll={() => undefined} {...part} />
 );
-const choosing = (chosen: number[]) => list({ chosen: new Set(chosen), onChoose: () => undefined, onChooseCloth: () => undefined }); // prettier-ignore
+const choosing = (chosen: number[]) =>
+  list({ chosen: new Set(chosen), onChoose: () => undefined, onChooseCloth: () => undefined });
 
 describe('lines by the cloth of their faces', () => {
   test('stand under their cloth; what else a line takes is named on it', () => {
@@ -32,7 +47,9 @@ describe('lines by the cloth of their faces', () => {
     expect(text.indexOf('Bilge canvas')).toBeLessThan(text.indexOf('201'));
     expect(text.indexOf('202')).toBeLessThan(text.indexOf('203'));
     expect(text).toContain('with Heron reed');
-    expect(attributes(markup(list()), 'aria-label').filter((label) => label === 'Bilge canvas' || label === 'Heron reed')).toHaveLength(2); // prettier-ignore
+    expect(
+      attributes(markup(list()), 'aria-label').filter((label) => label === 'Bilge canvas' || label === 'Heron reed'),
+    ).toHaveLength(2);
   });
 
   test('say when they are due, and how late', () => {
@@ -66,7 +83,10 @@ describe('choosing', () => {
   });
 
   test('a cloth is ticked once all its lines are', () => {
-    const ticked = (chosen: number[]) => (markup(choosing(chosen)).match(/<input[^>]*checked[^>]*>/g) ?? []).flatMap((tag) => attributes(tag, 'aria-label')); // prettier-ignore
+    const ticked = (chosen: number[]) =>
+      (markup(choosing(chosen)).match(/<input[^>]*checked[^>]*>/g) ?? []).flatMap((tag) =>
+        attributes(tag, 'aria-label'),
+      );
     expect(ticked([])).toEqual([]);
     expect(ticked([1])).toEqual(['Order 201, 3 Envelope cushion']);
     expect(ticked([1, 2])).toContain('All on Bilge canvas');

@@ -40,7 +40,9 @@ export function NewBatch({
   const choose = (ids: number[], isChosen: boolean) =>
     setChosen((before) => {
       const next = new Set(before);
-      for (const id of ids) if (isChosen) next.add(id); else next.delete(id); // prettier-ignore
+      for (const id of ids)
+        if (isChosen) next.add(id);
+        else next.delete(id);
       return next;
     });
   /** Ticks all lines of a cloth, those too that are not shown yet. */

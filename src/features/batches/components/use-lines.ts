@@ -15,7 +15,9 @@ export function useLines({ lines: sent, cloths }: BatchLines, batchId: number | 
       if (own.length >= (cloths.find(({ id }) => id === clothId)?.lines ?? 0)) return own;
       const before = loaded.current.get(clothId);
       if (before) return before;
-      const response = await fetch(`/api/batches/waiting?cloth=${clothId}${batchId === null ? '' : `&batch=${batchId}`}`).catch(() => null); // prettier-ignore
+      const response = await fetch(
+        `/api/batches/waiting?cloth=${clothId}${batchId === null ? '' : `&batch=${batchId}`}`,
+      ).catch(() => null);
       if (!response?.ok) return own;
       const all = (await response.json()) as BatchLine[];
       loaded.current.set(clothId, all);

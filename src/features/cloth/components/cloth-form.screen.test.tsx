@@ -13,7 +13,14 @@ beforeEach(() => {
   gone.length = 0;
 });
 
-const reed: ClothForm = { ...EMPTY_CLOTH, name: 'Reed', price: '18', width: '54', repeatAcross: '9', repeatAlong: '12 1/2' }; // prettier-ignore
+const reed: ClothForm = {
+  ...EMPTY_CLOTH,
+  name: 'Reed',
+  price: '18',
+  width: '54',
+  repeatAcross: '9',
+  repeatAlong: '12 1/2',
+};
 const open = (rest: Partial<ClothForm> = {}, edited: { id: number; version: number } | null = { id: 7, version: 4 }) =>
   show(<ClothFormView edited={edited} initial={{ ...reed, ...rest }} />);
 const sent = () => server.asked[0]!.args[0] as ClothForm;
@@ -47,7 +54,11 @@ describe('while it is typed', () => {
   test('centimetres instead of inches leave every length as long as it was', async () => {
     const { me } = open();
     await me.selectOptions(field('Measured in'), 'centimetres');
-    expect([field('Width').value, field('Repeat along').value, field('Left selvage').value]).toEqual(['54 in', '12 1/2 in', '1/2 in']); // prettier-ignore
+    expect([field('Width').value, field('Repeat along').value, field('Left selvage').value]).toEqual([
+      '54 in',
+      '12 1/2 in',
+      '1/2 in',
+    ]);
     // What is empty stays empty, and what has a unit keeps it.
     expect([field('First motif from the left').value, field('Sold in steps of').value]).toEqual(['', '1/4 yd']);
     await me.selectOptions(field('Measured in'), 'inches');
@@ -71,7 +82,11 @@ describe('while it is typed', () => {
     expect(seen()).not.toContain('Length of a sheet');
     await me.selectOptions(field('It is'), 'foam');
     await type(me, field('Length of a sheet'), '80');
-    expect([...field<HTMLSelectElement>('For one').options].map(({ text }) => text)).toEqual(['yard', 'metre', 'sheet']); // prettier-ignore
+    expect([...field<HTMLSelectElement>('For one').options].map(({ text }) => text)).toEqual([
+      'yard',
+      'metre',
+      'sheet',
+    ]);
     await me.click(field('Our usual foam'));
     await press(me, 'Save cloth');
     await waitFor(() => expect(sent()).toMatchObject({ sort: 'foam', sheetLength: '80', isUsual: true }));
@@ -87,7 +102,12 @@ describe('saving', () => {
     await waitFor(() => expect(button('Saved').disabled).toBe(true));
     await type(me, field('Price'), '20');
     await press(me, 'Save cloth');
-    await waitFor(() => expect(server.asked.map(({ args }) => args[1])).toEqual([{ id: 7, version: 4 }, { id: 7, version: 5 }])); // prettier-ignore
+    await waitFor(() =>
+      expect(server.asked.map(({ args }) => args[1])).toEqual([
+        { id: 7, version: 4 },
+        { id: 7, version: 5 },
+      ]),
+    );
   });
 
   test('a new one leads to the list', async () => {
@@ -120,7 +140,11 @@ describe('saving', () => {
   });
 
   test('after somebody else’s change mine goes over theirs only when I say so', async () => {
-    server.answer = { ok: false, faults: [{ code: 'stale', field: '', message: 'Somebody else saved this cloth.' }], stale: { version: 9, savedAt: '2027-01-05T10:20:00Z' } }; // prettier-ignore
+    server.answer = {
+      ok: false,
+      faults: [{ code: 'stale', field: '', message: 'Somebody else saved this cloth.' }],
+      stale: { version: 9, savedAt: '2027-01-05T10:20:00Z' },
+    };
     const { me } = open();
     await type(me, field('Price'), '19');
     await press(me, 'Save cloth');

@@ -84,7 +84,17 @@ export function ClothPhotoPage({ cloth }: { cloth: { id: number; version: number
   const count = (text: string) => (/^[1-9]\d?$/.test(text.trim()) ? Number(text) : null);
   const [acrossRepeats, alongRepeats] = [count(counts.across), count(counts.along)];
   const { a1, a2, b1, b2, e1, e2 } = marks;
-  const whole: PhotoMarks | null = a1 && a2 && b1 && b2 && length.ok && acrossRepeats && alongRepeats ? { across: [a1, a2], along: [b1, b2], acrossRepeats, alongRepeats, apart: length.value, edges: e1 && e2 ? [e1, e2] : null } : null; // prettier-ignore
+  const whole: PhotoMarks | null =
+    a1 && a2 && b1 && b2 && length.ok && acrossRepeats && alongRepeats
+      ? {
+          across: [a1, a2],
+          along: [b1, b2],
+          acrossRepeats,
+          alongRepeats,
+          apart: length.value,
+          edges: e1 && e2 ? [e1, e2] : null,
+        }
+      : null;
   const reading = whole && readPhoto(whole);
 
   const save = async () => {
@@ -99,7 +109,11 @@ export function ClothPhotoPage({ cloth }: { cloth: { id: number; version: number
       const response = await fetch(`/api/cloths/${cloth.id}/photo`, { method: 'POST', body });
       const answer = (await response.json()) as Answer<Saved>;
       if (answer.ok) {
-        toaster.create({ title: `${cloth.name} is drawn from its photograph.`, description: laysAgain(answer.value.reopened), type: 'success' }); // prettier-ignore
+        toaster.create({
+          title: `${cloth.name} is drawn from its photograph.`,
+          description: laysAgain(answer.value.reopened),
+          type: 'success',
+        });
         return router.push(`/cloth/${cloth.id}`);
       }
       setProblem(answer.faults[0]!.message);
@@ -219,7 +233,12 @@ export function ClothPhotoPage({ cloth }: { cloth: { id: number; version: number
                     aria-pressed={active === id}
                     onClick={() => setActive(id)}
                     onKeyDown={(event) => {
-                      const by: Record<string, Pixel> = { ArrowLeft: [-STEP_PX, 0], ArrowRight: [STEP_PX, 0], ArrowUp: [0, -STEP_PX], ArrowDown: [0, STEP_PX] }; // prettier-ignore
+                      const by: Record<string, Pixel> = {
+                        ArrowLeft: [-STEP_PX, 0],
+                        ArrowRight: [STEP_PX, 0],
+                        ArrowUp: [0, -STEP_PX],
+                        ArrowDown: [0, STEP_PX],
+                      };
                       const way = by[event.key];
                       if (!way) return;
                       event.preventDefault();

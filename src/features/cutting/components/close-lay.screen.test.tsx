@@ -54,10 +54,13 @@ describe('closing a lay', () => {
       batchId: 4,
       clothId: 7,
       version: 6,
-      from: [{ code: 'B-21', itemId: 21 }, { code: 'roll', itemId: null }],
+      from: [
+        { code: 'B-21', itemId: 21 },
+        { code: 'roll', itemId: null },
+      ],
       events: [],
       remnants: [kept],
-    }); // prettier-ignore
+    });
   });
 
   test('what was really cut from, what went otherwise and a remnant of one’s own go with it', async () => {
@@ -134,7 +137,9 @@ describe('a closed lay', () => {
 
   test('says where the cloth went: parts that add up to what was used, and what went beyond', () => {
     show(<ClosedLay view={view({ outcome })} />);
-    const rows = [...document.querySelectorAll('tbody tr')].map((one) => [...one.children].map((cell) => seen(cell as HTMLElement))); // prettier-ignore
+    const rows = [...document.querySelectorAll('tbody tr')].map((one) =>
+      [...one.children].map((cell) => seen(cell as HTMLElement)),
+    );
     expect(rows).toEqual([
       ['Pieces and strips', '1 yd 34 in'],
       ['Remnants kept', '8 in'],
@@ -166,7 +171,9 @@ describe('a closed lay', () => {
     server.gives({});
     await press(me, 'Book the recut');
     await waitFor(() => expect(gone).toEqual(['again']));
-    expect(server.asked[1]!.args).toEqual([{ batchId: 4, clothId: 7, part: '31 front', itemId: 22, length: '20', why: 'scorched' }]); // prettier-ignore
+    expect(server.asked[1]!.args).toEqual([
+      { batchId: 4, clothId: 7, part: '31 front', itemId: 22, length: '20', why: 'scorched' },
+    ]);
     expect(seen()).not.toContain('Book the recut');
     expect(hasUnsaved()).toBe(false);
   });

@@ -47,7 +47,10 @@ export function CloseLay({ view }: { view: CuttingView }) {
       const kept = remnants.filter(({ isKept }) => isKept).length;
       toaster.create({
         title: `${view.clothName} is cut.`,
-        description: kept > 0 ? `${kept} ${kept === 1 ? 'remnant is' : 'remnants are'} on the shelf; print ${kept === 1 ? 'its label' : 'their labels'} there.` : undefined, // prettier-ignore
+        description:
+          kept > 0
+            ? `${kept} ${kept === 1 ? 'remnant is' : 'remnants are'} on the shelf; print ${kept === 1 ? 'its label' : 'their labels'} there.`
+            : undefined,
         type: 'success',
       });
       if (answer.value.isBatchCut) router.push(`/batches/${batch.id}`);

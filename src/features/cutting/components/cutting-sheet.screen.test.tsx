@@ -31,13 +31,65 @@ const change = (to: (sheet: DeviceSheet) => DeviceSheet) => {
 };
 const STATE: SheetState = { layVersion: 1, asOf: AT, closed: '', ticks: [], troubles: [] };
 
-const item = (name: string, copy: number, marks: SheetItem['marks'] = []): SheetItem => ({ key: `${name} ${copy}`, copy, orderNo: 207, line: '1', name, sum: ['', ''], sizeNm: [0, 0], isStrip: false, turn: 0, ring: [], code: `P1-${copy}`, part: name, marks }); // prettier-ignore
-const length: SheetLength = { code: 'B12', widthMm: 1400, selvageMm: [0, 0], shownMm: 3000, usedNm: 0, boundNm: null, motifMm: [0, 0], flaws: [], outline: null, items: [item('front', 1, [{ n: 3, name: 'centre', points: [[0, 0]] }]), item('front', 2)] }; // prettier-ignore
-const step = (n: number, rest: Partial<CutStep> = {}): CutStep => ({ n, stock: 'B12', do: 'piece', section: 1, stacked: [1], layers: 1, items: [0], along: [0, inches(21)], across: [0, inches(21)], run: null, cuts: [], line: null, ...rest }); // prettier-ignore
+const item = (name: string, copy: number, marks: SheetItem['marks'] = []): SheetItem => ({
+  key: `${name} ${copy}`,
+  copy,
+  orderNo: 207,
+  line: '1',
+  name,
+  sum: ['', ''],
+  sizeNm: [0, 0],
+  isStrip: false,
+  turn: 0,
+  ring: [],
+  code: `P1-${copy}`,
+  part: name,
+  marks,
+});
+const length: SheetLength = {
+  code: 'B12',
+  widthMm: 1400,
+  selvageMm: [0, 0],
+  shownMm: 3000,
+  usedNm: 0,
+  boundNm: null,
+  motifMm: [0, 0],
+  flaws: [],
+  outline: null,
+  items: [item('front', 1, [{ n: 3, name: 'centre', points: [[0, 0]] }]), item('front', 2)],
+};
+const step = (n: number, rest: Partial<CutStep> = {}): CutStep => ({
+  n,
+  stock: 'B12',
+  do: 'piece',
+  section: 1,
+  stacked: [1],
+  layers: 1,
+  items: [0],
+  along: [0, inches(21)],
+  across: [0, inches(21)],
+  run: null,
+  cuts: [],
+  line: null,
+  ...rest,
+});
 const STEPS = [step(1, { do: 'square', items: [] }), step(2), step(3, { items: [1] })];
 
 function open(rest: Partial<SheetView> = {}) {
-  const view: SheetView = { batch: { id: 3, name: 'Car 14' }, clothId: 7, clothName: 'Bilge canvas', units: 'in', look: {} as SheetView['look'], areSheets: false, lengths: [length], steps: STEPS, orders: [{ no: 207, mark: 1, customer: 'Kettle Lock' }], others: [], state: STATE, ...rest }; // prettier-ignore
+  const view: SheetView = {
+    batch: { id: 3, name: 'Car 14' },
+    clothId: 7,
+    clothName: 'Bilge canvas',
+    units: 'in',
+    look: {} as SheetView['look'],
+    areSheets: false,
+    lengths: [length],
+    steps: STEPS,
+    orders: [{ no: 207, mark: 1, customer: 'Kettle Lock' }],
+    others: [],
+    state: STATE,
+    ...rest,
+  };
   const sheet = () => <CuttingSheet view={view} />;
   const shown = show(sheet());
   device.again = () => shown.again(sheet());
@@ -107,12 +159,24 @@ describe('what goes wrong', () => {
     expect(field<HTMLSelectElement>('Piece').value).toBe('front');
     await type(me, field('Why'), 'oil stain');
     await press(me, 'Note it');
-    expect((device.sheet as DeviceSheet).waiting.at(-1)).toMatchObject({ do: 'trouble', step: 2, sort: 'miscut', code: 'B12', part: 'front', why: 'oil stain' }); // prettier-ignore
+    expect((device.sheet as DeviceSheet).waiting.at(-1)).toMatchObject({
+      do: 'trouble',
+      step: 2,
+      sort: 'miscut',
+      code: 'B12',
+      part: 'front',
+      why: 'oil stain',
+    });
     expect(current()).toBe(2);
   });
 
   test('what others found stands there', () => {
-    device.sheet = freshSheet({ ...STATE, troubles: [{ entry: 'x', step: 2, by: 'Ada', at: AT, sort: 'flaw found', code: 'B12', length: '', part: '', why: '' }] }); // prettier-ignore
+    device.sheet = freshSheet({
+      ...STATE,
+      troubles: [
+        { entry: 'x', step: 2, by: 'Ada', at: AT, sort: 'flaw found', code: 'B12', length: '', part: '', why: '' },
+      ],
+    });
     open();
     expect(seen()).toContain('Noted: flaw found (step 2).');
   });

@@ -44,7 +44,9 @@ export function CuttingSheet({ view }: { view: SheetView }) {
   const isAllDone = open > steps.length;
   const freed = useMemo(() => {
     const keys = new Set<string>();
-    for (const one of steps) if (ticks.has(one.n) && ['piece', 'strips', 'around'].includes(one.do)) for (const { key } of itemsFreed(view, one)) keys.add(key); // prettier-ignore
+    for (const one of steps)
+      if (ticks.has(one.n) && ['piece', 'strips', 'around'].includes(one.do))
+        for (const { key } of itemsFreed(view, one)) keys.add(key);
     return keys;
   }, [steps, ticks, view]);
   const go = (to: number) => {
@@ -60,7 +62,8 @@ export function CuttingSheet({ view }: { view: SheetView }) {
     setIsWrong(false);
     setChosen(later?.n ?? nextOpen(steps.length, after));
   };
-  if (steps.length === 0) return <Notice level="warn">Nothing of this lay lies on the cloth yet: there is nothing to cut.</Notice>; // prettier-ignore
+  if (steps.length === 0)
+    return <Notice level="warn">Nothing of this lay lies on the cloth yet: there is nothing to cut.</Notice>;
   const words = stepWords(step, view);
   return (
     <Box>

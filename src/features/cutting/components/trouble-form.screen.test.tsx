@@ -17,12 +17,22 @@ const open = (some: SheetItem[] = items) =>
 
 test('means the first piece that the step frees, each part once, unless another is chosen', async () => {
   const { me } = open();
-  expect([...field<HTMLSelectElement>('Piece').options].map(({ text }) => text)).toEqual(['none of one order', '31 front', '33 base']); // prettier-ignore
+  expect([...field<HTMLSelectElement>('Piece').options].map(({ text }) => text)).toEqual([
+    'none of one order',
+    '31 front',
+    '33 base',
+  ]);
   await me.selectOptions(field('Piece'), '33 base');
   await type(me, field('Extra length used'), '4 1/2');
   await type(me, field('Why'), 'the ruler slipped');
   await me.click(button('Note it'));
-  expect(report).toHaveBeenCalledExactlyOnceWith({ sort: 'miscut', code: 'B-21', length: '4 1/2', part: '33 base', why: 'the ruler slipped' }); // prettier-ignore
+  expect(report).toHaveBeenCalledExactlyOnceWith({
+    sort: 'miscut',
+    code: 'B-21',
+    length: '4 1/2',
+    part: '33 base',
+    why: 'the ruler slipped',
+  });
 });
 
 test('may be measured later, but what is written is a length', async () => {

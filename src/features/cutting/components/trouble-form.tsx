@@ -26,7 +26,13 @@ export function TroubleForm({
   onReport: (trouble: Trouble) => void;
   onCancel: () => void;
 }) {
-  const [trouble, setTrouble] = useState<Trouble>({ sort: 'miscut', code: stock, length: '', part: items[0]?.part ?? '', why: '' }); // prettier-ignore
+  const [trouble, setTrouble] = useState<Trouble>({
+    sort: 'miscut',
+    code: stock,
+    length: '',
+    part: items[0]?.part ?? '',
+    why: '',
+  });
   const [error, setError] = useState<string>();
   const [partError, setPartError] = useState<string>();
   const parts = new Map(items.map(({ part, orderNo, name }) => [part, `${orderNo} ${name}`]));

@@ -12,7 +12,9 @@ export async function keepPage(): Promise<boolean> {
     const worker = registration.active ?? registration.waiting ?? registration.installing;
     if (!worker) return false;
     const loaded = performance.getEntriesByType('resource').map(({ name }) => name);
-    const own = loaded.filter((name) => new URL(name).origin === location.origin && new URL(name).pathname.startsWith('/_next/static/')); // prettier-ignore
+    const own = loaded.filter(
+      (name) => new URL(name).origin === location.origin && new URL(name).pathname.startsWith('/_next/static/'),
+    );
     await navigator.serviceWorker.ready;
     (registration.active ?? worker).postMessage({ keep: { page: location.href, files: own } });
     return true;

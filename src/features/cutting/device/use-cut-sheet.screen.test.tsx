@@ -30,9 +30,9 @@ const server = {
     for (const one of entries) {
       const known = this.state.ticks.find(({ step }) => step === one.step);
       if (one.do === 'tick' && known)
-        conflicts.push({ entry: one.entry, step: one.step, message: `Step ${one.step} was ticked by ${known.by}.` }); // prettier-ignore
+        conflicts.push({ entry: one.entry, step: one.step, message: `Step ${one.step} was ticked by ${known.by}.` });
       else if (one.do === 'tick')
-        this.change([...this.state.ticks, { step: one.step, entry: one.entry, by: 'Ada', at: one.at }]); // prettier-ignore
+        this.change([...this.state.ticks, { step: one.step, entry: one.entry, by: 'Ada', at: one.at }]);
       else if (one.do === 'untick') this.change(this.state.ticks.filter(({ entry }) => entry !== one.of));
     }
     const answer = { ok: true, value: { dealtWith: entries.map(({ entry }) => entry), conflicts, state: this.state } };
@@ -122,7 +122,9 @@ test('somebody else’s tick of the same step holds, and is said until it has be
   server.isAway = false;
   await result.current.look();
   await settled();
-  await waitFor(() => expect(result.current.sheet.conflicts.map(({ message }) => message)).toEqual(['Step 5 was ticked by Noor.'])); // prettier-ignore
+  await waitFor(() =>
+    expect(result.current.sheet.conflicts.map(({ message }) => message)).toEqual(['Step 5 was ticked by Noor.']),
+  );
   expect(result.current.sheet.state.ticks).toMatchObject([{ step: 5, by: 'Noor' }]);
   draws(() => result.current.forgetConflicts());
   expect(result.current.sheet.conflicts).toEqual([]);
@@ -133,7 +135,9 @@ test('a refusal of the server is said, and does not stand in the way of what com
   const take = server.take;
   server.take = () => ({ ok: false, faults: [{ code: 'x', field: '', message: 'This lay was closed at noon.' }] });
   draws(() => result.current.tick(1));
-  await waitFor(() => expect(result.current.sheet.conflicts.map(({ message }) => message)).toEqual(['This lay was closed at noon.'])); // prettier-ignore
+  await waitFor(() =>
+    expect(result.current.sheet.conflicts.map(({ message }) => message)).toEqual(['This lay was closed at noon.']),
+  );
   server.take = take;
   draws(() => result.current.tick(2));
   await waitFor(() => expect(steps(server.state)).toEqual([2]));
@@ -153,7 +157,13 @@ test('while the page is seen it asks every few seconds how the sheet stands', as
 });
 
 test('a page that is older than what the device keeps touches nothing of it', async () => {
-  const newer: DeviceSheet = { layVersion: 3, state: { ...START, layVersion: 3 }, waiting: [], sending: null, conflicts: [] }; // prettier-ignore
+  const newer: DeviceSheet = {
+    layVersion: 3,
+    state: { ...START, layVersion: 3 },
+    waiting: [],
+    sending: null,
+    conflicts: [],
+  };
   kept.set(KEY, newer);
   const { result } = await open();
   expect(result.current.closed).toContain('an earlier lay');

@@ -76,7 +76,11 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
       for (let dealt = 1; now.current.waiting.length > 0 && dealt > 0;) {
         const { sheet: sending, entries } = toSend(now.current, newId());
         change(sending);
-        const answer = await asked<Answer<SendOutcome>>(url, { request: sending.sending!.request, layVersion: sending.layVersion, entries }); // prettier-ignore
+        const answer = await asked<Answer<SendOutcome>>(url, {
+          request: sending.sending!.request,
+          layVersion: sending.layVersion,
+          entries,
+        });
         setNetwork(answer ? 'there' : 'away');
         if (!answer) return;
         const outcome = answer.ok
@@ -141,9 +145,13 @@ const refusedOutcome = (entries: readonly CutEntry[], message: string, state: Sh
 async function asked<T>(url: string, body?: unknown): Promise<T | null> {
   try {
     const response = await fetch(url, {
-      ...(body !== undefined && { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body !== undefined && {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      }),
       signal: AbortSignal.timeout(ANSWER_WITHIN_MS),
-    }); // prettier-ignore
+    });
     return response.ok || response.status === 422 ? ((await response.json()) as T) : null;
   } catch {
     return null;

@@ -10,7 +10,8 @@ import { Notice, Panel } from '@/ui/page';
 import { revokeDevice, showPairingCode } from '../actions';
 import type { Device, WrongCodes } from '../queries';
 
-const when = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }); // prettier-ignore
+const when = (at: string) =>
+  new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 const inFours = (code: string) => code.replace(/(\d{4})(?=\d)/g, '$1 ');
 
 interface Props {

@@ -20,17 +20,26 @@ export function WallPage({ chart }: { chart: WallChart }) {
   const [cells, setCells] = useState<ReadonlyMap<string, string>>(new Map());
   const [isDone, setDone] = useState(false);
   const [stopper, setStopper] = useState<AbortController | null>(null);
-  const query = new URLSearchParams({ kind, ...(clothId !== null && { cloth: String(clothId) }), qty: String(qty) }).toString(); // prettier-ignore
+  const query = new URLSearchParams({
+    kind,
+    ...(clothId !== null && { cloth: String(clothId) }),
+    qty: String(qty),
+  }).toString();
   useEffect(() => {
     const stop = new AbortController();
     // eslint-disable-next-line react-hooks/set-state-in-effect -- another chart begins empty
     setCells(new Map());
     setDone(false);
     setStopper(stop);
-    void readJsonLines<WallCell>(`/api/wall?${query}`, stop.signal, ({ row, column, length }) => setCells((before) => new Map(before).set(`${row} ${column}`, length))).finally(() => setDone(true)); // prettier-ignore
+    void readJsonLines<WallCell>(`/api/wall?${query}`, stop.signal, ({ row, column, length }) =>
+      setCells((before) => new Map(before).set(`${row} ${column}`, length)),
+    ).finally(() => setDone(true));
     return () => stop.abort();
   }, [query]);
-  const go = (part: Record<string, string>) => router.push(`/wall?${new URLSearchParams({ kind, ...(clothId !== null && { cloth: String(clothId) }), qty: String(qty), ...part })}`); // prettier-ignore
+  const go = (part: Record<string, string>) =>
+    router.push(
+      `/wall?${new URLSearchParams({ kind, ...(clothId !== null && { cloth: String(clothId) }), qty: String(qty), ...part })}`,
+    );
   const hasZip = rows.some(({ zip }) => zip !== '');
   const name = kinds.find(({ id }) => id === kind)?.name ?? '';
   return (

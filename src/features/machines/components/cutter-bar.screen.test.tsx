@@ -16,7 +16,8 @@ beforeEach(() => {
 });
 afterEach(() => vi.useRealTimers());
 
-const at = (state: string, rest: Partial<CutterView> = {}) => ({ state, progress: 0.5, isOld: false, silence: '', faults: [], ...rest }) as CutterView; // prettier-ignore
+const at = (state: string, rest: Partial<CutterView> = {}) =>
+  ({ state, progress: 0.5, isOld: false, silence: '', faults: [], ...rest }) as CutterView;
 const open = (canSend = true) => show(<CutterBar batchId={4} clothId={7} canSend={canSend} />);
 
 test('only an approved lay is sent', async () => {
@@ -55,9 +56,17 @@ test('can be stopped while it is cut', async () => {
 });
 
 test('its silence, its faults and a lay that was changed since are said', async () => {
-  view = at('failed', { isOld: true, silence: 'The cutter does not answer.', faults: ['The blade broke at half of the lay.'] }); // prettier-ignore
+  view = at('failed', {
+    isOld: true,
+    silence: 'The cutter does not answer.',
+    faults: ['The blade broke at half of the lay.'],
+  });
   open();
-  await waitFor(() => expect(seen()).toContain('The cutter broke off. The lay was changed since. The cutter does not answer. The blade broke at half of the lay.')); // prettier-ignore
+  await waitFor(() =>
+    expect(seen()).toContain(
+      'The cutter broke off. The lay was changed since. The cutter does not answer. The blade broke at half of the lay.',
+    ),
+  );
 });
 
 test('a refusal is said, and the lay can be sent again', async () => {

@@ -11,8 +11,22 @@ beforeEach(() => {
 });
 
 describe('the supplier’s prices', () => {
-  const proposal = { id: 9, supplier: 'Loom Lane Mill', article: 'T-14', of: 'Towpath ticking', priceMinor: 1520, currency: 'GBP', pricePer: 'yd', asOf: '2027-01-02', inStock: '38 yd', ownMinor: 1450, ownCurrency: 'GBP', ownPer: 'yd' }; // prettier-ignore
-  const open = (today = '2027-01-05', proposals = [proposal]) => show(<PriceProposals proposals={proposals} today={today} />); // prettier-ignore
+  const proposal = {
+    id: 9,
+    supplier: 'Loom Lane Mill',
+    article: 'T-14',
+    of: 'Towpath ticking',
+    priceMinor: 1520,
+    currency: 'GBP',
+    pricePer: 'yd',
+    asOf: '2027-01-02',
+    inStock: '38 yd',
+    ownMinor: 1450,
+    ownCurrency: 'GBP',
+    ownPer: 'yd',
+  };
+  const open = (today = '2027-01-05', proposals = [proposal]) =>
+    show(<PriceProposals proposals={proposals} today={today} />);
 
   test('stand beside ours; an old list says how old it is', () => {
     const { again } = open();
@@ -36,14 +50,23 @@ describe('the supplier’s prices', () => {
   });
 
   test.each([
-    [{ made: 0, known: 0, supplier: 'Loom Lane Mill', asOf: '2027-01-02' }, 'Loom Lane Mill lists nothing under a name that the workroom has.'],
-    [{ made: 0, known: 3, supplier: 'Loom Lane Mill', asOf: '2027-01-02' }, 'All prices of Loom Lane Mill are as the workroom has them.'],
-    [{ made: 2, known: 3, supplier: 'Loom Lane Mill', asOf: '2027-01-02' }, 'Loom Lane Mill has 2 other prices, of 2027-01-02.'],
+    [
+      { made: 0, known: 0, supplier: 'Loom Lane Mill', asOf: '2027-01-02' },
+      'Loom Lane Mill lists nothing under a name that the workroom has.',
+    ],
+    [
+      { made: 0, known: 3, supplier: 'Loom Lane Mill', asOf: '2027-01-02' },
+      'All prices of Loom Lane Mill are as the workroom has them.',
+    ],
+    [
+      { made: 2, known: 3, supplier: 'Loom Lane Mill', asOf: '2027-01-02' },
+      'Loom Lane Mill has 2 other prices, of 2027-01-02.',
+    ],
   ])('asked for the list: %o', async (value, words) => {
     server.gives(value);
     const { me } = open('2027-01-05', []);
     expect(seen()).toContain('No price waits to be decided on.');
     await press(me, 'Ask for the list');
     await waitFor(() => expect(seen()).toContain(words));
-  }); // prettier-ignore
+  });
 });

@@ -29,7 +29,14 @@ export function PriceProposals({ proposals, today }: { proposals: Proposal[]; to
       setSaid(answer.ok ? words(answer.value) : '');
       router.refresh();
     });
-  const ask = () => act(askForPrices, ({ made, known, supplier, asOf }) => known === 0 ? `${supplier} lists nothing under a name that the workroom has.` : made === 0 ? `All prices of ${supplier} are as the workroom has them.` : `${supplier} has ${counted(made, 'other price')}, of ${asOf}.`); // prettier-ignore
+  const ask = () =>
+    act(askForPrices, ({ made, known, supplier, asOf }) =>
+      known === 0
+        ? `${supplier} lists nothing under a name that the workroom has.`
+        : made === 0
+          ? `All prices of ${supplier} are as the workroom has them.`
+          : `${supplier} has ${counted(made, 'other price')}, of ${asOf}.`,
+    );
   return (
     <Panel
       title="The supplier’s prices"

@@ -26,8 +26,17 @@ export function TapeSign() {
 
 function take(word: TapeWord) {
   if (word.sort === 'fault') {
-    toaster.create(word.what === 'battery low' ? { title: 'The tape’s battery is low; change it before it measures wrongly.', type: 'warning' } : { title: 'The tape read nothing; measure again.', type: 'warning' }); // prettier-ignore
+    toaster.create(
+      word.what === 'battery low'
+        ? { title: 'The tape’s battery is low; change it before it measures wrongly.', type: 'warning' }
+        : { title: 'The tape read nothing; measure again.', type: 'warning' },
+    );
     return;
   }
-  if (!putIntoField(word.text)) toaster.create({ title: `The tape measured ${word.text}.`, description: 'Tap the field that it is for, then measure again.', type: 'info' }); // prettier-ignore
+  if (!putIntoField(word.text))
+    toaster.create({
+      title: `The tape measured ${word.text}.`,
+      description: 'Tap the field that it is for, then measure again.',
+      type: 'info',
+    });
 }

@@ -15,7 +15,20 @@ beforeEach(() => {
 
 const zip: MaterialForm = { ...EMPTY_MATERIAL, name: 'Coil zip', length: '22', price: '1.20' };
 const open = (initial = zip, edited: { id: number; version: number } | null = { id: 3, version: 2 }) =>
-  show(<MaterialFormView edited={edited} initial={initial} units="in" names={['zip', 'cord', 'snaps']} prices={[{ since: '1 May', price: '£1.20' }, { since: '1 March', price: '£1.10' }] as never} />); // prettier-ignore
+  show(
+    <MaterialFormView
+      edited={edited}
+      initial={initial}
+      units="in"
+      names={['zip', 'cord', 'snaps']}
+      prices={
+        [
+          { since: '1 May', price: '£1.20' },
+          { since: '1 March', price: '£1.10' },
+        ] as never
+      }
+    />,
+  );
 const labels = () => [...document.querySelectorAll('label')].map((one) => seen(one));
 const perOnes = () => [...field<HTMLSelectElement>('For one').options].map(({ text }) => text);
 

@@ -19,10 +19,16 @@ import type { PriceRow } from '../queries';
 
 const listOf = (names: Record<string, string>) => Object.entries(names).map(([id, label]) => ({ id, label }));
 const PRICES: Record<MaterialForm['countedBy'], { id: MaterialForm['pricePer']; label: string }[]> = {
-  length: [{ id: 'yd', label: 'yard' }, { id: 'm', label: 'metre' }],
+  length: [
+    { id: 'yd', label: 'yard' },
+    { id: 'm', label: 'metre' },
+  ],
   piece: [{ id: 'piece', label: 'piece' }],
-  pack: [{ id: 'pack', label: 'pack' }, { id: 'piece', label: 'piece' }],
-}; // prettier-ignore
+  pack: [
+    { id: 'pack', label: 'pack' },
+    { id: 'piece', label: 'piece' },
+  ],
+};
 
 /** A notion of the catalogue: cord, zips, hook-and-loop, snaps, buttons and the like. */
 export function MaterialFormView({

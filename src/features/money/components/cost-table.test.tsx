@@ -4,7 +4,12 @@ import { textOf } from '@/ui/testing/markup';
 import { PART_NAMES } from '../part-names';
 import { CostTable } from './cost-table';
 
-const line = (part: keyof typeof PART_NAMES, what: string, amount: number) => ({ part, what, sum: `${what} as reckoned`, amount }); // prettier-ignore
+const line = (part: keyof typeof PART_NAMES, what: string, amount: number) => ({
+  part,
+  what,
+  sum: `${what} as reckoned`,
+  amount,
+});
 const [first, second] = Object.keys(PART_NAMES) as (keyof typeof PART_NAMES)[];
 const sheet = (part: Partial<CostSheet> = {}): CostSheet =>
   ({
@@ -34,7 +39,9 @@ describe('a cost sheet', () => {
   });
 
   test('says what is not in the sum', () => {
-    expect(shown({ missing: ['the price of cord', 'minutes of this kind'] })).toContain('Not in the sum: the price of cord; minutes of this kind.'); // prettier-ignore
+    expect(shown({ missing: ['the price of cord', 'minutes of this kind'] })).toContain(
+      'Not in the sum: the price of cord; minutes of this kind.',
+    );
     expect(shown()).not.toContain('Not in the sum');
   });
 

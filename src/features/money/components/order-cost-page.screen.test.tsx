@@ -14,7 +14,14 @@ beforeEach(() => {
   gone.length = 0;
 });
 
-const sheet = (total: number, missing: string[] = []): CostSheet => ({ currency: 'GBP', made: [{ name: 'Boxed cushion', qty: 2 }], lines: [], net: total, total, missing }); // prettier-ignore
+const sheet = (total: number, missing: string[] = []): CostSheet => ({
+  currency: 'GBP',
+  made: [{ name: 'Boxed cushion', qty: 2 }],
+  lines: [],
+  net: total,
+  total,
+  missing,
+});
 const cost = (rest: Partial<OrderCost> = {}): OrderCost => ({
   order: { id: 8, no: 240, mark: 1, customer: 'Mill Race Players', due: '2027-03-05' },
   now: sheet(12_345),
@@ -24,7 +31,10 @@ const cost = (rest: Partial<OrderCost> = {}): OrderCost => ({
   ...rest,
 });
 const open = (rest: Partial<OrderCost> = {}) => show(<OrderCostPage cost={cost(rest)} />);
-const rowsOf = (name: string) => [...document.querySelectorAll<HTMLElement>(`table[aria-label="${name}"] tr`)].map((row) => [...row.querySelectorAll('td')].map((cell) => seen(cell))); // prettier-ignore
+const rowsOf = (name: string) =>
+  [...document.querySelectorAll<HTMLElement>(`table[aria-label="${name}"] tr`)].map((row) =>
+    [...row.querySelectorAll('td')].map((cell) => seen(cell)),
+  );
 
 test('a quote is made of it and opened; while there is none the page says what one is', async () => {
   server.gives({ id: 5 });

@@ -29,7 +29,7 @@ export function OrderCostPage({ cost }: { cost: OrderCost }) {
       else setError(answer.faults[0]!.message);
     });
   const money = (minor: number) => printMoney(minor, now.currency);
-  const differenceOf = (minor: number) => minor === 0 ? '' : `${minor > 0 ? '+' : '−'} ${money(Math.abs(minor))}`; // prettier-ignore
+  const differenceOf = (minor: number) => (minor === 0 ? '' : `${minor > 0 ? '+' : '−'} ${money(Math.abs(minor))}`);
   return (
     <>
       <PageHead

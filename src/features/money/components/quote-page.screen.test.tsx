@@ -45,7 +45,9 @@ test('what was changed is saved with the version that was read', async () => {
   await type(me, field('A word to the customer'), 'Thank you, and good cutting.');
   await press(me, 'Save');
   await waitFor(() => expect(gone).toEqual(['again']));
-  expect(server.asked).toMatchObject([{ action: 'editQuote', args: [3, 5, 'Thank you, and good cutting.', '2027-02-01'] }]); // prettier-ignore
+  expect(server.asked).toMatchObject([
+    { action: 'editQuote', args: [3, 5, 'Thank you, and good cutting.', '2027-02-01'] },
+  ]);
 });
 
 test('what was changed and not saved goes with it when it is sent', async () => {

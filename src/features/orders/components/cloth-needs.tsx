@@ -105,7 +105,8 @@ class Layers {
   }
 }
 
-const made = () => pageWorker<NeedsWork>(new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+const made = () =>
+  pageWorker<NeedsWork>(new Worker(new URL('./cloth-needs.worker.ts', import.meta.url), { type: 'module' }));
 
 /** The last answer stays to be seen while the next is worked out. */
 function useNeeds(control: Control<OrderForm>, units: OrderUnits): NeedsAnswer | null {

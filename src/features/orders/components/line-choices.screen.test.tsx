@@ -48,7 +48,9 @@ describe('which way the cloth runs', () => {
   test('only cloth that may lie any way offers that', () => {
     const { now, change } = keeping({});
     const choices = (turns: 'any' | 'none') => {
-      const { unmount } = show(<Directions cover={cover} line={now()} cloth={clothChoice('1', 'Moquette', { turns })} change={change} />); // prettier-ignore
+      const { unmount } = show(
+        <Directions cover={cover} line={now()} cloth={clothChoice('1', 'Moquette', { turns })} change={change} />,
+      );
       const texts = [...field<HTMLSelectElement>(`On the ${cover.pieces[0]!.name}`).options].map(({ value }) => value);
       unmount();
       return texts;
@@ -60,7 +62,20 @@ describe('which way the cloth runs', () => {
 
 describe('a part that is wider than its cloth', () => {
   const narrow = clothChoice('1', 'Narrow moquette', { width: inches(27), turns: 'none' });
-  const list = cutList([{ id: '1', kind: 'envelope-cushion', qty: 1, measures: { width: inches(40), height: inches(20) }, options: {}, cloth: { face: '1' } }], 'in', { cloths: new Map([['1', narrow.cloth]]) }); // prettier-ignore
+  const list = cutList(
+    [
+      {
+        id: '1',
+        kind: 'envelope-cushion',
+        qty: 1,
+        measures: { width: inches(40), height: inches(20) },
+        options: {},
+        cloth: { face: '1' },
+      },
+    ],
+    'in',
+    { cloths: new Map([['1', narrow.cloth]]) },
+  );
   const wide: WidePart[] = list.ok ? list.value.wide : [];
 
   test('is cut as the person says, each or all; every way says what it takes and costs', async () => {
@@ -76,22 +91,34 @@ describe('a part that is wider than its cloth', () => {
     const first = document.querySelector(`[aria-label="How the ${wide[0]!.part} is cut"]`)!;
     const along = [...first.querySelectorAll('label')].find((one) => seen(one).startsWith('along the bolt'))!;
     await me.click(along.querySelector('input')!);
-    expect(now().panels).toEqual({ ...Object.fromEntries(wide.map(({ part }) => [part, 'join'])), [wide[0]!.part]: 'sideways' }); // prettier-ignore
+    expect(now().panels).toEqual({
+      ...Object.fromEntries(wide.map(({ part }) => [part, 'join'])),
+      [wide[0]!.part]: 'sideways',
+    });
   });
 });
 
 describe('materials and notions', () => {
-  const notions: NotionChoice[] = [{ id: '4', name: 'Brass snaps', usualFor: [] }, { id: '5', name: 'Nylon zip, no. 5', usualFor: ['zip'] }] as never; // prettier-ignore
+  const notions: NotionChoice[] = [
+    { id: '4', name: 'Brass snaps', usualFor: [] },
+    { id: '5', name: 'Nylon zip, no. 5', usualFor: ['zip'] },
+  ] as never;
   const kind = KINDS.find((one) => materialRolesOf(one).length > 0)!;
   const [role] = materialRolesOf(kind) as [Role];
   const material = clothChoice('9', 'The other one', {}, role as never);
   const open = (first: Partial<LineForm> = {}, of = boxed) => {
     const { now, change } = keeping(first);
     const { me } = show(
-      <OrderProvider cloths={[clothChoice('1', 'Barge canvas'), material]} notions={notions} own={[]} withdrawn={[]} workroom={USUAL_RULES}>
+      <OrderProvider
+        cloths={[clothChoice('1', 'Barge canvas'), material]}
+        notions={notions}
+        own={[]}
+        withdrawn={[]}
+        workroom={USUAL_RULES}
+      >
         <LineMaterials kind={of} cover={cover} line={now()} change={change} errorAt={() => undefined} />
       </OrderProvider>,
-    ); // prettier-ignore
+    );
     return { me, now };
   };
   const names = (label: string) => [...field<HTMLSelectElement>(label).options].map(({ text }) => text);

@@ -90,8 +90,13 @@ describe('while a line is typed', () => {
   });
 
   test('wider than its cloth it runs along the bolt until somebody decides; what changed lights up', async () => {
-    const lights = () => [...document.querySelectorAll<HTMLElement>('[data-flash]')].filter(({ dataset }) => Number(dataset.flash) > 0); // prettier-ignore
-    const cushion = { ...emptyLine(kindById('boxed-cushion')!), typed: { length: '70', width: '20', thickness: '3' }, cloth: { face: '1' } }; // prettier-ignore
+    const lights = () =>
+      [...document.querySelectorAll<HTMLElement>('[data-flash]')].filter(({ dataset }) => Number(dataset.flash) > 0);
+    const cushion = {
+      ...emptyLine(kindById('boxed-cushion')!),
+      typed: { length: '70', width: '20', thickness: '3' },
+      cloth: { face: '1' },
+    };
     const { me } = open(order([cushion]), { cloths: [clothChoice('1', 'Barge canvas', { turns: 'half' })] });
     await screen.findByText('front boxing, middle');
     expect(screen.queryByText('top, middle')).toBeNull();
@@ -176,7 +181,9 @@ describe('saving', () => {
     expect(button('Saved').disabled).toBe(true);
     await save(me);
     await waitFor(() => button('Saved'));
-    expect(server.asked.map(({ args }) => args)).toEqual([[order([{ ...typed, id: 7, qty: '6' }]), { id: 31, version: 4 }]]); // prettier-ignore
+    expect(server.asked.map(({ args }) => args)).toEqual([
+      [order([{ ...typed, id: 7, qty: '6' }]), { id: 31, version: 4 }],
+    ]);
     expect(gone).toEqual(['again']);
     // The next time it is the version that saving gave.
     await save(me, '7');
@@ -219,7 +226,11 @@ describe('saving', () => {
   });
 
   test('after somebody else’s change mine goes over theirs only when I say so', async () => {
-    server.answer = { ok: false, faults: [{ code: 'stale', field: '', message: 'Changed.' }], stale: { version: 9, savedAt: '2027-01-05T10:20:00Z' } }; // prettier-ignore
+    server.answer = {
+      ok: false,
+      faults: [{ code: 'stale', field: '', message: 'Changed.' }],
+      stale: { version: 9, savedAt: '2027-01-05T10:20:00Z' },
+    };
     const { me } = open(order([typed]));
     await save(me);
     expect(await screen.findByText(/Somebody else saved this order at/)).toBeTruthy();
@@ -241,7 +252,9 @@ test('customers are proposed as their names are typed', async () => {
   const { me } = open(order([typed], { customer: '' }));
   await me.type(field('Customer'), 'Mill & Co');
   await waitFor(() => expect(asked.at(-1)).toBe('/api/customers?q=Mill%20%26%20Co'));
-  await waitFor(() => expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Mill Race Players')); // prettier-ignore
+  await waitFor(() =>
+    expect(document.querySelector('datalist option')?.getAttribute('value')).toBe('Mill Race Players'),
+  );
 });
 
 test('without any cloth the pieces are worked out all the same; one that is added beside is there, and what was typed too', async () => {

@@ -275,7 +275,10 @@ function useFirstCloth() {
     const look = async () => {
       if (document.visibilityState !== 'visible') return;
       // A refresh that finds nobody would load the whole page anew, without what was typed.
-      const isThere = await fetch('/api/health').then((answer) => answer.ok, () => false); // prettier-ignore
+      const isThere = await fetch('/api/health').then(
+        (answer) => answer.ok,
+        () => false,
+      );
       if (isThere) router.refresh();
     };
     const onChange = () => void look();

@@ -7,7 +7,9 @@ import type { OrderListRow } from '../queries';
 import { OrdersTable } from './orders-table';
 
 /** What is said at the edge of the page. */
-const said = vi.hoisted(() => [] as { title: string; description?: string; action?: { label: string; onClick(): void } }[]); // prettier-ignore
+const said = vi.hoisted(
+  () => [] as { title: string; description?: string; action?: { label: string; onClick(): void } }[],
+);
 vi.mock('@/ui/toaster', () => ({ toaster: { create: (one: (typeof said)[number]) => void said.push(one) } }));
 
 beforeEach(() => {
@@ -17,9 +19,18 @@ beforeEach(() => {
 });
 
 const row = (id: number, rest: Partial<OrderListRow> = {}) =>
-  ({ id, no: 200 + id, mark: 1, customer: 'Kettle Lock', what: '4 bolsters', due: '2027-05-04', status: 'waiting', ...rest }) as OrderListRow; // prettier-ignore
+  ({
+    id,
+    no: 200 + id,
+    mark: 1,
+    customer: 'Kettle Lock',
+    what: '4 bolsters',
+    due: '2027-05-04',
+    status: 'waiting',
+    ...rest,
+  }) as OrderListRow;
 const open = (...orders: OrderListRow[]) =>
-  show(<OrdersTable orders={orders} today="2027-05-06T09:00:00Z" server={{ sortHref: {} } as never} />); // prettier-ignore
+  show(<OrdersTable orders={orders} today="2027-05-06T09:00:00Z" server={{ sortHref: {} } as never} />);
 
 test('says how late an order is, as long as it is not cut', () => {
   open(row(1), row(2, { status: 'cut' as never }));
@@ -41,7 +52,10 @@ test('what is deleted can be brought back from where that is said, with what it 
   const { me } = open(row(1));
   await me.click(button('Delete order 201'));
   await waitFor(() => expect(said).toHaveLength(1));
-  expect(said[0]).toMatchObject({ title: 'Order 201 is deleted.', description: expect.stringContaining('Spring boats') }); // prettier-ignore
+  expect(said[0]).toMatchObject({
+    title: 'Order 201 is deleted.',
+    description: expect.stringContaining('Spring boats'),
+  });
   said[0]!.action!.onClick();
   await waitFor(() => expect(server.asked[1]).toMatchObject({ action: 'restoreOrder', args: [1] }));
 });
@@ -50,6 +64,8 @@ test('a refusal is said, and nothing else happens', async () => {
   server.refuses({ '': 'A line of it is approved in “Spring boats”.' });
   const { me } = open(row(1));
   await me.click(button('Delete order 201'));
-  await waitFor(() => expect(said).toMatchObject([{ title: 'A line of it is approved in “Spring boats”.', type: 'error' }])); // prettier-ignore
+  await waitFor(() =>
+    expect(said).toMatchObject([{ title: 'A line of it is approved in “Spring boats”.', type: 'error' }]),
+  );
   expect(gone).toEqual([]);
 });

@@ -100,9 +100,15 @@ export function QuickRows({ kind, line, units, isOpen, onOpen, onAdd }: Props) {
                   '& th': { textAlign: 'left', padding: '4px 6px', fontSize: '0.9em' },
                   '& td': { padding: '2px' },
                   '& input': {
-                    width: '100%', minHeight: '40px', padding: '0 8px', fontSize: '1.1em', fontWeight: 600,
-                    border: '1px solid var(--chakra-colors-border)', borderRadius: '2px', background: 'var(--chakra-colors-bg)',
-                  }, // prettier-ignore
+                    width: '100%',
+                    minHeight: '40px',
+                    padding: '0 8px',
+                    fontSize: '1.1em',
+                    fontWeight: 600,
+                    border: '1px solid var(--chakra-colors-border)',
+                    borderRadius: '2px',
+                    background: 'var(--chakra-colors-bg)',
+                  },
                   '& input[aria-invalid=true]': {
                     borderColor: 'var(--chakra-colors-border-error)',
                     borderWidth: '2px',

@@ -6,7 +6,10 @@ import { CutTable } from '@/ui/table/cut-table';
 import { Inspections, notionsText, Steps } from './sewing';
 
 const listOf = (kind: CoverKind, qty = 2): CutList => {
-  const list = cutList([{ id: '1', kind: kind.id, qty, measures: sampleOf(kind), options: {}, cloth: { face: 'c' } }], 'in'); // prettier-ignore
+  const list = cutList(
+    [{ id: '1', kind: kind.id, qty, measures: sampleOf(kind), options: {}, cloth: { face: 'c' } }],
+    'in',
+  );
   if (!list.ok) throw new Error(JSON.stringify(list.faults));
   return list.value;
 };
@@ -40,11 +43,12 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s on paper', (_
   test('has its cut list, each size with the sum behind it', () => {
     const text = textOf(<CutTable list={list} units="in" />);
     for (const { name, qty } of list.pieces) expect(text).toContain(`${qty} ${name} `);
-    for (const { name, grain } of list.strips) expect(text).toContain(`${name}, ${grain === 'bias' ? 'bias' : 'straight'}`);
+    for (const { name, grain } of list.strips)
+      expect(text).toContain(`${name}, ${grain === 'bias' ? 'bias' : 'straight'}`);
     expect(text).toContain('Across × along, in');
     expect(textOf(<CutTable list={list} units="mm" />)).toContain('Across × along, cm');
     expect(text).not.toMatch(/undefined|NaN/);
-  }); // prettier-ignore
+  });
 
   test('names its zips, cord and the like in one sentence, with their number', () => {
     const text = notionsText(list, 'in');

@@ -17,7 +17,11 @@ beforeEach(() => {
   answers = [];
   nearWorkers(sheetWork);
   vi.stubGlobal('fetch', (path: string, { body, headers, signal }: RequestInit) => {
-    requests.push({ path, id: new Headers(headers).get('x-request-id'), body: typeof body === 'string' ? JSON.parse(body) : body }); // prettier-ignore
+    requests.push({
+      path,
+      id: new Headers(headers).get('x-request-id'),
+      body: typeof body === 'string' ? JSON.parse(body) : body,
+    });
     const answer = answers.shift() ?? (async () => Response.json({ ok: true, value: { orders: 1, lines: 2 } }));
     return new Promise((resolve, reject) => {
       signal?.addEventListener('abort', () => reject(new DOMException('called off', 'AbortError')));
@@ -27,7 +31,8 @@ beforeEach(() => {
 });
 
 const cloth = clothChoice('1', 'Barge canvas');
-const open = () => show(<SheetImport cloths={[cloth]} own={[]} withdrawn={[]} workroom={USUAL_RULES} usualDue="2027-03-05" />); // prettier-ignore
+const open = () =>
+  show(<SheetImport cloths={[cloth]} own={[]} withdrawn={[]} workroom={USUAL_RULES} usualDue="2027-03-05" />);
 const HEAD = 'Ref,Customer,Kind,Qty,Width,Height,Cloth';
 const GOOD = 'A,Mill Race Players,Envelope cushion,4,18,16 1/2,Barge canvas';
 const BAD = 'A,Mill Race Players,Tent,2,18,18,Barge canvas';
@@ -46,7 +51,7 @@ test('where the sheet can’t be checked that is said, and nothing is brought in
   const { me } = open();
   await type(me, field('Pasted rows'), [HEAD, GOOD].join('\n'));
   await press(me, 'Take these rows');
-  await waitFor(() => expect(seen()).toContain('The sheet could not be checked (out of memory); open the page again.')); // prettier-ignore
+  await waitFor(() => expect(seen()).toContain('The sheet could not be checked (out of memory); open the page again.'));
   expect(button('Checking …').disabled).toBe(true);
 });
 
@@ -117,7 +122,13 @@ describe('bringing it in', () => {
   });
 
   test('what the server refuses is said', async () => {
-    answers = [async () => Response.json({ ok: false, faults: [{ code: 'x', field: '', message: 'Barge canvas was deleted meanwhile.' }] })]; // prettier-ignore
+    answers = [
+      async () =>
+        Response.json({
+          ok: false,
+          faults: [{ code: 'x', field: '', message: 'Barge canvas was deleted meanwhile.' }],
+        }),
+    ];
     const me = await paste(GOOD);
     await press(me, 'Bring in 1 order');
     await waitFor(() => expect(seen()).toContain('Barge canvas was deleted meanwhile.'));
@@ -142,7 +153,9 @@ describe('a file', () => {
   });
 
   test('that cannot be read is refused with its name, and another can be given', async () => {
-    answers = [async () => Response.json({ ok: false, faults: [{ code: 'x', field: '', message: 'This is not a table.' }] })]; // prettier-ignore
+    answers = [
+      async () => Response.json({ ok: false, faults: [{ code: 'x', field: '', message: 'This is not a table.' }] }),
+    ];
     await give(new File(['x'], 'boat.csv', { type: 'text/csv' }));
     await waitFor(() => expect(seen()).toContain('“boat.csv” was not taken in. This is not a table.'));
     expect(field('Pasted rows')).toBeTruthy();

@@ -84,12 +84,21 @@ export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualD
     if (answer.ok || answer.faults[0]!.code !== 'offline') answered(IMPORT);
     if (!answer.ok) return setProblem(answer.faults[0]!.message);
     setIn(true);
-    toaster.create({ title: `${counted(answer.value.orders, 'order')} with ${counted(answer.value.lines, 'line')} are brought in.`, type: 'success' }); // prettier-ignore
+    toaster.create({
+      title: `${counted(answer.value.orders, 'order')} with ${counted(answer.value.lines, 'line')} are brought in.`,
+      type: 'success',
+    });
     router.push('/orders');
   };
   const setCell = (row: number, column: number, text: string) => {
     setMeant(false);
-    setSheet((old) => old && { ...old, rows: old.rows.map((cells, r) => (r === row ? cells.map((cell, c) => (c === column ? text : cell)) : cells)) }); // prettier-ignore
+    setSheet(
+      (old) =>
+        old && {
+          ...old,
+          rows: old.rows.map((cells, r) => (r === row ? cells.map((cell, c) => (c === column ? text : cell)) : cells)),
+        },
+    );
   };
 
   return (
@@ -230,10 +239,15 @@ function Columns({
           '& th, & td': { padding: '6px 10px', textAlign: 'left', whiteSpace: 'nowrap' },
           '& td': { maxWidth: '220px', overflow: 'hidden', textOverflow: 'ellipsis' },
           '& select': {
-            minHeight: '40px', border: '1px solid var(--chakra-colors-border)', borderRadius: '2px', padding: '0 8px', fontWeight: 600,
-            background: 'var(--chakra-colors-bg-panel)', color: 'inherit',
+            minHeight: '40px',
+            border: '1px solid var(--chakra-colors-border)',
+            borderRadius: '2px',
+            padding: '0 8px',
+            fontWeight: 600,
+            background: 'var(--chakra-colors-bg-panel)',
+            color: 'inherit',
           },
-        }} // prettier-ignore
+        }}
       >
         <table>
           <thead>
@@ -293,7 +307,9 @@ function useCheck(
   const [answer, setAnswer] = useState<SheetAnswer | null>(null);
   const { cloths, own, withdrawn, workroom } = room;
   useEffect(() => {
-    const made = pageWorker<SheetWork>(new Worker(new URL('./sheet-check.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+    const made = pageWorker<SheetWork>(
+      new Worker(new URL('./sheet-check.worker.ts', import.meta.url), { type: 'module' }),
+    );
     worker.current = made;
     return () => made.end();
   }, []);

@@ -37,10 +37,27 @@ const row = (id: number, code: string, rest: Partial<ShelfRow>): ShelfRow => ({
   ...rest,
 });
 const bolt = row(1, 'B-1', {});
-const snaps = row(2, 'N-2', { sort: 'notion', name: 'Snaps', widthNm: null, onHand: 200, worthMinor: 1_000, isLength: false }); // prettier-ignore
+const snaps = row(2, 'N-2', {
+  sort: 'notion',
+  name: 'Snaps',
+  widthNm: null,
+  onHand: 200,
+  worthMinor: 1_000,
+  isLength: false,
+});
 const dear = row(3, 'B-3', { name: 'Tram moquette', currency: 'EUR', worthMinor: 90_000, onHand: inches(180) });
 const open = (rest: Partial<CountSheetData> = {}) =>
-  show(<CountSheetOfText text={JSON.stringify({ rows: [bolt, snaps, dear], places: ['Rack C', 'Loft'], place: '', hasMore: false, ...rest })} />); // prettier-ignore
+  show(
+    <CountSheetOfText
+      text={JSON.stringify({
+        rows: [bolt, snaps, dear],
+        places: ['Rack C', 'Loft'],
+        place: '',
+        hasMore: false,
+        ...rest,
+      })}
+    />,
+  );
 const lineOf = (code: string) => seen([...document.querySelectorAll('tr')].find((one) => seen(one).includes(code))!);
 
 test('what was only looked at holds nothing that would be lost; what is typed does', async () => {
@@ -91,7 +108,9 @@ test('only what was counted is booked, with what the book said when it was read,
   await type(me, field('Why'), 'Autumn count');
   await me.click(button('Book the count'));
   await waitFor(() => expect(gone).toEqual(['again']));
-  expect(server.asked).toMatchObject([{ action: 'bookCount', args: [[{ id: 1, amount: '9 yd', seen: inches(360) }], 'Autumn count'] }]); // prettier-ignore
+  expect(server.asked).toMatchObject([
+    { action: 'bookCount', args: [[{ id: 1, amount: '9 yd', seen: inches(360) }], 'Autumn count'] },
+  ]);
   expect(field('Counted of B-1').value).toBe('');
 });
 

@@ -54,9 +54,16 @@ function CountSheet({ rows, places, place, hasMore }: CountSheetData) {
   for (const { row, worth } of differences) sums.set(row.currency, (sums.get(row.currency) ?? 0) + worth);
   const book = () =>
     start(async () => {
-      const answer = await send(bookCount, typed.map(({ id, onHand }) => ({ id, amount: counts[id]!, seen: onHand })), reason); // prettier-ignore
+      const answer = await send(
+        bookCount,
+        typed.map(({ id, onHand }) => ({ id, amount: counts[id]!, seen: onHand })),
+        reason,
+      );
       if (!answer.ok) return setFaults(answer.faults);
-      toaster.create({ title: `The count is booked: ${answer.value.items} of ${typed.length} differed.`, type: 'success' }); // prettier-ignore
+      toaster.create({
+        title: `The count is booked: ${answer.value.items} of ${typed.length} differed.`,
+        type: 'success',
+      });
       setCounts({});
       setFaults([]);
       router.refresh();

@@ -17,7 +17,13 @@ beforeEach(() => {
   server.begin();
   server.gives({ items: 2 });
   gone.length = 0;
-  sheet = { columns: ['Item', 'Lot', 'Metres', 'Rack'], rows: [['Barge canvas', '7', '12 yd', 'C'], ['barge canvas', '8', '9 yd', '']] }; // prettier-ignore
+  sheet = {
+    columns: ['Item', 'Lot', 'Metres', 'Rack'],
+    rows: [
+      ['Barge canvas', '7', '12 yd', 'C'],
+      ['barge canvas', '8', '9 yd', ''],
+    ],
+  };
   vi.stubGlobal('fetch', async () => Response.json({ ok: true, value: sheet }));
 });
 
@@ -27,7 +33,10 @@ async function give(file = new File(['a,b'], 'note.csv')) {
   await me.upload(document.querySelector<HTMLInputElement>('input[aria-label="Delivery note"]')!, file);
   return me;
 }
-const rows = () => [...document.querySelectorAll<HTMLElement>('tbody tr')].map((row) => [...row.querySelectorAll('td')].map((cell) => seen(cell))); // prettier-ignore
+const rows = () =>
+  [...document.querySelectorAll<HTMLElement>('tbody tr')].map((row) =>
+    [...row.querySelectorAll('td')].map((cell) => seen(cell)),
+  );
 const buttons = () => [...document.querySelectorAll('button')].map((one) => seen(one));
 
 test('each row is shown as it is understood: columns by their names, cloths whatever their case, the rest as the catalogue has it', async () => {
@@ -49,7 +58,10 @@ test('what can’t be booked says why and stays out; the others are booked as th
   await press(me, 'Book 2 items in');
   await waitFor(() => expect(gone).toEqual(['/stock']));
   const [forms] = server.asked[0]!.args as [ReceiveForm[]];
-  expect(forms.map(({ what, lot, length, place }) => [what, lot, length, place])).toEqual([['cloth 1', '7', '12 yd', 'C'], ['cloth 1', '8', '9 yd', '']]); // prettier-ignore
+  expect(forms.map(({ what, lot, length, place }) => [what, lot, length, place])).toEqual([
+    ['cloth 1', '7', '12 yd', 'C'],
+    ['cloth 1', '8', '9 yd', ''],
+  ]);
 });
 
 test('a note of nothing that is known offers nothing to book', async () => {
@@ -67,14 +79,23 @@ test('a formula in a cell is not booked', async () => {
 });
 
 test.each([
-  ['does not answer', () => Promise.reject(new TypeError('no network')), 'The application did not answer; give the file once more.'],
-  ['refuses it', async () => Response.json({ ok: false, faults: [{ code: 'x', field: '', message: 'This is not a table of text.' }] }), '“note.csv” was not taken in. This is not a table of text.'],
+  [
+    'does not answer',
+    () => Promise.reject(new TypeError('no network')),
+    'The application did not answer; give the file once more.',
+  ],
+  [
+    'refuses it',
+    async () =>
+      Response.json({ ok: false, faults: [{ code: 'x', field: '', message: 'This is not a table of text.' }] }),
+    '“note.csv” was not taken in. This is not a table of text.',
+  ],
 ])('where the server %s that is said', async (_, answer, message) => {
   vi.stubGlobal('fetch', answer);
   await give();
   await waitFor(() => expect(seen()).toContain(message));
   expect(rows()).toEqual([]);
-}); // prettier-ignore
+});
 
 test('a file that is too large is not sent', async () => {
   const asked = vi.fn();

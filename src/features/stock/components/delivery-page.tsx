@@ -30,11 +30,15 @@ export function DeliveryPage({ entries }: { entries: CatalogueEntry[] }) {
   const take = (file: File) =>
     start(async () => {
       setRows([]);
-      if (file.size > MOST_SHEET_BYTES) return setProblem(`“${file.name}” is larger than ${MOST_SHEET_BYTES / 1e6} MB; split it.`); // prettier-ignore
-      const answer =
-        await fetch('/api/orders/sheet', { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file }) // prettier-ignore
-          .then((response) => response.json() as Promise<Result<Sheet>>)
-          .catch(() => null);
+      if (file.size > MOST_SHEET_BYTES)
+        return setProblem(`“${file.name}” is larger than ${MOST_SHEET_BYTES / 1e6} MB; split it.`);
+      const answer = await fetch('/api/orders/sheet', {
+        method: 'POST',
+        headers: { 'content-type': 'application/octet-stream' },
+        body: file,
+      })
+        .then((response) => response.json() as Promise<Result<Sheet>>)
+        .catch(() => null);
       if (!answer) return setProblem('The application did not answer; give the file once more.');
       if (!answer.ok) return setProblem(`“${file.name}” was not taken in. ${answer.faults[0]!.message}`);
       const read = readDelivery(answer.value, entries);
@@ -43,9 +47,15 @@ export function DeliveryPage({ entries }: { entries: CatalogueEntry[] }) {
     });
   const book = () =>
     start(async () => {
-      const answer = await send(receiveDelivery, good.map(({ form }) => form)); // prettier-ignore
+      const answer = await send(
+        receiveDelivery,
+        good.map(({ form }) => form),
+      );
       if (!answer.ok) return setProblem(answer.faults[0]!.message);
-      toaster.create({ title: `${counted(answer.value.items, 'item')} on the shelf; print their labels there.`, type: 'success' }); // prettier-ignore
+      toaster.create({
+        title: `${counted(answer.value.items, 'item')} on the shelf; print their labels there.`,
+        type: 'success',
+      });
       router.push('/stock');
     });
   return (

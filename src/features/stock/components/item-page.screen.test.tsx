@@ -57,8 +57,19 @@ const item = (rest: Partial<ItemView> = {}) =>
     pricePer: 'yd',
     from: null,
     remnants: [],
-    flow: { received: inches(360), counted: 0, cut: inches(30), used: 0, kept: 0, wasted: inches(6), left: inches(324) }, // prettier-ignore
-    movements: [movement(3, 'cut', { batch: { id: 4, name: 'Spring boats' } }), movement(1, 'received', { after: inches(360) })], // prettier-ignore
+    flow: {
+      received: inches(360),
+      counted: 0,
+      cut: inches(30),
+      used: 0,
+      kept: 0,
+      wasted: inches(6),
+      left: inches(324),
+    },
+    movements: [
+      movement(3, 'cut', { batch: { id: 4, name: 'Spring boats' } }),
+      movement(1, 'received', { after: inches(360) }),
+    ],
     hasMore: false,
     selvageLeftNm: 0,
     selvageRightNm: 0,
@@ -67,9 +78,13 @@ const item = (rest: Partial<ItemView> = {}) =>
     materialId: null,
     ...rest,
   }) as ItemView;
-const open = (rest: Partial<ItemView> = {}, today = '2027-02-01T09:00:00Z') => show(<ItemPage item={item(rest)} today={today} />); // prettier-ignore
+const open = (rest: Partial<ItemView> = {}, today = '2027-02-01T09:00:00Z') =>
+  show(<ItemPage item={item(rest)} today={today} />);
 const offered = () => [...document.querySelectorAll('button')].map((one) => seen(one));
-const rowsOf = (label: string) => [...document.querySelectorAll(`table[aria-label="${label}"] tbody tr`)].map((row) => [...row.children].map((cell) => seen(cell as HTMLElement))); // prettier-ignore
+const rowsOf = (label: string) =>
+  [...document.querySelectorAll(`table[aria-label="${label}"] tbody tr`)].map((row) =>
+    [...row.children].map((cell) => seen(cell as HTMLElement)),
+  );
 
 describe('what is shown of an item', () => {
   test('what is left, reserved and free, and what it is worth', () => {
@@ -106,10 +121,28 @@ describe('what is shown of an item', () => {
 
 describe('what is done with it', () => {
   test.each<[string, Partial<ItemView>, [string, string][], string, { action: string; args: unknown[] }]>([
-    ['Count', {}, [['Counted', '8 3/4 yd'], ['Why it differs', 'cut short by the mill']], 'Book the count', { action: 'countItem', args: [12, '8 3/4 yd', 'cut short by the mill'] }],
+    [
+      'Count',
+      {},
+      [
+        ['Counted', '8 3/4 yd'],
+        ['Why it differs', 'cut short by the mill'],
+      ],
+      'Book the count',
+      { action: 'countItem', args: [12, '8 3/4 yd', 'cut short by the mill'] },
+    ],
     ['Move', {}, [['Place', 'Loft']], 'Move it', { action: 'moveItem', args: [12, 'Loft'] }],
     ['Let go', {}, [['Why', 'faded']], 'Let it go', { action: 'letGo', args: [12, 'faded'] }],
-    ['Take some', { sort: 'notion', isLength: false, onHand: 40 }, [['Amount', '6'], ['For order', '240']], 'Take it', { action: 'useNotion', args: [12, '6', '240', ''] }],
+    [
+      'Take some',
+      { sort: 'notion', isLength: false, onHand: 40 },
+      [
+        ['Amount', '6'],
+        ['For order', '240'],
+      ],
+      'Take it',
+      { action: 'useNotion', args: [12, '6', '240', ''] },
+    ],
   ])('%s', async (way, rest, typed, go, wanted) => {
     const { me } = open(rest);
     await press(me, way);
@@ -119,7 +152,7 @@ describe('what is done with it', () => {
     expect(server.asked).toMatchObject([wanted]);
     // The form is put away once it is done.
     expect(offered()).not.toContain(go);
-  }); // prettier-ignore
+  });
 
   test('a count begins with what the book says', async () => {
     const { me } = open();

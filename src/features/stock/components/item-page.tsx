@@ -39,7 +39,12 @@ export function ItemPage({ item, today }: { item: ItemView; today: string }) {
     });
   const text = (quantity: number) => <Fractions>{amountText(quantity, item)}</Fractions>;
   const { text: age, isOld } = ageOf(item.receivedAt, new Date(today));
-  const ways: [Doing, string][] = [['count', 'Count'], ['move', 'Move'], ...(item.sort === 'notion' ? ([['use', 'Take some']] as [Doing, string][]) : []), ['let go', 'Let go']]; // prettier-ignore
+  const ways: [Doing, string][] = [
+    ['count', 'Count'],
+    ['move', 'Move'],
+    ...(item.sort === 'notion' ? ([['use', 'Take some']] as [Doing, string][]) : []),
+    ['let go', 'Let go'],
+  ];
   return (
     <>
       <PageHead
@@ -273,7 +278,13 @@ function Flow({ item }: { item: ItemView }) {
   );
 }
 
-const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', timeZone: 'UTC' }); // prettier-ignore
+const WHEN = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+  timeZone: 'UTC',
+});
 
 function Movements({
   item,

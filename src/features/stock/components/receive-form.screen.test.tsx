@@ -40,7 +40,8 @@ describe('what is asked', () => {
 
   test('fits what came: a bolt has a length, sheets a number and a size, packs only a number', async () => {
     const { me } = open();
-    const asked = () => [...document.querySelectorAll('label')].map((one) => seen(one)).filter((label) => !label.startsWith('What')); // prettier-ignore
+    const asked = () =>
+      [...document.querySelectorAll('label')].map((one) => seen(one)).filter((label) => !label.startsWith('What'));
     expect(asked()).toContain('Length');
     expect(asked()).not.toContain('Sheets');
     await me.selectOptions(field('What it is'), 'Seat foam');
@@ -102,18 +103,25 @@ describe('booking', () => {
     await type(me, field('Length'), '3 yd');
     await me.click(button('Add a flaw'));
     await me.click(button('Add a flaw'));
-    for (const [n, along] of [[0, '110'], [1, '40']] as const) {
+    for (const [n, along] of [
+      [0, '110'],
+      [1, '40'],
+    ] as const) {
       await type(me, field('From the end', n), along);
       await type(me, field('Long', n), '2');
       await type(me, field('Wide', n), '1');
-    } // prettier-ignore
+    }
     await me.click(button('Book it in'));
     expect(errorOf(field('From the end', 0))).toBe('This flaw lies beyond the end of the cloth.');
     expect(errorOf(field('From the end', 1))).toBeUndefined();
     await me.click(button('Remove this flaw', 0));
     await me.click(button('Book it in'));
     await waitFor(() => expect(gone).toEqual(['/stock/12']));
-    expect(server.asked[0]!.args[0]).toMatchObject({ what: 'cloth 7', length: '3 yd', flaws: [{ along: '40', length: '2', width: '1' }] }); // prettier-ignore
+    expect(server.asked[0]!.args[0]).toMatchObject({
+      what: 'cloth 7',
+      length: '3 yd',
+      flaws: [{ along: '40', length: '2', width: '1' }],
+    });
   });
 
   test('and one more: what is alike stays in the form, the length and the flaws are new', async () => {

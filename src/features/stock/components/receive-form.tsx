@@ -17,7 +17,13 @@ import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { receive } from '../actions';
 import { emptyReceipt, readReceipt, type CatalogueEntry, type FlawForm, type ReceiveForm } from '../form';
 
-const PER: Record<CatalogueEntry['pricePer'], string> = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', piece: 'a piece', pack: 'a pack' }; // prettier-ignore
+const PER: Record<CatalogueEntry['pricePer'], string> = {
+  yd: 'a yard',
+  m: 'a metre',
+  sheet: 'a sheet',
+  piece: 'a piece',
+  pack: 'a pack',
+};
 
 /** Books what came: one bolt, some sheets, or a notion. It asks first which, so that nobody in a hurry books to another. */
 export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[]; first: CatalogueEntry | null }) {
@@ -83,9 +89,20 @@ function ReceiptForm({ entries, first }: { entries: CatalogueEntry[]; first: Cat
       else router.push(`/stock/${answer.value.id}`);
     });
   };
-  const length = (field: 'width' | 'selvageLeft' | 'selvageRight' | 'length' | 'motifAcross' | 'motifAlong', label: string, hint: string) => (
-    <LengthField label={label} units={units} value={form[field]} hint={hint} error={errorAt(field)} onChange={(text) => set({ [field]: text })} />
-  ); // prettier-ignore
+  const length = (
+    field: 'width' | 'selvageLeft' | 'selvageRight' | 'length' | 'motifAcross' | 'motifAlong',
+    label: string,
+    hint: string,
+  ) => (
+    <LengthField
+      label={label}
+      units={units}
+      value={form[field]}
+      hint={hint}
+      error={errorAt(field)}
+      onChange={(text) => set({ [field]: text })}
+    />
+  );
   return (
     <form
       noValidate
@@ -119,13 +136,26 @@ function ReceiptForm({ entries, first }: { entries: CatalogueEntry[]; first: Cat
               error={errorAt('what')}
               onChange={choose}
             />{' '}
-            {/* prettier-ignore */}
-            <TextField label="Lot" value={form.lot} error={errorAt('lot')} hint="two lots never meet in one set" onChange={(lot) => set({ lot })} />{' '}
-            {/* prettier-ignore */}
-            <TextField label="Place" value={form.place} error={errorAt('place')} hint="where it will be found" onChange={(text) => set({ place: text })} />{' '}
-            {/* prettier-ignore */}
-            <TextField label="Supplier" value={form.supplier} error={errorAt('supplier')} onChange={(supplier) => set({ supplier })} />{' '}
-            {/* prettier-ignore */}
+            <TextField
+              label="Lot"
+              value={form.lot}
+              error={errorAt('lot')}
+              hint="two lots never meet in one set"
+              onChange={(lot) => set({ lot })}
+            />{' '}
+            <TextField
+              label="Place"
+              value={form.place}
+              error={errorAt('place')}
+              hint="where it will be found"
+              onChange={(text) => set({ place: text })}
+            />{' '}
+            <TextField
+              label="Supplier"
+              value={form.supplier}
+              error={errorAt('supplier')}
+              onChange={(supplier) => set({ supplier })}
+            />{' '}
             <TextField
               label={`Paid for ${PER[entry.pricePer].replace('a ', 'one ')}`}
               value={form.price}

@@ -66,7 +66,6 @@ function Row({ row, today }: { row: ShelfRow; today: Date }) {
         ) : (
           <span className="muted">all</span>
         )}{' '}
-        {/* prettier-ignore */}
       </td>
       <td>{row.place}</td>
       <td className={`nowrap ${isOld ? 'late' : ''}`}>{text}</td>

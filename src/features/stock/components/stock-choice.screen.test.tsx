@@ -13,7 +13,18 @@ beforeEach(() => {
 });
 
 const item = (id: number, rest: Partial<ShelfRow> = {}) =>
-  ({ id, code: `B-${id}`, lot: '', widthNm: inches(54), onHand: inches(360), reserved: inches(36), place: 'Rack C', isLength: true, units: 'in', ...rest }) as ShelfRow; // prettier-ignore
+  ({
+    id,
+    code: `B-${id}`,
+    lot: '',
+    widthNm: inches(54),
+    onHand: inches(360),
+    reserved: inches(36),
+    place: 'Rack C',
+    isLength: true,
+    units: 'in',
+    ...rest,
+  }) as ShelfRow;
 const choice = { pinned: [2], leftOut: [3], isLotMixed: false };
 const open = (rest: Partial<Parameters<typeof StockChoicePage>[0]> = {}) =>
   show(
@@ -38,7 +49,11 @@ test('shows what is free of each, and what was chosen before', () => {
   expect(seen()).toContain('The lay takes B-2: the oldest that is long enough.');
   // 10 yd without the yard that is reserved.
   expect(seen(document.querySelector('tbody tr') as HTMLElement)).toContain('9 yd');
-  expect([way('B-1', 'as it comes').checked, way('B-2', 'use it').checked, way('B-3', 'leave it').checked]).toEqual([true, true, true]); // prettier-ignore
+  expect([way('B-1', 'as it comes').checked, way('B-2', 'use it').checked, way('B-3', 'leave it').checked]).toEqual([
+    true,
+    true,
+    true,
+  ]);
 });
 
 test('keeps what is chosen now', async () => {
@@ -48,7 +63,10 @@ test('keeps what is chosen now', async () => {
   await me.click(field('Lots may mix in this lay'));
   await me.click(button('Keep this'));
   await waitFor(() => expect(gone).toEqual(['/batches/4']));
-  expect(server.asked[0]).toMatchObject({ action: 'chooseStock', args: [{ batchId: 4, clothId: 7, pinned: [1], leftOut: [3], isLotMixed: true }] }); // prettier-ignore
+  expect(server.asked[0]).toMatchObject({
+    action: 'chooseStock',
+    args: [{ batchId: 4, clothId: 7, pinned: [1], leftOut: [3], isLotMixed: true }],
+  });
 });
 
 test('a refusal is told, and what was chosen stays', async () => {
@@ -65,7 +83,16 @@ test('an approved batch says why nothing can be kept; an empty shelf leads to re
   const { again } = open({ batch: { id: 4, name: 'Spring boats', isFrozen: true } });
   expect(button('Keep this').disabled).toBe(true);
   expect(seen()).toContain('take the approval back before you choose again');
-  again(<StockChoicePage batch={{ id: 4, name: 'Spring boats', isFrozen: false }} cloth={{ id: 7, name: 'Barge canvas' }} items={[]} choice={choice} why="" used={[]} />); // prettier-ignore
+  again(
+    <StockChoicePage
+      batch={{ id: 4, name: 'Spring boats', isFrozen: false }}
+      cloth={{ id: 7, name: 'Barge canvas' }}
+      items={[]}
+      choice={choice}
+      why=""
+      used={[]}
+    />,
+  );
   expect(seen()).toContain('None of it is on the shelf');
   expect(button('Receive some').getAttribute('href')).toBe('/stock/receive?what=cloth+7');
 });

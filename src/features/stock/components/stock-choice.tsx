@@ -38,7 +38,13 @@ export function StockChoicePage({ batch, cloth, items, choice, why, used }: Prop
   const of = (way: Way) => items.filter(({ id }) => ways[id] === way).map(({ id }) => id);
   const save = () =>
     start(async () => {
-      const answer = await send(chooseStock, { batchId: batch.id, clothId: cloth.id, pinned: of('pinned'), leftOut: of('left out'), isLotMixed }); // prettier-ignore
+      const answer = await send(chooseStock, {
+        batchId: batch.id,
+        clothId: cloth.id,
+        pinned: of('pinned'),
+        leftOut: of('left out'),
+        isLotMixed,
+      });
       if (!answer.ok) return setError(answer.faults[0]!.message);
       toaster.create({ title: 'It holds from the next lay: make the lays again.', type: 'success' });
       router.push(`/batches/${batch.id}`);

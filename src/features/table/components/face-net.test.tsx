@@ -4,7 +4,16 @@ import { attributes, markup, numbersOf } from '@/ui/testing/markup';
 import type { ClothFace } from '../finished';
 import { FaceNet } from './face-net';
 
-const look = { pattern: 'leaf', ground: '#eee', figure: '#246', repeatAcross: inches(9), repeatAlong: inches(8), drop: 0, motif: [0, 0], photo: null } as const; // prettier-ignore
+const look = {
+  pattern: 'leaf',
+  ground: '#eee',
+  figure: '#246',
+  repeatAcross: inches(9),
+  repeatAlong: inches(8),
+  drop: 0,
+  motif: [0, 0],
+  photo: null,
+} as const;
 const face = (name: string, width: number, height: number, nth = 1, rest: Partial<ClothFace> = {}) =>
   ({
     name,
@@ -21,16 +30,23 @@ const face = (name: string, width: number, height: number, nth = 1, rest: Partia
     cloth: '7',
     ...rest,
   }) as ClothFace;
-const net = (faces: ClothFace[], drawing: 'box' | 'envelope') => markup(<FaceNet faces={faces} looks={{ 7: { ...look, motif: [0, 0] } }} id="x" drawing={drawing} />); // prettier-ignore
+const net = (faces: ClothFace[], drawing: 'box' | 'envelope') =>
+  markup(<FaceNet faces={faces} looks={{ 7: { ...look, motif: [0, 0] } }} id="x" drawing={drawing} />);
 /** Where the middle of each face lies (mm), and how it is turned. */
-const places = (html: string) => attributes(html, 'transform').flatMap((text) => {
-  const found = /^translate\(([-\d.e]+) ([-\d.e]+)\) rotate\(([-\d.e]+)\)/.exec(text);
-  return found ? [found.slice(1).map(Number)] : [];
-}); // prettier-ignore
+const places = (html: string) =>
+  attributes(html, 'transform').flatMap((text) => {
+    const found = /^translate\(([-\d.e]+) ([-\d.e]+)\) rotate\(([-\d.e]+)\)/.exec(text);
+    return found ? [found.slice(1).map(Number)] : [];
+  });
 const mm = (length: number) => (length * NM.in) / NM.mm;
 
 describe('a box laid open', () => {
-  const faces = [face('top', 21, 17), face('boxing front', 21, 4), face('boxing side', 17, 4, 1), face('boxing side', 17, 4, 2)]; // prettier-ignore
+  const faces = [
+    face('top', 21, 17),
+    face('boxing front', 21, 4),
+    face('boxing side', 17, 4, 1),
+    face('boxing side', 17, 4, 2),
+  ];
 
   test('has its sides along the edges of its top, apart from it and from each other', () => {
     const [top, front, right, left] = places(net(faces, 'box'));
@@ -45,7 +61,12 @@ describe('a box laid open', () => {
 
   test('everything lies within the picture', () => {
     const html = net(faces, 'box');
-    const [x, y, width, height] = attributes(html, 'viewBox')[0]!.split(' ').map(Number) as [number, number, number, number]; // prettier-ignore
+    const [x, y, width, height] = attributes(html, 'viewBox')[0]!.split(' ').map(Number) as [
+      number,
+      number,
+      number,
+      number,
+    ];
     for (const [at, up] of places(html)) {
       expect(at).toBeGreaterThan(x);
       expect(at).toBeLessThan(x + width);

@@ -64,18 +64,29 @@ export function FaceNet({
 }
 
 /** The sides of a face inside its seam lines (mm). */
-const sewn = ({ width, height, seam }: ClothFace): [number, number] => [(width - 2 * seam) / NM.mm, (height - 2 * seam) / NM.mm]; // prettier-ignore
+const sewn = ({ width, height, seam }: ClothFace): [number, number] => [
+  (width - 2 * seam) / NM.mm,
+  (height - 2 * seam) / NM.mm,
+];
 
 function OpenedFace({ one: { face, x, y, turn }, paint, line }: { one: Opened; paint: string; line: number }) {
   const { width, height, outline, seam, toCloth } = face;
-  const cut: Point[] = outline ?? [[0, 0], [width, 0], [width, height], [0, height]]; // prettier-ignore
+  const cut: Point[] = outline ?? [
+    [0, 0],
+    [width, 0],
+    [width, height],
+    [0, height],
+  ];
   const ring = (seam > 0 ? insetRing(cut, seam) : null) ?? cut;
   const mm = (nm: Nm) => nm / NM.mm;
   // The piece's own frame with its along upward, its middle at the face's.
   const place = `translate(${x} ${y}) rotate(${-turn}) scale(1 -1) translate(${-mm(width) / 2} ${-mm(height) / 2})`;
   const [a, b, c, d, e, f] = inverse(toCloth);
   const clip = `${paint}-clip`;
-  const [cx, cy] = [mm((toCloth[0] * width + toCloth[2] * height) / 2 + toCloth[4]), mm((toCloth[1] * width + toCloth[3] * height) / 2 + toCloth[5])]; // prettier-ignore
+  const [cx, cy] = [
+    mm((toCloth[0] * width + toCloth[2] * height) / 2 + toCloth[4]),
+    mm((toCloth[1] * width + toCloth[3] * height) / 2 + toCloth[5]),
+  ];
   const reach = mm(width + height);
   return (
     <g transform={place}>

@@ -30,13 +30,24 @@ export function HandsBar({
   const lockSign = isLocked ? <LockOpen size={17} /> : <Lock size={17} />;
   return (
     <HStack gap="1.5" wrap="wrap">
-      {
-        ([['undo', 'Undo', 'Undo (Ctrl+Z)', Undo2], ['redo', 'Redo', 'Redo (Ctrl+Y)', Redo2]] as const).map(([id, label, title, Sign]) => (
-        <IconButton key={id} size="sm" variant="ghost" aria-label={label} title={title} onClick={acts[id].run} disabled={!acts[id].can}>
+      {(
+        [
+          ['undo', 'Undo', 'Undo (Ctrl+Z)', Undo2],
+          ['redo', 'Redo', 'Redo (Ctrl+Y)', Redo2],
+        ] as const
+      ).map(([id, label, title, Sign]) => (
+        <IconButton
+          key={id}
+          size="sm"
+          variant="ghost"
+          aria-label={label}
+          title={title}
+          onClick={acts[id].run}
+          disabled={!acts[id].can}
+        >
           <Sign size={19} />
         </IconButton>
-      )) /* prettier-ignore */
-      }
+      ))}
       <NativeSelect.Root size="sm" w="104px">
         <NativeSelect.Field
           aria-label="Step of the arrow keys"

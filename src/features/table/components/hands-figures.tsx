@@ -27,7 +27,8 @@ export function HandsFigures({
   currency: string;
 }) {
   const money = (minor: number) => printMoney(minor, currency);
-  const delta = (by: number, print: (amount: number) => string) => by === 0 ? 'as saved' : `${print(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`; // prettier-ignore
+  const delta = (by: number, print: (amount: number) => string) =>
+    by === 0 ? 'as saved' : `${print(Math.abs(by))} ${by > 0 ? 'more' : 'less'}`;
   const [longer, dearer] = [now.used - saved.used, now.cost - saved.cost];
   return (
     <HStack gap="6" rowGap="2" wrap="wrap" align="flex-start" aria-label="What the lay takes" role="group">

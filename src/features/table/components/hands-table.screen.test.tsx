@@ -34,8 +34,30 @@ beforeEach(() => {
   });
 });
 
-const LOOK: HandsTableProps['look'] = { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] }; // prettier-ignore
-const open = (text = tableText(), rest: Partial<HandsTableProps> = {}) => show(<HandsTable text={text} batchId={4} clothId={1} look={LOOK} units="in" orders={[{ no: 31, mark: 0 }]} litOrder={null} onPick={() => undefined} onDirty={(is) => void dirty.push(is)} {...rest} />); // prettier-ignore
+const LOOK: HandsTableProps['look'] = {
+  pattern: 'plain',
+  ground: '#ddd',
+  figure: '#333',
+  repeatAcross: 0,
+  repeatAlong: 0,
+  drop: 0,
+  motif: [0, 0],
+};
+const open = (text = tableText(), rest: Partial<HandsTableProps> = {}) =>
+  show(
+    <HandsTable
+      text={text}
+      batchId={4}
+      clothId={1}
+      look={LOOK}
+      units="in"
+      orders={[{ no: 31, mark: 0 }]}
+      litOrder={null}
+      onPick={() => undefined}
+      onDirty={(is) => void dirty.push(is)}
+      {...rest}
+    />,
+  );
 const table = () => screen.getByRole('application');
 const said = () => seen(document.querySelector<HTMLElement>('[data-said]')!);
 const keys = (...all: (string | { key: string; [more: string]: unknown })[]) => {
@@ -46,7 +68,12 @@ const pickedOf = () => document.querySelector<HTMLElement>('[data-piece][aria-pr
 /** Picks a piece by the list. */
 const pick = (key: string) => fireEvent.click(document.querySelector(`[data-piece="${key}"]`)!);
 /** What was sent to be saved. */
-const saved = () => server.asked.at(-1)!.args[0] as { version: number; plan: { lays: { stock: string; placed: { piece: string; copy: number; x: number; y: number }[] }[] }; placed: object[] }; // prettier-ignore
+const saved = () =>
+  server.asked.at(-1)!.args[0] as {
+    version: number;
+    plan: { lays: { stock: string; placed: { piece: string; copy: number; x: number; y: number }[] }[] };
+    placed: object[];
+  };
 
 describe('by keyboard', () => {
   test('each piece is picked in turn and said with its place; Escape lets it go', () => {
@@ -126,7 +153,15 @@ describe('off the cloth, and back', () => {
   });
 
   test('from the remnant onto the bolt, and back', () => {
-    open(tableText(planOf(JOB, [['R7', '31/1 back', 1, 0.5, 0], ['B12', '31/1 front', 1, 0.5, 0], ['B12', '31/1 front', 2, 20.5, 0]]))); // prettier-ignore
+    open(
+      tableText(
+        planOf(JOB, [
+          ['R7', '31/1 back', 1, 0.5, 0],
+          ['B12', '31/1 front', 1, 0.5, 0],
+          ['B12', '31/1 front', 2, 20.5, 0],
+        ]),
+      ),
+    );
     pick('31/1 back 1');
     keys('n');
     expect(said()).toMatch(/back no\. 1 moved to B12/);
@@ -185,7 +220,14 @@ describe('others', () => {
 
 describe('laying the rest again', () => {
   /** The back lies behind the fronts, 22 in; found is what lies side by side. */
-  const long = () => tableText(planOf(JOB, [['B12', '31/1 front', 1, 0.5, 0], ['B12', '31/1 front', 2, 20.5, 0], ['B12', '31/1 back', 1, 0.5, 12]])); // prettier-ignore
+  const long = () =>
+    tableText(
+      planOf(JOB, [
+        ['B12', '31/1 front', 1, 0.5, 0],
+        ['B12', '31/1 front', 2, 20.5, 0],
+        ['B12', '31/1 back', 1, 0.5, 12],
+      ]),
+    );
 
   test('what was found is shown and taken when somebody says so; it can be undone', async () => {
     found = SIDE_BY_SIDE;
@@ -232,7 +274,12 @@ test('a search that breaks off is told; the next one has a worker of its own', a
 });
 
 describe('by pointer', () => {
-  const scene = () => (document.querySelector('[data-table-picture]') as unknown as { scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } } }).scene; // prettier-ignore
+  const scene = () =>
+    (
+      document.querySelector('[data-table-picture]') as unknown as {
+        scene: { screenBox(key: string): { x: number; y: number; width: number; height: number } };
+      }
+    ).scene;
   const middle = (key: string) => {
     const { x, y, width, height } = scene().screenBox(key);
     return { clientX: x + width / 2, clientY: y + height / 2, button: 0, pointerId: 1 };

@@ -79,7 +79,15 @@ export default function HandsTable({
   const [history, act] = useReducer(historyReducer, null, () => startOf(HandLay.locked(marker.job, marker.plan)));
   const { lay } = history.now;
   const [picked, setPicked] = useState<string | null>(initialPick);
-  const [show, setShow] = useState<SceneShow>({ by: 'order', pattern: true, labels: true, seams: false, marks: false, grain: false, overBound: false }); // prettier-ignore
+  const [show, setShow] = useState<SceneShow>({
+    by: 'order',
+    pattern: true,
+    labels: true,
+    seams: false,
+    marks: false,
+    grain: false,
+    overBound: false,
+  });
   const [step, setStep] = useState(1);
   const [said, setSaid] = useState('');
   const [warning, setWarning] = useState('');
@@ -116,10 +124,13 @@ export default function HandsTable({
   useEffect(() => onDirty(isDirty), [isDirty, onDirty]);
   useUnsaved(isDirty);
 
-  const named = useCallback((key: string) => {
-    const item = lay.item(key);
-    return item ? nameOf(item, marker.parts) : key;
-  }, [lay, marker]); // prettier-ignore
+  const named = useCallback(
+    (key: string) => {
+      const item = lay.item(key);
+      return item ? nameOf(item, marker.parts) : key;
+    },
+    [lay, marker],
+  );
   const labelName = (label: string) => named(lay.keyOf(label) ?? label);
   const length = (nm: Nm) => printLength(nm, STYLES[units]);
   const pick = (key: string | null) => {
@@ -127,7 +138,10 @@ export default function HandsTable({
     onPick(key);
     if (key) {
       const item = lay.item(key);
-      if (item) setSaid(`${named(key)}${lay.locked.has(key) ? ', locked' : ''}, ${length(item.y)} along, ${length(item.x)} across.`); // prettier-ignore
+      if (item)
+        setSaid(
+          `${named(key)}${lay.locked.has(key) ? ', locked' : ''}, ${length(item.y)} along, ${length(item.x)} across.`,
+        );
     }
   };
   const change = (next: HandLay, key: string | null, words: string) => {
@@ -169,7 +183,11 @@ export default function HandsTable({
   const toggleLock = () => {
     if (!held) return setSaid('Pick a piece first.');
     const all = sameCopy(lay.items, lay.item(held)!).length;
-    change(lay.withLock(held, !isLocked), held, `${named(held)} ${isLocked ? 'is free again' : 'is locked where it is'}${all > 1 ? `, with all ${all} cuts of it` : ''}`); // prettier-ignore
+    change(
+      lay.withLock(held, !isLocked),
+      held,
+      `${named(held)} ${isLocked ? 'is free again' : 'is locked where it is'}${all > 1 ? `, with all ${all} cuts of it` : ''}`,
+    );
   };
   const putOn = (one: Unplaced) => {
     if (!('piece' in one)) return;
@@ -230,14 +248,25 @@ export default function HandsTable({
       return true;
     }
     if (isCommand) return false;
-    const ways: Record<string, [Nm, Nm]> = { ArrowLeft: [0, -1], ArrowRight: [0, 1], ArrowUp: [-1, 0], ArrowDown: [1, 0] }; // prettier-ignore
+    const ways: Record<string, [Nm, Nm]> = {
+      ArrowLeft: [0, -1],
+      ArrowRight: [0, 1],
+      ArrowUp: [-1, 0],
+      ArrowDown: [1, 0],
+    };
     const way = ways[event.key];
     if (way && held) {
       const by = STEPS[units][step]!.step * (event.shiftKey ? 4 : 1);
       withPicked((key) => outcome(key, nudged(lay, key, way[0] * by, way[1] * by), 'moved'));
       return true;
     }
-    const acts: Record<string, () => void> = { r: turn, l: toggleLock, delete: takeOff, n: toNext, g: () => void layAgain(lay) }; // prettier-ignore
+    const acts: Record<string, () => void> = {
+      r: turn,
+      l: toggleLock,
+      delete: takeOff,
+      n: toNext,
+      g: () => void layAgain(lay),
+    };
     const own = acts[letter];
     if (own) own();
     return own !== undefined;

@@ -25,10 +25,12 @@ const label = (n: number, rest: Partial<PieceLabel> = {}): PieceLabel => ({
   next: 'Sew the zip into its panel.',
   ...rest,
 });
-const open = (labels: PieceLabel[], hasPrinter = false) => show(<LabelsPage batch={{ id: 4, name: 'Spring boats' }} labels={labels} hasPrinter={hasPrinter} />); // prettier-ignore
+const open = (labels: PieceLabel[], hasPrinter = false) =>
+  show(<LabelsPage batch={{ id: 4, name: 'Spring boats' }} labels={labels} hasPrinter={hasPrinter} />);
 const many = (count: number) => Array.from({ length: count }, (_, i) => label(i + 1));
 /** How large the printer is told that its page is. */
-const paper = () => /@page \{ size: ([^;]+);/.exec([...document.querySelectorAll('style')].map((one) => one.textContent).join(''))?.[1]; // prettier-ignore
+const paper = () =>
+  /@page \{ size: ([^;]+);/.exec([...document.querySelectorAll('style')].map((one) => one.textContent).join(''))?.[1];
 
 test('as many pages as the labels need, every label once', () => {
   const { columns, rows } = LABEL_SIZES[0]!.page!;

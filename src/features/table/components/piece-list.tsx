@@ -28,7 +28,16 @@ export function PieceList({
   onPutOn: (one: Unplaced) => void;
 }) {
   const list = useRef<HTMLDivElement>(null);
-  const sorted = useMemo(() => [...items].sort((a, b) => a.orderNo - b.orderNo || a.name.localeCompare(b.name, 'en', { numeric: true }) || a.key.localeCompare(b.key, 'en', { numeric: true })), [items]); // prettier-ignore
+  const sorted = useMemo(
+    () =>
+      [...items].sort(
+        (a, b) =>
+          a.orderNo - b.orderNo ||
+          a.name.localeCompare(b.name, 'en', { numeric: true }) ||
+          a.key.localeCompare(b.key, 'en', { numeric: true }),
+      ),
+    [items],
+  );
   useEffect(() => {
     if (picked)
       list.current?.querySelector(`[data-piece="${CSS.escape(picked)}"]`)?.scrollIntoView({ block: 'nearest' });

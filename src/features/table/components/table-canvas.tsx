@@ -60,7 +60,13 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
   const [fitLength, setFitLength] = useState(longest);
   const across = scene.lengths.reduce((sum, { widthMm }) => sum + widthMm, 0);
   const around = scene.lengths.length * (PAD.top + PAD.bottom);
-  const fitScale = size.width > 0 ? Math.max(1e-4, Math.min((size.width - PAD.left - PAD.right) / Math.max(fitLength, 1), (size.height - around) / across)) : 0; // prettier-ignore
+  const fitScale =
+    size.width > 0
+      ? Math.max(
+          1e-4,
+          Math.min((size.width - PAD.left - PAD.right) / Math.max(fitLength, 1), (size.height - around) / across),
+        )
+      : 0;
   const spare = Math.max(0, size.height - around - fitScale * across) / 2;
   const view = useMemo<SceneView>(
     () => ({
@@ -101,12 +107,26 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
     if (fitScale > 0) drawing.current?.setView(view, (PAD.top + PAD.bottom) / fitScale);
   }, [view, fitScale, scene]);
   useEffect(() => {
-    if (behavior.current && size.width > 0) behavior.current.extent([[0, 0], [size.width, size.height]]).translateExtent([[-PAD.left, -PAD.top], [size.width, size.height]]); // prettier-ignore
+    if (behavior.current && size.width > 0)
+      behavior.current
+        .extent([
+          [0, 0],
+          [size.width, size.height],
+        ])
+        .translateExtent([
+          [-PAD.left, -PAD.top],
+          [size.width, size.height],
+        ]);
   }, [size]);
 
-  const drive = useCallback((change: (z: ZoomBehavior<HTMLDivElement, unknown>, s: ReturnType<typeof select<HTMLDivElement, unknown>>) => void) => {
-    if (behavior.current && frame.current) change(behavior.current, select<HTMLDivElement, unknown>(frame.current));
-  }, []); // prettier-ignore
+  const drive = useCallback(
+    (
+      change: (z: ZoomBehavior<HTMLDivElement, unknown>, s: ReturnType<typeof select<HTMLDivElement, unknown>>) => void,
+    ) => {
+      if (behavior.current && frame.current) change(behavior.current, select<HTMLDivElement, unknown>(frame.current));
+    },
+    [],
+  );
   const zoomBy = (factor: number) => drive((z, s) => s.call(z.scaleBy, factor));
   const fit = () => {
     setFitLength(longest);
@@ -114,8 +134,11 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
   };
   const fill = () =>
     drive((z, s) =>
-      s.call(z.transform, zoomIdentity.scale(Math.max(1, (size.height - PAD.top - PAD.bottom) / (fitScale * scene.lengths[0]!.widthMm)))),
-    ); // prettier-ignore
+      s.call(
+        z.transform,
+        zoomIdentity.scale(Math.max(1, (size.height - PAD.top - PAD.bottom) / (fitScale * scene.lengths[0]!.widthMm))),
+      ),
+    );
   const pan = (dx: number, dy: number) => drive((z, s) => s.call(z.translateBy, dx / zoomed.k, dy / zoomed.k));
 
   const pointOf = (event: React.PointerEvent): [number, number] => {
@@ -132,7 +155,14 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
     const place = drawing.current.placeAt(x, y)!;
     const hand = lay.item(item.key)!;
     if (!canMove || item.isLocked) return;
-    held.current = { item, grip: [place.across - hand.x / NM.mm, place.along - hand.y / NM.mm], from: [x, y], isMoving: false, wish: null, place: null }; // prettier-ignore
+    held.current = {
+      item,
+      grip: [place.across - hand.x / NM.mm, place.along - hand.y / NM.mm],
+      from: [x, y],
+      isMoving: false,
+      wish: null,
+      place: null,
+    };
     frame.current!.setPointerCapture(event.pointerId);
     event.stopPropagation();
   };
@@ -145,7 +175,12 @@ export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPic
     hand.isMoving = true;
     const at = drawing.current.placeAt(x, y)!;
     const { turn } = lay.item(hand.item.key)!;
-    const wish: Spot = { stock: at.stock, x: Math.round((at.across - hand.grip[0]) * NM.mm), y: Math.round((at.along - hand.grip[1]) * NM.mm), turn }; // prettier-ignore
+    const wish: Spot = {
+      stock: at.stock,
+      x: Math.round((at.across - hand.grip[0]) * NM.mm),
+      y: Math.round((at.along - hand.grip[1]) * NM.mm),
+      turn,
+    };
     const snapped = lay.nearest(hand.item.key, wish, (SNAP_PX / view.scale) * NM.mm);
     const place = snapped ?? lay.nearest(hand.item.key, wish, NEAR);
     hand.wish = wish;

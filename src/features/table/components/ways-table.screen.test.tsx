@@ -17,9 +17,29 @@ import WaysTable from './ways-table';
 // Other ways beside the lay: laid in the page, compared, kept and taken.
 
 /** The back lies behind the fronts: 22 in, £11. */
-const LONG = planOf(JOB, [['B12', '31/1 front', 1, 0.5, 0], ['B12', '31/1 front', 2, 20.5, 0], ['B12', '31/1 back', 1, 0.5, 12]]); // prettier-ignore
-const OFFERS: Way[] = ['Turned a quarter', 'On cloth 60 in wide', 'Without matching', 'Joined'].map((name) => ({ name, changes: [] })); // prettier-ignore
-const KEPT: KeptWay = { id: 9, name: 'Joined', layVersion: 2, usedNm: 30 * IN, costMinor: 1500, currency: 'GBP', wastePart: 0.25, cuts: 4, seams: 1, by: 'Dot Sluice', at: '2026-03-05T10:00:00Z', takenAt: null }; // prettier-ignore
+const LONG = planOf(JOB, [
+  ['B12', '31/1 front', 1, 0.5, 0],
+  ['B12', '31/1 front', 2, 20.5, 0],
+  ['B12', '31/1 back', 1, 0.5, 12],
+]);
+const OFFERS: Way[] = ['Turned a quarter', 'On cloth 60 in wide', 'Without matching', 'Joined'].map((name) => ({
+  name,
+  changes: [],
+}));
+const KEPT: KeptWay = {
+  id: 9,
+  name: 'Joined',
+  layVersion: 2,
+  usedNm: 30 * IN,
+  costMinor: 1500,
+  currency: 'GBP',
+  wastePart: 0.25,
+  cuts: 4,
+  seams: 1,
+  by: 'Dot Sluice',
+  at: '2026-03-05T10:00:00Z',
+  takenAt: null,
+};
 const VIEW: LayView = {
   id: 1,
   version: 3,
@@ -39,7 +59,22 @@ const VIEW: LayView = {
   wastePart: 0.5,
   lengths: [],
   unplaced: [],
-  orders: [{ id: 1, no: 31, mark: 0, customer: 'Tumblehome Hire', usedNm: LONG.used, wastePart: 0.5, byLengthMinor: 1100, byAreaMinor: 1100, aloneMinor: 1100, aloneNm: LONG.used, handNm: LONG.used, handMinor: 1100 }], // prettier-ignore
+  orders: [
+    {
+      id: 1,
+      no: 31,
+      mark: 0,
+      customer: 'Tumblehome Hire',
+      usedNm: LONG.used,
+      wastePart: 0.5,
+      byLengthMinor: 1100,
+      byAreaMinor: 1100,
+      aloneMinor: 1100,
+      aloneNm: LONG.used,
+      handNm: LONG.used,
+      handMinor: 1100,
+    },
+  ],
 };
 
 /** The ways that the server was asked for. */
@@ -65,7 +100,8 @@ beforeEach(() => {
   });
 });
 
-const open = (isOpen = true, kept: KeptWay[] = []) => show(<WaysTable lay={VIEW} text={tableText(LONG, { isOpen })} ways={JSON.stringify({ offers: OFFERS, kept })} />); // prettier-ignore
+const open = (isOpen = true, kept: KeptWay[] = []) =>
+  show(<WaysTable lay={VIEW} text={tableText(LONG, { isOpen })} ways={JSON.stringify({ offers: OFFERS, kept })} />);
 const tick = (me: ReturnType<typeof open>['me'], ...names: string[]) =>
   names.reduce((before, name) => before.then(() => me.click(field(name))), Promise.resolve());
 
@@ -89,7 +125,12 @@ test('ways are laid beside the lay, what differs from it is told, and the better
   await waitFor(() => expect(seen()).toMatch(/Used12 in10 in less/));
   expect(wanted).toEqual([[OFFERS[0]]]);
   await waitFor(() => expect(server.asked.map(({ action }) => action)).toEqual(['keepWays']));
-  expect(server.asked[0]!.args[0]).toMatchObject({ batchId: 4, clothId: 1, version: 3, ways: [{ name: 'Turned a quarter', plan: { lays: [{ stock: 'R7' }] } }] }); // prettier-ignore
+  expect(server.asked[0]!.args[0]).toMatchObject({
+    batchId: 4,
+    clothId: 1,
+    version: 3,
+    ways: [{ name: 'Turned a quarter', plan: { lays: [{ stock: 'R7' }] } }],
+  });
   await press(me, 'Take this way');
   await waitFor(() => expect(gone).toEqual(['/batches/4/table/1']));
   expect(server.asked.at(-1)).toMatchObject({ action: 'takeWay', args: [{ wayId: 17, version: 3 }] });
@@ -123,7 +164,10 @@ test('a search is stopped with all its workers, and its place is free again', as
 test('a way that can’t be laid says why; the others are kept', async () => {
   server.gives({ ids: [21] });
   let count = 0;
-  search = (job) => count++ === 0 ? { ok: false, faults: [{ code: 'test', field: '', message: 'No cloth is wide enough.' }] } : { ok: true, value: lay(job, 20) }; // prettier-ignore
+  search = (job) =>
+    count++ === 0
+      ? { ok: false, faults: [{ code: 'test', field: '', message: 'No cloth is wide enough.' }] }
+      : { ok: true, value: lay(job, 20) };
   const { me } = open();
   await tick(me, 'Joined', 'Turned a quarter');
   await press(me, 'Lay these 2 ways');

@@ -57,14 +57,28 @@ export default function WaysTable({ lay, text, ways: waysText }: { lay: LayView;
   };
   useEffect(() => endAll, []);
   const isLaying = laid.some(({ done }) => done < 1);
-  const facts = useMemo<TableFacts>(() => ({ cloth: table.cloth, parts: table.marker.parts, look: lay.look, units: lay.units, boughtNm: lay.boughtNm, marks: new Map(lay.orders.map(({ no, mark }) => [no, mark])) }), [table, lay]); // prettier-ignore
+  const facts = useMemo<TableFacts>(
+    () => ({
+      cloth: table.cloth,
+      parts: table.marker.parts,
+      look: lay.look,
+      units: lay.units,
+      boughtNm: lay.boughtNm,
+      marks: new Map(lay.orders.map(({ no, mark }) => [no, mark])),
+    }),
+    [table, lay],
+  );
 
   const start = async () => {
     endAll();
     const own = run.current;
     setProblem('');
     const wanted = offers.filter(({ name }) => chosen.includes(name));
-    const response = await fetch(`/api/batches/${lay.batchId}/lays/${lay.clothId}/ways`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(wanted) }).catch(() => null); // prettier-ignore
+    const response = await fetch(`/api/batches/${lay.batchId}/lays/${lay.clothId}/ways`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(wanted),
+    }).catch(() => null);
     if (own !== run.current) return;
     if (!response?.ok) return setProblem('The workroom’s computer did not answer; try again.');
     const jobs = (await response.json()) as WayJob[];
@@ -76,12 +90,25 @@ export default function WaysTable({ lay, text, ways: waysText }: { lay: LayView;
       id: null,
     }));
     setLaid(begun);
-    const change = (i: number, rest: Partial<Laid>) => own === run.current && setLaid((all) => all.map((one, k) => (k === i ? { ...one, ...rest } : one))); // prettier-ignore
+    const change = (i: number, rest: Partial<Laid>) =>
+      own === run.current && setLaid((all) => all.map((one, k) => (k === i ? { ...one, ...rest } : one)));
     const plans = await Promise.all(
       begun.map(async ({ job }, i) => {
-        const worker = pageWorker<LayAgainWork>(new Worker(new URL('./lay-again.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+        const worker = pageWorker<LayAgainWork>(
+          new Worker(new URL('./lay-again.worker.ts', import.meta.url), { type: 'module' }),
+        );
         workers.current.push(worker);
-        const answer = await worker.ask<Result<LayPlan>>(async (work, earOf) => await work.afresh(job, SECONDS, earOf((plan: LayPlan) => change(i, { plan })), earOf((done: number) => change(i, { done: Math.min(done, 0.99) })))).catch((error: unknown) => refuse('broken', '', `The search broke off (${whyBroken(error)}).`)); // prettier-ignore
+        const answer = await worker
+          .ask<Result<LayPlan>>(
+            async (work, earOf) =>
+              await work.afresh(
+                job,
+                SECONDS,
+                earOf((plan: LayPlan) => change(i, { plan })),
+                earOf((done: number) => change(i, { done: Math.min(done, 0.99) })),
+              ),
+          )
+          .catch((error: unknown) => refuse('broken', '', `The search broke off (${whyBroken(error)}).`));
         change(i, answer.ok ? { plan: answer.value, done: 1 } : { done: 1 });
         if (!answer.ok && own === run.current) setProblem(answer.faults[0]!.message);
         return answer.ok ? answer.value : null;
@@ -126,7 +153,14 @@ export default function WaysTable({ lay, text, ways: waysText }: { lay: LayView;
       router.push(`/batches/${lay.batchId}/table/${lay.clothId}`);
     });
 
-  const stands: Laid = { way: { name: lay.how ? `As it is: ${lay.how}` : 'As it is', changes: [] }, job: table.marker.job, parts: table.marker.parts, plan: table.marker.plan, done: 1, id: null }; // prettier-ignore
+  const stands: Laid = {
+    way: { name: lay.how ? `As it is: ${lay.how}` : 'As it is', changes: [] },
+    job: table.marker.job,
+    parts: table.marker.parts,
+    plan: table.marker.plan,
+    done: 1,
+    id: null,
+  };
   const shown = [stands, ...laid];
   const longestMm = Math.max(...shown.flatMap(({ plan }) => plan?.lays.map(({ used }) => used / NM.mm) ?? [0]), 1);
   return (
@@ -217,15 +251,29 @@ function WayCard({
   children?: React.ReactNode;
 }) {
   const { units } = facts;
-  const figuresOf = ({ plan, job, parts }: Laid) => plan && { used: plan.used, cost: takenBy(table.cloth, table.items, plan).cost, waste: wasteOf(job, plan), ...workOf(plan, parts), unplaced: plan.unplaced.length }; // prettier-ignore
+  const figuresOf = ({ plan, job, parts }: Laid) =>
+    plan && {
+      used: plan.used,
+      cost: takenBy(table.cloth, table.items, plan).cost,
+      waste: wasteOf(job, plan),
+      ...workOf(plan, parts),
+      unplaced: plan.unplaced.length,
+    };
   const now = figuresOf(one);
   const before = figuresOf(stands)!;
-  const scene = one.plan && sceneOf(new HandLay({ ...one.job, locked: [], lockedCuts: [] }, one.plan), { ...facts, parts: one.parts }, 'order'); // prettier-ignore
+  const scene =
+    one.plan &&
+    sceneOf(new HandLay({ ...one.job, locked: [], lockedCuts: [] }, one.plan), { ...facts, parts: one.parts }, 'order');
   const isOther = one !== stands;
   const money = (minor: number) => printMoney(minor, table.currency);
   const rows = now
     ? [
-        { label: 'Used', value: longLength(now.used, units), by: now.used - before.used, print: (by: number) => printLength(by, STYLES[units]) }, // prettier-ignore
+        {
+          label: 'Used',
+          value: longLength(now.used, units),
+          by: now.used - before.used,
+          print: (by: number) => printLength(by, STYLES[units]),
+        },
         { label: 'Cost', value: money(now.cost), by: now.cost - before.cost, print: money },
         { label: 'Waste', value: percent(now.waste), by: 0, print: String },
         { label: 'Pieces and strips to cut', value: String(now.cuts), by: now.cuts - before.cuts, print: String },
@@ -291,7 +339,8 @@ function WayCard({
 
 /** What was compared before, and which of it was taken. */
 function Kept({ kept, units }: { kept: WaysDocument['kept']; units: LayView['units'] }) {
-  const day = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }); // prettier-ignore
+  const day = (iso: string) =>
+    new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm" p="4" overflowX="auto">
       <Heading as="h2" fontSize="lg" mb="2">

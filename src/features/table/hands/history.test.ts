@@ -15,7 +15,11 @@ test('undo gives back every state, to the first; redo every one again, to the la
         const item = items[pick % Math.max(1, items.length)];
         if (!item) break;
         const { lay: next } = history.now.lay.moved(item.key, { ...item, y: item.y + 1_000_000 * (1 + pick) });
-        history = historyReducer(history, { is: 'change', lay: pick % 3 === 0 ? history.now.lay.withLock(item.key, true) : next, said: 'moved' }); // prettier-ignore
+        history = historyReducer(history, {
+          is: 'change',
+          lay: pick % 3 === 0 ? history.now.lay.withLock(item.key, true) : next,
+          said: 'moved',
+        });
         seen.push(history.now.lay);
       }
       const plans = seen.map(({ plan, locked }) => JSON.stringify([plan, [...locked]]));

@@ -24,7 +24,10 @@ export function nudged(lay: HandLay, key: string, across: Nm, along: Nm): Outcom
   // What has to match goes on by whole repeats.
   const { lattice } = lay.job;
   if (lattice && obstacles.some(({ kind }) => kind === 'phase')) {
-    const [dx, dy] = across !== 0 ? [Math.sign(across) * lattice.across, Math.sign(across) * lattice.shift] : [0, Math.sign(along) * lattice.along]; // prettier-ignore
+    const [dx, dy] =
+      across !== 0
+        ? [Math.sign(across) * lattice.across, Math.sign(across) * lattice.shift]
+        : [0, Math.sign(along) * lattice.along];
     const far = { ...spotOf(item), x: item.x + dx, y: item.y + dy };
     const rest = lay.obstacles(key, far);
     if ((dx !== 0 || dy !== 0) && rest.length === 0) return { spot: far };

@@ -26,7 +26,9 @@ export function useLayAgain() {
   const run = useRef(0);
   const [laying, setLaying] = useState<LayingAgain | null>(null);
   const open = useCallback(() => {
-    worker.current = pageWorker<LayAgainWork>(new Worker(new URL('../components/lay-again.worker.ts', import.meta.url), { type: 'module' })); // prettier-ignore
+    worker.current = pageWorker<LayAgainWork>(
+      new Worker(new URL('../components/lay-again.worker.ts', import.meta.url), { type: 'module' }),
+    );
   }, []);
   useEffect(() => {
     open();
@@ -48,9 +50,20 @@ export function useLayAgain() {
       const onBetter = (best: LayPlan) => isCurrent() && setLaying((now) => now && { ...now, best });
       const onProgress = (done: number) => isCurrent() && setLaying((now) => now && { ...now, done });
       try {
-        const answer = await worker.current!.ask<Result<LayPlan>>(async (work, earOf) => await work.again(from.lockedJob(), from.plan, SECONDS, earOf(onBetter), earOf(onProgress))); // prettier-ignore
+        const answer = await worker.current!.ask<Result<LayPlan>>(
+          async (work, earOf) =>
+            await work.again(from.lockedJob(), from.plan, SECONDS, earOf(onBetter), earOf(onProgress)),
+        );
         if (!isCurrent()) return;
-        setLaying((now) => now && { ...now, isRunning: false, done: 1, ...(answer.ok ? { best: answer.value } : { problem: answer.faults[0]!.message }) }); // prettier-ignore
+        setLaying(
+          (now) =>
+            now && {
+              ...now,
+              isRunning: false,
+              done: 1,
+              ...(answer.ok ? { best: answer.value } : { problem: answer.faults[0]!.message }),
+            },
+        );
       } catch (error) {
         if (!isCurrent()) return;
         setLaying((now) => now && { ...now, isRunning: false, problem: `The search broke off (${whyBroken(error)}).` });

@@ -11,7 +11,11 @@ export function useVisits(batchId: number, clothId: number): { others: string[];
     let isOpen = true;
     const say = async () => {
       try {
-        const response = await fetch(`/api/batches/${batchId}/lays/${clothId}/visit`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ page }) }); // prettier-ignore
+        const response = await fetch(`/api/batches/${batchId}/lays/${clothId}/visit`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ page }),
+        });
         if (isOpen && response.ok) setHeard((await response.json()) as { others: string[]; version: number });
       } catch {
         // The next time, perhaps.

@@ -29,7 +29,10 @@ async function frames(step: (i: number) => void): Promise<{ frames: Frames; work
   }
   const sorted = [...between].sort((a, b) => a - b);
   works.sort((a, b) => a - b);
-  return { frames: { usual: sorted[FRAMES >> 1]!, p95: sorted[Math.floor(FRAMES * 0.95)]!, longest: sorted.at(-1)! }, work: works[FRAMES >> 1]! }; // prettier-ignore
+  return {
+    frames: { usual: sorted[FRAMES >> 1]!, p95: sorted[Math.floor(FRAMES * 0.95)]!, longest: sorted.at(-1)! },
+    work: works[FRAMES >> 1]!,
+  };
 }
 
 async function measure(pieces: number): Promise<TableFigures> {
@@ -37,14 +40,50 @@ async function measure(pieces: number): Promise<TableFigures> {
   const plan = nest(job, { steps: 1 });
   if (!plan.ok) throw new Error(plan.faults[0]!.message);
   const lay = new HandLay(job, plan.value);
-  const cloth: Cloth = { name: 'bench', width: 54 * NM.in, selvage: [0, 0], repeat: null, turns: 'any', price: { minor: 1000, currency: 'GBP', per: 'yd' }, sellingStep: NM.in }; // prettier-ignore
-  const parts = job.pieces.map(({ id, width, height }, i) => ({ id, orderNo: String(201 + (i % 9)), line: '1', name: 'front', sum: ['', ''] as [string, string], size: [width, height] as [number, number], isStrip: false })); // prettier-ignore
-  const look = { pattern: 'leaf', ground: '#dfe6d6', figure: '#4d7a5e', repeatAcross: 9 * NM.in, repeatAlong: 8 * NM.in, drop: 0.5, motif: [0, 0] } as const; // prettier-ignore
-  const scene = sceneOf(lay, { cloth, parts, look: { ...look, motif: [0, 0] }, units: 'in', boughtNm: plan.value.used, marks: new Map() }, 'order'); // prettier-ignore
+  const cloth: Cloth = {
+    name: 'bench',
+    width: 54 * NM.in,
+    selvage: [0, 0],
+    repeat: null,
+    turns: 'any',
+    price: { minor: 1000, currency: 'GBP', per: 'yd' },
+    sellingStep: NM.in,
+  };
+  const parts = job.pieces.map(({ id, width, height }, i) => ({
+    id,
+    orderNo: String(201 + (i % 9)),
+    line: '1',
+    name: 'front',
+    sum: ['', ''] as [string, string],
+    size: [width, height] as [number, number],
+    isStrip: false,
+  }));
+  const look = {
+    pattern: 'leaf',
+    ground: '#dfe6d6',
+    figure: '#4d7a5e',
+    repeatAcross: 9 * NM.in,
+    repeatAlong: 8 * NM.in,
+    drop: 0.5,
+    motif: [0, 0],
+  } as const;
+  const scene = sceneOf(
+    lay,
+    { cloth, parts, look: { ...look, motif: [0, 0] }, units: 'in', boughtNm: plan.value.used, marks: new Map() },
+    'order',
+  );
   const host = document.createElement('div');
   Object.assign(host.style, { width: '980px', height: '430px', position: 'relative' });
   document.body.replaceChildren(host);
-  const picture = new TableScene(host, { by: 'order', pattern: true, labels: true, seams: true, marks: true, grain: true, overBound: true }); // prettier-ignore
+  const picture = new TableScene(host, {
+    by: 'order',
+    pattern: true,
+    labels: true,
+    seams: true,
+    marks: true,
+    grain: true,
+    overBound: true,
+  });
   const long = plan.value.used / NM.mm;
   const fit = Math.min((980 - PAD.left - PAD.right) / long, (430 - PAD.top - PAD.bottom) / (54 * 25.4));
   picture.setLay(scene);
@@ -61,14 +100,25 @@ async function measure(pieces: number): Promise<TableFigures> {
     const place = snapped ?? lay.nearest(item.key, spot, NEAR);
     const [dx, dy] = [(spot.x - item.x) / NM.mm, (spot.y - item.y) / NM.mm];
     const ring = drawn.ring.map(([x, y]): [number, number] => [x + dx, y + dy]);
-    picture.setState({ picked: item.key, litOrder: null, held: { item: { ...drawn, ring }, stops: place === null, ghost: null } }); // prettier-ignore
+    picture.setState({
+      picked: item.key,
+      litOrder: null,
+      held: { item: { ...drawn, ring }, stops: place === null, ghost: null },
+    });
   });
   const held = lay.withLock(item.key, true);
   const begun = performance.now();
   nest(held.lockedJob(), { steps: 1, start: held.plan });
   const again = performance.now() - begun;
   picture.destroy();
-  return { pieces, pan: pan.frames, zoom: zoom.frames, drag: drag.frames, work: { pan: pan.work, zoom: zoom.work, drag: drag.work }, again }; // prettier-ignore
+  return {
+    pieces,
+    pan: pan.frames,
+    zoom: zoom.frames,
+    drag: drag.frames,
+    work: { pan: pan.work, zoom: zoom.work, drag: drag.work },
+    again,
+  };
 }
 
 (window as unknown as { measureTable: typeof measure }).measureTable = measure;

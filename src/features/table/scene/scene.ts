@@ -100,7 +100,10 @@ export class TableScene {
   }
 
   setState(state: SceneState) {
-    const isOnlyHand = this.state.picked === state.picked && this.state.litOrder === state.litOrder && this.state.held?.item.key === state.held?.item.key; // prettier-ignore
+    const isOnlyHand =
+      this.state.picked === state.picked &&
+      this.state.litOrder === state.litOrder &&
+      this.state.held?.item.key === state.held?.item.key;
     this.state = state;
     if (isOnlyHand) this.hand.batchDraw();
     else this.place();
@@ -153,7 +156,12 @@ export class TableScene {
     if (!one) return null;
     const { scale, x, y } = this.view;
     const { left, right, top, bottom } = one.box;
-    return { x: x + left * scale, y: y + (this.topOf(one.item.stock) + top) * scale, width: (right - left) * scale, height: (bottom - top) * scale }; // prettier-ignore
+    return {
+      x: x + left * scale,
+      y: y + (this.topOf(one.item.stock) + top) * scale,
+      width: (right - left) * scale,
+      height: (bottom - top) * scale,
+    };
   }
 
   private addItem(item: SceneItem): Drawn {
@@ -169,7 +177,13 @@ export class TableScene {
 
   private lookOf({ key, orderNo }: SceneItem): ItemLook {
     const { picked, litOrder } = this.state;
-    return { show: this.show, font: this.font, isPicked: picked === key, isDim: litOrder !== null && litOrder !== orderNo, held: null }; // prettier-ignore
+    return {
+      show: this.show,
+      font: this.font,
+      isPicked: picked === key,
+      isDim: litOrder !== null && litOrder !== orderNo,
+      held: null,
+    };
   }
 
   /** Moves the layers to the view, hides what is out of sight, and draws. */

@@ -16,10 +16,13 @@ export function ArchivePanel() {
   const readIn = () =>
     start(async () => {
       setProblem('');
-      const answer =
-        await fetch('/api/archive', { method: 'POST', headers: { 'content-type': 'application/zip' }, body: file! }) // prettier-ignore
-          .then((response) => response.json() as Promise<{ ok: boolean; faults?: { message: string }[] }>)
-          .catch(() => null);
+      const answer = await fetch('/api/archive', {
+        method: 'POST',
+        headers: { 'content-type': 'application/zip' },
+        body: file!,
+      })
+        .then((response) => response.json() as Promise<{ ok: boolean; faults?: { message: string }[] }>)
+        .catch(() => null);
       if (answer?.ok) {
         router.push('/orders');
         return router.refresh();

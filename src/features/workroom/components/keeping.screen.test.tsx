@@ -13,7 +13,8 @@ beforeEach(() => {
   server.begin();
   gone.length = 0;
 });
-const give = (me: ReturnType<typeof show>['me'], label: string, file: File) => me.upload(document.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!, file); // prettier-ignore
+const give = (me: ReturnType<typeof show>['me'], label: string, file: File) =>
+  me.upload(document.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!, file);
 
 describe('the backup', () => {
   test('says when the last was made, or that there is none', () => {
@@ -46,7 +47,9 @@ describe('kinds from files', () => {
     expect(server.asked[0]!.args).toEqual(['{"name":"x"}', '']);
     server.refuses({ 'pieces.0.across': 'There is no “bredth”.' });
     await give(me, 'File of a kind', new File(['{}'], 'galley.json', { type: 'application/json' }));
-    await waitFor(() => expect(seen()).toContain('“galley.json” was not taken in. pieces.0.across: There is no “bredth”.')); // prettier-ignore
+    await waitFor(() =>
+      expect(seen()).toContain('“galley.json” was not taken in. pieces.0.across: There is no “bredth”.'),
+    );
   });
 
   test('one that is too large is not sent', async () => {
@@ -70,8 +73,16 @@ describe('kinds from files', () => {
 
 describe('the archive', () => {
   test.each<[string, () => Promise<Response>, string]>([
-    ['is refused in its own sentence', async () => Response.json({ ok: false, faults: [{ message: 'The workroom is not empty.' }] }), 'The workroom is not empty.'],
-    ['is lost on the way', () => Promise.reject(new TypeError('Failed to fetch')), 'did not answer; the workroom is as it was.'],
+    [
+      'is refused in its own sentence',
+      async () => Response.json({ ok: false, faults: [{ message: 'The workroom is not empty.' }] }),
+      'The workroom is not empty.',
+    ],
+    [
+      'is lost on the way',
+      () => Promise.reject(new TypeError('Failed to fetch')),
+      'did not answer; the workroom is as it was.',
+    ],
   ])('that %s leaves everything as it was', async (_, answer, words) => {
     vi.stubGlobal('fetch', answer);
     const { me } = show(<ArchivePanel />);
@@ -80,7 +91,7 @@ describe('the archive', () => {
     await press(me, 'Read it in');
     await waitFor(() => expect(seen()).toContain(words));
     expect(gone).toEqual([]);
-  }); // prettier-ignore
+  });
 
   test('that is read in leads to its orders', async () => {
     vi.stubGlobal('fetch', async () => Response.json({ ok: true }));

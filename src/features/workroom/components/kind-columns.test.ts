@@ -20,22 +20,28 @@ const read = <T>(columns: readonly Column<T>[], row: T, id: string): string =>
   columns.find((column) => column.id === id)!.read(row);
 
 describe('what the editor shows of a kind', () => {
-  test.each(KINDS.map((kind) => [kind.name, kind] as const))('%s: written back unchanged, nothing of it changes', (_, kind) => {
-    const same = <T,>(rows: readonly T[], columns: readonly Column<T>[]) => {
-      for (const row of rows)
-        for (const column of columns)
-          if (column.shows?.(row) ?? true) expect(column.write(row, column.read(row)), column.id).toEqual(row);
-    };
-    same(kind.measures, measureColumns(kind.object));
-    same(kind.options, optionColumns);
-    same(kind.results, resultColumns);
-    same(kind.pieces, pieceColumns.filter(({ id }) => id !== 'axes'));
-    same(kind.strips, stripColumns);
-    same(kind.notions, notionColumns);
-    same(kind.checks, checkColumns);
-    same(kind.marks ?? [], markColumns);
-    same(kind.steps, stepColumns);
-  }); // prettier-ignore
+  test.each(KINDS.map((kind) => [kind.name, kind] as const))(
+    '%s: written back unchanged, nothing of it changes',
+    (_, kind) => {
+      const same = <T>(rows: readonly T[], columns: readonly Column<T>[]) => {
+        for (const row of rows)
+          for (const column of columns)
+            if (column.shows?.(row) ?? true) expect(column.write(row, column.read(row)), column.id).toEqual(row);
+      };
+      same(kind.measures, measureColumns(kind.object));
+      same(kind.options, optionColumns);
+      same(kind.results, resultColumns);
+      same(
+        kind.pieces,
+        pieceColumns.filter(({ id }) => id !== 'axes'),
+      );
+      same(kind.strips, stripColumns);
+      same(kind.notions, notionColumns);
+      same(kind.checks, checkColumns);
+      same(kind.marks ?? [], markColumns);
+      same(kind.steps, stepColumns);
+    },
+  );
 });
 
 describe('an option', () => {
@@ -53,7 +59,13 @@ describe('an option', () => {
   test('its choices are written with their names in formulas before the sign, or alone', () => {
     const choice = written(optionColumns, seam, 'type', 'choice');
     const three = written(optionColumns, choice, 'choices', 'left = at the left; right = at the right; none');
-    expect(three).toMatchObject({ choices: [{ id: 'left', label: 'at the left' }, { id: 'right', label: 'at the right' }, { id: 'none', label: 'none' }] }); // prettier-ignore
+    expect(three).toMatchObject({
+      choices: [
+        { id: 'left', label: 'at the left' },
+        { id: 'right', label: 'at the right' },
+        { id: 'none', label: 'none' },
+      ],
+    });
     expect(read(optionColumns, three, 'choices')).toBe('left = at the left; right = at the right; none');
     expect(optionColumns.find(({ id }) => id === 'choices')!.shows!(seam)).toBe(false);
   });
@@ -63,7 +75,9 @@ describe('an option', () => {
     expect(length).toMatchObject({ default: 'inch(3/8)' });
     expect(written(optionColumns, length, 'default', '')).toEqual(seam);
     const hem = written(optionColumns, seam, 'type', 'hem');
-    expect(written(optionColumns, hem, 'default', 'inch(1/4) + inch(1)')).toMatchObject({ default: ['inch(1/4)', 'inch(1)'] }); // prettier-ignore
+    expect(written(optionColumns, hem, 'default', 'inch(1/4) + inch(1)')).toMatchObject({
+      default: ['inch(1/4)', 'inch(1)'],
+    });
   });
 
   test('a hint or a condition that is taken away is not kept as an empty text', () => {
@@ -85,7 +99,10 @@ describe('a piece', () => {
 
   test('is matched at its middle, as written, or not', () => {
     const middle = written(pieceColumns, front, 'match', 'yes');
-    expect(middle.match).toEqual({ anchor: ['(width + 2 * seam) / 2', '(height + 2 * seam) / 2'], delta: ['inch(0)', 'inch(0)'] }); // prettier-ignore
+    expect(middle.match).toEqual({
+      anchor: ['(width + 2 * seam) / 2', '(height + 2 * seam) / 2'],
+      delta: ['inch(0)', 'inch(0)'],
+    });
     expect(read(pieceColumns, middle, 'match')).toBe('yes');
     const own = { ...front, match: { ...middle.match!, anchor: ['seam', 'seam'] as [string, string] } };
     expect(read(pieceColumns, own, 'match')).toBe('other');
@@ -99,8 +116,17 @@ describe('a piece', () => {
   });
 
   test('an outline has a corner or an arc a line', () => {
-    const shaped = written(pieceColumns, front, 'outline', '0 ; 0\nwidth ; 0\n\narc width / 2 ; height / 2 ; width / 2 ; 0 ; 90'); // prettier-ignore
-    expect(shaped.outline).toEqual([['0', '0'], ['width', '0'], { centre: ['width / 2', 'height / 2'], radius: 'width / 2', from: 0, to: 90 }]); // prettier-ignore
+    const shaped = written(
+      pieceColumns,
+      front,
+      'outline',
+      '0 ; 0\nwidth ; 0\n\narc width / 2 ; height / 2 ; width / 2 ; 0 ; 90',
+    );
+    expect(shaped.outline).toEqual([
+      ['0', '0'],
+      ['width', '0'],
+      { centre: ['width / 2', 'height / 2'], radius: 'width / 2', from: 0, to: 90 },
+    ]);
     expect(read(pieceColumns, shaped, 'outline').split('\n')).toHaveLength(3);
     expect(written(pieceColumns, shaped, 'outline', ' \n')).toEqual(front);
   });
@@ -119,7 +145,10 @@ describe('other rows', () => {
       const tape = measureColumns(object).find(({ id }) => id === 'tape');
       expect(tape?.choices?.length).toBeGreaterThan(1);
     }
-    const places = (id: string) => measureColumns(kindById(id)!.object).find((column) => column.id === 'tape')!.choices!.map((one) => one.id); // prettier-ignore
+    const places = (id: string) =>
+      measureColumns(kindById(id)!.object)
+        .find((column) => column.id === 'tape')!
+        .choices!.map((one) => one.id);
     expect(places('bolster')).not.toEqual(places('boxed-cushion'));
   });
 });

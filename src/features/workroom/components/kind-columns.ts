@@ -91,7 +91,16 @@ function withType(option: KindOption, type: string): KindOption {
   const base = { id, label, ...(hint !== undefined && { hint }), ...(condition !== undefined && { when: condition }) };
   if (type === 'hem') return { ...base, type, default: ['inch(1/2)'] };
   if (type === 'count') return { ...base, type, default: 1 };
-  if (type === 'choice') return { ...base, type, choices: [{ id: 'yes', label: 'yes' }, { id: 'no', label: 'no' }], default: 'yes' }; // prettier-ignore
+  if (type === 'choice')
+    return {
+      ...base,
+      type,
+      choices: [
+        { id: 'yes', label: 'yes' },
+        { id: 'no', label: 'no' },
+      ],
+      default: 'yes',
+    };
   return { ...base, type: 'length' };
 }
 
@@ -142,7 +151,10 @@ function readOutline(value: string): NonNullable<PartPiece['outline']> {
     .filter((line) => line.trim())
     .map((line): [string, string] | Arc => {
       const isArc = /^\s*arc\s/.test(line);
-      const parts = line.replace(/^\s*arc\s/, '').split(';').map((one) => one.trim()); // prettier-ignore
+      const parts = line
+        .replace(/^\s*arc\s/, '')
+        .split(';')
+        .map((one) => one.trim());
       const [x = '', y = '', radius = '', from = '', to = ''] = parts;
       return isArc ? { centre: [x, y], radius, from: Number(from), to: Number(to) } : [x, y];
     });

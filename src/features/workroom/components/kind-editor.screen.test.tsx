@@ -14,7 +14,8 @@ beforeEach(() => {
   gone.length = 0;
 });
 
-const open = (initial: CoverKind = EMPTY_KIND, edited: Parameters<typeof KindEditor>[0]['edited'] = null) => show(<KindEditor edited={edited} initial={initial} units="in" />); // prettier-ignore
+const open = (initial: CoverKind = EMPTY_KIND, edited: Parameters<typeof KindEditor>[0]['edited'] = null) =>
+  show(<KindEditor edited={edited} initial={initial} units="in" />);
 const own = { ...kindById('bolster')!, id: 'own-1', name: 'Lifebelt bolster' };
 const EDITED = { id: 1, version: 2, isWithdrawn: false, uses: 3 };
 const sent = () => server.asked.at(-1)!.args as [CoverKind, { id: number; version: number } | null];
@@ -101,7 +102,8 @@ describe('one that is there', () => {
     const { me } = open(own, EDITED);
     const steps = own.steps.map((step) => step.do);
     expect(steps.length).toBeGreaterThan(1);
-    const shown = () => own.steps.map((_, i) => document.querySelector<HTMLTextAreaElement>(`[aria-label^="Steps, ${i + 1}, "]`)?.value); // prettier-ignore
+    const shown = () =>
+      own.steps.map((_, i) => document.querySelector<HTMLTextAreaElement>(`[aria-label^="Steps, ${i + 1}, "]`)?.value);
     await press(me, 'Move steps 2 up');
     expect(shown().slice(0, 2)).toEqual([steps[1], steps[0]]);
     await press(me, 'Take out steps 1');

@@ -129,7 +129,8 @@ export function KindEditor({ edited, initial, units }: Props) {
     rows: (kind[field] ?? NO_ROWS) as readonly RowOf<Name>[],
     faults,
     onAdd: () => change((now) => ({ [field]: [...(now[field] ?? []), make(now)] })),
-    onChange: (next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) => change((now) => ({ [field]: next((now[field] ?? []) as readonly RowOf<Name>[]) })), // prettier-ignore
+    onChange: (next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) =>
+      change((now) => ({ [field]: next((now[field] ?? []) as readonly RowOf<Name>[]) })),
   });
   return (
     <>

@@ -77,9 +77,19 @@ export function KindPreview({ kind, faults: all, sample, units, typed, onType }:
 }
 
 const LISTS: Record<string, string> = {
-  measures: 'Measure', options: 'Option', results: 'Sum', pieces: 'Piece', strips: 'Strip', notions: 'Notion', checks: 'Check', steps: 'Step',
-  allowance: 'Fit', finished: 'Finished', name: 'Name', defaultFit: 'Usual fit',
-}; // prettier-ignore
+  measures: 'Measure',
+  options: 'Option',
+  results: 'Sum',
+  pieces: 'Piece',
+  strips: 'Strip',
+  notions: 'Notion',
+  checks: 'Check',
+  steps: 'Step',
+  allowance: 'Fit',
+  finished: 'Finished',
+  name: 'Name',
+  defaultFit: 'Usual fit',
+};
 
 /** `pieces.0.across` for people: Piece 1, across. */
 function placeName(field: string): string {

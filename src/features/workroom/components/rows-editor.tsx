@@ -39,7 +39,8 @@ export const RowsEditor = memo(RowsList, isSameList) as typeof RowsList;
 
 /** Whether two lists show alike: rows are changed by making others of them. */
 function isSameList(a: Props<unknown>, b: Props<unknown>): boolean {
-  const own = ({ field, faults }: Props<unknown>) => JSON.stringify(faults.filter((fault) => fault.field.split('.')[0] === field)); // prettier-ignore
+  const own = ({ field, faults }: Props<unknown>) =>
+    JSON.stringify(faults.filter((fault) => fault.field.split('.')[0] === field));
   return a.rows === b.rows && a.columns === b.columns && own(a) === own(b);
 }
 

@@ -33,7 +33,13 @@ const meets = (a: PartBox, b: PartBox) =>
   a.x < b.x + b.way.w && b.x < a.x + a.way.w && a.y < b.y + b.way.h && b.y < a.y + a.way.h;
 
 /** Four round one in the middle: no straight cut goes through. */
-const PINWHEEL = [[0, 0, 2, 1], [2, 0, 1, 2], [1, 2, 2, 1], [0, 1, 1, 2], [1, 1, 1, 1]].map(([x, y, w, h], part): PartBox => ({ part, way: { w: w!, h: h!, turned: 0 }, x: x!, y: y! })); // prettier-ignore
+const PINWHEEL = [
+  [0, 0, 2, 1],
+  [2, 0, 1, 2],
+  [1, 2, 2, 1],
+  [0, 1, 1, 2],
+  [1, 1, 1, 1],
+].map(([x, y, w, h], part): PartBox => ({ part, way: { w: w!, h: h!, turned: 0 }, x: x!, y: y! }));
 
 describe('the tree of cuts', () => {
   test('a lay by straight cuts is taken over as it is; what they cannot divide is not', () => {
@@ -79,7 +85,11 @@ describe('the tree of cuts', () => {
 
   test('a shorter cloth holds what is left, and loses no more than it must where the end is free', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 2, max: 50 }), fc.integer({ min: 0, max: 1e6 }), fc.integer({ min: 1, max: 470 }), (n, seed, less) => {
+      fc.property(
+        fc.integer({ min: 2, max: 50 }),
+        fc.integer({ min: 0, max: 1e6 }),
+        fc.integer({ min: 1, max: 470 }),
+        (n, seed, less) => {
           const boxes = dissected(n, seed);
           const { tree } = treeOf(boxes);
           const random = new Random(seed);
@@ -91,7 +101,8 @@ describe('the tree of cuts', () => {
           expect(laid.every(({ x, y, way }) => x >= 0 && x + way.w <= 320 && y + way.h <= 480 - less)).toBe(true);
           expect(laid.some((a, i) => laid.slice(0, i).some((b) => meets(a, b)))).toBe(false);
           expect(freeArea(tree)).toBe(320 * (480 - less) - areaOf(laid));
-        }), // prettier-ignore
+        },
+      ),
       { numRuns: 80 },
     );
     const boxes = dissected(20, 3);
@@ -129,9 +140,18 @@ describe('ruin and recreate on the tree of cuts', () => {
       }
       ruinAndRecreate.tryStep();
     }
-    const placed = parts.map(({ piece }, i) => ({ piece: piece!.id, copy: piece!.copy, x: x[i]!, y: y[i]!, turn: 90 * turned[i]! })); // prettier-ignore
+    const placed = parts.map(({ piece }, i) => ({
+      piece: piece!.id,
+      copy: piece!.copy,
+      x: x[i]!,
+      y: y[i]!,
+      turn: 90 * turned[i]!,
+    }));
     const lays = [{ stock: job.stock[0]!.id, used: best, placed, cuts: [] }];
-    return { best, faults: findFaults(job, { lays, unplaced: [], used: best, endless: best, bound: 0, passes: 0, refused: 0 }) }; // prettier-ignore
+    return {
+      best,
+      faults: findFaults(job, { lays, unplaced: [], used: best, endless: best, bound: 0, passes: 0, refused: 0 }),
+    };
   };
 
   test('a dissection is laid within a tenth of its length, and the lay comes apart by straight cuts', () => {
@@ -147,16 +167,30 @@ describe('ruin and recreate on the tree of cuts', () => {
       cut: 'straight',
       gap: 0.25,
       cloth: { name: 't', width: 54, selvage: [0.5, 0.75], turns: 'none' },
-      pieces: [[21, 17, 8], [12.5, 9, 8], [31, 4, 8], [7, 6.5, 16]].map(([w, h, qty], i) => ({ id: `p${i}`, size: [w, h], qty })), // prettier-ignore
+      pieces: [
+        [21, 17, 8],
+        [12.5, 9, 8],
+        [31, 4, 8],
+        [7, 6.5, 16],
+      ].map(([w, h, qty], i) => ({ id: `p${i}`, size: [w, h], qty })),
     });
-    const area = [[21, 17, 8], [12.5, 9, 8], [31, 4, 8], [7, 6.5, 16]].reduce((sum, [w, h, qty]) => sum + (w! + 0.25) * (h! + 0.25) * qty!, 0); // prettier-ignore
+    const area = [
+      [21, 17, 8],
+      [12.5, 9, 8],
+      [31, 4, 8],
+      [7, 6.5, 16],
+    ].reduce((sum, [w, h, qty]) => sum + (w! + 0.25) * (h! + 0.25) * qty!, 0);
     const lay = shortened(job, 400 * 25.4e6, 20_000);
     expect(lay.faults).toEqual([]);
     expect(lay.best / 25.4e6 / (area / 53)).toBeLessThan(1.12);
   });
 
   test('a lay that straight cuts cannot divide is laid anew below its length as far as it goes', () => {
-    const job = jobOf({ cut: 'straight', cloth: { name: 't', width: 3, turns: 'none' }, pieces: PINWHEEL.map(({ way: { w, h } }, i) => ({ id: `p${i}`, size: [w, h] })) }); // prettier-ignore
+    const job = jobOf({
+      cut: 'straight',
+      cloth: { name: 't', width: 3, turns: 'none' },
+      pieces: PINWHEEL.map(({ way: { w, h } }, i) => ({ id: `p${i}`, size: [w, h] })),
+    });
     const ruinAndRecreate = new GuillotineRuin(job, pieceParts(job), new Random(1));
     const inch = 25.4e6;
     const where = (of: (box: PartBox) => number) => Float64Array.from(PINWHEEL, (box) => of(box) * inch);

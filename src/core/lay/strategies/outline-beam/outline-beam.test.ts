@@ -60,7 +60,17 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
   });
 
   test('a cloth whose pieces may all lie upside down has half as many orders', () => {
-    const ell = { id: 'l', outline: [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]] }; // prettier-ignore
+    const ell = {
+      id: 'l',
+      outline: [
+        [0, 0],
+        [15, 0],
+        [15, 6],
+        [6, 6],
+        [6, 13],
+        [0, 13],
+      ],
+    };
     const ordersOf = (turns: string) =>
       new Set(beamOf(30, [{ ...ell, turns }]).orders.map((order) => JSON.stringify(order)));
     expect(ordersOf('any').size).toBe(8);
@@ -74,11 +84,31 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
     'two boxes that make an ell are laid with it: seven parts on 24 in, order %d',
     (order) => {
       const boxes = dissect(24, 18, 8, new Random(5));
-      const [a, b] = [boxes[0]!, boxes.find((box) => box !== boxes[0] && box.x === boxes[0]!.x + boxes[0]!.w && box.y === boxes[0]!.y)!]; // prettier-ignore
+      const [a, b] = [
+        boxes[0]!,
+        boxes.find((box) => box !== boxes[0] && box.x === boxes[0]!.x + boxes[0]!.w && box.y === boxes[0]!.y)!,
+      ];
       expect(b.h).not.toBe(a.h);
       const [low, high] = a.h < b.h ? [a.h, b.h] : [b.h, a.h];
       const whole = a.w + b.w;
-      const ell = a.h < b.h ? [[0, 0], [whole, 0], [whole, high], [a.w, high], [a.w, low], [0, low]] : [[0, 0], [whole, 0], [whole, low], [a.w, low], [a.w, high], [0, high]]; // prettier-ignore
+      const ell =
+        a.h < b.h
+          ? [
+              [0, 0],
+              [whole, 0],
+              [whole, high],
+              [a.w, high],
+              [a.w, low],
+              [0, low],
+            ]
+          : [
+              [0, 0],
+              [whole, 0],
+              [whole, low],
+              [a.w, low],
+              [a.w, high],
+              [0, high],
+            ];
       const rest = boxes.filter((box) => box !== a && box !== b);
       const beam = beamOf(24, [
         { id: 'ell', outline: ell },
@@ -92,7 +122,15 @@ describe('outlines that fill the cloth without waste (grids whose corners are mo
 });
 
 describe('where there is no such lay', () => {
-  const triangle = { id: 't', outline: [[0, 0], [10, 0], [3, 8]], qty: 6 }; // prettier-ignore
+  const triangle = {
+    id: 't',
+    outline: [
+      [0, 0],
+      [10, 0],
+      [3, 8],
+    ],
+    qty: 6,
+  };
 
   test('a few parts are laid and the rest is not', () => {
     const boxes = { id: 'b', size: [10, 8], qty: 2 };
@@ -103,7 +141,18 @@ describe('where there is no such lay', () => {
   });
 
   test('parts on a grid end only on it', () => {
-    const ell = { id: 'l', outline: [[0, 0], [15, 0], [15, 6], [6, 6], [6, 13], [0, 13]], qty: 2 }; // prettier-ignore
+    const ell = {
+      id: 'l',
+      outline: [
+        [0, 0],
+        [15, 0],
+        [15, 6],
+        [6, 6],
+        [6, 13],
+        [0, 13],
+      ],
+      qty: 2,
+    };
     const beam = beamOf(30, [ell]);
     expect(beam.canEndAt(9 * NM.in)).toBe(true);
     expect(beam.canEndAt(9.4 * NM.in)).toBe(false);
@@ -150,10 +199,21 @@ describe('what can begin at a free corner', () => {
         ];
       });
     const shapes = Array.from({ length: 2000 }, (_, k) => ({ ...boxShape(10 * NM.in, 10 * NM.in), ring: ring(k) }));
-    const many = new Starts(shapes, shapes.map((_, k) => [k]), 54 * NM.in); // prettier-ignore
+    const many = new Starts(
+      shapes,
+      shapes.map((_, k) => [k]),
+      54 * NM.in,
+    );
     expect(many.corners.flat()).toHaveLength(80_000);
     // Hardly any two edges have one direction: each tells nearly as much as there are edges.
-    expect(Math.max(...many.corners.slice(0, 50).flat().map(({ outBits }) => outBits))).toBeGreaterThan(8); // prettier-ignore
+    expect(
+      Math.max(
+        ...many.corners
+          .slice(0, 50)
+          .flat()
+          .map(({ outBits }) => outBits),
+      ),
+    ).toBeGreaterThan(8);
   });
 
   test('kinds that are used up, and corners that are too wide, are not offered', () => {

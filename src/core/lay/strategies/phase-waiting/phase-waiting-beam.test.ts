@@ -41,7 +41,11 @@ function shortestColumn(sorts: readonly (readonly [height: number, qty: number])
       go(left.with(i, n - 1), phases.with(i, phase), start + sorts[i]![0]);
     });
   };
-  go(sorts.map(([, qty]) => qty), sorts.map(() => null), 0); // prettier-ignore
+  go(
+    sorts.map(([, qty]) => qty),
+    sorts.map(() => null),
+    0,
+  );
   return best;
 }
 
@@ -77,7 +81,10 @@ function faultsOf(job: LayJob, found: WaitingLay, known: ReadonlyMap<string, Pha
 describe('beams where pieces wait for their phase', () => {
   test('fronts of 22.5 in and backs of 14.5 in go by turns: each pair takes three repeats, all but half an inch', () => {
     // Two of each. The fronts first would wait 2.5 in for the second front and 10.5 in for the second back.
-    const job = column([[22.5, 2], [14.5, 2]]); // prettier-ignore
+    const job = column([
+      [22.5, 2],
+      [14.5, 2],
+    ]);
     const { lay: found } = run(job, 100);
     expect(found!.placed).toBe(4);
     expect(found!.reached / NM.in).toBe(74.5);
@@ -85,7 +92,10 @@ describe('beams where pieces wait for their phase', () => {
   });
 
   test('in one column it is as short as the best of all orders', () => {
-    const sort = fc.tuple(fc.integer({ min: 4, max: 100 }).map((q) => q / 4), fc.integer({ min: 1, max: 3 })); // prettier-ignore
+    const sort = fc.tuple(
+      fc.integer({ min: 4, max: 100 }).map((q) => q / 4),
+      fc.integer({ min: 1, max: 3 }),
+    );
     fc.assert(
       fc.property(fc.array(sort, { minLength: 1, maxLength: 3 }), fc.constantFrom(7, 11, 12.5), (sorts, along) => {
         const wanted = shortestColumn(sorts, along);
@@ -103,27 +113,55 @@ describe('beams where pieces wait for their phase', () => {
       qty: fc.integer({ min: 1, max: 4 }),
       match: fc.constantFrom(undefined, { at: [1, 2] }, { group: 'a' }, { group: 'b', delta: [2, 3] }),
     });
-    const repeat = fc.constantFrom(undefined, { across: 9, along: 7, drop: 0.5 }, { across: 6, along: 0, drop: 0 }, { across: 0, along: 11, drop: 0 }, { across: 13.5, along: 12.5, drop: 0 }); // prettier-ignore
+    const repeat = fc.constantFrom(
+      undefined,
+      { across: 9, along: 7, drop: 0.5 },
+      { across: 6, along: 0, drop: 0 },
+      { across: 0, along: 11, drop: 0 },
+      { across: 13.5, along: 12.5, drop: 0 },
+    );
     let whole = 0;
     fc.assert(
-      fc.property(fc.array(piece, { minLength: 1, maxLength: 7 }), repeat, fc.constantFrom(0, 0.25), fc.constantFrom('any', 'none'), (pieces, by, gap, turns) => {
-        const job = jobOf({
-          gap,
-          cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns, repeat: by },
-          stock: [{ id: 'bolt', motif: [3, 5], flaws: [[20, 10, 2, 1], [4, 40, 3, 3]] }],
-          pieces: pieces.map(({ size: [w, h], qty, match }, i) => ({ id: `p${i}`, size: [w / 4, h / 4], qty, ...(by && match && { match }) })),
-        });
-        const phases = new Map<string, Phase>(by ? [['a', phaseOf(NM.in, 2 * NM.in, job.lattice!)]] : []);
-        const target = 200;
-        const { lay: found } = run(job, target, { width: 10 }, phases);
-        fc.pre(found !== null);
-        expect(faultsOf(job, found!, phases)).toEqual([]);
-        const tops = pieceParts(job).map(({ width, height }, i) => (found!.stock[i]! < 0 ? 0 : found!.y[i]! + (found!.turned[i] ? width : height)));
-        if (found!.placed < tops.length) return;
-        whole++;
-        expect(Math.max(...tops)).toBe(found!.reached);
-        expect(found!.reached).toBeLessThanOrEqual(target * NM.in);
-      }), // prettier-ignore
+      fc.property(
+        fc.array(piece, { minLength: 1, maxLength: 7 }),
+        repeat,
+        fc.constantFrom(0, 0.25),
+        fc.constantFrom('any', 'none'),
+        (pieces, by, gap, turns) => {
+          const job = jobOf({
+            gap,
+            cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns, repeat: by },
+            stock: [
+              {
+                id: 'bolt',
+                motif: [3, 5],
+                flaws: [
+                  [20, 10, 2, 1],
+                  [4, 40, 3, 3],
+                ],
+              },
+            ],
+            pieces: pieces.map(({ size: [w, h], qty, match }, i) => ({
+              id: `p${i}`,
+              size: [w / 4, h / 4],
+              qty,
+              ...(by && match && { match }),
+            })),
+          });
+          const phases = new Map<string, Phase>(by ? [['a', phaseOf(NM.in, 2 * NM.in, job.lattice!)]] : []);
+          const target = 200;
+          const { lay: found } = run(job, target, { width: 10 }, phases);
+          fc.pre(found !== null);
+          expect(faultsOf(job, found!, phases)).toEqual([]);
+          const tops = pieceParts(job).map(({ width, height }, i) =>
+            found!.stock[i]! < 0 ? 0 : found!.y[i]! + (found!.turned[i] ? width : height),
+          );
+          if (found!.placed < tops.length) return;
+          whole++;
+          expect(Math.max(...tops)).toBe(found!.reached);
+          expect(found!.reached).toBeLessThanOrEqual(target * NM.in);
+        },
+      ),
       { numRuns: 150 },
     );
     expect(whole).toBeGreaterThan(60);
@@ -143,7 +181,10 @@ describe('beams where pieces wait for their phase', () => {
 
   test('a piece that counts for more is laid rather than another that fits as well', () => {
     // Only one of the two fits below the target.
-    const job = column([[20, 1], [21, 1]]); // prettier-ignore
+    const job = column([
+      [20, 1],
+      [21, 1],
+    ]);
     const laidFirst = (id: string) => {
       const found = run(job, 45, { width: 1, squeaks: new Map([[id, 2]]) }).lay!;
       return found.y[0]! < found.y[1]! ? 'p0' : 'p1';
@@ -167,14 +208,28 @@ test('a piece as thin as a hair is laid like any other, and takes no more memory
 
 describe('in whole lays', () => {
   test('a column of four sorts is as short as the best of all orders', () => {
-    const sorts = [[23, 2], [14.5, 2], [18.5, 1], [6, 2]] as const; // prettier-ignore
+    const sorts = [
+      [23, 2],
+      [14.5, 2],
+      [18.5, 1],
+      [6, 2],
+    ] as const;
     expect(lay(column(sorts), 4_000).used / NM.in).toBeCloseTo(shortestColumn(sorts, 12.5), 6);
   });
 
   test('matched pieces on remnants and a bolt: the same seed gives the same lay, all pieces in it', () => {
     const job = jobOf({
-      cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'none', repeat: { across: 13.5, along: 12.5, drop: 0 } },
-      stock: [{ id: 'rem', length: 30, motif: [2, 3] }, { id: 'bolt', motif: [5, 4] }], // prettier-ignore
+      cloth: {
+        name: 't',
+        width: 54,
+        selvage: [0.5, 0.5],
+        turns: 'none',
+        repeat: { across: 13.5, along: 12.5, drop: 0 },
+      },
+      stock: [
+        { id: 'rem', length: 30, motif: [2, 3] },
+        { id: 'bolt', motif: [5, 4] },
+      ],
       pieces: [
         { id: 'front', size: [22, 21], qty: 4, match: { group: 'front' } },
         { id: 'back', size: [22, 14], qty: 4, match: { group: 'back' } },
@@ -182,7 +237,7 @@ describe('in whole lays', () => {
         { id: 'under', size: [15.5, 17], qty: 5 },
       ],
       strips: [{ id: 'ties', width: 2, length: 120, grain: 'along', loss: 0, least: 20, qty: 1 }],
-    }); // prettier-ignore
+    });
     const [one, other] = [lay(job, 1_500), lay(job, 1_500)];
     expect(one.unplaced).toEqual([]);
     expect(one.lays).toEqual(other.lays);

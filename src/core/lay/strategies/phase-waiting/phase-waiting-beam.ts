@@ -191,7 +191,11 @@ export class PhaseWaitingBeam {
 
   private start() {
     const { now, kinds } = this;
-    now.start(this.left, this.width, kinds.map(({ members }) => members.length)); // prettier-ignore
+    now.start(
+      this.left,
+      this.width,
+      kinds.map(({ members }) => members.length),
+    );
     now.corners[0] = this.corners;
     now.worth[0] = 0;
   }

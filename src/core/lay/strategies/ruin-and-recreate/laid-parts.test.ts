@@ -20,7 +20,12 @@ const job = jobOf({
 const sets = stripSets(job, 0).sets[0]!;
 const fresh = () => new LaidParts(job, pieceParts(job), sets, 2);
 /** Where the margin of a part begins that lies at these inches. */
-const at = (x: number, y: number, stock = 1) => ({ stock, x: inches(x) - inches(0.25), y: inches(y) - inches(0.25), turned: 0 }); // prettier-ignore
+const at = (x: number, y: number, stock = 1) => ({
+  stock,
+  x: inches(x) - inches(0.25),
+  y: inches(y) - inches(0.25),
+  turned: 0,
+});
 
 describe('parts on their lengths', () => {
   test('reach as far as the furthest on the endless length; one that lies nowhere reaches beyond all', () => {
@@ -40,26 +45,30 @@ describe('parts on their lengths', () => {
   test('what is loaded is found again, also with strips cut another way', () => {
     const ways = sets.flatMap(({ ways: some }) => some.map((_, way) => way));
     fc.assert(
-      fc.property(fc.constantFrom(...ways), fc.array(fc.nat({ max: 300 }), { minLength: 40, maxLength: 40 }), (way, spots) => {
-        const lay = fresh();
-        lay.use(0, way);
-        const n = lay.activeParts().length;
-        const where = {
-          stock: Int32Array.from({ length: n }, (_, i) => (spots[i]! % 7 === 0 ? -1 : 1)),
-          x: Float64Array.from({ length: n }, (_, i) => (spots[i]! % 7 === 0 ? 0 : inches((spots[i]! % 9) * 3.5))),
-          // Each above the one before it.
-          y: Float64Array.from({ length: n }, (_, i) => (spots[i]! % 7 === 0 ? 0 : inches(70 * i))),
-          turned: new Uint8Array(n),
-        };
-        lay.load(where, [way]);
-        const { placing, ways: found, parts } = lay.found();
-        expect(found).toEqual([way]);
-        expect(parts).toHaveLength(n);
-        expect([...placing.stock]).toEqual([...where.stock]);
-        for (let i = 0; i < n; i++)
-          if (placing.stock[i]! >= 0) expect([placing.x[i], placing.y[i]]).toEqual([where.x[i], where.y[i]]);
-      }),
-    ); // prettier-ignore
+      fc.property(
+        fc.constantFrom(...ways),
+        fc.array(fc.nat({ max: 300 }), { minLength: 40, maxLength: 40 }),
+        (way, spots) => {
+          const lay = fresh();
+          lay.use(0, way);
+          const n = lay.activeParts().length;
+          const where = {
+            stock: Int32Array.from({ length: n }, (_, i) => (spots[i]! % 7 === 0 ? -1 : 1)),
+            x: Float64Array.from({ length: n }, (_, i) => (spots[i]! % 7 === 0 ? 0 : inches((spots[i]! % 9) * 3.5))),
+            // Each above the one before it.
+            y: Float64Array.from({ length: n }, (_, i) => (spots[i]! % 7 === 0 ? 0 : inches(70 * i))),
+            turned: new Uint8Array(n),
+          };
+          lay.load(where, [way]);
+          const { placing, ways: found, parts } = lay.found();
+          expect(found).toEqual([way]);
+          expect(parts).toHaveLength(n);
+          expect([...placing.stock]).toEqual([...where.stock]);
+          for (let i = 0; i < n; i++)
+            if (placing.stock[i]! >= 0) expect([placing.x[i], placing.y[i]]).toEqual([where.x[i], where.y[i]]);
+        },
+      ),
+    );
   });
 
   test('the first of a group that is laid sets its phase, relative to its length’s motif; the last that goes frees it', () => {

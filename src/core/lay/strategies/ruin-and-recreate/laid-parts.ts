@@ -83,7 +83,8 @@ export class LaidParts {
     const known = [...pieces, ...blocks.flat(2)];
     const hasOutlines = pieces.some(({ outlines }) => outlines);
     this.gapSet = hasOutlines ? -1 : gapSetOf(pieces, sets, this.endless < 0);
-    const slots = this.gapSet < 0 ? [] : Array.from({ length: mostGaps }, () => blockPart(sets[this.gapSet]!.ways[0]![0]!)); // prettier-ignore
+    const slots =
+      this.gapSet < 0 ? [] : Array.from({ length: mostGaps }, () => blockPart(sets[this.gapSet]!.ways[0]![0]!));
     this.parts = [...known, ...slots];
     let next = pieces.length;
     this.ways = blocks.map((ways) => ways.map((way) => way.map(() => next++)));
@@ -206,7 +207,12 @@ export class LaidParts {
     this.parts[i] = part;
     this.areas[i] = part.width * part.height;
     this.spends[i] = spend * this.areas[i]!;
-    this.profiles[i] = [{ width: part.width + 2 * m, height: part.height + 2 * m, low: null, high: null }, null, null, null]; // prettier-ignore
+    this.profiles[i] = [
+      { width: part.width + 2 * m, height: part.height + 2 * m, low: null, high: null },
+      null,
+      null,
+      null,
+    ];
   }
 
   /** The parts in use: the pieces, then the blocks in the order of their sets. */

@@ -294,7 +294,8 @@ export class RuinAndRecreate {
   /** One of the lengths of cloth, each as often as it has area below the target. */
   private anyLength(): number {
     const { stock } = this.job;
-    const areaOf = (k: number) => (k === this.lay.endless ? Math.max(0, this.target) : stock[k]!.length) * (stock[k]!.right - stock[k]!.left); // prettier-ignore
+    const areaOf = (k: number) =>
+      (k === this.lay.endless ? Math.max(0, this.target) : stock[k]!.length) * (stock[k]!.right - stock[k]!.left);
     let sum = 0;
     for (let k = 0; k < stock.length; k++) sum += areaOf(k);
     let at = this.random.next() * sum;

@@ -15,7 +15,12 @@ const repeats = [
 ];
 const side = fc.integer({ min: 2, max: 9 });
 const pieceArb = fc.record({ size: fc.tuple(side, side), match: fc.constantFrom('none', 'none', 'at', 'group') });
-const laidArb = fc.record({ at: fc.nat(), width: fc.integer({ min: 2, max: 12 }), height: fc.integer({ min: 1, max: 9 }), isRight: fc.boolean() }); // prettier-ignore
+const laidArb = fc.record({
+  at: fc.nat(),
+  width: fc.integer({ min: 2, max: 12 }),
+  height: fc.integer({ min: 1, max: 9 }),
+  isRight: fc.boolean(),
+});
 const caseArb = fc.record({
   pieces: fc.array(pieceArb, { minLength: 2, maxLength: 10 }),
   laid: fc.array(laidArb, { maxLength: 8 }),
@@ -59,7 +64,7 @@ test('the corner with the fewest choices is the one that trying all parts in all
       const counts = kinds.map(({ members }) => members.length);
       for (const k of gone) if (k < counts.length) counts[k] = 0;
       level.start(0, WIDTH * NM.in, counts);
-      level.phases[0] = Array.from({ length: groups }, () => phase && [phase[0] * NM.in, phase[1] * NM.in] as const); // prettier-ignore
+      level.phases[0] = Array.from({ length: groups }, () => phase && ([phase[0] * NM.in, phase[1] * NM.in] as const));
       level.open(1);
       const { skylines } = level;
       let slot = 0;
@@ -67,7 +72,16 @@ test('the corner with the fewest choices is the one that trying all parts in all
         const i = slot * skylines.most + (at % skylines.count[slot]!);
         const [sx, sw, sy] = [skylines.x[i]!, skylines.w[i]!, skylines.y[i]!];
         const w = Math.min(width * NM.in, sw);
-        skylines.lay(1 + (slot % 2), skylines, slot, at % skylines.count[slot]!, isRight ? sx + sw - w : sx, w, sy + height * NM.in, 0); // prettier-ignore
+        skylines.lay(
+          1 + (slot % 2),
+          skylines,
+          slot,
+          at % skylines.count[slot]!,
+          isRight ? sx + sw - w : sx,
+          w,
+          sy + height * NM.in,
+          0,
+        );
         slot = 1 + (slot % 2);
       }
       level.stateOf[slot] = 0;
@@ -94,7 +108,10 @@ test('the corner with the fewest choices is the one that trying all parts in all
               if (counts[kind] === 0 || rest < 0 || y + h > HEIGHT) continue;
               const slit = rest < narrowest ? rest * (Math.min(y + h, isRight ? left : right) - y) : 0;
               if (slit > budget + 1.5) continue;
-              const [ax, ay] = [(isRight ? x + rest : x) + shift[0] / NM.in - motif[0], y + shift[1] / NM.in - motif[1]]; // prettier-ignore
+              const [ax, ay] = [
+                (isRight ? x + rest : x) + shift[0] / NM.in - motif[0],
+                y + shift[1] / NM.in - motif[1],
+              ];
               const isKnown = fixed !== null || (group >= 0 && phase !== null);
               if (fixed && !isRepeat(lattice, ax, ay)) continue;
               if (!fixed && isKnown && !isRepeat(lattice, ax - phase![0], ay - phase![1])) continue;

@@ -51,7 +51,9 @@ function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): nu
  */
 export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm): boolean {
   const { gap } = job;
-  const sides = parts.flatMap(({ width, height, turns }) => (turns.length > 1 ? [width, height] : turns[0] === 90 ? [width] : [height])); // prettier-ignore
+  const sides = parts.flatMap(({ width, height, turns }) =>
+    turns.length > 1 ? [width, height] : turns[0] === 90 ? [width] : [height],
+  );
   const step = sides.map((side) => side + gap).reduce(greatestCommon);
   return (target + gap) % step === 0 && wasteAt(job, parts, target) === 0;
 }
@@ -162,7 +164,11 @@ export class ZeroWasteBeam {
     const most = 12 * width;
     this.children = new BeamChildren(most + MOST_OFFERED * this.corners.w.length);
     this.floors?.reset(0, this.width);
-    this.now.start(0, this.width, this.kinds.map(({ members }) => members.length)); // prettier-ignore
+    this.now.start(
+      0,
+      this.width,
+      this.kinds.map(({ members }) => members.length),
+    );
     this.now.phases[0] = Array.from({ length: this.groups }, () => null);
     this.now.score[0] = 0;
     this.now.open(1);

@@ -12,7 +12,11 @@ export async function GET(_: Request, { params }: { params: Promise<{ id: string
   if (!cost || 'message' in cost) return Response.json({ error: 'There is no such cost.' }, { status: 404 });
   const { lines, currency, total } = cost.now;
   const unit = 10 ** exponentOf(currency);
-  const rows = [['Part', 'What', 'Sum', currency], ...lines.map(({ part, what, sum, amount }) => [PART_NAMES[part], what, sum, amount / unit]), ['', 'In all', '', total / unit]]; // prettier-ignore
+  const rows = [
+    ['Part', 'What', 'Sum', currency],
+    ...lines.map(({ part, what, sum, amount }) => [PART_NAMES[part], what, sum, amount / unit]),
+    ['', 'In all', '', total / unit],
+  ];
   return new Response(`\ufeff${Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })}\r\n`, {
     headers: {
       'content-type': 'text/csv; charset=utf-8',

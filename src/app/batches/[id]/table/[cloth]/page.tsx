@@ -19,7 +19,12 @@ export default async function LayTablePage({
 }) {
   const { piece } = await searchParams;
   const { id, cloth } = await params;
-  const [lay, view, text, machines] = await Promise.all([getLay(readId(id), readId(cloth)), getBatch(readId(id)), getTableText(readId(id), readId(cloth)), machinesForm()]); // prettier-ignore
+  const [lay, view, text, machines] = await Promise.all([
+    getLay(readId(id), readId(cloth)),
+    getBatch(readId(id)),
+    getTableText(readId(id), readId(cloth)),
+    machinesForm(),
+  ]);
   if (!lay || !view || !text) notFound();
   return (
     <TablePage

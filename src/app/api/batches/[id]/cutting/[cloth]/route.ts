@@ -30,6 +30,10 @@ export async function POST(request: Request, { params }: Params) {
   }
   const { layVersion, entries } = sent;
   const which = typeof sent.request === 'string' ? sent.request : undefined;
-  const answer = await runCommand(takeEntries, { batchId: Number(id), clothId: Number(cloth), layVersion, entries }, which); // prettier-ignore
+  const answer = await runCommand(
+    takeEntries,
+    { batchId: Number(id), clothId: Number(cloth), layVersion, entries },
+    which,
+  );
   return Response.json(answer, { status: answer.ok ? 200 : 422 });
 }
