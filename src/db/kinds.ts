@@ -1,9 +1,10 @@
 import { eq } from 'drizzle-orm';
 import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
+import { RELEASED } from '@/core/covers/released';
 import { schema, type Reader } from '.';
 
 export interface OwnKinds {
-  /** Every version of the workroom's own kinds. */
+  /** Every version of the workroom's own kinds; beside them earlier versions of built-in ones, where stored lines are shown. */
   own: CoverKind[];
   /** Ids of kinds that are no longer offered. */
   withdrawn: string[];
@@ -33,5 +34,15 @@ export async function ownKinds(db: Reader): Promise<OwnKinds> {
 /** All kinds, built-in and the workroom's own. */
 export async function loadKindBook(db: Reader): Promise<KindBook> {
   const { own, withdrawn } = await ownKinds(db);
-  return kindBook(own, withdrawn);
+  return kindBook([...RELEASED, ...own], withdrawn);
+}
+
+/** The workroom's own kinds, and what else of `loadKindBook` a page needs to show these lines: the versions that they were made with. */
+export async function kindsOfLines(
+  db: Reader,
+  lines: readonly { kind: string; kindVersion: number }[],
+): Promise<OwnKinds> {
+  const { own, withdrawn } = await ownKinds(db);
+  const wanted = new Set(lines.map(({ kind, kindVersion }) => `${kind} ${kindVersion}`));
+  return { own: [...RELEASED.filter(({ id, version }) => wanted.has(`${id} ${version}`)), ...own], withdrawn };
 }

@@ -1,4 +1,4 @@
-import { BUILT_IN, isMaterial, takeOff, unusualMeasures, type Role } from '../covers';
+import { BUILT_IN, isMaterial, takeOff, unknownKind, unusualMeasures, type Role } from '../covers';
 import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import { ok, type Fault, type Result } from '../result';
 import { clothSteps, clothWarnings, stepOn } from './cloth-warnings';
@@ -40,7 +40,7 @@ export function cutList(lines: readonly OrderLine[], units: OrderUnits, room: Wo
 
 function addLine(list: CutList, line: OrderLine, units: OrderUnits, { kinds = BUILT_IN, cloths }: Workroom): Fault[] {
   const kind = kinds.find(line.kind, line.kindVersion);
-  if (!kind) return [{ code: 'kind-unknown', field: 'kind', message: `“${line.kind}” is not a cover kind.` }];
+  if (!kind) return [unknownKind(kinds, line.kind, line.kindVersion)];
   if (!Number.isInteger(line.qty) || line.qty < 1 || line.qty > MOST_COVERS) {
     return [
       {

@@ -1,3 +1,5 @@
+import { kindBook } from '../covers';
+import { RELEASED } from '../covers/released';
 import { describe, expect, test } from 'vitest';
 import type { Cloth } from '../cloth';
 import { inches, millimetres, NM } from '../length';
@@ -98,7 +100,7 @@ describe('a centred motif', () => {
       options: {},
       measures: { length: millimetres(1280), width: millimetres(440), thickness: millimetres(90) },
     });
-    const list = cutList([bench], 'mm', { cloths: new Map([['a', diamonds]]) });
+    const list = cutList([bench], 'mm', { kinds: kindBook(RELEASED), cloths: new Map([['a', diamonds]]) });
     if (!list.ok) throw new Error(list.faults[0]!.message);
     const told = list.value.warnings.filter(({ code }) => code === 'motif-no-place').map(({ message }) => message);
     expect(told[0]).toMatch(/^The top, 130.54 cm across.* would reach 2.47 cm past the edge/);

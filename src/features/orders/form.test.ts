@@ -87,7 +87,7 @@ describe('a line as it is typed', () => {
     ['no number', { qty: 'two' }, ['qty: “two” is not a number of covers; write a whole number from 1 to 10,000.']],
     ['none of them', { qty: '0' }, ['qty: “0” is not a number of covers; write a whole number from 1 to 10,000.']],
     ['too many', { qty: '10001' }, ['qty: “10001” is not a number of covers; write a whole number from 1 to 10,000.']],
-    ['a strange kind', { kind: 'tent' }, ['kind: Choose what kind of cover it is.']],
+    ['a strange kind', { kind: 'tent' }, ['kind: “tent” is not a cover kind.']],
     ['no cloth', { cloth: {} }, ['cloth.face: Choose the cloth.']],
     ['an open measure', { typed: { width: '18', height: ' ' } }, ['typed.height: Height is needed.']],
     [

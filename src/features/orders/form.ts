@@ -6,6 +6,7 @@ import {
   type KindBook,
   type KindOption,
   type Role,
+  unknownKind,
 } from '@/core/covers';
 import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
 import { parseLength, type Nm, type OrderUnits, typingUnit } from '@/core/length';
@@ -173,7 +174,11 @@ export function readLineForm(
     return {
       line,
       lengths,
-      faults: [{ code: 'kind-unknown', field: 'kind', message: 'Choose what kind of cover it is.' }],
+      faults: [
+        form.kind
+          ? unknownKind(kinds, form.kind, form.kindVersion)
+          : { code: 'kind-unknown', field: 'kind', message: 'Choose what kind of cover it is.' },
+      ],
     };
 
   const read = (name: string, part: number, text: string, isMeasure: boolean): Nm | null => {

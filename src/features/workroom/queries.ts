@@ -2,7 +2,7 @@ import 'server-only';
 import { eq, sql } from 'drizzle-orm';
 import type { CoverKind } from '@/core/covers';
 import { database, schema } from '@/db';
-import { loadKindBook, ownKindId, ownKinds } from '@/db/kinds';
+import { loadKindBook, ownKindId, kindsOfLines } from '@/db/kinds';
 import type { WorkroomAddress, WorkroomRules } from './form';
 import type { ReckoningForm } from './reckoning';
 import {
@@ -55,8 +55,9 @@ export async function firstHour(): Promise<FirstStep[] | null> {
   return over || steps.every(({ isDone }) => isDone) ? null : steps;
 }
 
-/** What a form needs to know of kinds: all versions of the workroom's own, and those that are no longer offered. */
-export const kindsForForms = () => ownKinds(database());
+/** The kinds for a form: all versions of the workroom's own, those no longer offered, and the versions that these lines were made with. */
+export const kindsForForms = (lines: readonly { kind: string; kindVersion: number }[] = []) =>
+  kindsOfLines(database(), lines);
 
 /** The kinds that are offered, by name. */
 export async function kindNames(): Promise<{ id: string; name: string }[]> {

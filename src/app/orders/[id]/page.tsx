@@ -24,7 +24,7 @@ export default async function OrderPage({ params }: { params: Promise<{ id: stri
     clothChoices(),
     notionChoices(),
     workroomRules(),
-    kindsForForms(),
+    orderOf(id).then((found) => kindsForForms(found?.form.lines)),
   ]);
   if (!order || order.isDeleted) notFound();
   return (

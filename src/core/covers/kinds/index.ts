@@ -1,3 +1,4 @@
+import type { Fault } from '../../result';
 import type { CoverKind } from '../kind';
 import { hemmedBookCover, paddedBookCover, vinylBookCover } from './book-covers';
 import { boxedCushion } from './boxed-cushion';
@@ -14,7 +15,7 @@ import { strappedPad } from './strapped-pad';
 import { wrapCushion } from './wrap-cushion';
 import { zipCushion } from './zip-cushion';
 
-/** The built-in kinds in the order of the handbook's letters, then the round ones. */
+/** The built-in kinds in the order in which a workroom lists them (soft, boxed, stapled, books, small), then the round ones. */
 export const KINDS: readonly CoverKind[] = [
   envelopeCushion,
   wrapCushion,
@@ -37,51 +38,6 @@ export const KINDS: readonly CoverKind[] = [
   bolster,
 ];
 
-/** In the first versions the kinds had the same allowances in metric orders as in inches, and the strap pad one fleece. */
-const FIRST_VERSION = 1;
-
-/** A kind without the metric defaults of its options, or of some of them. */
-const inInchesOnly = (kind: CoverKind, only?: readonly string[]): CoverKind['options'] =>
-  kind.options.map((option) =>
-    (option.type === 'length' || option.type === 'hem') && (!only || only.includes(option.id))
-      ? { ...option, metric: undefined }
-      : option,
-  );
-
-/** Options that had the same usual value in metric orders as in inches up to the second version of their kinds. */
-const METRIC_SINCE_THIRD: Readonly<Record<string, readonly string[]>> = {
-  'wrap-cushion': ['overlap'],
-  'zip-cushion': ['closedEnds'],
-  'flanged-cushion': ['overlap'],
-  'boxed-cushion': ['cord'],
-  'strapped-pad': ['strapLength', 'return'],
-  'platform-boxed': ['grip'],
-  'platform-notched': ['under'],
-  'pillow-top-stool': ['pull', 'inset', 'cord'],
-  'padded-book-cover': ['flap'],
-  'vinyl-book-cover': ['flap'],
-  'device-sleeve': ['ease'],
-  'round-cushion': ['cord'],
-  bolster: ['cord'],
-};
-
-/** The kinds as they were, by id and version: a line keeps the version that it was made with. */
-const EARLIER = new Map(
-  KINDS.flatMap((kind): CoverKind[] => {
-    const changed = METRIC_SINCE_THIRD[kind.id];
-    return [
-      {
-        ...kind,
-        version: FIRST_VERSION,
-        options: inInchesOnly(kind),
-        pieces:
-          kind.id === strapPad.id ? kind.pieces.map((p) => (p.role === 'fleece' ? { ...p, qty: 1 } : p)) : kind.pieces,
-      },
-      ...(changed ? [{ ...kind, version: 2, options: inInchesOnly(kind, changed) }] : []),
-    ];
-  }).map((kind) => [`${kind.id} ${kind.version}`, kind]),
-);
-
 /** Finds a kind by its id and version: an order keeps the version that it was made with. */
 export interface KindBook {
   /** The kinds that can be chosen, each in its current version. */
@@ -89,24 +45,41 @@ export interface KindBook {
   find(id: string, version?: number): CoverKind | undefined;
 }
 
-/** The built-in kinds and a workroom's own: `own` holds every version that is needed, the current ones marked by being the highest. */
-export function kindBook(own: readonly CoverKind[] = [], withdrawn: readonly string[] = []): KindBook {
-  const newest = (id: string) =>
-    own
-      .filter((kind) => kind.id === id)
-      .reduce<CoverKind | undefined>((a, b) => (a && a.version >= b.version ? a : b), undefined);
-  const ids = [...new Set(own.map(({ id }) => id))].filter((id) => !withdrawn.includes(id));
+/**
+ * The built-in kinds as they are now, and `further` ones: every version of the workroom's own kinds, and earlier versions of built-in ones
+ * that lines were made with (`released/`). Of an own kind the highest version is the current one. `withdrawn` are own kinds that are no
+ * longer offered. A version that is not there is not found, and no other stands in for it.
+ */
+export function kindBook(further: readonly CoverKind[] = [], withdrawn: readonly string[] = []): KindBook {
+  const newest = new Map<string, CoverKind>(KINDS.map((kind) => [kind.id, kind]));
+  const exact = new Map<string, CoverKind>();
+  const builtIn = new Set(newest.keys());
+  for (const kind of further) {
+    exact.set(`${kind.id} ${kind.version}`, kind);
+    const known = newest.get(kind.id);
+    if (!builtIn.has(kind.id) && (!known || known.version < kind.version)) newest.set(kind.id, kind);
+  }
+  for (const kind of KINDS) exact.set(`${kind.id} ${kind.version}`, kind);
   return {
-    current: [...KINDS, ...ids.map((id) => newest(id)!)],
-    find: (id, version) =>
-      EARLIER.get(`${id} ${version}`) ??
-      KINDS.find((kind) => kind.id === id) ??
-      (version === undefined ? newest(id) : own.find((kind) => kind.id === id && kind.version === version)),
+    current: [...newest.values()].filter(({ id }) => !withdrawn.includes(id)),
+    find: (id, version) => (version === undefined ? newest.get(id) : exact.get(`${id} ${version}`)),
   };
 }
 
-/** The book of a workroom without kinds of its own. */
+/** The book of a workroom without kinds of its own, and without earlier versions. */
 export const BUILT_IN: KindBook = kindBook();
 
 /** The built-in kind of that id, or undefined. */
 export const kindById = (id: string): CoverKind | undefined => BUILT_IN.find(id);
+
+/** Says of a kind, or of a version of it, that it is not in the book. */
+export const unknownKind = (book: KindBook, id: string, version?: number): Fault => {
+  const known = book.find(id);
+  return {
+    code: 'kind-unknown',
+    field: 'kind',
+    message: known
+      ? `“${known.name}” is not known here in version ${version}: the order comes from a later version of this application. Update it, or take the line out and write it again.`
+      : `“${id}” is not a cover kind.`,
+  };
+};

@@ -6,7 +6,7 @@ import dynamic from 'next/dynamic';
 import { coming } from '@/ui/parts/coming';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
-import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
+import { takeOff, unknownKind, type CoverKind, type TakeOff } from '@/core/covers';
 import { cutList, type CutList } from '@/core/cutlist';
 import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -35,16 +35,24 @@ interface Props {
 }
 
 /** One line of an order: what is asked for at the left, the cover and its cut list, live, at the right. */
-export const LineCard = memo(function LineCard({
-  control,
-  getValues,
-  index,
-  units,
-  saved,
-  isTried,
-  onRemove,
-  onMore,
-}: Props) {
+/** A line of an order: its kind, sizes, cloth and choices. One whose kind is not known here says so, and can be removed. */
+export const LineCard = memo(function LineCard(props: Props) {
+  const line = useWatch({ control: props.control, name: `lines.${props.index}` });
+  const { kinds } = useOrder();
+  if (kinds.find(line.kind, line.kindVersion)) return <KnownLine {...props} />;
+  return (
+    <Stack gap="2" align="flex-start">
+      <Notice level="stop">{unknownKind(kinds, line.kind, line.kindVersion).message}</Notice>
+      {props.onRemove && (
+        <Button variant="outline" onClick={props.onRemove}>
+          Remove this line
+        </Button>
+      )}
+    </Stack>
+  );
+});
+
+function KnownLine({ control, getValues, index, units, saved, isTried, onRemove, onMore }: Props) {
   const { field } = useController({ control, name: `lines.${index}` });
   const line = useWatch({ control, name: `lines.${index}` });
   const { cloths, kinds, workroom, room } = useOrder();
@@ -194,7 +202,7 @@ export const LineCard = memo(function LineCard({
       </fieldset>
     </Box>
   );
-});
+}
 
 /** The kinds to choose from, the workroom's own apart; a withdrawn one only where it is chosen already. */
 export function KindOptions({ chosen }: { chosen?: CoverKind }) {

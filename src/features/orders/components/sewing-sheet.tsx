@@ -1,7 +1,7 @@
 'use client';
 
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import { kindBook, takeOff, type CoverKind, type CoverMark } from '@/core/covers';
+import { kindBook, takeOff, type CoverKind, type CoverMark, unknownKind } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
 import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
@@ -97,7 +97,8 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
   const { units, lines } = order.form;
   const form = lines[index]!;
   const kinds = kindBook(own, withdrawn);
-  const kind = kinds.find(form.kind, form.kindVersion)!;
+  const kind = kinds.find(form.kind, form.kindVersion);
+  if (!kind) return <Notice level="stop">{unknownKind(kinds, form.kind, form.kindVersion).message}</Notice>;
   const { line, faults } = readLineForm(form, units, String(index + 1), kinds);
   const cover = takeOff(kind, { ...line, units });
   const list = cutList([line], units, { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) });

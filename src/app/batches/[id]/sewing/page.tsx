@@ -13,9 +13,10 @@ export const metadata: Metadata = { title: 'Sewing sheets' };
 /** The sewing sheets of all orders of a batch, each with the lines that are cut in it. */
 export default async function BatchSewingPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [lineIds, cloths, kinds] = await Promise.all([lineIdsByOrder(id), clothChoices(), kindsForForms()]);
+  const [lineIds, cloths] = await Promise.all([lineIdsByOrder(id), clothChoices()]);
   if (lineIds.size === 0) notFound();
   const found = await getOrders([...lineIds.keys()]);
+  const kinds = await kindsForForms(found.flatMap(({ form }) => form.lines));
   const orders = found.map((order) => ({
     order,
     due: dueText(order.form.due, new Date()),

@@ -11,8 +11,9 @@ export const metadata: Metadata = { title: 'Sewing sheet' };
 
 export default async function SewingPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [order, cloths, kinds] = await Promise.all([getOrder(id), clothChoices(), kindsForForms()]);
+  const [order, cloths] = await Promise.all([getOrder(id), clothChoices()]);
   if (!order || order.isDeleted) notFound();
+  const kinds = await kindsForForms(order.form.lines);
   const orders = [{ order, due: dueText(order.form.due, new Date()) }];
   return (
     <SewingSheets
