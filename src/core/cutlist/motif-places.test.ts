@@ -31,7 +31,7 @@ const line = (width: number, rest: Partial<OrderLine> = {}): OrderLine => ({
   ...rest,
 });
 const listOf = (one: OrderLine, on: Cloth = cloth()) => {
-  const list = cutList([one], 'in', { cloths: new Map([['a', on]]) });
+  const list = cutList([one], 'in', { kinds: kindBook(RELEASED), cloths: new Map([['a', on]]) });
   if (!list.ok) throw new Error(JSON.stringify(list.faults));
   return list.value;
 };
