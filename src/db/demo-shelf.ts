@@ -232,8 +232,8 @@ const SUPPLIERS: Record<string, string> = {
   'Upper-deck vinyl': 'Capstan Hardware',
 };
 
-/** What the demo workroom reckons with. */
-export const DEMO_RECKONING = {
+/** What the demo workroom calculates with. */
+export const DEMO_COSTING = {
   hour: '26.00',
   currency: 'GBP',
   usualMinutes: '30',
@@ -266,26 +266,24 @@ export async function insertShelf(
 ) {
   const named = (name: string) => cloths.find((cloth) => cloth.name === name)!;
   const daysAgo = (days: number) => addDays(today, -days);
-  await tx.insert(schema.settings).values({ key: 'reckoning', value: DEMO_RECKONING });
+  await tx.insert(schema.settings).values({ key: 'reckoning', value: DEMO_COSTING });
   for (const cloth of cloths) {
     if (SUPPLIERS[cloth.name])
       await tx.update(schema.cloths).set({ supplier: SUPPLIERS[cloth.name]! }).where(eq(schema.cloths.id, cloth.id));
     const { priceMinor, currency, pricePer } = cloth;
     const before = BOLTS.find((bolt) => bolt.cloth === cloth.name && bolt.paid !== undefined)?.paid;
-    await tx
-      .insert(schema.prices)
-      .values([
-        {
-          clothId: cloth.id,
-          since: format(daysAgo(120), 'yyyy-MM-dd'),
-          priceMinor: before ?? priceMinor,
-          currency,
-          pricePer,
-        },
-        ...(before === undefined
-          ? []
-          : [{ clothId: cloth.id, since: format(daysAgo(21), 'yyyy-MM-dd'), priceMinor, currency, pricePer }]),
-      ]);
+    await tx.insert(schema.prices).values([
+      {
+        clothId: cloth.id,
+        since: format(daysAgo(120), 'yyyy-MM-dd'),
+        priceMinor: before ?? priceMinor,
+        currency,
+        pricePer,
+      },
+      ...(before === undefined
+        ? []
+        : [{ clothId: cloth.id, since: format(daysAgo(21), 'yyyy-MM-dd'), priceMinor, currency, pricePer }]),
+    ]);
   }
   await insertNotions(tx, people, daysAgo(56));
   const ids = new Map<string, number>();
@@ -418,15 +416,13 @@ async function insertNotions(tx: Transaction, people: readonly number[], at: Dat
         usualFor: seed.usualFor,
       })
       .returning({ id: schema.materials.id });
-    await tx
-      .insert(schema.prices)
-      .values({
-        materialId: row!.id,
-        since: format(at, 'yyyy-MM-dd'),
-        priceMinor: seed.price,
-        currency: 'GBP',
-        pricePer: seed.per,
-      });
+    await tx.insert(schema.prices).values({
+      materialId: row!.id,
+      since: format(at, 'yyyy-MM-dd'),
+      priceMinor: seed.price,
+      currency: 'GBP',
+      pricePer: seed.per,
+    });
     if (!seed.stock) continue;
     const quantity = typeof seed.stock === 'string' ? read(seed.stock, 'in') : seed.stock * (seed.pack ?? 1);
     const [item] = await tx

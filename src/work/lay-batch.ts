@@ -12,13 +12,13 @@ import {
 import { bestOf, copiesOf, MOST_COPIES, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
-import { readReckoning } from '@/features/workroom/reckoning';
-import { loadReckoning } from '@/features/workroom/settings';
+import { readCosting } from '@/core/cost/costing-form';
+import { loadCosting } from '@/records/costing';
 import { byGain, firstLook, gainOf, LEAST_SECONDS, shareTime } from './lay-time';
 import { fail, take, watchRun, type Progress } from './lease';
 import { lengthsOnceEver } from './lengths-alone';
-import { loadBatch, type Loaded } from './load-batch';
-import { LayFailure } from './load-cut-lists';
+import { loadBatch, type Loaded } from '@/records/load-batch';
+import { LayFailure } from '@/records/cut-lists';
 import { Cancel, layOnAllCores, SearchEnded } from './pool';
 import { saveLays, type LaidCloth } from './save-lays';
 
@@ -47,7 +47,7 @@ export async function layBatch(db: Database, runId: number, worker: string, with
   try {
     const loaded = await loadBatch(db, lease.batchId);
     const cloths = clothTasks(loaded.orders, loaded.cloths);
-    const { leastRemnant } = readReckoning(await loadReckoning(db)).value;
+    const { leastRemnant } = readCosting(await loadCosting(db)).value;
     if (cloths.length === 0)
       throw new LayFailure('There is nothing to cut in this batch: choose some order lines first.');
     for (const { cloth, whole } of cloths)

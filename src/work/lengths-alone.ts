@@ -4,8 +4,9 @@ import { inArray } from 'drizzle-orm';
 import type { LayJob } from '@/core/lay';
 import type { Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
+import type { FindLengths } from '@/records/order-takes';
 import { ALONE_QUEUE, boss } from './boss';
-import { layInPool, type Cancel } from './pool';
+import { Cancel, layInPool } from './pool';
 
 // It is for a share, a quote or a comparison only: a short search is enough.
 const ALONE_STEPS = 600;
@@ -52,6 +53,14 @@ export async function lengthsOnceEver(
   else if (missing.length > 0) await askWorker(db, missing, known, cancel, waitMs);
   return new Map([...byKey].map(([key, { content }]) => [content, known.get(key)!]));
 }
+
+const ORDER_SEED = 1;
+
+/** How what an order takes by itself is found, for `takesAlone` and `takesNow`; a web process waits `waitMs` for the worker. */
+export const findLengths =
+  (db: Database, waitMs?: number): FindLengths =>
+  (jobs) =>
+    lengthsOnceEver(db, jobs, ORDER_SEED, new Cancel(), waitMs);
 
 /** Searches for one length (nm), and keeps it unless the search was called off. */
 export async function searchOne(

@@ -5,9 +5,9 @@ import { database, schema, transact, type Transaction } from '@/db';
 import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
 import { ALONE_QUEUE, boss, LAY_QUEUE, WORKER_NAME, within } from './boss';
 import { layBatch } from './lay-batch';
-import { searchHere, searchOne, type AloneRequest } from './lengths-alone';
-import { LayFailure } from './load-cut-lists';
-import { takesAlone } from './order-takes';
+import { findLengths, searchHere, searchOne, type AloneRequest } from './lengths-alone';
+import { LayFailure } from '@/records/cut-lists';
+import { takesAlone } from '@/records/order-takes';
 import { Cancel } from './pool';
 
 /** How many requests for a length are taken from the queue at a time. */
@@ -67,7 +67,7 @@ export async function startWorking(): Promise<void> {
 async function findAlone(asked: AloneRequest) {
   if ('key' in asked) await searchOne(database(), asked, new Cancel());
   else
-    await takesAlone(database(), asked.orderId).catch((error: unknown) => {
+    await takesAlone(database(), asked.orderId, findLengths(database())).catch((error: unknown) => {
       if (!(error instanceof LayFailure)) throw error;
     });
 }

@@ -6,8 +6,8 @@ import type { NotionNeed } from '@/core/stock';
 import { schema, type Database } from '@/db';
 import { keepVersions } from '@/db/lay-versions';
 import { isHeld, type Lease } from './lease';
-import type { Loaded } from './load-batch';
-import { putLay } from './put-lay';
+import type { Loaded } from '@/records/load-batch';
+import { putLay } from '@/records/put-lay';
 
 /** The lay of one cloth with its figures. */
 export interface LaidCloth {

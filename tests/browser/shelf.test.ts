@@ -73,7 +73,7 @@ journey('a bolt from its delivery to its last remnant, an order from its quote t
     await me.type('Markup', '25');
     await me.page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('section')]
-        .find((one) => one.innerText.startsWith('What we reckon with'))!
+        .find((one) => one.innerText.startsWith('How costs are calculated'))!
         .querySelector<HTMLElement>('button')!
         .click(),
     );

@@ -2,7 +2,7 @@ import JSZip from 'jszip';
 import { expect, test } from 'vitest';
 import { BUILT_IN } from '@/core/covers';
 import { USUAL_RULES } from '@/features/workroom/form';
-import { checkSheetApart, readSheetFile, type SheetRoomData } from '@/work/sheet-pool';
+import { checkSheetApart, readSheetFile, type SheetRoomData } from '@/features/orders/sheet-process/pool';
 
 // Files are read in processes of their own: needs the bundles in dist/.
 

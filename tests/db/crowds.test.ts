@@ -39,7 +39,7 @@ import * as ways from '@/features/table/ways';
 import type { WaysDocument } from '@/features/table/ways-document';
 import * as workroom from '@/features/workroom/commands';
 import { EMPTY_KIND, USUAL_RULES } from '@/features/workroom/form';
-import { USUAL_RECKONING } from '@/features/workroom/reckoning';
+import { USUAL_COSTING_FORM } from '@/core/cost/costing-form';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { linesOf, savedOrder } from '../support/orders';
@@ -305,7 +305,7 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   },
   'save machines': async () => each(machines.saveMachines, NO_MACHINES),
   'save workroom rules': async () => each(workroom.saveRules, USUAL_RULES),
-  'save reckoning': async () => each(workroom.saveReckoning, USUAL_RECKONING),
+  'save costing': async () => each(workroom.saveCosting, USUAL_COSTING_FORM),
   'save workroom address': async () =>
     each(workroom.saveAddress, { name: 'The Loft', address: '1 Weir Lane', contact: '' }),
   'skip first hour': async () => each(workroom.skipFirstHour, null),

@@ -21,14 +21,14 @@ import { emptyLine } from '@/features/orders/form';
 import { getOrder } from '@/features/orders/queries';
 import { receive } from '@/features/stock/actions';
 import { shoppingList } from '@/features/stock/shopping';
-import { saveReckoning } from '@/features/workroom/actions';
-import { USUAL_RECKONING } from '@/features/workroom/reckoning';
+import { saveCosting } from '@/features/workroom/actions';
+import { USUAL_COSTING_FORM } from '@/core/cost/costing-form';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
 import { receipt } from '../support/stock';
 import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
-// Quoted before, reckoned after, and the difference line by line; what is to buy, and what is worth cutting together.
+// Quoted before, calculated after, and the difference line by line; what is to buy, and what is worth cutting together.
 
 let cloth: number;
 
@@ -38,8 +38,8 @@ beforeEach(async () => {
     await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half', supplier: 'Loom Lane' }, null),
   ).id;
   value(
-    await saveReckoning({
-      ...USUAL_RECKONING,
+    await saveCosting({
+      ...USUAL_COSTING_FORM,
       hour: '24',
       minutes: { 'zip-cushion': '20' },
       overhead: '10',
@@ -75,6 +75,35 @@ async function approved(orderId: number) {
   return id;
 }
 
+test('what is approved costs what it cost then, whatever prices, hours, markup and kinds become', async () => {
+  const id = await order(zipped());
+  await approved(id);
+  const before = (await cost(id)).now;
+  expect(amounts(before)).toContainEqual(['notions', 240]);
+  const [zip] = await db.select().from(schema.materials);
+  value(
+    await saveMaterial(
+      { ...EMPTY_MATERIAL, name: 'Brass zip 14 in', length: '14', price: '9.90', supplier: 'Notch' },
+      { id: zip!.id, version: zip!.version },
+    ),
+  );
+  const dearer = { hour: '48', minutes: { 'zip-cushion': '90' }, overhead: '30', markup: '60' };
+  value(await saveCosting({ ...USUAL_COSTING_FORM, ...dearer, taxName: 'Tax', tax: '25' }));
+  const [plain] = await db.select().from(schema.cloths).where(eq(schema.cloths.id, cloth));
+  await db
+    .update(schema.cloths)
+    .set({ priceMinor: plain!.priceMinor * 3 })
+    .where(eq(schema.cloths.id, cloth));
+  expect((await cost(id)).now).toEqual(before);
+  // A notion that is no longer kept at all still has the price that was approved.
+  await db.delete(schema.materials);
+  expect((await cost(id)).now).toEqual(before);
+  // What is not approved follows.
+  const later = (await cost(await order(zipped()))).now;
+  expect(later.total).toBeGreaterThan(2 * before.total);
+  expect(amounts(later).filter(([part]) => part === 'notions')).toEqual([]);
+});
+
 test('a line may take another notion than the usual one: its cost, the batch and the shopping list follow', async () => {
   const usual = await order();
   const { id: brass } = value(
@@ -100,7 +129,7 @@ test('a line may take another notion than the usual one: its cost, the batch and
 });
 
 describe('a quote', () => {
-  test('is reckoned as if cut alone, at today’s prices: worked by hand', async () => {
+  test('is calculated as if cut alone, at today’s prices: worked by hand', async () => {
     // Eight squares of 16 three abreast: 48 in, bought as 54 (1 1/2 yd) at £12; four zips of 14 (12 in of opening) at 60p;
     // 80 min at £24 an hour; 10 % overhead, 20 % markup, 20 % tax. Common practice, no source.
     const id = await order();
@@ -138,7 +167,7 @@ describe('a quote', () => {
     value(
       await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '99', turns: 'half' }, { id: cloth, version: 1 }),
     );
-    value(await saveReckoning({ ...USUAL_RECKONING, hour: '90' }));
+    value(await saveCosting({ ...USUAL_COSTING_FORM, hour: '90' }));
     expect((await getQuote(first))!.totalMinor).toBe(8300);
     const answers = await Promise.all([stepQuote(first, 'accept'), stepQuote(second, 'accept')]);
     expect(answers.map(({ ok }) => ok).sort()).toEqual([false, true]);

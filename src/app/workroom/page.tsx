@@ -14,16 +14,16 @@ import { ArchivePanel } from '@/features/workroom/components/archive-panel';
 import { AddressPanel } from '@/features/workroom/components/address-panel';
 import { WorkroomRulesForm } from '@/features/workroom/components/workroom-rules';
 import { OwnKinds } from '@/features/workroom/components/own-kinds';
-import { ReckoningPanel } from '@/features/workroom/components/reckoning-panel';
+import { CostingPanel } from '@/features/workroom/components/costing-panel';
 import {
   workroomAddress,
   workroomRules,
   kindNames,
   lastBackup,
   listOwnKinds,
-  reckoningForm,
+  costingForm,
 } from '@/features/workroom/queries';
-import { newestBackup } from '@/work/backup';
+import { newestBackup } from '@/features/workroom/backup';
 import { PageHead } from '@/ui/page';
 
 export const dynamic = 'force-dynamic';
@@ -33,13 +33,13 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, reckoning, names, devices, tries, machines, address] = await Promise.all([
+  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address] = await Promise.all([
     listPeople(),
     personAtDevice(),
     workroomRules(),
     listOwnKinds(),
     lastBackup(),
-    reckoningForm(),
+    costingForm(),
     kindNames(),
     listDevices(),
     wrongCodes(),
@@ -62,7 +62,7 @@ export default async function WorkroomPage() {
         <MachinesPanel initial={machines} />
         <AddressPanel initial={address} />
         <WorkroomRulesForm initial={rules} />
-        <ReckoningPanel initial={reckoning} kinds={names} />
+        <CostingPanel initial={costing} kinds={names} />
         <OwnKinds kinds={kinds} />
         <ArchivePanel />
         <BackupPanel

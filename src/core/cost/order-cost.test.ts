@@ -65,7 +65,7 @@ describe('the cost of an order', () => {
     expect(sheet.missing).toEqual(['Moquette: priced in EUR', 'cord: no price']);
   });
 
-  test('a workroom that reckons no hours and no parts has cloth and notions alone', () => {
+  test('a workroom that charges no hours and no parts has cloth and notions alone', () => {
     expect(costSheet(takes, USUAL_COSTING).lines.map(({ part }) => part)).toEqual(['cloth', 'notions']);
   });
 
@@ -108,7 +108,7 @@ describe('the cost of an order', () => {
     expect(labourOf(7, 2450)).toBe(286);
   });
 
-  test('the difference between quoted and reckoned, line by line, adds up to the difference of the totals', () => {
+  test('the difference between quoted and calculated, line by line, adds up to the difference of the totals', () => {
     const quoted = costSheet(takes, costing);
     const after = costSheet(
       {

@@ -1,6 +1,6 @@
 import { labourOf, partOf } from './rounding';
 
-/** What a workroom reckons with: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
+/** What a workroom calculates with: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
 export interface Costing {
   /** Minor units for an hour's work. */
   hourMinor: number;

@@ -39,7 +39,7 @@ const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
   ),
 };
 
-/** The zip lengths that an order's units reckon with. */
+/** The zip lengths that an order's units use. */
 export const zipLengths = (units: OrderUnits): readonly Nm[] => ZIP_LENGTHS[systemOf(units)];
 
 const MOST_PART: Nm = 200 * NM.m;

@@ -27,7 +27,7 @@ export const cutterJobs = pgTable(
     state: text('state', { enum: CUTTER_STATES }).notNull(),
     /** 0 to 1. */
     progress: doublePrecision('progress').notNull().default(0),
-    /** How long (s) the cutter reckons to take; null where it does not say. */
+    /** How long (s) the cutter expects to take; null where it does not say. */
     seconds: doublePrecision('seconds'),
     faults: jsonb('faults').$type<string[]>().notNull().default([]),
     personId: integer('person_id').references(() => people.id),

@@ -9,6 +9,7 @@ import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { recordId } from '@/features/commands/record-id';
 import { book, lockItems } from '@/features/stock/ledger';
+import { frozenFor } from '@/records/approval';
 
 /**
  * Approves the lays: from now on the batch and what it was made from stay as they are, and what they take of the shelf is reserved, in
@@ -111,38 +112,6 @@ function shared(
 
 const lengthText = (length: Nm, units: Units) =>
   `${printNumber(length, STYLES[units]).text.replace('≈ ', '')} ${STYLES[units].unit}`;
-
-/** What an approval keeps beside the lays, which are frozen themselves: the lines with their kind versions, prices, rules. */
-async function frozenFor(tx: Transaction, batchId: number, lays: readonly (typeof schema.lays.$inferSelect)[]) {
-  const lines = await tx
-    .select({
-      id: schema.orderLines.id,
-      orderId: schema.orderLines.orderId,
-      kind: schema.orderLines.kind,
-      kindVersion: schema.orderLines.kindVersion,
-      qty: schema.orderLines.qty,
-    })
-    .from(schema.orderLines)
-    .where(eq(schema.orderLines.batchId, batchId))
-    .orderBy(schema.orderLines.id);
-  const { id, priceMinor, currency, pricePer } = schema.materials;
-  return {
-    lays: lays.map((lay) => ({
-      clothId: lay.clothId,
-      version: lay.version,
-      usedNm: lay.usedNm,
-      costMinor: lay.costMinor,
-      currency: lay.currency,
-      stock: lay.stock,
-    })),
-    lines,
-    materials: await tx.select({ id, priceMinor, currency, pricePer }).from(schema.materials).orderBy(id),
-    settings: await tx
-      .select()
-      .from(schema.settings)
-      .where(inArray(schema.settings.key, ['workroom-rules', 'reckoning'])),
-  };
-}
 
 /** Takes an approval back before anything is cut, to plan again: what was reserved is free again, and the approval stays on record. */
 export const withdrawApproval: Command<{ batchId: number }, { id: number }> = {

@@ -5,7 +5,7 @@ import { NM, printNumber, STYLES, typingUnit } from '@/core/length';
 import { database, schema } from '@/db';
 import { newPdf } from '@/features/lists/pdf';
 import { asFile, type TableFile } from '@/features/lists/files';
-import { loadCutLists } from '@/work/load-cut-lists';
+import { loadCutLists } from '@/records/cut-lists';
 
 const HEAD = ['Order', 'Line', 'Cover', 'Cloth', 'Part', 'How many', 'Across', 'Along', 'Unit', 'How it came about'];
 const MARGIN = 40;

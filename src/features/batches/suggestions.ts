@@ -10,7 +10,7 @@ import { loadShelf } from '@/db/shelf';
 import { dueText } from '@/ui/days';
 import { longLength } from '@/ui/words';
 import { lengthsOnceEver, NotYetLaid } from '@/work/lengths-alone';
-import { LayFailure, loadCutLists, type CutLists } from '@/work/load-cut-lists';
+import { LayFailure, loadCutLists, type CutLists } from '@/records/cut-lists';
 import { Cancel } from '@/work/pool';
 
 /** A suggestion: what to cut together, and why, in one sentence. */

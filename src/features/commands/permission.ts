@@ -49,7 +49,7 @@ export const COMMAND_PLACES = {
   'decide on price': 'desk',
   'save machines': 'desk',
   'save workroom rules': 'desk',
-  'save reckoning': 'desk',
+  'save costing': 'desk',
   'save workroom address': 'desk',
   'skip first hour': 'desk',
   'make backup': 'desk',

@@ -22,8 +22,8 @@ import { recordId } from '@/features/commands/record-id';
 import { lockBatches } from '@/features/batches/lock';
 import { releaseReserved } from '@/features/batches/approval';
 import { book, lockItems, type Booking } from '@/features/stock/ledger';
-import { loadReckoning } from '@/features/workroom/settings';
-import { readReckoning } from '@/features/workroom/reckoning';
+import { loadCosting } from '@/records/costing';
+import { readCosting } from '@/core/cost/costing-form';
 import { readCutForm, type CutForm, type ReadCut } from './form';
 import { loadCut, type LayToCut } from './load-cut';
 import { cutShape } from './rules';
@@ -198,7 +198,7 @@ async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
 
 /** What a lay leaves of a remnant and is smaller than the workroom keeps is let go. */
 async function letGoOfScraps(context: CommandContext, { row }: LayToCut, itemIds: readonly (number | null)[]) {
-  const { leastRemnant } = readReckoning(await loadReckoning(context.tx)).value;
+  const { leastRemnant } = readCosting(await loadCosting(context.tx)).value;
   const [small, large] = [Math.min(...leastRemnant), Math.max(...leastRemnant)];
   const items = await lockItems(
     context.tx,
@@ -419,20 +419,18 @@ export const recutPiece: Command<
       .update(schema.lays)
       .set({ outcome: withMore(lay.row.outcome!, itemId, lengthNm, code) })
       .where(eq(schema.lays.id, lay.row.id));
-    await tx
-      .insert(schema.layEvents)
-      .values({
-        batchId,
-        clothId,
-        sort: 'recut',
-        itemId,
-        lengthNm,
-        orderId,
-        part: owner.name,
-        why,
-        personId: person?.id ?? null,
-        at: now,
-      });
+    await tx.insert(schema.layEvents).values({
+      batchId,
+      clothId,
+      sort: 'recut',
+      itemId,
+      lengthNm,
+      orderId,
+      part: owner.name,
+      why,
+      personId: person?.id ?? null,
+      at: now,
+    });
     return done({ orderId });
   },
 };

@@ -6,8 +6,8 @@ import { readMarker, type Marker } from '@/core/marker';
 import { patternPart, remnantsOf, type Remnant } from '@/core/stock';
 import { schema, type Reader } from '@/db';
 import { toCloth, type ClothRow, type LayRow } from '@/db/rows';
-import { loadReckoning } from '@/features/workroom/settings';
-import { readReckoning } from '@/features/workroom/reckoning';
+import { loadCosting } from '@/records/costing';
+import { readCosting } from '@/core/cost/costing-form';
 
 /** A lay that is about to be cut: its document, and the remnants that it leaves. */
 export interface LayToCut {
@@ -29,7 +29,7 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
     .from(lays)
     .where(and(eq(lays.batchId, batchId), clothId === undefined ? undefined : eq(lays.clothId, clothId)))
     .orderBy(lays.id);
-  const { leastRemnant } = readReckoning(await loadReckoning(tx)).value;
+  const { leastRemnant } = readCosting(await loadCosting(tx)).value;
   return rows.map((row) => {
     const cloth = row.cloth as ClothRow;
     const read = readMarker(row, toCloth(cloth));

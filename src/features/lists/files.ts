@@ -1,7 +1,7 @@
 import ExcelJS from 'exceljs';
 import Papa from 'papaparse';
 import { cellText, cellValue, type Cell } from '@/core/files/cell';
-import { exportStream } from '@/work/export-pool';
+import { exportStream } from './export-pool';
 
 /** A file to be taken along. */
 export interface TableFile {

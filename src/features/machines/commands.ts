@@ -129,19 +129,17 @@ export const keepProposals: Command<PriceList, { made: number; known: number }> 
       const article = articles.find((one) => one.name.toLowerCase() === name.toLowerCase())!;
       const isSame = article.priceMinor === priceMinor && currency === ownCurrency && article.per === per;
       if (isSame) continue;
-      await tx
-        .insert(priceProposals)
-        .values({
-          supplier,
-          clothId,
-          materialId,
-          article: article.article,
-          priceMinor: article.priceMinor,
-          currency,
-          pricePer: article.per,
-          asOf,
-          inStock: article.inStock,
-        });
+      await tx.insert(priceProposals).values({
+        supplier,
+        clothId,
+        materialId,
+        article: article.article,
+        priceMinor: article.priceMinor,
+        currency,
+        pricePer: article.per,
+        asOf,
+        inStock: article.inStock,
+      });
       made++;
     }
     return done({ made, known: own.length });

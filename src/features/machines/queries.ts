@@ -62,7 +62,7 @@ export interface Proposal {
   pricePer: string;
   asOf: string;
   inStock: string;
-  /** What the workroom reckons with now. */
+  /** What the workroom calculates with now. */
   ownMinor: number;
   ownCurrency: string;
   ownPer: string;

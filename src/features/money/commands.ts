@@ -8,8 +8,8 @@ import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
-import { loadReckoning } from '@/features/workroom/settings';
-import { readReckoning } from '@/features/workroom/reckoning';
+import { loadCosting } from '@/records/costing';
+import { readCosting } from '@/core/cost/costing-form';
 
 const FIRST_NO = 1001;
 /** An advisory lock: quotes get their numbers one after the other. */
@@ -23,7 +23,7 @@ export const newQuote = (orderId: number, sheet: CostSheet): Command<null, { id:
     const [order] = await tx.select().from(schema.orders).where(eq(schema.orders.id, orderId)).for('update');
     if (!order || order.deletedAt) return gone('order');
     await tx.execute(sql`SELECT pg_advisory_xact_lock(${QUOTE_LOCK})`);
-    const { quoteDays } = readReckoning(await loadReckoning(tx)).value;
+    const { quoteDays } = readCosting(await loadCosting(tx)).value;
     const [row] = await tx
       .insert(schema.quotes)
       .values({

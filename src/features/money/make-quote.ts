@@ -5,7 +5,7 @@ import { isId } from '@/features/commands/ids';
 import { newQuote } from './commands';
 import { quoteSheet } from './queries';
 
-/** Makes a draft from what the order would cost alone at today's prices. It is reckoned before the transaction, since a lay may be needed. */
+/** Makes a draft from what the order would cost alone at today's prices. It is calculated before the transaction, since a lay may be needed. */
 export async function makeQuote(orderId: unknown, requestId?: string): Promise<Answer<{ id: number }>> {
   return answering(async () => {
     const refusal = await refusalHere('make quote');

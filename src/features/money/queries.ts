@@ -3,11 +3,12 @@ import { desc, eq } from 'drizzle-orm';
 import { costDifferences, costSheet, type CostDifference, type CostSheet, type QuoteState } from '@/core/cost';
 import { database, schema } from '@/db';
 import type { WorkroomAddress } from '@/features/workroom/form';
-import { reckoningForm, workroomAddress } from '@/features/workroom/queries';
-import { readReckoning } from '@/features/workroom/reckoning';
-import { LayFailure } from '@/work/load-cut-lists';
-import { NotYetLaid } from '@/work/lengths-alone';
-import { takesAlone, takesNow } from '@/work/order-takes';
+import { costingForm, workroomAddress } from '@/features/workroom/queries';
+import { readCosting } from '@/core/cost/costing-form';
+import { LayFailure } from '@/records/cut-lists';
+import { costingRulesOf } from '@/records/approval';
+import { findLengths, NotYetLaid } from '@/work/lengths-alone';
+import { takesAlone, takesNow } from '@/records/order-takes';
 
 const { quotes, orders, customers } = schema;
 
@@ -54,9 +55,9 @@ const NO_WORKER =
 
 /** What an order would cost alone at today's prices; the sheet that a quote is made from. */
 export async function quoteSheet(orderId: number): Promise<{ sheet: CostSheet } | { message: string }> {
-  const { costing } = readReckoning(await reckoningForm()).value;
+  const { costing } = readCosting(await costingForm()).value;
   try {
-    return { sheet: costSheet(await takesAlone(database(), orderId), costing) };
+    return { sheet: costSheet(await takesAlone(database(), orderId, findLengths(database())), costing) };
   } catch (error) {
     if (error instanceof NotYetLaid) return { message: NO_WORKER };
     if (error instanceof LayFailure) return { message: error.message };
@@ -72,12 +73,11 @@ export async function orderCost(
   orderId: number,
   waitMs?: number,
 ): Promise<OrderCost | { message: string; isComing: boolean } | null> {
-  const [order, form] = await Promise.all([head(orderId), reckoningForm()]);
+  const [order, costing] = await Promise.all([head(orderId), costingRulesOf(database(), orderId)]);
   if (!order) return null;
-  const { costing } = readReckoning(form).value;
   try {
     const [takes, rows] = await Promise.all([
-      takesNow(database(), orderId, costing.shareBy, waitMs),
+      takesNow(database(), orderId, costing.shareBy, findLengths(database(), waitMs)),
       database().select().from(quotes).where(eq(quotes.orderId, orderId)).orderBy(desc(quotes.no)),
     ]);
     const now = costSheet(takes, costing);

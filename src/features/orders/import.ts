@@ -11,7 +11,7 @@ import { runCommand } from '@/features/commands/command';
 import { type Command } from '@/features/commands/perform';
 import { usualDue } from '@/features/workroom/form';
 import { workroomRules } from '@/features/workroom/queries';
-import { checkSheetApart, type SheetRoomData } from '@/work/sheet-pool';
+import { checkSheetApart, type SheetRoomData } from './sheet-process/pool';
 import { FIRST_NO, NUMBER_LOCK } from './numbers';
 import { saveLines } from './save-lines';
 import type { SheetOrder } from './sheet';

@@ -14,8 +14,8 @@ import { failed, gone, staleAnswer, done, type Answer } from '@/features/command
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { unpack } from '@/features/commands/unpack';
-import { loadBatch } from '@/work/load-batch';
-import { putLay } from '@/work/put-lay';
+import { loadBatch } from '@/records/load-batch';
+import { putLay } from '@/records/put-lay';
 
 type LayRow = typeof schema.lays.$inferSelect;
 

@@ -7,7 +7,7 @@ import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
 import type { ClothLook } from '@/ui/cloth/cloth-shapes';
-import { loadCutLists } from '@/work/load-cut-lists';
+import { loadCutLists } from '@/records/cut-lists';
 import { readMarker } from '@/core/marker';
 
 /** A face with the cloth that it is cut from. */

@@ -5,7 +5,7 @@ import { printNumber, STYLES } from '@/core/length';
 import { readMarker } from '@/core/marker';
 import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
-import { loadCutLists } from '@/work/load-cut-lists';
+import { loadCutLists } from '@/records/cut-lists';
 
 /** What stands on the label of one piece. */
 export interface PieceLabel {

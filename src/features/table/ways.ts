@@ -13,7 +13,7 @@ import { done, failed, gone } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { unpack } from '@/features/commands/unpack';
-import { loadCutLists, type CutLists } from '@/work/load-cut-lists';
+import { loadCutLists, type CutLists } from '@/records/cut-lists';
 import { holdLay, keepAs, proven } from './commands';
 import type { KeptWay, WayJob, WaysDocument } from './ways-document';
 
@@ -156,7 +156,7 @@ export interface LaidWays {
   ways: { name: string; changes: WayChange[]; plan: unknown }[];
 }
 
-/** Keeps ways that were laid with their batch, so that the choice can be explained later: each checked and reckoned here. */
+/** Keeps ways that were laid with their batch, so that the choice can be explained later: each checked and calculated here. */
 export const keepWays: Command<LaidWays, { ids: number[] }> = {
   name: 'keep ways',
   read: byRules(

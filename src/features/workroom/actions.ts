@@ -3,7 +3,7 @@
 import { answering, done, type Answer } from '@/features/commands/answer';
 import { refusalHere, runCommand } from '@/features/commands/command';
 import type { Edited } from '@/features/commands/record-id';
-import { backUp } from '@/work/backup';
+import { backUp } from './backup';
 import * as commands from './commands';
 
 export async function saveRules(rules: unknown, requestId?: string): Promise<Answer<null>> {
@@ -44,8 +44,8 @@ export async function makeBackup(requestId?: string): Promise<Answer<{ file: str
   });
 }
 
-export async function saveReckoning(form: unknown, requestId?: string): Promise<Answer<null>> {
-  return runCommand(commands.saveReckoning, form, requestId);
+export async function saveCosting(form: unknown, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.saveCosting, form, requestId);
 }
 
 export async function saveAddress(address: unknown, requestId?: string): Promise<Answer<null>> {

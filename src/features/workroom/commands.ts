@@ -12,9 +12,10 @@ import type { CommandContext } from '@/features/commands/context';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { isAllKeepable } from '@/features/commands/texts';
 import { rulesFaults, type WorkroomAddress, type WorkroomRules } from './form';
-import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, RECKONING_KEY, RULES_KEY } from './settings';
-import { readReckoning, type ReckoningForm } from './reckoning';
-import { addressShape, readReckoningShape, readRules } from './rules';
+import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, RULES_KEY } from './settings';
+import { COSTING_KEY } from '@/records/costing';
+import { readCosting, type CostingForm } from '@/core/cost/costing-form';
+import { addressShape, readCostingShape, readRules } from './rules';
 
 type Kept = { id: number; version: number };
 
@@ -32,16 +33,16 @@ export const saveRules: Command<WorkroomRules, null> = {
   run: (context, rules) => keepSetting(context, RULES_KEY, rules),
 };
 
-/** Saves what the workroom reckons with; quotes that were sent stay as they are. */
-export const saveReckoning: Command<ReckoningForm, null> = {
-  name: 'save reckoning',
+/** Saves what the workroom calculates with; quotes that were sent stay as they are. */
+export const saveCosting: Command<CostingForm, null> = {
+  name: 'save costing',
   read: (input) => {
-    const shape = readReckoningShape(input);
+    const shape = readCostingShape(input);
     if ('faults' in shape) return shape;
-    const { faults } = readReckoning(shape.value);
+    const { faults } = readCosting(shape.value);
     return faults.length > 0 ? { faults } : shape;
   },
-  run: (context, form) => keepSetting(context, RECKONING_KEY, form),
+  run: (context, form) => keepSetting(context, COSTING_KEY, form),
 };
 
 /** Saves the workroom's name and address; quotes that are printed from now on have them. */

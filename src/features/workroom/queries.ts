@@ -1,20 +1,12 @@
 import 'server-only';
 import { eq, sql } from 'drizzle-orm';
+import { COSTING_KEY, loadCosting } from '@/records/costing';
 import type { CoverKind } from '@/core/covers';
 import { database, schema } from '@/db';
 import { loadKindBook, ownKindId, kindsOfLines } from '@/db/kinds';
 import type { WorkroomAddress, WorkroomRules } from './form';
-import type { ReckoningForm } from './reckoning';
-import {
-  ADDRESS_KEY,
-  BACKUP_KEY,
-  FIRST_HOUR_KEY,
-  loadAddress,
-  loadReckoning,
-  loadRules,
-  RECKONING_KEY,
-  RULES_KEY,
-} from './settings';
+import type { CostingForm } from '@/core/cost/costing-form';
+import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, loadAddress, loadRules, RULES_KEY } from './settings';
 
 /** When the workroom was last backed up, and how large that was; null where it never was. */
 export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> {
@@ -27,7 +19,7 @@ export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> 
 export const workroomRules = (): Promise<WorkroomRules> => loadRules(database());
 
 /** The workroom's rates and rules for costs, for a page. */
-export const reckoningForm = (): Promise<ReckoningForm> => loadReckoning(database());
+export const costingForm = (): Promise<CostingForm> => loadCosting(database());
 
 /** The workroom's name and address, for a page. */
 export const workroomAddress = (): Promise<WorkroomAddress> => loadAddress(database());
@@ -43,7 +35,7 @@ export async function firstHour(): Promise<FirstStep[] | null> {
   const { rows } = await database().execute<Record<FirstStep['id'] | 'over', boolean>>(sql`
     SELECT
       EXISTS (SELECT FROM settings WHERE key = ${FIRST_HOUR_KEY}) OR EXISTS (SELECT FROM settings WHERE key = 'workroom' AND value->>'demo' = 'true') AS over,
-      EXISTS (SELECT FROM settings WHERE key = ${RULES_KEY}) AND EXISTS (SELECT FROM settings WHERE key = ${RECKONING_KEY}) AS units,
+      EXISTS (SELECT FROM settings WHERE key = ${RULES_KEY}) AND EXISTS (SELECT FROM settings WHERE key = ${COSTING_KEY}) AS units,
       EXISTS (SELECT FROM settings WHERE key = ${ADDRESS_KEY} AND value->>'name' <> '') AS address,
       EXISTS (SELECT FROM people) AS people, EXISTS (SELECT FROM cloths) AS cloth, EXISTS (SELECT FROM stock_items) AS shelf,
       EXISTS (SELECT FROM orders) AS "order"`);

@@ -3,7 +3,7 @@ import { FITS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import { keepableText } from '@/features/commands/keepable-text';
 import type { WorkroomAddress, WorkroomRules } from './form';
-import type { ReckoningForm } from './reckoning';
+import type { CostingForm } from '@/core/cost/costing-form';
 
 const rules = Joi.object<WorkroomRules>({
   units: Joi.string().valid('in', 'mm').required(),
@@ -40,8 +40,8 @@ export const addressShape = Joi.object<WorkroomAddress>({
 
 const short = keepableText().allow('').max(40).required();
 
-/** The shape of what is reckoned with; what the texts mean is read by `readReckoning`. */
-const reckoning = Joi.object<ReckoningForm>({
+/** The shape of what is calculated with; what the texts mean is read by `readCosting`. */
+const costing = Joi.object<CostingForm>({
   hour: short,
   currency: short,
   usualMinutes: short,
@@ -57,9 +57,9 @@ const reckoning = Joi.object<ReckoningForm>({
   units: Joi.string().valid('in', 'mm').required(),
 });
 
-export function readReckoningShape(input: unknown): { value: ReckoningForm } | { faults: Fault[] } {
-  const { value, error } = reckoning.validate(input, { abortEarly: false, stripUnknown: true });
-  if (!error) return { value: value as ReckoningForm };
+export function readCostingShape(input: unknown): { value: CostingForm } | { faults: Fault[] } {
+  const { value, error } = costing.validate(input, { abortEarly: false, stripUnknown: true });
+  if (!error) return { value: value as CostingForm };
   return { faults: error.details.map(({ path, message, type }) => ({ code: type, field: path.join('.'), message })) };
 }
 

@@ -1,13 +1,11 @@
 import { eq } from 'drizzle-orm';
 import { schema, type Reader } from '@/db';
 import { NO_ADDRESS, USUAL_RULES, type WorkroomAddress, type WorkroomRules } from './form';
-import { USUAL_RECKONING, type ReckoningForm } from './reckoning';
 
 export const RULES_KEY = 'workroom-rules';
 export const ADDRESS_KEY = 'workroom-address';
 /** Whether the list of the first hour was skipped. */
 export const FIRST_HOUR_KEY = 'first-hour';
-export const RECKONING_KEY = 'reckoning';
 /** When the last backup was made; `npm run backup` writes it, too. */
 export const BACKUP_KEY = 'lastBackup';
 
@@ -15,12 +13,6 @@ export const BACKUP_KEY = 'lastBackup';
 export async function loadRules(db: Reader): Promise<WorkroomRules> {
   const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, RULES_KEY));
   return { ...USUAL_RULES, ...((row?.value ?? {}) as Partial<WorkroomRules>) };
-}
-
-/** The settings that costs are made from; what was never decided is as usual. */
-export async function loadReckoning(db: Reader): Promise<ReckoningForm> {
-  const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, RECKONING_KEY));
-  return { ...USUAL_RECKONING, ...((row?.value ?? {}) as Partial<ReckoningForm>) };
 }
 
 /** The workroom's name and address. */

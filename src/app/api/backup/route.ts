@@ -1,5 +1,5 @@
 import { Readable } from 'node:stream';
-import { newestBackup } from '@/work/backup';
+import { newestBackup } from '@/features/workroom/backup';
 
 export const dynamic = 'force-dynamic';
 

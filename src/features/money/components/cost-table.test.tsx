@@ -7,7 +7,7 @@ import { CostTable } from './cost-table';
 const line = (part: keyof typeof PART_NAMES, what: string, amount: number) => ({
   part,
   what,
-  sum: `${what} as reckoned`,
+  sum: `${what} as calculated`,
   amount,
 });
 const [first, second] = Object.keys(PART_NAMES) as (keyof typeof PART_NAMES)[];
@@ -24,8 +24,8 @@ const shown = (part: Partial<CostSheet> = {}) => textOf(<CostTable sheet={sheet(
 
 describe('a cost sheet', () => {
   test('has every line with the sum behind its amount', () => {
-    expect(shown()).toContain('drill drill as reckoned £24.00');
-    expect(shown()).toContain('zip zip as reckoned £1.85');
+    expect(shown()).toContain('drill drill as calculated £24.00');
+    expect(shown()).toContain('zip zip as calculated £1.85');
   });
 
   test('names each part once, at its first line', () => {

@@ -142,7 +142,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
             </Panel>
           )}
           <Panel title="How it is calculated">
-            <CostTable sheet={quote.sheet} label="Reckoning" />
+            <CostTable sheet={quote.sheet} label="Calculation" />
             <Text mt="3" fontSize="sm" color="fg.muted">
               For the workroom: the customer’s paper shows the price alone.
             </Text>

@@ -3,13 +3,13 @@ import { beforeEach, describe, expect, test } from 'vitest';
 import { server } from '@/features/commands/testing';
 import { button, errorOf, field, press, seen, show, type } from '@/ui/testing/screen';
 import { USUAL_RULES } from '../form';
-import type { ReckoningForm } from '../reckoning';
-import { ReckoningPanel } from './reckoning-panel';
+import type { CostingForm } from '@/core/cost/costing-form';
+import { CostingPanel } from './costing-panel';
 import { WorkroomRulesForm } from './workroom-rules';
 
 beforeEach(() => server.begin());
 
-const reckoning: ReckoningForm = {
+const costing: CostingForm = {
   hour: '32',
   currency: 'GBP',
   usualMinutes: '45',
@@ -27,8 +27,8 @@ const reckoning: ReckoningForm = {
 
 const panels = [
   {
-    name: 'what is reckoned with',
-    panel: () => <ReckoningPanel initial={reckoning} kinds={[{ id: 'bolster', name: 'Bolster' }]} />,
+    name: 'what is calculated with',
+    panel: () => <CostingPanel initial={costing} kinds={[{ id: 'bolster', name: 'Bolster' }]} />,
     save: 'Save',
     label: 'Overhead',
     good: '15',
@@ -94,7 +94,7 @@ test('minutes of a kind stand with the usual ones, and are sent by the kind', as
   await type(me, field('Bolster'), '70');
   await me.click(button('Save'));
   await waitFor(() => expect(server.asked).toHaveLength(1));
-  expect(server.asked[0]!.args[0]).toEqual({ ...reckoning, minutes: { bolster: '70' } });
+  expect(server.asked[0]!.args[0]).toEqual({ ...costing, minutes: { bolster: '70' } });
 });
 
 test('rules in other units keep their lengths', async () => {

@@ -1,6 +1,6 @@
 import { readBody } from '@/app/api/body';
 import { MOST_SHEET_BYTES } from '@/core/files';
-import { readSheetFile } from '@/work/sheet-pool';
+import { readSheetFile } from '@/features/orders/sheet-process/pool';
 
 /** Reads a CSV, TSV or XLSX file into rows of texts; nothing is kept. */
 export async function POST(request: Request) {

@@ -1,9 +1,10 @@
-import { isCurrency, parseAmount, USUAL_COSTING, writeAmount, type Costing } from '@/core/cost';
-import { inches, parseLength, type Nm, type Units, typingUnit } from '@/core/length';
-import type { Fault } from '@/core/result';
+import { isCurrency, parseAmount, writeAmount } from './money';
+import { USUAL_COSTING, type Costing } from './order-cost';
+import { inches, parseLength, type Nm, type Units, typingUnit } from '../length';
+import type { Fault } from '../result';
 
-/** What the workroom reckons with, as it is typed: money, parts in per cent, minutes, and what is worth keeping. */
-export interface ReckoningForm {
+/** What the workroom calculates costs with, as it is typed: money, parts in per cent, minutes, and what is worth keeping. */
+export interface CostingForm {
   hour: string;
   currency: string;
   usualMinutes: string;
@@ -22,14 +23,14 @@ export interface ReckoningForm {
 }
 
 /** The same as the core takes it. */
-export interface Reckoning {
+export interface CostingRules {
   costing: Costing;
   quoteDays: number;
   leastRemnant: [Nm, Nm];
 }
 
 /** Common practice, no source: about the size of a small cushion's face is worth keeping. */
-export const USUAL_RECKONING: ReckoningForm = {
+export const USUAL_COSTING_FORM: CostingForm = {
   hour: '',
   currency: USUAL_COSTING.currency,
   usualMinutes: String(USUAL_COSTING.usualMinutes),
@@ -49,9 +50,9 @@ const MOST_PERCENT = 1000;
 const MOST_MINUTES = 6000;
 
 /** Reads what was typed; each fault names its field. */
-export function readReckoning(form: ReckoningForm): { value: Reckoning; faults: Fault[] } {
+export function readCosting(form: CostingForm): { value: CostingRules; faults: Fault[] } {
   const faults: Fault[] = [];
-  const fault = (field: string, message: string) => faults.push({ code: 'reckoning', field, message });
+  const fault = (field: string, message: string) => faults.push({ code: 'costing', field, message });
   const hasCurrency = isCurrency(form.currency);
   if (!hasCurrency) fault('currency', 'Choose a currency by its three letters, like GBP.');
   const currency = hasCurrency ? form.currency : USUAL_COSTING.currency;

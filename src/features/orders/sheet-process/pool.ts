@@ -5,7 +5,7 @@ import type { CoverKind } from '@/core/covers';
 import type { Sheet } from '@/core/files/order-sheet';
 import { refuse, type Result } from '@/core/result';
 import type { WorkroomRules } from '@/features/workroom/form';
-import type { CheckedSheet } from '@/features/orders/sheet';
+import type { CheckedSheet } from '../sheet';
 
 /** What a sheet is checked against, as it goes to another process. */
 export interface SheetRoomData {

@@ -6,9 +6,9 @@ import { closeDatabase, connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
 import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
-import { layAtOnce } from './lay-batch';
-import { searchHere } from './lengths-alone';
-import { closePool } from './pool';
+import { layAtOnce } from '@/work/lay-batch';
+import { searchHere } from '@/work/lengths-alone';
+import { closePool } from '@/work/pool';
 
 // Brings the database up to date and, once, loads the demo workroom: node dist/set-up.mjs [--empty | --reset].
 

@@ -3,7 +3,7 @@ import type { BatchCloth } from '@/core/batch';
 import { schema, type Reader } from '@/db';
 import type { ClothRow } from '@/db/rows';
 import { loadShelf, loadStockChoices } from '@/db/shelf';
-import { LayFailure, loadCutLists, type OrderToCut } from './load-cut-lists';
+import { LayFailure, loadCutLists, type OrderToCut } from './cut-lists';
 
 /** What a batch cuts, ready to be laid. */
 export interface Loaded {

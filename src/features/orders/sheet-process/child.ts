@@ -1,7 +1,7 @@
 import { kindBook } from '@/core/covers';
-import { checkSheet } from '@/features/orders/sheet';
-import readSheet from './sheet-worker';
-import type { SheetAnswer, SheetQuestion } from './sheet-pool';
+import { checkSheet } from '../sheet';
+import readSheet from './read-sheet';
+import type { SheetAnswer, SheetQuestion } from './pool';
 
 // A process of its own for one file: a hostile one can take neither the server's time nor its memory, and is ended with it.
 

@@ -11,19 +11,19 @@ import { LengthField } from '@/ui/fields/length-field';
 import { Notice, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
-import { saveReckoning } from '../actions';
-import { readReckoning, type ReckoningForm } from '../reckoning';
+import { saveCosting } from '../actions';
+import { readCosting, type CostingForm } from '@/core/cost/costing-form';
 
-/** What costs and quotes are reckoned with, and what the shelf keeps. */
-export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kinds: { id: string; name: string }[] }) {
+/** What costs and quotes are calculated with, and what the shelf keeps. */
+export function CostingPanel({ initial, kinds }: { initial: CostingForm; kinds: { id: string; name: string }[] }) {
   const [form, setForm] = useState(initial);
   const [saved, setSaved] = useState(initial);
   const currencyChoices = useCurrencies(form.currency);
   const [told, setTold] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
-  const found = readReckoning(form).faults;
+  const found = readCosting(form).faults;
   const faults = [...found, ...told];
-  const set = (part: Partial<ReckoningForm>) => {
+  const set = (part: Partial<CostingForm>) => {
     setTold([]);
     setForm({ ...form, ...part });
   };
@@ -31,7 +31,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
   useUnsaved(form !== saved && !isBusy);
   const save = () =>
     start(async () => {
-      const answer = await send(saveReckoning, form);
+      const answer = await send(saveCosting, form);
       if (!answer.ok) return setTold(answer.faults);
       setTold([]);
       setSaved(form);
@@ -68,7 +68,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
   };
   return (
     <Panel
-      title="What we reckon with"
+      title="How costs are calculated"
       aside={
         <Button onClick={save} loading={isBusy} disabled={form === saved || found.length > 0}>
           {form === saved ? 'Saved' : 'Save'}
@@ -97,7 +97,7 @@ export function ReckoningPanel({ initial, kinds }: { initial: ReckoningForm; kin
             { id: 'length', label: 'by length alone' },
             { id: 'area', label: 'by area' },
           ]}
-          onChange={(shareBy) => set({ shareBy: shareBy as ReckoningForm['shareBy'] })}
+          onChange={(shareBy) => set({ shareBy: shareBy as CostingForm['shareBy'] })}
         />
         {field('quoteDays', 'A quote holds', 'days')}
         {length('leastAcross', 'Remnants are kept from')}

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import { costSheet, type QuoteEvent } from '@/core/cost';
 import { writeLength } from '@/core/length';
 import { schema, type Database } from '@/db';
-import { DEMO_RECKONING } from '@/db/demo-shelf';
+import { DEMO_COSTING } from '@/db/demo-shelf';
 import { approveBatch } from '@/features/batches/approval';
 import type { Answer } from '@/features/commands/answer';
 import { perform, type Command } from '@/features/commands/perform';
@@ -12,8 +12,9 @@ import type { CutForm, EventForm } from '@/features/cutting/form';
 import { loadCut, type LayToCut } from '@/features/cutting/load-cut';
 import { editQuote, newQuote, stepQuote } from '@/features/money/commands';
 import type { Person } from '@/features/people/queries';
-import { readReckoning, type ReckoningForm } from '@/features/workroom/reckoning';
-import { takesAlone } from './order-takes';
+import { readCosting, type CostingForm } from '@/core/cost/costing-form';
+import { findLengths } from '@/work/lengths-alone';
+import { takesAlone } from '@/records/order-takes';
 
 // How far the demo's batches and quotes have come once its lays are made: the commands that people would have given at the screen, at the
 // times at which they would have.
@@ -98,11 +99,11 @@ const ANSWER_DAYS = 3;
 
 export async function quoteDemo(db: Database, today: Date, by: number) {
   const person = await personOf(db, by);
-  const { costing } = readReckoning(DEMO_RECKONING as ReckoningForm).value;
+  const { costing } = readCosting(DEMO_COSTING as CostingForm).value;
   for (const [i, { no, steps, daysAgo }] of QUOTES.entries()) {
     const [order] = await db.select({ id: schema.orders.id }).from(schema.orders).where(eq(schema.orders.no, no));
     const at = addDays(today, -daysAgo);
-    const sheet = costSheet(await takesAlone(db, order!.id), costing);
+    const sheet = costSheet(await takesAlone(db, order!.id, findLengths(db)), costing);
     const { id } = await give(newQuote(order!.id, sheet), null, person, at);
     if (i % 2 === 0) {
       const [quote] = await db.select().from(schema.quotes).where(eq(schema.quotes.id, id));

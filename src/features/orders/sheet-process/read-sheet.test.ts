@@ -2,7 +2,7 @@ import { deflateRawSync } from 'node:zlib';
 import ExcelJS from 'exceljs';
 import { describe, expect, test } from 'vitest';
 import { MOST_SHEET_BYTES, MOST_SHEET_ROWS } from '@/core/files';
-import readSheet from './sheet-worker';
+import readSheet from './read-sheet';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const read = async (content: Uint8Array) => {

@@ -1,27 +1,26 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import { clothTasks, type ClothTask } from '@/core/batch';
+import type { LayJob } from '@/core/lay';
 import { boughtLength, costOf, printMoney, type OrderTakes } from '@/core/cost';
 import { longLength, type Nm, type Units } from '@/core/length';
 import { beforeWash, bindNotion, worthOf } from '@/core/stock';
-import { schema, type Database } from '@/db';
-import { lengthsOnceEver } from './lengths-alone';
-import { loadCutLists, type CutLists, type OrderToCut } from './load-cut-lists';
-import { Cancel } from './pool';
+import { schema, type Reader } from '@/db';
+import { approvalsOf, materialsThen, type Frozen, type Material } from './approval';
+import { loadCutLists, type CutLists, type OrderToCut } from './cut-lists';
 
-const SEED = 1;
 const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', whole: 'for all of it' } as const;
 
-/**
- * What an order takes if it were cut alone at today's prices: what a quote is made from.
- * @throws NotYetLaid where the worker has not found its lengths within `waitMs`.
- */
-export async function takesAlone(db: Database, orderId: number, waitMs?: number): Promise<OrderTakes> {
+/** Finds the length (nm) that each job takes, by its content. */
+export type FindLengths = (jobs: readonly { content: string; job: LayJob }[]) => Promise<ReadonlyMap<string, Nm>>;
+
+/** What an order takes if it were cut alone at today's prices: what a quote is made from. It fails as `find` does. */
+export async function takesAlone(db: Reader, orderId: number, find: FindLengths): Promise<OrderTakes> {
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
   const [order] = lists.orders;
   if (!order) return { materials: [], labour: [], unpriced: [] };
   const { materials: notions, unpriced } = await notionTakes(db, order);
   return {
-    materials: [...(await clothAlone(db, lists, order, waitMs)), ...notions],
+    materials: [...(await clothAlone(lists, order, find)), ...notions],
     labour: labourOf(lists, order),
     unpriced,
   };
@@ -29,14 +28,13 @@ export async function takesAlone(db: Database, orderId: number, waitMs?: number)
 
 /**
  * What an order takes as far as it is known: its shares of approved and cut lays, what was cut again for it, and the lines that are in
- * none as if they were cut alone.
- * @throws NotYetLaid where the worker has not found their lengths within `waitMs`.
+ * none as if they were cut alone. What is approved has the prices of its approval. It fails as `find` does.
  */
 export async function takesNow(
-  db: Database,
+  db: Reader,
   orderId: number,
   shareBy: 'length' | 'area',
-  waitMs?: number,
+  find: FindLengths,
 ): Promise<OrderTakes> {
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
   const [order] = lists.orders;
@@ -66,13 +64,13 @@ export async function takesNow(
     open.length === 0
       ? []
       : open.length === order.lines.length
-        ? await clothAlone(db, lists, order, waitMs)
+        ? await clothAlone(lists, order, find)
         : await ofLines(
             db,
             open.map(({ id }) => id),
-            waitMs,
+            find,
           );
-  const { materials: notions, unpriced } = await notionTakes(db, order);
+  const { materials: notions, unpriced } = await notionTakes(db, order, await approvalsOf(db, orderId));
   return {
     materials: [...ofLays, ...rest, ...(await recutTakes(db, orderId)), ...notions],
     labour: labourOf(lists, order),
@@ -80,23 +78,22 @@ export async function takesNow(
   };
 }
 
-async function ofLines(db: Database, ids: readonly number[], waitMs?: number) {
+async function ofLines(db: Reader, ids: readonly number[], find: FindLengths) {
   const lists = await loadCutLists(db, inArray(schema.orderLines.id, [...ids]));
-  return clothAlone(db, lists, lists.orders[0]!, waitMs);
+  return clothAlone(lists, lists.orders[0]!, find);
 }
 
 async function clothAlone(
-  db: Database,
   { clothRows, cloths }: CutLists,
   order: OrderToCut,
-  waitMs?: number,
+  find: FindLengths,
 ): Promise<OrderTakes['materials']> {
   const tasks = clothTasks(
     [order],
     clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units })),
   );
   const jobs = tasks.map(({ orders: [own] }) => ({ content: own!.content, job: own!.job.job }));
-  const lengths = await lengthsOnceEver(db, jobs, SEED, new Cancel(), waitMs);
+  const lengths = await find(jobs);
   return tasks.map((task, i) => clothTake(task, lengths.get(jobs[i]!.content)!));
 }
 
@@ -115,7 +112,7 @@ function clothTake({ cloth, units }: ClothTask, used: Nm): OrderTakes['materials
 }
 
 /** What was cut again for the order, at what was paid for the item, or at the lay's price where it is on no shelf. */
-async function recutTakes(db: Database, orderId: number): Promise<OrderTakes['materials']> {
+async function recutTakes(db: Reader, orderId: number): Promise<OrderTakes['materials']> {
   const { layEvents, stockItems, lays } = schema;
   const rows = await db
     .select({ event: layEvents, item: stockItems, lay: { cloth: lays.cloth, units: lays.units } })
@@ -137,39 +134,44 @@ async function recutTakes(db: Database, orderId: number): Promise<OrderTakes['ma
   });
 }
 
-async function notionTakes(db: Database, order: OrderToCut): Promise<Pick<OrderTakes, 'materials' | 'unpriced'>> {
-  const stock = await db.select().from(schema.materials).orderBy(schema.materials.id);
-  const sums = new Map<
-    string,
-    { name: string; quantity: number; amount: number; currency: string; isLength: boolean }
-  >();
+/** The notions of an order, those of approved lines at the prices of their approval. */
+async function notionTakes(
+  db: Reader,
+  order: OrderToCut,
+  approvals: readonly Frozen[] = [],
+): Promise<Pick<OrderTakes, 'materials' | 'unpriced'>> {
+  const today = await db.select().from(schema.materials).orderBy(schema.materials.id);
+  const catalogueOf = new Map<number, Material[]>();
+  for (const approval of approvals) {
+    const then = materialsThen(today, approval);
+    for (const { id } of approval.lines) catalogueOf.set(id, then);
+  }
+  const lineAt = new Map(order.lines.map(({ id, position }) => [String(position), id]));
+  const sums = new Map<string, { row: Material; quantity: number }>();
   const unpriced: string[] = [];
   for (const notion of order.cutList.notions) {
-    const { material, quantity } = bindNotion(notion, stock);
-    const row = stock.find(({ id }) => id === material?.id);
+    const catalogue = catalogueOf.get(lineAt.get(notion.line)!) ?? today;
+    const { material, quantity } = bindNotion(notion, catalogue);
+    const row = catalogue.find(({ id }) => id === material?.id);
     if (!row) {
       unpriced.push(notion.name);
       continue;
     }
-    const sum = sums.get(row.name) ?? {
-      name: row.name,
-      quantity: 0,
-      amount: 0,
-      currency: row.currency,
-      isLength: row.countedBy === 'length',
-    };
-    sum.quantity += quantity;
-    sum.amount = worthOf(sum.quantity, row);
-    sums.set(row.name, sum);
+    const key = `${row.id} ${row.priceMinor} ${row.currency} ${row.pricePer}`;
+    const sum = sums.get(key) ?? { row, quantity: 0 };
+    sums.set(key, { row, quantity: sum.quantity + quantity });
   }
   return {
     unpriced: [...new Set(unpriced)],
-    materials: [...sums.values()].map(({ name, quantity, amount, currency, isLength }) => ({
+    materials: [...sums.values()].map(({ row, quantity }) => ({
       part: 'notions' as const,
-      what: name,
-      sum: isLength ? longLength(quantity, order.units as Units) : `${quantity.toLocaleString('en')} of them`,
-      amount,
-      currency,
+      what: row.name,
+      sum:
+        row.countedBy === 'length'
+          ? longLength(quantity, order.units as Units)
+          : `${quantity.toLocaleString('en')} of them`,
+      amount: worthOf(quantity, row),
+      currency: row.currency,
     })),
   };
 }
