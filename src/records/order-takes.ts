@@ -1,5 +1,5 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { clothTasks, type ClothTask } from '@/core/batch';
+import { clothTasks, type ClothTask, FROZEN_STATES } from '@/core/batch';
 import type { LayJob } from '@/core/lay';
 import { boughtLength, costOf, printMoney, type OrderTakes } from '@/core/cost';
 import { longLength, type Nm, type Units } from '@/core/length';
@@ -49,7 +49,7 @@ export async function takesNow(
     .from(layShares)
     .innerJoin(lays, eq(lays.id, layShares.layId))
     .innerJoin(batches, eq(batches.id, lays.batchId))
-    .where(and(eq(layShares.orderId, orderId), inArray(batches.status, ['approved', 'cut'])))
+    .where(and(eq(layShares.orderId, orderId), inArray(batches.status, FROZEN_STATES)))
     .orderBy(lays.id);
   const frozen = new Set(shares.map(({ batch }) => batch.id));
   const ofLays = shares.map(({ share, lay, batch }) => ({

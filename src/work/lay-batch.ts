@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import {
+  BATCH_TRANSITIONS,
   bestVariant,
   clothTasks,
   settle,
@@ -9,6 +10,7 @@ import {
   type ClothTask,
   type LaidTask,
 } from '@/core/batch';
+import { movesOf } from '@/core/transitions';
 import { bestOf, copiesOf, MOST_COPIES, type LayPlan, type NestProgress } from '@/core/lay';
 import { NM, type Nm } from '@/core/length';
 import { schema, type Database } from '@/db';
@@ -83,7 +85,7 @@ export async function layAtOnce(db: Database, batchId: number, within: number): 
   const [run] = await db.insert(schema.layRuns).values({ batchId, seconds }).returning({ id: schema.layRuns.id });
   await db
     .update(schema.batches)
-    .set({ status: 'queued', seconds, runId: run!.id })
+    .set({ status: movesOf(BATCH_TRANSITIONS, 'ask').to, seconds, runId: run!.id })
     .where(eq(schema.batches.id, batchId));
   await layBatch(db, run!.id, 'here', within);
 }

@@ -1,5 +1,6 @@
 import { and, eq, inArray, sql } from 'drizzle-orm';
-import { LAY_RUN_TRANSITIONS, type BestSoFar } from '@/core/batch';
+import { BATCH_TRANSITIONS, LAY_RUN_TRANSITIONS, type BestSoFar } from '@/core/batch';
+import { movesOf } from '@/core/transitions';
 import { schema, type Database } from '@/db';
 import type { Cancel } from './pool';
 
@@ -17,6 +18,7 @@ export const isHeld = ({ runId, attempt }: Lease) =>
 
 /** Takes a waiting run; null when another has it or nobody wants it any more. */
 export async function take(db: Database, runId: number, worker: string): Promise<Lease | null> {
+  const moves = movesOf(LAY_RUN_TRANSITIONS, 'take');
   return db.transaction(async (tx) => {
     // Batches are locked before their runs, as everywhere.
     const [batch] = await tx
@@ -28,17 +30,18 @@ export async function take(db: Database, runId: number, worker: string): Promise
     const [taken] = await tx
       .update(schema.layRuns)
       .set({
-        state: LAY_RUN_TRANSITIONS.take.to,
+        state: moves.to,
         worker,
         progress: 0,
         note: 'Reading the orders',
         attempts: sql`${schema.layRuns.attempts} + 1`,
         heartbeatAt: sql`now()`,
       })
-      .where(and(eq(schema.layRuns.id, runId), inArray(schema.layRuns.state, LAY_RUN_TRANSITIONS.take.from)))
+      .where(and(eq(schema.layRuns.id, runId), inArray(schema.layRuns.state, moves.from)))
       .returning({ attempt: schema.layRuns.attempts });
     if (!taken) return null;
-    await tx.update(schema.batches).set({ status: 'laying' }).where(eq(schema.batches.id, batch.id));
+    const { to } = movesOf(BATCH_TRANSITIONS, 'take');
+    await tx.update(schema.batches).set({ status: to }).where(eq(schema.batches.id, batch.id));
     return { runId, batchId: batch.id, attempt: taken.attempt };
   });
 }
@@ -53,13 +56,19 @@ export async function fail(db: Database, lease: Lease, error: string): Promise<v
       .for('update');
     const failed = await tx
       .update(schema.layRuns)
-      .set({ state: 'failed', error, bestSoFar: null, secondsLeft: null, endedAt: sql`now()` })
+      .set({
+        state: movesOf(LAY_RUN_TRANSITIONS, 'fail').to,
+        error,
+        bestSoFar: null,
+        secondsLeft: null,
+        endedAt: sql`now()`,
+      })
       .where(isHeld(lease))
       .returning({ id: schema.layRuns.id });
     if (failed.length > 0)
       await tx
         .update(schema.batches)
-        .set({ status: 'failed', updatedAt: new Date() })
+        .set({ status: movesOf(BATCH_TRANSITIONS, 'fail').to, updatedAt: new Date() })
         .where(and(eq(schema.batches.id, lease.batchId), eq(schema.batches.runId, lease.runId)));
   });
 }

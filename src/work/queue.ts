@@ -2,7 +2,8 @@ import { hostname } from 'node:os';
 import { and, count, eq, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import type PgBoss from 'pg-boss';
 import { database, schema, transact, type Transaction } from '@/db';
-import { LAY_RUN_TRANSITIONS, startsOf } from '@/core/batch';
+import { BATCH_TRANSITIONS, LAY_RUN_TRANSITIONS } from '@/core/batch';
+import { movesOf } from '@/core/transitions';
 import { ALONE_QUEUE, boss, LAY_QUEUE, WORKER_NAME, within } from './boss';
 import { layBatch } from './lay-batch';
 import { findLengths, searchHere, searchOne, type AloneRequest } from './lengths-alone';
@@ -35,7 +36,7 @@ export async function requestLay(tx: Transaction, run: LayRun) {
     .from(layRuns)
     .where(
       and(
-        inArray(layRuns.state, ['waiting', 'running']),
+        inArray(layRuns.state, movesOf(LAY_RUN_TRANSITIONS, 'drop').from),
         run.askedBy === null ? isNull(layRuns.askedBy) : eq(layRuns.askedBy, run.askedBy),
       ),
     );
@@ -78,12 +79,14 @@ async function findAlone(asked: AloneRequest) {
  */
 export async function takeUpLost(): Promise<void> {
   const { batches, layRuns } = schema;
+  const lose = movesOf(LAY_RUN_TRANSITIONS, 'lose');
+  const batchLoses = movesOf(BATCH_TRANSITIONS, 'lose');
   await transact(async (tx) => {
     // One worker looks at a time.
     const { rows } = await tx.execute(sql`SELECT pg_try_advisory_xact_lock(${SWEEP_LOCK}) AS "isOurs"`);
     if (!(rows[0] as { isOurs: boolean }).isOurs) return;
     const isLost = and(
-      inArray(layRuns.state, LAY_RUN_TRANSITIONS.lose.from),
+      inArray(layRuns.state, lose.from),
       or(isNull(layRuns.heartbeatAt), lt(layRuns.heartbeatAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`)),
     );
     // Batches are locked before their runs, as everywhere; one that somebody is at has its turn next time.
@@ -96,19 +99,19 @@ export async function takeUpLost(): Promise<void> {
     const runs = held.map(({ runId }) => runId);
     const lost = await tx
       .update(layRuns)
-      .set({ state: LAY_RUN_TRANSITIONS.lose.to, worker: null, heartbeatAt: null })
+      .set({ state: lose.to, worker: null, heartbeatAt: null })
       .where(and(inArray(layRuns.id, runs), isLost))
       .returning({ id: layRuns.id, seconds: layRuns.seconds, askedBy: layRuns.askedBy });
     await tx
       .update(batches)
-      .set({ status: 'queued' })
+      .set({ status: batchLoses.to })
       .where(
         and(
           inArray(
             batches.runId,
             lost.map(({ id }) => id),
           ),
-          inArray(batches.status, startsOf('lose')),
+          inArray(batches.status, batchLoses.from),
         ),
       );
     const orphans = await tx
@@ -116,7 +119,7 @@ export async function takeUpLost(): Promise<void> {
       .from(layRuns)
       .where(
         and(
-          eq(layRuns.state, 'waiting'),
+          eq(layRuns.state, lose.to),
           lt(layRuns.askedAt, sql`now() - make_interval(secs => ${LOST_AFTER_S})`),
           sql`NOT EXISTS (SELECT FROM pgboss.job j WHERE j.name = ${LAY_QUEUE} AND j.state IN ('created', 'retry') AND (j.data->>'runId')::int = ${layRuns.id})`,
         ),

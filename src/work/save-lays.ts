@@ -1,5 +1,6 @@
 import { and, eq, notInArray, sql } from 'drizzle-orm';
-import { LAY_RUN_TRANSITIONS, type ClothTask, type LayFigures } from '@/core/batch';
+import { BATCH_TRANSITIONS, LAY_RUN_TRANSITIONS, type ClothTask, type LayFigures } from '@/core/batch';
+import { movesOf } from '@/core/transitions';
 import type { LayPlan } from '@/core/lay';
 import type { Nm } from '@/core/length';
 import type { NotionNeed } from '@/core/stock';
@@ -44,7 +45,7 @@ export async function saveLays(db: Database, lease: Lease, loaded: Loaded, resul
     const done = await tx
       .update(schema.layRuns)
       .set({
-        state: LAY_RUN_TRANSITIONS.finish.to,
+        state: movesOf(LAY_RUN_TRANSITIONS, 'finish').to,
         progress: 1,
         note: '',
         bestSoFar: null,
@@ -63,7 +64,7 @@ export async function saveLays(db: Database, lease: Lease, loaded: Loaded, resul
     const laid = await tx
       .update(schema.batches)
       .set({
-        status: 'laid',
+        status: movesOf(BATCH_TRANSITIONS, 'finish').to,
         notions: gathered(loaded),
         version: sql`${schema.batches.version} + 1`,
         updatedAt: new Date(),

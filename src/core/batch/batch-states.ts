@@ -1,3 +1,5 @@
+import type { TransitionTable } from '../transitions';
+
 /** The states of a batch. */
 export const BATCH_STATES = ['draft', 'queued', 'laying', 'laid', 'failed', 'approved', 'cut'] as const;
 export type BatchState = (typeof BATCH_STATES)[number];
@@ -18,20 +20,10 @@ export const BATCH_EVENTS = [
 ] as const;
 export type BatchEvent = (typeof BATCH_EVENTS)[number];
 
-interface Transition {
-  /** What people do, or a worker. */
-  by: 'person' | 'worker';
-  from: readonly BatchState[];
-  /** Null: the batch is gone. */
-  to: BatchState | null;
-  /** What is said in any other state. */
-  refusal: string;
-}
-
 const BEFORE_APPROVAL = ['draft', 'queued', 'laying', 'laid', 'failed'] as const;
 
 /** All transitions of a batch: whatever is not here is refused. */
-export const BATCH_TRANSITIONS: Record<BatchEvent, Transition> = {
+export const BATCH_TRANSITIONS: TransitionTable<BatchState, BatchEvent> = {
   ask: {
     by: 'person',
     from: ['draft', 'laid', 'failed'],
@@ -63,12 +55,23 @@ export const BATCH_TRANSITIONS: Record<BatchEvent, Transition> = {
   delete: { by: 'person', from: BEFORE_APPROVAL, to: null, refusal: 'An approved batch is kept for the record.' },
 };
 
-/** The states in which something can happen. */
-export const startsOf = (event: BatchEvent): BatchState[] => [...BATCH_TRANSITIONS[event].from];
-
-/** Why something can't happen to a batch in a state, or null where it can. */
-export const refusalOf = (event: BatchEvent, state: BatchState): string | null =>
-  BATCH_TRANSITIONS[event].from.includes(state) ? null : BATCH_TRANSITIONS[event].refusal;
+/** The states of a batch that stays as it is. */
+export const FROZEN_STATES: BatchState[] = ['approved', 'cut'];
 
 /** An approved batch and what it was made from stay as they are. */
-export const isFrozen = ({ status }: { status: BatchState }): boolean => status === 'approved' || status === 'cut';
+export const isFrozen = ({ status }: { status: BatchState }): boolean => FROZEN_STATES.includes(status);
+
+/** The lays of the batch are asked for, or are being made. */
+export const isBeingLaid = (status: BatchState): boolean => status === 'queued' || status === 'laying';
+
+/** All lays of the batch have been cut; also of an order and its lines, which are where their batch is. */
+export const isCut = (status: string): boolean => status === 'cut';
+
+/** The lays of the batch came to nothing. */
+export const hasFailed = (status: BatchState): boolean => status === 'failed';
+
+/** Lines are still chosen for the batch: nobody has asked for its lays, or they no longer hold. */
+export const isDraft = (status: BatchState): boolean => status === 'draft';
+
+/** Lays of the batch are there, and have not all been cut. */
+export const hasLays = (status: BatchState): boolean => status === 'laid' || status === 'approved';

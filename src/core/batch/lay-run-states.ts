@@ -1,3 +1,5 @@
+import type { TransitionTable } from '../transitions';
+
 /** The states of a lay run: one making of a batch's lays. */
 export const LAY_RUN_STATES = ['waiting', 'running', 'done', 'failed', 'dropped'] as const;
 export type LayRunState = (typeof LAY_RUN_STATES)[number];
@@ -7,10 +9,7 @@ export const LAY_RUN_EVENTS = ['take', 'lose', 'finish', 'fail', 'drop'] as cons
 export type LayRunEvent = (typeof LAY_RUN_EVENTS)[number];
 
 /** All transitions of a lay run, and who makes them: whatever is not here is refused. */
-export const LAY_RUN_TRANSITIONS: Record<
-  LayRunEvent,
-  { by: 'worker' | 'person'; from: readonly LayRunState[]; to: LayRunState; refusal: string }
-> = {
+export const LAY_RUN_TRANSITIONS: TransitionTable<LayRunState, LayRunEvent> = {
   take: { by: 'worker', from: ['waiting'], to: 'running', refusal: 'Another worker has this run, or it has ended.' },
   // Its worker was not heard of for too long.
   lose: { by: 'worker', from: ['running'], to: 'waiting', refusal: 'No worker has this run.' },

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { applyTransition, canHappen } from '../transitions';
 import { describe, expect, test } from 'vitest';
 import {
   costDifferences,
@@ -9,7 +10,6 @@ import {
   QUOTE_EVENTS,
   QUOTE_STATES,
   QUOTE_TRANSITIONS,
-  quoteRefusal,
   USUAL_COSTING,
   type Costing,
 } from '.';
@@ -159,8 +159,8 @@ describe('the states of a quote', () => {
     (state, event) => {
       const to = QUOTE_TRANSITIONS[event].to;
       const isAllowed = ALLOWED.includes(`${state} ${event} ${to}`);
-      expect(quoteRefusal(event, state) === null).toBe(isAllowed);
-      if (!isAllowed) expect(quoteRefusal(event, state)).toMatch(/^[A-Z].*\.$/);
+      expect(canHappen(QUOTE_TRANSITIONS, state, event)).toBe(isAllowed);
+      if (!isAllowed) expect(applyTransition(QUOTE_TRANSITIONS, state, event).refusal).toMatch(/^[A-Z].*\.$/);
     },
   );
 });

@@ -1,7 +1,8 @@
 import 'server-only';
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import Joi from 'joi';
-import { refusalOf } from '@/core/batch';
+import { BATCH_TRANSITIONS } from '@/core/batch';
+import { applyTransition } from '@/core/transitions';
 import { printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { schema, type Transaction } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
@@ -23,8 +24,8 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
     const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
     if (!batch) return gone('batch');
     if (batch.version !== version) return staleAnswer('batch', batch.version, batch.updatedAt);
-    const refusal = refusalOf('approve', batch.status);
-    if (refusal) return failed('', refusal, 'not-laid');
+    const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'approve');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'not-laid');
     const lays = await tx.select().from(schema.lays).where(eq(schema.lays.batchId, batchId));
     if (lays.some(({ plan }) => (plan as { unplaced: unknown[] }).unplaced.length > 0))
       return failed('', 'Some pieces fit on no cloth; change their orders first, then lay again.', 'unplaced');
@@ -65,7 +66,7 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
     });
     await tx
       .update(schema.batches)
-      .set({ status: 'approved', approvedAt: now, version: version + 1, updatedAt: now })
+      .set({ status: moved.to!, approvedAt: now, version: version + 1, updatedAt: now })
       .where(eq(schema.batches.id, batchId));
     return done({ id: batchId });
   },
@@ -121,8 +122,8 @@ export const withdrawApproval: Command<{ batchId: number }, { id: number }> = {
     const { tx, now, changes } = context;
     const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
     if (!batch) return gone('batch');
-    const refusal = refusalOf('withdraw', batch.status);
-    if (refusal) return failed('', refusal, 'not-approved');
+    const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'withdraw');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'not-approved');
     const cut = await tx.select({ cutAt: schema.lays.cutAt }).from(schema.lays).where(eq(schema.lays.batchId, batchId));
     if (cut.some(({ cutAt }) => cutAt !== null))
       return failed('', 'Some of it has been cut already; cut the rest, or book what went wrong.', 'cut');
@@ -134,7 +135,7 @@ export const withdrawApproval: Command<{ batchId: number }, { id: number }> = {
       .where(and(eq(schema.approvals.batchId, batchId), isNull(schema.approvals.withdrawnAt)));
     await tx
       .update(schema.batches)
-      .set({ status: 'laid', approvedAt: null, version: sql`${schema.batches.version} + 1`, updatedAt: now })
+      .set({ status: moved.to!, approvedAt: null, version: sql`${schema.batches.version} + 1`, updatedAt: now })
       .where(eq(schema.batches.id, batchId));
     return done({ id: batchId });
   },

@@ -9,7 +9,8 @@ import { recordId } from '@/features/commands/record-id';
 import { requestLay } from '@/work/queue';
 import { lockBatches } from './lock';
 import { reopenBatches } from './reopen';
-import { refusalOf } from '@/core/batch';
+import { BATCH_TRANSITIONS } from '@/core/batch';
+import { applyTransition } from '@/core/transitions';
 
 const batchRules = Joi.object<{ name: string; lineIds: number[] }>({
   name: keepableText()
@@ -78,8 +79,8 @@ export const removeLine: Command<{ batchId: number; lineId: number }, { id: numb
   run: async ({ tx, changes }, { batchId, lineId }) => {
     const [batch] = await lockBatches(tx, [batchId]);
     if (!batch) return gone('batch');
-    const refusal = refusalOf('reopen', batch.status);
-    if (refusal) return failed('', refusal, 'frozen');
+    const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'reopen');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'frozen');
     await changes('batch', batchId);
     await tx
       .update(schema.orderLines)
@@ -107,8 +108,8 @@ export const makeLays: Command<{ batchId: number; seconds: number }, { id: numbe
   run: async ({ tx, person, now, changes }, { batchId, seconds }) => {
     const [stored] = await lockBatches(tx, [batchId]);
     if (!stored) return gone('batch');
-    const refusal = refusalOf('ask', stored.status);
-    if (refusal) return failed('', refusal, 'busy');
+    const moved = applyTransition(BATCH_TRANSITIONS, stored.status, 'ask');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'busy');
     await changes('batch', batchId);
     const [run] = await tx
       .insert(schema.layRuns)
@@ -116,7 +117,7 @@ export const makeLays: Command<{ batchId: number; seconds: number }, { id: numbe
       .returning();
     await tx
       .update(schema.batches)
-      .set({ status: 'queued', seconds, runId: run!.id, note: '', updatedAt: now })
+      .set({ status: moved.to!, seconds, runId: run!.id, note: '', updatedAt: now })
       .where(eq(schema.batches.id, batchId));
     await requestLay(tx, run!);
     return done({ id: batchId });
@@ -141,8 +142,8 @@ export const deleteBatch: Command<{ batchId: number }, { name: string }> = {
   run: async ({ tx, changes }, { batchId }) => {
     const [batch] = await lockBatches(tx, [batchId]);
     if (!batch) return gone('batch');
-    const refusal = refusalOf('delete', batch.status);
-    if (refusal) return failed('', refusal, 'frozen');
+    const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'delete');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'frozen');
     await changes('batch', batchId);
     await tx.delete(schema.batches).where(eq(schema.batches.id, batchId));
     return done({ name: batch.name });

@@ -1,3 +1,4 @@
+import { isBeingLaid } from '@/core/batch';
 import 'server-only';
 import { WORKER_NAME } from '@/work/boss';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
@@ -402,7 +403,7 @@ export async function batchProgress(id: number) {
     ? {
         ...row,
         progress: row.progress ?? 0,
-        note: (row.status === 'queued' || row.status === 'laying') && !row.hasWorker ? NO_WORKER : (row.note ?? ''),
+        note: isBeingLaid(row.status) && !row.hasWorker ? NO_WORKER : (row.note ?? ''),
         error: row.error ?? '',
       }
     : null;

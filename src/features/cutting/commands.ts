@@ -1,7 +1,8 @@
 import 'server-only';
 import { and, asc, eq, gt, sql } from 'drizzle-orm';
 import Joi from 'joi';
-import { refusalOf } from '@/core/batch';
+import { BATCH_TRANSITIONS, type BatchState } from '@/core/batch';
+import { applyTransition } from '@/core/transitions';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import type { Fault } from '@/core/result';
 import {
@@ -39,8 +40,8 @@ export const closeLay: Command<CutForm, { isBatchCut: boolean }> = {
     const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, form.batchId)).for('update');
     if (!batch) return gone('batch');
     if (batch.version !== form.version) return staleAnswer('batch', batch.version, batch.updatedAt);
-    const refusal = refusalOf('cut', batch.status);
-    if (refusal) return failed('', refusal, 'not-approved');
+    const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'cut');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'not-approved');
     const [lay] = await loadCut(tx, form.batchId, form.clothId);
     if (!lay) return gone('lay');
     if (lay.row.cutAt) return failed('', 'This lay has been cut already.', 'cut');
@@ -48,7 +49,9 @@ export const closeLay: Command<CutForm, { isBatchCut: boolean }> = {
     if (faults.length > 0) return { ok: false, faults };
     await changes('batch', form.batchId);
     const refused = await closeOne(context, lay, value, form.from);
-    return refused ? { ok: false, faults: refused } : done({ isBatchCut: await endBatch(context, form.batchId) });
+    return refused
+      ? { ok: false, faults: refused }
+      : done({ isBatchCut: await endBatch(context, form.batchId, moved.to!) });
   },
 };
 
@@ -60,8 +63,8 @@ export const markCut: Command<{ batchId: number }, { id: number }> = {
     const { tx, changes } = context;
     const [batch] = await lockBatches(tx, [batchId]);
     if (!batch) return gone('batch');
-    const refusal = refusalOf('cut', batch.status);
-    if (refusal) return failed('', refusal, 'not-approved');
+    const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'cut');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'not-approved');
     await changes('batch', batchId);
     for (const lay of await loadCut(tx, batchId)) {
       if (lay.row.cutAt) continue;
@@ -69,7 +72,7 @@ export const markCut: Command<{ batchId: number }, { id: number }> = {
       const refused = await closeOne(context, lay, { events: [], remnants: isOnShelf ? proposalsOf(lay) : [] }, []);
       if (refused) return { ok: false, faults: refused };
     }
-    await endBatch(context, batchId);
+    await endBatch(context, batchId, moved.to!);
     return done({ id: batchId });
   },
 };
@@ -85,13 +88,13 @@ const proposalsOf = ({ remnants }: LayToCut): ReadCut['remnants'] =>
     place: '',
   }));
 
-/** The batch has been cut when all of its lays have. */
-async function endBatch({ tx, now }: CommandContext, batchId: number): Promise<boolean> {
+/** Moves the batch on to `to`, cut, once all of its lays are. */
+async function endBatch({ tx, now }: CommandContext, batchId: number, to: BatchState): Promise<boolean> {
   const lays = await tx.select({ cutAt: schema.lays.cutAt }).from(schema.lays).where(eq(schema.lays.batchId, batchId));
   const isCut = lays.every(({ cutAt }) => cutAt !== null);
   await tx
     .update(schema.batches)
-    .set({ ...(isCut && { status: 'cut' as const }), version: sql`${schema.batches.version} + 1`, updatedAt: now })
+    .set({ ...(isCut && { status: to }), version: sql`${schema.batches.version} + 1`, updatedAt: now })
     .where(eq(schema.batches.id, batchId));
   return isCut;
 }

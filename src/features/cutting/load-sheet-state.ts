@@ -1,3 +1,5 @@
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS } from '@/core/batch';
 import { and, eq } from 'drizzle-orm';
 import { schema, type Reader } from '@/db';
 import type { LayRow } from '@/db/rows';
@@ -30,7 +32,7 @@ export async function loadSheetState(
     asOf: new Date().toISOString(),
     closed: row.cutAt
       ? 'This lay is cut and closed.'
-      : status === 'approved'
+      : canHappen(BATCH_TRANSITIONS, status, 'cut')
         ? ''
         : 'The lays of this batch are not approved yet; approve them, then cut.',
     ticks: ticks.map(({ step, entry, at, by }) => ({ step, entry, by: by ?? '', at: at.toISOString() })),

@@ -1,5 +1,7 @@
 'use server';
 
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS } from '@/core/batch';
 import { and, eq } from 'drizzle-orm';
 import { database, schema } from '@/db';
 import { failed, type Answer } from '@/features/commands/answer';
@@ -35,7 +37,7 @@ export async function cutOnCutter(batchId: number, clothId: number): Promise<Ans
     .innerJoin(batches, eq(batches.id, lays.batchId))
     .where(and(eq(lays.batchId, batchId), eq(lays.clothId, clothId)));
   if (!found) return failed('', 'This lay is no longer there.', 'gone');
-  if (found.status !== 'approved' || found.cutAt)
+  if (!canHappen(BATCH_TRANSITIONS, found.status, 'cut') || found.cutAt)
     return failed('', found.cutAt ? 'This lay is cut and closed.' : 'Approve the lays first, then cut.');
   const answer = await sendToCutter(
     cutter,

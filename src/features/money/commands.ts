@@ -2,7 +2,8 @@ import 'server-only';
 import { addDays, format } from 'date-fns';
 import { and, eq, sql } from 'drizzle-orm';
 import Joi from 'joi';
-import { quoteRefusal, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
+import { ACCEPTED, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
+import { applyTransition } from '@/core/transitions';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
@@ -68,8 +69,8 @@ export const editQuote: Command<
     const [quote] = await tx.select().from(schema.quotes).where(eq(schema.quotes.id, id)).for('update');
     if (!quote) return gone('quote');
     if (quote.version !== version) return staleAnswer('quote', quote.version, quote.updatedAt);
-    const refusal = quoteRefusal('edit', quote.state);
-    if (refusal) return failed('', refusal, 'frozen');
+    const moved = applyTransition(QUOTE_TRANSITIONS, quote.state, 'edit');
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'frozen');
     await changes('quote', id);
     await tx
       .update(schema.quotes)
@@ -92,8 +93,8 @@ export const stepQuote: Command<{ id: number; event: QuoteEvent }, null> = {
     const { quotes } = schema;
     const [quote] = await tx.select().from(quotes).where(eq(quotes.id, id)).for('update');
     if (!quote) return gone('quote');
-    const refusal = quoteRefusal(event, quote.state);
-    if (refusal) return failed('', refusal, 'state');
+    const moved = applyTransition(QUOTE_TRANSITIONS, quote.state, event);
+    if (moved.refusal !== undefined) return failed('', moved.refusal, 'state');
     if (event === 'accept') {
       if (quote.validUntil < format(now, 'yyyy-MM-dd'))
         return failed('', `This quote held until ${quote.validUntil}; make a new one at today’s prices.`, 'expired');
@@ -101,11 +102,11 @@ export const stepQuote: Command<{ id: number; event: QuoteEvent }, null> = {
       const [other] = await tx
         .select({ no: quotes.no })
         .from(quotes)
-        .where(and(eq(quotes.orderId, quote.orderId), eq(quotes.state, 'accepted')));
+        .where(and(eq(quotes.orderId, quote.orderId), eq(quotes.state, ACCEPTED)));
       if (other) return failed('', `Quote ${other.no} was accepted for this order already.`, 'accepted');
     }
     await changes('quote', id);
-    const to = QUOTE_TRANSITIONS[event].to;
+    const { to } = moved;
     if (to === null) await tx.delete(quotes).where(eq(quotes.id, id));
     else
       await tx

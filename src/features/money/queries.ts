@@ -1,6 +1,13 @@
 import 'server-only';
 import { desc, eq } from 'drizzle-orm';
-import { costDifferences, costSheet, type CostDifference, type CostSheet, type QuoteState } from '@/core/cost';
+import {
+  costDifferences,
+  costSheet,
+  type CostDifference,
+  type CostSheet,
+  type QuoteState,
+  isAccepted,
+} from '@/core/cost';
 import { database, schema } from '@/db';
 import type { WorkroomAddress } from '@/features/workroom/form';
 import { costingForm, workroomAddress } from '@/features/workroom/queries';
@@ -81,7 +88,7 @@ export async function orderCost(
       database().select().from(quotes).where(eq(quotes.orderId, orderId)).orderBy(desc(quotes.no)),
     ]);
     const now = costSheet(takes, costing);
-    const accepted = rows.find(({ state }) => state === 'accepted')?.sheet ?? null;
+    const accepted = rows.find(({ state }) => isAccepted(state))?.sheet ?? null;
     return {
       order,
       now,

@@ -11,7 +11,7 @@ import { toCloth } from '@/db/rows';
 import { done, failed, gone, staleAnswer, type Answer, type Saved } from '@/features/commands/answer';
 import { lockOrder, type LockedBatch } from '@/features/batches/lock';
 import { reopenBatches } from '@/features/batches/reopen';
-import { isFrozen, LINE_TRANSITIONS, lineStateOf } from '@/core/batch';
+import { canChangeLine, isFrozen, lineStateOf } from '@/core/batch';
 import { byRules, type Command } from '@/features/commands/perform';
 import type { CommandContext } from '@/features/commands/context';
 import { usualDue } from '@/features/workroom/form';
@@ -188,7 +188,7 @@ type StoredLine = typeof schema.orderLines.$inferSelect;
 function frozenLines(lines: readonly StoredLine[], batches: readonly LockedBatch[]): Set<number> {
   const states = new Map(batches.map(({ id, status }) => [id, status]));
   const mayChange = (batchId: number | null) =>
-    LINE_TRANSITIONS.edit.from.includes(lineStateOf(batchId === null ? null : (states.get(batchId) ?? null)));
+    canChangeLine(lineStateOf(batchId === null ? null : (states.get(batchId) ?? null)));
   return new Set(lines.flatMap(({ id, batchId }) => (mayChange(batchId) ? [] : [id])));
 }
 

@@ -1,3 +1,4 @@
+import { isFrozen } from '@/core/batch';
 import { eq, inArray } from 'drizzle-orm';
 import { parseLength, printNumber, STYLES, type Nm, type OrderUnits, typingUnit } from '@/core/length';
 import { schema, type Reader } from '@/db';
@@ -62,7 +63,6 @@ export async function loadOrders(db: Reader, ids: readonly number[]): Promise<St
         notes: order.notes,
         lines: own.map(({ line, batch }): LineForm => {
           const ofThis = parts.get(line.id) ?? [];
-          const isFrozen = batch !== null && (batch.status === 'approved' || batch.status === 'cut');
           const stored = values.get(line.id) ?? [];
           return {
             id: line.id,
@@ -85,7 +85,7 @@ export async function loadOrders(db: Reader, ids: readonly number[]): Promise<St
               (notions.get(line.id) ?? []).map(({ notion, materialId }) => [notion, String(materialId)]),
             ),
             cloth: Object.fromEntries((cloths.get(line.id) ?? []).map(({ role, clothId }) => [role, String(clothId)])),
-            ...(isFrozen && { frozenBy: batch.name }),
+            ...(batch !== null && isFrozen(batch) && { frozenBy: batch.name }),
           };
         }),
       },

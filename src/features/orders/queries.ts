@@ -1,3 +1,4 @@
+import { isCut } from '@/core/batch';
 import 'server-only';
 import { and, arrayOverlaps, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
@@ -42,7 +43,7 @@ const SORT_KEYS: Record<OrderSort, SortKey[]> = {
   ],
 };
 const keyOf: Record<OrderSort, (row: Omit<OrderListRow, 'what'> & { name: string }) => unknown[]> = {
-  due: ({ status, due, no }) => [status === 'cut', due, no],
+  due: ({ status, due, no }) => [isCut(status), due, no],
   no: ({ no }) => [no],
   customer: ({ name, no }) => [name, no],
   status: ({ status, due, no }) => [status, due, no],

@@ -1,3 +1,4 @@
+import { isFrozen } from '@/core/batch';
 import 'server-only';
 import { eq } from 'drizzle-orm';
 import Joi from 'joi';
@@ -283,7 +284,7 @@ export const chooseStock: Command<
   run: async ({ tx, changes }, { batchId, clothId, ...choice }) => {
     const [batch] = await tx.select().from(schema.batches).where(eq(schema.batches.id, batchId)).for('update');
     if (!batch) return gone('batch');
-    if (batch.status === 'approved' || batch.status === 'cut')
+    if (isFrozen(batch))
       return failed('', 'An approved batch keeps its stock; take the approval back first.', 'frozen');
     await changes('batch', batchId);
     await tx

@@ -1,5 +1,6 @@
+import { BATCH_STATES, hasLays, isCut, isFrozen, type BatchState } from '@/core/batch';
 import 'server-only';
-import { and, eq, inArray, sql } from 'drizzle-orm';
+import { and, eq, inArray, sql, notInArray } from 'drizzle-orm';
 import { boughtLength, costOf } from '@/core/cost';
 import { bindNotion, roundedUp, type NotionNeed } from '@/core/stock';
 import { database, schema } from '@/db';
@@ -43,9 +44,9 @@ export async function shoppingList(): Promise<ShoppingList> {
   const open = await db
     .select({ id: batches.id, name: batches.name, status: batches.status, notions: batches.notions })
     .from(batches)
-    .where(sql`${batches.status} <> 'cut'`)
+    .where(notInArray(batches.status, BATCH_STATES.filter(isCut)))
     .orderBy(batches.id);
-  const laid = open.filter(({ status }) => status === 'laid' || status === 'approved');
+  const laid = open.filter(({ status }) => hasLays(status));
   const ids = laid.map(({ id }) => id);
   const rows =
     ids.length === 0
@@ -71,7 +72,7 @@ export async function shoppingList(): Promise<ShoppingList> {
   };
 }
 
-type Batch = { id: number; name: string; status: string; notions: NotionNeed[] };
+type Batch = { id: number; name: string; status: BatchState; notions: NotionNeed[] };
 type LayOfCloth = {
   lay: { batchId: number; stock: { uses: { used: number; short: number }[] }; cutAt: Date | null };
   cloth: typeof schema.cloths.$inferSelect;
@@ -96,7 +97,7 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
     const own = rows.filter(({ cloth, lay }) => cloth.id === id && lay.cutAt === null);
     const row = rows.find(({ cloth }) => cloth.id === id)!.cloth;
     const cloth = toCloth(row);
-    const isApproved = (batchId: number) => laid.some((batch) => batch.id === batchId && batch.status === 'approved');
+    const isApproved = (batchId: number) => laid.some((batch) => batch.id === batchId && isFrozen(batch));
     const sum = (of: (use: { used: number; short: number }, isApprovedLay: boolean) => number) =>
       own.reduce(
         (all, { lay }) => all + lay.stock.uses.reduce((part, use) => part + of(use, isApproved(lay.batchId)), 0),

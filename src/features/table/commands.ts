@@ -1,7 +1,8 @@
 import 'server-only';
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import Joi from 'joi';
-import { clothTasks, refusalOf, settle } from '@/core/batch';
+import { BATCH_TRANSITIONS, clothTasks, settle } from '@/core/batch';
+import { applyTransition } from '@/core/transitions';
 import { findFaults, lowerBound, placedCopies, readJob, readPlan, type LayJob, type LayPlan } from '@/core/lay';
 import { readMarker, type Marker } from '@/core/marker';
 import type { Fault } from '@/core/result';
@@ -79,8 +80,8 @@ export async function holdLay(
 ): Promise<Answer<{ row: LayRow; marker: Marker }>> {
   const [batch] = await lockBatches(tx, [batchId]);
   if (!batch) return gone('batch');
-  const refusal = refusalOf('rearrange', batch.status);
-  if (refusal) return failed('', refusal, 'not-laid');
+  const moved = applyTransition(BATCH_TRANSITIONS, batch.status, 'rearrange');
+  if (moved.refusal !== undefined) return failed('', moved.refusal, 'not-laid');
   const [row] = await tx
     .select()
     .from(schema.lays)

@@ -1,3 +1,5 @@
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS } from '@/core/batch';
 import 'server-only';
 import { lookOf } from '@/features/cloth/look';
 import { and, eq, inArray } from 'drizzle-orm';
@@ -126,7 +128,7 @@ export async function getTableText(batchId: number, clothId: number): Promise<st
     marker: { version, job, plan, parts },
     cloth: toCloth(lay.cloth as ClothRow),
     items: items.map(toShelfItem),
-    isOpen: status === 'laid',
+    isOpen: canHappen(BATCH_TRANSITIONS, status, 'rearrange'),
     boughtNm,
     costMinor,
     currency,

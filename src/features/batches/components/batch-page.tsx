@@ -1,5 +1,7 @@
 'use client';
 
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS, isBeingLaid, isFrozen, hasFailed, isDraft } from '@/core/batch';
 import { Button, Flex, Grid, Heading, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
@@ -42,8 +44,8 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
   const [isBusy, start] = useTransition();
   const [seconds, setSeconds] = useState(batch.seconds);
   const [error, setError] = useState('');
-  const isRunning = batch.status === 'queued' || batch.status === 'laying';
-  const isFrozen = batch.status === 'approved' || batch.status === 'cut';
+  const isRunning = isBeingLaid(batch.status);
+  const isKept = isFrozen(batch);
   const act = (action: () => Promise<Answer>, then?: () => void) =>
     start(async () => {
       setError('');
@@ -64,7 +66,7 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
   return (
     <>
       <PageHead title={batch.name} about={<BatchStatus status={batch.status} />}>
-        {!isFrozen && (
+        {!isKept && (
           <Button variant="ghost" onClick={remove} disabled={isBusy || isRunning}>
             Delete batch
           </Button>
@@ -83,17 +85,17 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
             </Link>
           </Button>
         )}
-        {batch.status === 'laid' && (
+        {canHappen(BATCH_TRANSITIONS, batch.status, 'approve') && (
           <Button onClick={() => act(() => send(approveBatch, batch.id, batch.version))} loading={isBusy}>
             Approve the lays
           </Button>
         )}
-        {batch.status === 'approved' && lays.every(({ cutAt }) => cutAt === null) && (
+        {canHappen(BATCH_TRANSITIONS, batch.status, 'withdraw') && lays.every(({ cutAt }) => cutAt === null) && (
           <Button variant="outline" onClick={() => act(() => send(withdrawApproval, batch.id))} disabled={isBusy}>
             Plan again
           </Button>
         )}
-        {batch.status === 'approved' && (
+        {canHappen(BATCH_TRANSITIONS, batch.status, 'cut') && (
           <Button onClick={() => act(() => send(markCut, batch.id))} loading={isBusy}>
             Mark as cut
           </Button>
@@ -101,14 +103,14 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
       </PageHead>
       <Stack gap="5">
         {error && <Notice level="stop">{error}</Notice>}
-        {batch.status === 'failed' && <Notice level="stop">{batch.error}</Notice>}
-        {batch.status === 'draft' && batch.note && (
+        {hasFailed(batch.status) && <Notice level="stop">{batch.error}</Notice>}
+        {isDraft(batch.status) && batch.note && (
           <Notice level="warn">{batch.note}: the lays have to be made again.</Notice>
         )}
         {isRunning ? (
           <Running id={batch.id} status={batch.status} onStop={() => act(() => send(stopLays, batch.id))} />
         ) : (
-          !isFrozen &&
+          !isKept &&
           lines.length > 0 && (
             <Flex
               bg="bg.panel"
@@ -177,7 +179,7 @@ export function BatchPage({ view, today, markCut }: BatchPageProps) {
             lines={lines}
             cloths={cloths}
             today={today}
-            onRemove={isFrozen || isRunning ? undefined : (id) => act(() => send(removeLine, batch.id, id))}
+            onRemove={isKept || isRunning ? undefined : (id) => act(() => send(removeLine, batch.id, id))}
           />
         )}
       </Stack>

@@ -1,3 +1,5 @@
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS, isCut } from '@/core/batch';
 import { Box, Button, Flex, Grid } from '@chakra-ui/react';
 import { printMoney } from '@/core/cost';
 import { Fractions } from '@/ui/fraction';
@@ -51,14 +53,14 @@ export function BatchTotals({ lays, batch }: { lays: readonly LaySummary[]; batc
           <Fractions>{lengthText(toBuy, ({ shortNm }) => shortNm)}</Fractions>
         </Figure>
       </Grid>
-      {batch.status === 'approved' && open && (
+      {canHappen(BATCH_TRANSITIONS, batch.status, 'cut') && open && (
         <NextStep
           what={`Next: cut ${open.clothName}.`}
           press="Open its cutting sheet"
           to={`/batches/${batch.id}/cutting/${open.clothId}`}
         />
       )}
-      {batch.status === 'cut' && (
+      {isCut(batch.status) && (
         <NextStep
           what="All of it is cut. Next: sew it."
           press="Open the sewing sheets"

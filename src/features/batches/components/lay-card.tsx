@@ -1,5 +1,7 @@
 'use client';
 
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS } from '@/core/batch';
 import { Box, Flex, Grid, Text } from '@chakra-ui/react';
 import { printMoney } from '@/core/cost';
 import { ClothSwatch } from '@/ui/cloth/cloth-pattern';
@@ -22,6 +24,7 @@ export function LayCard({
   const { units, currency, stock, shortNm } = lay;
   const saving = lessThanByHand({ ...lay, codes: stock.uses.map(({ code }) => code) });
   const items = stock.uses.filter(({ itemId }) => itemId !== null);
+  const canBeCut = canHappen(BATCH_TRANSITIONS, status, 'cut');
   return (
     <Box bg="bg.panel" borderWidth="1px" borderColor="border" borderRadius="sm">
       <Box asChild display="block" _hover={{ bg: 'bg.subtle' }}>
@@ -99,12 +102,12 @@ export function LayCard({
           <Link href={`/batches/${batchId}/stock/${lay.clothId}`} className="text-button small">
             Cut from
           </Link>
-          {status === 'approved' && !lay.cutAt && (
+          {canBeCut && !lay.cutAt && (
             <Link href={`/batches/${batchId}/cutting/${lay.clothId}`} className="text-button small bold">
               Cutting sheet
             </Link>
           )}
-          {(status === 'approved' || lay.cutAt) && (
+          {(canBeCut || lay.cutAt) && (
             <Link href={`/batches/${batchId}/cut/${lay.clothId}`} className="text-button small bold">
               {lay.cutAt ? 'How it was cut' : 'Cut and close'}
             </Link>

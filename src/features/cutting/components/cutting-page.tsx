@@ -1,5 +1,7 @@
 'use client';
 
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS } from '@/core/batch';
 import { Button, Stack } from '@chakra-ui/react';
 import { Link } from '@/ui/link';
 import { Fractions } from '@/ui/fraction';
@@ -31,7 +33,7 @@ export function CuttingPage({ view }: { view: CuttingView }) {
       </PageHead>
       {cutAt ? (
         <ClosedLay view={view} />
-      ) : batch.status === 'approved' ? (
+      ) : canHappen(BATCH_TRANSITIONS, batch.status, 'cut') ? (
         <CloseLay view={view} />
       ) : (
         <Notice level="warn">Approve the lays first; then this one can be cut and closed.</Notice>

@@ -1,5 +1,7 @@
 'use client';
 
+import { canHappen } from '@/core/transitions';
+import { QUOTE_TRANSITIONS } from '@/core/cost';
 import { Box, Button, Field, Flex, Grid, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react';
 import { FileDown, Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
@@ -30,7 +32,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
   const [error, setError] = useState('');
   const [asks, setAsks] = useState(false);
   const [isBusy, start] = useTransition();
-  const isDraft = quote.state === 'draft';
+  const isDraft = canHappen(QUOTE_TRANSITIONS, quote.state, 'edit');
   const isChanged = words !== quote.words || day !== quote.validUntil;
   useUnsaved(isDraft && isChanged && !isBusy);
   const step = (event: QuoteEvent) =>
@@ -80,7 +82,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
               Mark as sent
             </Button>
           )}
-          {quote.state === 'sent' && (
+          {canHappen(QUOTE_TRANSITIONS, quote.state, 'accept') && (
             <>
               <Button variant="outline" onClick={() => step('decline')} disabled={isBusy}>
                 Declined

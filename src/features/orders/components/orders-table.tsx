@@ -1,5 +1,6 @@
 'use client';
 
+import { isCut } from '@/core/batch';
 import { Copy, Trash2 } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
@@ -64,7 +65,7 @@ export function OrdersTable({ orders, today, server }: { orders: OrderListRow[];
         header: 'Due',
         cell: ({ row }) => {
           const { text, isLate } = dueDistance(row.original.due, day);
-          const isOpen = row.original.status !== 'cut';
+          const isOpen = !isCut(row.original.status);
           return (
             <span className="nowrap">
               {dueText(row.original.due, day)}

@@ -1,3 +1,5 @@
+import { canHappen } from '@/core/transitions';
+import { BATCH_TRANSITIONS } from '@/core/batch';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
@@ -34,7 +36,11 @@ export default async function LayTablePage({
       batchName={view.batch.name}
       cutter={
         machines.cutter && (
-          <CutterBar batchId={lay.batchId} clothId={lay.clothId} canSend={view.batch.status === 'approved'} />
+          <CutterBar
+            batchId={lay.batchId}
+            clothId={lay.clothId}
+            canSend={canHappen(BATCH_TRANSITIONS, view.batch.status, 'cut')}
+          />
         )
       }
       others={view.lays
