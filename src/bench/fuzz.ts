@@ -3,13 +3,13 @@ import { findFaults, nest, readJob, type LayPlan } from '@/core/lay';
 // Random lay jobs of every feature of the format, impossible pieces among them. What is made of a seed is always the same.
 
 /** Park and Miller's minimal standard generator (1988): enough to make jobs from. */
-export function randomFrom(seed: number): () => number {
+function randomFrom(seed: number): () => number {
   let state = (Math.abs(Math.trunc(seed)) % 2147483646) + 1;
   return () => (state = (state * 16807) % 2147483647) / 2147483647;
 }
 
 /** A random lay job, as the open format has it. */
-export function fuzzJob(seed: number): Record<string, unknown> {
+function fuzzJob(seed: number): Record<string, unknown> {
   const random = randomFrom(seed * 7919 + 13);
   for (let i = 0; i < 5; i++) random();
   const chance = (share: number) => random() < share;
@@ -115,7 +115,7 @@ export function fuzzJob(seed: number): Record<string, unknown> {
 }
 
 /** What came of one random job: a plan, and what is wrong with it. */
-export interface Fuzzed {
+interface Fuzzed {
   seed: number;
   plan: LayPlan;
   wrong: string[];

@@ -1,5 +1,5 @@
 /** One thing that can happen: the states in which it can, and the state that follows. */
-export interface Transition<S extends string> {
+interface Transition<S extends string> {
   /** Whether people cause it or the worker; people where nothing is said. */
   by?: 'person' | 'worker';
   from: readonly S[];

@@ -20,7 +20,7 @@ const isOfDatabase = (error: unknown): error is Error & DatabaseError =>
   error instanceof Error && typeof (error as DatabaseError).severity === 'string';
 
 /** An error as a log may hold it: one of the database, or of a query, without any value; every other as it is. */
-export function loggable(error: unknown): unknown {
+function loggable(error: unknown): unknown {
   if (isOfDatabase(error)) {
     const { code, table, column, constraint } = error;
     const at = Object.entries({ table, column, constraint }).flatMap(([what, name]) =>

@@ -10,7 +10,7 @@ export interface SortKey {
 }
 
 /** Where a page begins: the sort keys of the row beside it, and on which side of that row it lies. */
-export interface Cursor {
+interface Cursor {
   side: 'after' | 'before';
   values: string[];
 }
@@ -35,7 +35,7 @@ export function readCursor(text: string, keys: readonly SortKey[]): Cursor | nul
   }
 }
 
-export const writeCursor = (side: Cursor['side'], values: readonly unknown[]): string =>
+const writeCursor = (side: Cursor['side'], values: readonly unknown[]): string =>
   [side, ...values.map((value) => encodeURIComponent(String(value)))].join('~');
 
 /** The condition and the order of one page; a page before its cursor is read backwards, and turned round by `turned`. */

@@ -7,14 +7,12 @@ import type { schema } from '.';
 // From rows of the database to the values of the core.
 
 export type ClothRow = InferSelectModel<typeof schema.cloths>;
-export type OrderRow = InferSelectModel<typeof schema.orders>;
-export type LineRow = InferSelectModel<typeof schema.orderLines>;
-export type ValueRow = InferSelectModel<typeof schema.lineValues>;
-export type LineClothRow = InferSelectModel<typeof schema.lineCloths>;
-export type LinePartRow = InferSelectModel<typeof schema.lineParts>;
+type LineRow = InferSelectModel<typeof schema.orderLines>;
+type ValueRow = InferSelectModel<typeof schema.lineValues>;
+type LineClothRow = InferSelectModel<typeof schema.lineCloths>;
+type LinePartRow = InferSelectModel<typeof schema.lineParts>;
 export type BatchRow = InferSelectModel<typeof schema.batches>;
 export type LayRow = InferSelectModel<typeof schema.lays>;
-export type ShareRow = InferSelectModel<typeof schema.layShares>;
 
 export const toCloth = (row: ClothRow): Cloth => {
   const cloth = asBought(row);

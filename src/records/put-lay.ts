@@ -7,7 +7,7 @@ import { nextVersion } from '@/db/lay-versions';
 import type { ClothRow } from '@/db/rows';
 
 /** The lay of one cloth of a batch with its figures, as it is kept. */
-export interface LayToPut {
+interface LayToPut {
   batchId: number;
   clothId: number;
   units: Units;

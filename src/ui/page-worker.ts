@@ -1,7 +1,7 @@
 import { proxy, releaseProxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
 /** Makes an ear of a function, for a worker to tell things along the way. */
-export type EarOf = <Told extends unknown[]>(hear: (...told: Told) => void) => ((...told: Told) => void) & ProxyMarked;
+type EarOf = <Told extends unknown[]>(hear: (...told: Told) => void) => ((...told: Told) => void) & ProxyMarked;
 
 /** A worker behind a page: what it is asked, and its end, after which it answers nothing more. */
 export interface PageWorker<Work> {

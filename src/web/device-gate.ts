@@ -6,10 +6,10 @@ import { pairingPage } from './pairing-page';
 
 export const DEVICE_COOKIE = 'jolly-bolt-device';
 /** Says to the application which paired device asks; whatever a request brings under that name is taken away. */
-export const DEVICE_HEADER = 'x-jolly-bolt-device';
+const DEVICE_HEADER = 'x-jolly-bolt-device';
 
 /** A code is typed within so many minutes. */
-export const CODE_MINUTES = 10;
+const CODE_MINUTES = 10;
 /** Wrong codes that an address may type before it is slowed; each further one doubles its wait, to at most the longest. */
 const FREE_TRIES = 3;
 const FIRST_WAIT_MS = 500;

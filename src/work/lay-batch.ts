@@ -25,7 +25,7 @@ import { Cancel, layOnAllCores, SearchEnded } from './pool';
 import { saveLays, type LaidCloth } from './save-lays';
 
 /** Orders whose worker died so often while they were laid are not tried again. */
-export const MOST_ATTEMPTS = 3;
+const MOST_ATTEMPTS = 3;
 
 /**
  * Works a lay run: loads its batch, lays every cloth in the pool with progress and cancelling through the run's

@@ -17,7 +17,7 @@ const MOST_WAIT_MS = 30_000;
 const LOOK_EVERY_MS = 100;
 
 /** A job with what it asks for, whatever its parts are called: jobs of the same content take the same. */
-export interface ContentJob {
+interface ContentJob {
   content: string;
   job: LayJob;
 }

@@ -77,7 +77,7 @@ async function findAlone(asked: AloneRequest) {
  * Sends runs again that have lost their worker, also one that died between taking the job and taking the run. What waits in the queue is
  * left there.
  */
-export async function takeUpLost(): Promise<void> {
+async function takeUpLost(): Promise<void> {
   const { batches, layRuns } = schema;
   const lose = movesOf(LAY_RUN_TRANSITIONS, 'lose');
   const batchLoses = movesOf(BATCH_TRANSITIONS, 'lose');

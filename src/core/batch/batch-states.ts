@@ -18,7 +18,7 @@ export const BATCH_EVENTS = [
   'cut',
   'delete',
 ] as const;
-export type BatchEvent = (typeof BATCH_EVENTS)[number];
+type BatchEvent = (typeof BATCH_EVENTS)[number];
 
 const BEFORE_APPROVAL = ['draft', 'queued', 'laying', 'laid', 'failed'] as const;
 

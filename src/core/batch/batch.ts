@@ -45,7 +45,7 @@ export interface ClothTask extends BatchCloth {
   orders: OrderTask[];
 }
 
-export interface OrderTask {
+interface OrderTask {
   orderNo: string;
   job: ClothJob;
   /** What the job asks for, whatever the order's number: orders that cut the same have the same. */
@@ -102,7 +102,7 @@ export interface LayFigures {
   shares: OrderShare[];
 }
 
-export interface OrderShare {
+interface OrderShare {
   orderNo: string;
   alone: Nm;
   aloneCost: number;

@@ -2,11 +2,11 @@ import type { TransitionTable } from '../transitions';
 
 /** The states of a lay run: one making of a batch's lays. */
 export const LAY_RUN_STATES = ['waiting', 'running', 'done', 'failed', 'dropped'] as const;
-export type LayRunState = (typeof LAY_RUN_STATES)[number];
+type LayRunState = (typeof LAY_RUN_STATES)[number];
 
 /** What can happen to a lay run. */
 export const LAY_RUN_EVENTS = ['take', 'lose', 'finish', 'fail', 'drop'] as const;
-export type LayRunEvent = (typeof LAY_RUN_EVENTS)[number];
+type LayRunEvent = (typeof LAY_RUN_EVENTS)[number];
 
 /** All transitions of a lay run, and who makes them: whatever is not here is refused. */
 export const LAY_RUN_TRANSITIONS: TransitionTable<LayRunState, LayRunEvent> = {

@@ -4,7 +4,7 @@ import type { Nm } from '../length';
 import { beforeWash } from '../stock';
 
 /** A waiting order on one cloth, as far as a suggestion needs it. */
-export interface WaitingOrder {
+interface WaitingOrder {
   orderNo: string;
   /** A day like 2027-03-05. */
   due: string;

@@ -23,7 +23,7 @@ export interface CostingForm {
 }
 
 /** The same as the core takes it. */
-export interface CostingRules {
+interface CostingRules {
   costing: Costing;
   quoteDays: number;
   leastRemnant: [Nm, Nm];

@@ -6,7 +6,6 @@ import {
   costSheet,
   labourOf,
   partOf,
-  priceAt,
   QUOTE_EVENTS,
   QUOTE_STATES,
   QUOTE_TRANSITIONS,
@@ -128,21 +127,6 @@ describe('the cost of an order', () => {
     ]);
     expect(rows.find(({ part }) => part === 'recuts')).toMatchObject({ before: 0, after: 700 });
     expect(rows.reduce((sum, row) => sum + row.after - row.before, 0)).toBe(after.total - quoted.total);
-  });
-});
-
-describe('a price with its day', () => {
-  const prices = [
-    { since: '2027-03-01', priceMinor: 2700 },
-    { since: '2026-11-01', priceMinor: 2500 },
-  ];
-  test.each([
-    ['2026-10-31', null],
-    ['2026-11-01', 2500],
-    ['2027-02-28', 2500],
-    ['2027-03-01', 2700],
-  ])('on %s it is %s', (day, price) => {
-    expect(priceAt(prices, day)?.priceMinor ?? null).toBe(price);
   });
 });
 

@@ -34,7 +34,7 @@ export const COST_PARTS = ['cloth', 'notions', 'labour', 'recuts', 'overhead', '
 export type CostPart = (typeof COST_PARTS)[number];
 
 /** One line of a cost sheet, with the sum behind its amount in words. */
-export interface CostLine {
+interface CostLine {
   part: CostPart;
   what: string;
   sum: string;
@@ -96,7 +96,7 @@ export function costSheet({ materials, labour, unpriced }: OrderTakes, costing: 
   };
 }
 
-export const percentText = (part: number): string => `${Number((part * 100).toFixed(2))} %`;
+const percentText = (part: number): string => `${Number((part * 100).toFixed(2))} %`;
 
 /** How one line of a sheet has changed. */
 export interface CostDifference {
@@ -121,15 +121,3 @@ export function costDifferences(before: CostSheet, after: CostSheet): CostDiffer
   add(after, 'after');
   return [...rows.values()].sort((a, b) => COST_PARTS.indexOf(a.part) - COST_PARTS.indexOf(b.part));
 }
-
-/** A price with the day (like 2027-03-01) from which it holds. */
-export interface DatedPrice {
-  since: string;
-  priceMinor: number;
-}
-
-/** The price that held on a day: the newest that had begun by then, or null. */
-export const priceAt = <P extends DatedPrice>(prices: readonly P[], day: string): P | null =>
-  prices
-    .filter(({ since }) => since <= day)
-    .reduce<P | null>((best, one) => (best && best.since > one.since ? best : one), null);

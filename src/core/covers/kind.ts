@@ -25,7 +25,7 @@ interface OptionBase {
   isRare?: boolean;
 }
 
-export interface LengthOption extends OptionBase {
+interface LengthOption extends OptionBase {
   type: 'length';
   /** A formula; without one the option may stay open (`name` is then 0 and `name`Given is no). */
   default?: string;
@@ -34,19 +34,19 @@ export interface LengthOption extends OptionBase {
 }
 
 /** A hem: one number folds once, two fold twice. In formulas its name is the cloth that it takes up. */
-export interface HemOption extends OptionBase {
+interface HemOption extends OptionBase {
   type: 'hem';
   default: string[];
   metric?: string[];
 }
 
 /** A whole number of something, like straps. */
-export interface CountOption extends OptionBase {
+interface CountOption extends OptionBase {
   type: 'count';
   default: number;
 }
 
-export interface ChoiceOption extends OptionBase {
+interface ChoiceOption extends OptionBase {
   type: 'choice';
   choices: { id: string; label: string }[];
   default: string;
@@ -176,7 +176,7 @@ export interface Step {
 }
 
 /** What a part is made of. Cloth roles fall back to the face; materials that nobody sees have a name of their own. */
-export const CLOTH_ROLES = ['face', 'back', 'contrast', 'boxing', 'skirt', 'flap', 'pocket', 'welt', 'lining'] as const;
+const CLOTH_ROLES = ['face', 'back', 'contrast', 'boxing', 'skirt', 'flap', 'pocket', 'welt', 'lining'] as const;
 export const MATERIAL_ROLES = [
   'ticking',
   'batting',

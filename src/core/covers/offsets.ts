@@ -14,7 +14,7 @@ export interface Station {
 
 /** How far a drawn curve may stray from the true one: 0.2 mm, less than a chalk line. */
 const CURVE_ERROR: Nm = 200_000;
-export const MOST_STATIONS = 100;
+const MOST_STATIONS = 100;
 /** What an order takes. */
 const MOST_CORNERS = 500;
 

@@ -157,7 +157,7 @@ function curved(points: readonly Pixel[]): Pixel[] {
 }
 
 /** A picture in grey, 0 to 255, row by row. */
-export interface GreyPicture {
+interface GreyPicture {
   width: number;
   height: number;
   grey: Uint8Array | Uint8ClampedArray;

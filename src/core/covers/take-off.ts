@@ -40,7 +40,7 @@ const ZIP_LENGTHS: Record<Units, readonly Nm[]> = {
 };
 
 /** The zip lengths that an order's units use. */
-export const zipLengths = (units: OrderUnits): readonly Nm[] => ZIP_LENGTHS[systemOf(units)];
+const zipLengths = (units: OrderUnits): readonly Nm[] => ZIP_LENGTHS[systemOf(units)];
 
 const MOST_PART: Nm = 200 * NM.m;
 
@@ -363,7 +363,7 @@ function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string |
 }
 
 /** A kind tried out: the faults of its results by name, and any further formula worked out or its error. */
-export interface Trial {
+interface Trial {
   errors: Map<string, FormulaError>;
   evaluate(formula: string): Value | FormulaError;
 }

@@ -19,7 +19,7 @@ const USUAL: Partial<Record<CoverKind['object'], Record<string, Range>>> = {
 };
 
 /** A measure outside its usual range. */
-export interface UnusualMeasure {
+interface UnusualMeasure {
   id: string;
   label: string;
   value: Nm;

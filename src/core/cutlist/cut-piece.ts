@@ -59,7 +59,7 @@ export interface Workroom {
   cloths?: ReadonlyMap<string, Cloth>;
 }
 
-export interface CutStrip {
+interface CutStrip {
   line: string;
   name: string;
   role: Role;

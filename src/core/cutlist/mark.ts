@@ -1,6 +1,6 @@
 /** An order keeps one colour and one sign everywhere it appears, so that neither is ever told by colour alone. */
 export const MARK_COLOURS = 10;
-export const MARK_SIGNS = 8;
+const MARK_SIGNS = 8;
 export const MARKS = MARK_COLOURS * MARK_SIGNS;
 
 /** The mark of an order number. Neighbouring numbers differ in both colour and sign. */

@@ -1,4 +1,4 @@
-import type { LayJob, LayPlan, Point } from '../lay';
+import { boxAround, type LayJob, type LayPlan, type Point } from '../lay';
 import type { Nm } from '../length';
 import { drawPlan, type LayDrawing } from '../marker';
 import type { CutDoing, CutRun, CutStep } from './cut-step';
@@ -175,7 +175,7 @@ function free(items: readonly number[], parted: PartsOfBlock | null, section: Se
 
 function add(items: readonly number[], doing: CutDoing, parted: PartsOfBlock | null, section: Section) {
   const { rings, group, numbers, layers, middle } = section;
-  const { across, along } = boxOf(rings, items);
+  const { across, along } = extentOf(rings, items);
   const run: CutRun | null = parted?.run ?? null;
   // What lies across the fold is cut as far as the fold.
   const isSeen = (at: Nm) => !group.isFolded || run !== 'along' || at <= middle + ONE_CUT;
@@ -190,14 +190,13 @@ function add(items: readonly number[], doing: CutDoing, parted: PartsOfBlock | n
     across: group.isFolded ? [across[0], Math.min(across[1], middle)] : across,
     run,
     cuts,
-    line: parted?.isUpright && last !== undefined ? lineOf(parted.run, last, boxOf(rings, parted.block)) : null,
+    line: parted?.isUpright && last !== undefined ? lineOf(parted.run, last, extentOf(rings, parted.block)) : null,
   });
 }
 
-function boxOf(rings: readonly Point[][], items: readonly number[]): { across: [Nm, Nm]; along: [Nm, Nm] } {
-  const points = items.flatMap((item) => rings[item]!);
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
-  return { across: [Math.min(...xs), Math.max(...xs)], along: [Math.min(...ys), Math.max(...ys)] };
+function extentOf(rings: readonly Point[][], items: readonly number[]): { across: [Nm, Nm]; along: [Nm, Nm] } {
+  const [left, low, right, high] = boxAround(items.flatMap((item) => rings[item]!));
+  return { across: [left, right], along: [low, high] };
 }
 
 /** The cut at `at` through a whole block. */

@@ -24,7 +24,7 @@ const list = (item: Joi.Schema, most = 60) => Joi.array().items(item).max(most).
 const option = { id: named.required(), label: named.required(), hint: text(200), when: formula, isRare: Joi.boolean() };
 
 /** The shape of a kind; what its formulas mean is checked by `checkKind`. */
-export const KIND_SHAPE = Joi.object<CoverKind>({
+const KIND_SHAPE = Joi.object<CoverKind>({
   id: Joi.string().allow('').max(60).required(),
   letter: text(2).default(''),
   name: Joi.string().trim().min(1).max(80).required().messages({ '*': 'Give the kind a name of at most 80 letters.' }),

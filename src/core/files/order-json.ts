@@ -4,11 +4,11 @@ import { parseLength, printNumber, STYLES, toUnits, type Nm, type Units } from '
 import { ok, refuse, type Result } from '../result';
 import { parseJson } from './lay-json';
 
-export const ORDER_FORMAT = 'jolly-bolt/order';
-export const CUT_LIST_FORMAT = 'jolly-bolt/cut-list';
+const ORDER_FORMAT = 'jolly-bolt/order';
+const CUT_LIST_FORMAT = 'jolly-bolt/cut-list';
 
 /** An order read from its open format (docs/formats/order.md). */
-export interface OrderFile {
+interface OrderFile {
   units: Units;
   order: { no: string; customer: string; due: string };
   lines: OrderLine[];

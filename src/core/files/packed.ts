@@ -1,7 +1,7 @@
 // Large documents on their way to the server: gzip (RFC 1952) as base64 (RFC 4648), so that the largest lay fits a request.
 
 /** A document as it is sent: itself, or packed. */
-export type Packed = object | { gzip: string };
+type Packed = object | { gzip: string };
 
 /** Shorter texts are sent as they are. */
 const PACKED_FROM = 100_000;

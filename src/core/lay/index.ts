@@ -13,5 +13,5 @@ export { bestTube, type Tube } from './model/parts';
 export { areaOfPiece, boxesOutside, boxesWithin, doubleArea, isSimple, turnOutline, type Point } from './model/outline';
 export type { Exchange, SharedLay } from './search/context';
 export { LayTable, type Obstacle, type Placement } from './placing/lay-table';
-export type { Box } from './model/box';
+export { boxAround, type Box } from './model/box';
 export { FreeSpace } from './geometry/free-space';

@@ -49,7 +49,7 @@ export interface NestProgress {
 }
 
 /** A lay in outlines (nm), all its lengths one behind the other along the cloth. */
-export interface LaySketch {
+interface LaySketch {
   /** From edge to edge of the widest usable cloth. */
   width: Nm;
   rings: { isStrip: boolean; ring: Point[] }[];

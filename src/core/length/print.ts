@@ -56,11 +56,6 @@ const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatest
 export const printLength = (length: Nm, style: PrintStyle): string =>
   `${printNumber(length, style).text} ${style.unit}`;
 
-/** Feet and inches, `2' 6 1/2"`; under a foot just the inches. */
-export function printFeet(length: Nm, denominator = 16): string {
-  return printCompound(length, denominator, 'ft', (feet, inches) => `${feet ? `${feet}' ` : ''}${inches}"`);
-}
-
 /** Yards and inches, `3 yd 13 1/2 in`; under a yard just the inches. */
 export function printYards(length: Nm, denominator = 16): string {
   return printCompound(length, denominator, 'yd', (yards, inches) => {

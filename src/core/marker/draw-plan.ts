@@ -2,7 +2,7 @@ import { turnOutline, type LayJob, type LayPlan, type Point, type StockLength } 
 import type { Nm } from '../length';
 
 /** One piece or one cut of a strip as it lies on a length of cloth. */
-export interface DrawnItem {
+interface DrawnItem {
   /** The id of the piece or strip in the job. */
   id: string;
   copy: number;

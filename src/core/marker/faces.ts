@@ -47,7 +47,7 @@ export const apply = ([a, b, c, d, e, f]: Matrix, [x, y]: readonly [number, numb
 ];
 
 /** A mark where it lies on the cloth (nm): a point, or a line between two. */
-export interface MarkOnCloth {
+interface MarkOnCloth {
   n: number;
   name: string;
   sort: MarkSort;

@@ -1,4 +1,5 @@
 import {
+  boxAround,
   LayTable,
   lowerBound,
   placedCopies,
@@ -51,7 +52,7 @@ export function handItems(job: LayJob, plan: LayPlan): HandItem[] {
     ...cuts.map(({ strip, copy, outline }): HandItem => {
       const cut = (counts.get(pieceKey(strip, copy)) ?? 0) + 1;
       counts.set(pieceKey(strip, copy), cut);
-      const [x, y, right, top] = boxOf(outline);
+      const [x, y, right, top] = boxAround(outline);
       return {
         key: cutKey(strip, copy, cut),
         id: strip,
@@ -262,7 +263,7 @@ export class HandLay {
 
   private placeOfCut(item: HandItem, cuts: readonly StripCut[]): number {
     return cuts.findIndex(({ strip, copy, outline }) => {
-      const [x, y] = boxOf(outline);
+      const [x, y] = boxAround(outline);
       return strip === item.id && copy === item.copy && x === item.x && y === item.y;
     });
   }
@@ -336,9 +337,4 @@ function cutAsPiece({ key, x, y, width, height }: HandItem, { outline }: StripCu
   const ring = outline.map(([cx, cy]): Point => [cx - x, cy - y]);
   const isRectangle = ring.every(([cx, cy]) => (cx === 0 || cx === width) && (cy === 0 || cy === height));
   return { id: key, qty: 1, width, height, outline: isRectangle ? null : ring, turns: [0], match: null };
-}
-
-function boxOf(outline: readonly Point[]): [Nm, Nm, Nm, Nm] {
-  const [xs, ys] = [outline.map(([x]) => x), outline.map(([, y]) => y)];
-  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
 }

@@ -39,17 +39,6 @@ describe('where a piece is sewn', () => {
     );
   });
 
-  test('a corner between two edges of one line stays on the line', () => {
-    const ring: Point[] = [
-      [0, 0],
-      [50, 0],
-      [100, 0],
-      [100, 80],
-      [0, 80],
-    ];
-    expect(sorted(insetRing(ring, 10)!)).toContain('50 10');
-  });
-
   test('a right triangle by its own geometry: legs 30 and 40, so that the inset of 5 leaves half of it', () => {
     // The incircle of a 3-4-5 triangle of this size has a radius of 10; an inset by 5 is the triangle at half size.
     const inset = insetRing(

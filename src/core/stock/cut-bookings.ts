@@ -14,7 +14,7 @@ export const EVENT_CAUSES = {
 } as const satisfies Record<string, WasteCause>;
 export type EventSort = keyof typeof EVENT_CAUSES;
 
-export interface CutEvent {
+interface CutEvent {
   sort: EventSort;
   /** The length of cloth that it took more of, by its code in the lay. */
   code: string;
@@ -22,7 +22,7 @@ export interface CutEvent {
 }
 
 /** A remnant that is kept, as the cutter measured it. */
-export interface KeptRemnant {
+interface KeptRemnant {
   /** The length of cloth in the lay that it comes from. */
   code: string;
   area: number;
@@ -35,7 +35,7 @@ export interface CutMovement extends Movement {
   keeps?: number;
 }
 
-export interface CutContext {
+interface CutContext {
   fullWidthOf: (code: string) => Nm;
   shrinkageOf: (code: string) => number;
   patternPart: number;

@@ -43,7 +43,7 @@ export interface Movement {
   quantity: number;
 }
 
-export interface Balance {
+interface Balance {
   onHand: number;
   /** What of it is spoken for by approved lays. */
   reserved: number;

@@ -26,7 +26,7 @@ export interface NotionNeed {
 }
 
 /** What an order takes of a notion: nanometres of what is counted by its length, else pieces. Null: nothing of the catalogue is bound to it. */
-export interface BoundNotion {
+interface BoundNotion {
   need: NotionNeed;
   material: NotionStock | null;
   quantity: number;

@@ -2,6 +2,7 @@ import { phaseOf } from '../cloth';
 import {
   boxesOutside,
   boxesWithin,
+  boxAround,
   doubleArea,
   FreeSpace,
   type Box,
@@ -46,7 +47,7 @@ function remnantsOfLength(job: LayJob, drawing: LayDrawing, least: readonly [Nm,
     ...stock.flaws,
     ...(stock.outline ? boxesOutside(stock.outline, stock.left, stock.right, used) : []),
   ];
-  const taken = drawing.items.flatMap(({ ring }) => (isBox(ring) ? [boxOf(ring)] : boxesWithin(ring)));
+  const taken = drawing.items.flatMap(({ ring }) => (isBox(ring) ? [boxAround(ring)] : boxesWithin(ring)));
   const free = new FreeSpace(stock.left, stock.right, used, narrow, narrow, blocked);
   for (const box of taken) free.take(...box);
   const found: Remnant[] = [];
@@ -55,8 +56,8 @@ function remnantsOfLength(job: LayJob, drawing: LayDrawing, least: readonly [Nm,
     found.push({ stock: stock.id, box, outline, motif: job.lattice ? phaseOf(x, y, job.lattice) : [0, 0], area });
   };
   const end = endPiece([...taken, ...blocked], stock.left, stock.right, used, least);
-  if (end && isLarge(boxOf(end.ring), least) && end.area >= WORTH_ITS_SHAPE * end.rectangle) {
-    const box = boxOf(end.ring);
+  if (end && isLarge(boxAround(end.ring), least) && end.area >= WORTH_ITS_SHAPE * end.rectangle) {
+    const box = boxAround(end.ring);
     keep(
       box,
       end.ring.map(([x, y]): Point => [x - box[0], y - box[1]]),
@@ -88,11 +89,6 @@ const isLarge = ([x0, y0, x1, y1]: Box, [a, b]: readonly [Nm, Nm]) =>
 
 const isBox = (ring: readonly Point[]) =>
   ring.length === 4 && ring.every(([x, y], i) => x === ring[(i + 1) % 4]![0] || y === ring[(i + 1) % 4]![1]);
-
-function boxOf(ring: readonly Point[]): Box {
-  const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
-  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
-}
 
 /** A column of the end piece: free from `base` to the cut. */
 interface Column {

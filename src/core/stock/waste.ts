@@ -27,7 +27,7 @@ export const SPLIT_PARTS = [
 export const NOTHING_USED: UsedSplit = { pieces: 0, remnant: 0, offcut: 0, selvage: 0, pattern: 0, flaw: 0 };
 
 /** What is known of a length of cloth beside the lay on it. */
-export interface SplitContext {
+interface SplitContext {
   /** Its full width, selvages included (nm). */
   fullWidth: Nm;
   /** The remnants that are kept of it. */
@@ -58,7 +58,7 @@ export function splitUsed(job: LayJob, lay: Lay, context: SplitContext): UsedSpl
 }
 
 /** The area (nm²) of the pieces and strip cuts on one length. */
-export function areaLaid(job: LayJob, { placed, cuts }: Pick<Lay, 'placed' | 'cuts'>): number {
+function areaLaid(job: LayJob, { placed, cuts }: Pick<Lay, 'placed' | 'cuts'>): number {
   const areas = new Map(job.pieces.map((piece) => [piece.id, areaOfPiece(piece)]));
   return (
     placed.reduce((sum, { piece }) => sum + (areas.get(piece) ?? 0), 0) +

@@ -40,7 +40,7 @@ export const cutterJobs = pgTable(
   ],
 );
 
-export const PROPOSAL_STATES = ['open', 'taken', 'left'] as const;
+const PROPOSAL_STATES = ['open', 'taken', 'left'] as const;
 
 /** Prices that a supplier's list names for what the workroom buys. None holds before somebody takes it. */
 export const priceProposals = pgTable(

@@ -259,7 +259,7 @@ export const stockChoices = pgTable(
   (t) => [primaryKey({ columns: [t.batchId, t.clothId] })],
 );
 
-export const LAY_EVENT_SORTS = ['end crooked', 'flaw found', 'miscut', 'recut'] as const;
+const LAY_EVENT_SORTS = ['end crooked', 'flaw found', 'miscut', 'recut'] as const;
 
 /** Problems than planned while a lay was cut. */
 export const layEvents = pgTable(

@@ -74,7 +74,7 @@ export const mayRun = (command: CommandName, isDevice: boolean): string | null =
  * Every file and page whose place is not obvious, by its route; `[x]` stands for one step of the address, `*` for all below. The first
  * that fits decides, and a route that fits none is a page that devices may read.
  */
-export const ROUTE_PLACES: readonly (readonly [route: string, place: Place])[] = [
+const ROUTE_PLACES: readonly (readonly [route: string, place: Place])[] = [
   ['/api/archive', 'desk'],
   ['/api/backup', 'desk'],
   ['/api/quotes/[id]/pdf', 'desk'],

@@ -8,7 +8,7 @@ import type { EventForm, RemnantForm } from './form';
 import { loadSheetState } from './load-sheet-state';
 
 /** A length of cloth as a lay takes it, and the items from which it may really have been cut. */
-export interface LengthToCut {
+interface LengthToCut {
   code: string;
   itemId: number | null;
   usedNm: Nm;

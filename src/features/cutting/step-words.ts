@@ -5,7 +5,7 @@ import { counted } from '@/ui/words';
 import { itemsFreed, type SheetItem, type SheetView } from './sheet-view';
 
 /** A step in words: what to do, where the cuts fall, and what to mind. */
-export interface StepWords {
+interface StepWords {
   title: string;
   /** Measured distances; each row is one tape. */
   tapes: { from: string; at: string }[];

@@ -30,7 +30,7 @@ export interface Tick {
 }
 
 /** What is wrong, as everybody sees it. */
-export interface FoundTrouble extends Trouble {
+interface FoundTrouble extends Trouble {
   entry: string;
   step: number;
   by: string;
@@ -176,7 +176,7 @@ const isOlder = (one: SheetState, than: SheetState) =>
   one.layVersion < than.layVersion || (one.layVersion === than.layVersion && one.asOf < than.asOf);
 
 /** The later of two states: the page may have been made long before what the device heard last. */
-export const laterOf = (a: SheetState, b: SheetState): SheetState => (isOlder(a, b) ? b : a);
+const laterOf = (a: SheetState, b: SheetState): SheetState => (isOlder(a, b) ? b : a);
 
 /** The first step that is not done, from 1; one more than the last where all are. */
 export function nextOpen(steps: number, done: ReadonlyMap<number, unknown>): number {

@@ -37,7 +37,7 @@ function read(): string {
   }
 }
 
-export interface TapeState {
+interface TapeState {
   isThere: boolean;
   /** Per cent; null where it does not say. */
   battery: number | null;

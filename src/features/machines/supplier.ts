@@ -10,7 +10,7 @@ const NAME = 'The supplier’s list';
 const PER = ['yd', 'm', 'piece', 'pack', 'sheet'] as const;
 
 /** One article of a supplier's list. */
-export interface Article {
+interface Article {
   article: string;
   name: string;
   priceMinor: number;

@@ -51,7 +51,7 @@ export const TEETH_NAMES: Record<ZipTeeth, string> = Object.fromEntries(ZIP_TEET
 >;
 export { COUNTED_BY };
 
-export interface MaterialValues {
+interface MaterialValues {
   name: string;
   sort: NotionSort;
   countedBy: CountedBy;

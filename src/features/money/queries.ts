@@ -19,7 +19,7 @@ import { takesAlone, takesNow } from '@/records/order-takes';
 
 const { quotes, orders, customers } = schema;
 
-export interface QuoteRow {
+interface QuoteRow {
   id: number;
   no: number;
   state: QuoteState;

@@ -6,7 +6,7 @@ import type { Fault } from '@/core/result';
 import { readLineForm, toFormField, type LineForm, type TypedLength } from './form';
 
 /** What lines are checked against: the kinds, and the cloths by their ids. */
-export interface LineRoom {
+interface LineRoom {
   kinds: KindBook;
   cloths: ReadonlyMap<string, Cloth>;
   /** The notions of the catalogue that lines may name, by their ids; none where lines come from a sheet. */

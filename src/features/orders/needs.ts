@@ -22,7 +22,7 @@ export interface ClothNeed {
 }
 
 /** The lay job of an order on one of its cloths. */
-export interface NeedJob {
+interface NeedJob {
   cloth: string;
   name: string;
   stuff: Cloth;

@@ -5,7 +5,7 @@ import { insertRows } from '@/db/insert-rows';
 import type { AcceptedLine } from './accept';
 
 /** A new line with its place on its order. */
-export interface NewLine {
+interface NewLine {
   orderId: number;
   position: number;
   line: AcceptedLine;

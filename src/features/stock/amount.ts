@@ -1,5 +1,3 @@
-import { printMoney } from '@/core/cost';
-import { worthOf, type Priced } from '@/core/stock';
 import { parseLength, printNumber, STYLES, type Units, typingUnit } from '@/core/length';
 import { longLength } from '@/ui/words';
 
@@ -29,6 +27,3 @@ export function readAmount(text: string, { isLength, units }: Counted): { value:
   }
   return /^\d{1,9}$/.test(text.trim()) ? { value: Number(text) } : { message: 'Write a whole number.' };
 }
-
-export const worthText = (quantity: number, item: Priced & { currency: string }): string =>
-  printMoney(worthOf(quantity, item), item.currency);

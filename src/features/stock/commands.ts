@@ -58,13 +58,7 @@ export const receiveDelivery: Command<{ rows: ReceiveForm[] }, { items: number }
 type Values = ReturnType<typeof readReceipt>['values'];
 
 /** Makes an item with its first movement. `what`: its key in the catalogue. */
-export async function receiveItem(
-  context: CommandContext,
-  what: string,
-  values: Values,
-  quantity: number,
-  reasonGiven = '',
-) {
+async function receiveItem(context: CommandContext, what: string, values: Values, quantity: number, reasonGiven = '') {
   const [kind, key] = what.split(' ');
   const [item] = await context.tx
     .insert(schema.stockItems)
@@ -76,7 +70,7 @@ export async function receiveItem(
 }
 
 /** How an item is counted: in the units of its cloth, or of the workroom. */
-export async function countedOf(
+async function countedOf(
   tx: CommandContext['tx'],
   item: { clothId: number | null; sort: string; lengthNm: number | null },
 ): Promise<Counted> {

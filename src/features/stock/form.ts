@@ -54,7 +54,7 @@ export interface CatalogueEntry {
 }
 
 /** An item as the database keeps it. */
-export interface ItemValues {
+interface ItemValues {
   sort: 'bolt' | 'remnant' | 'sheets' | 'notion';
   lot: string;
   widthNm: Nm | null;

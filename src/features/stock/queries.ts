@@ -120,7 +120,7 @@ export const itemsQuery = (where: SQL | undefined, orderBy: SQL[] = [asc(stockIt
     .limit(limit);
 
 /** Items as lists show them. */
-export async function itemsWhere(where: SQL | undefined, orderBy?: SQL[], limit?: number): Promise<ShelfRow[]> {
+async function itemsWhere(where: SQL | undefined, orderBy?: SQL[], limit?: number): Promise<ShelfRow[]> {
   const [rows, { units }] = await Promise.all([itemsQuery(where, orderBy, limit), workroomRules()]);
   return rows.map(({ item, cloth, material }) => rowOf(item, cloth, material, units));
 }

@@ -31,7 +31,7 @@ export interface ToBuy extends Counted {
   batches: { id: number; name: string }[];
 }
 
-export interface ShoppingList {
+interface ShoppingList {
   suppliers: { supplier: string; rows: ToBuy[]; sums: { currency: string; minor: number }[] }[];
   /** Batches whose lays are not made yet, so that nobody knows what they take. */
   unknown: { id: number; name: string }[];

@@ -11,8 +11,8 @@ import { asFile, type TableFile } from '@/features/lists/files';
 import { MOST_PAGES, overviewPdf, plotterPdf, tilesPdf, type Paper } from './lay-pdf';
 
 /** The forms in which a lay can be taken along. */
-export const LAY_FORMATS = ['job', 'plan', 'svg', 'dxf', 'pdf', 'tiles', 'plotter', 'csv', 'xlsx'] as const;
-export type LayFormat = (typeof LAY_FORMATS)[number];
+const LAY_FORMATS = ['job', 'plan', 'svg', 'dxf', 'pdf', 'tiles', 'plotter', 'csv', 'xlsx'] as const;
+type LayFormat = (typeof LAY_FORMATS)[number];
 export const isLayFormat = (what: string): what is LayFormat => (LAY_FORMATS as readonly string[]).includes(what);
 
 /** A lay as a file; null when there is no such lay, a sentence where it can't be had so. */

@@ -4,14 +4,14 @@ import type { PieceLabel } from './labels';
 // and the label printer set the same lines.
 
 /** A line of a label: what it is, its rows as they are broken, and its letters in points. */
-export interface LabelLine {
+interface LabelLine {
   what: 'piece' | 'size' | 'marks' | 'cover' | 'cloth' | 'customer' | 'next';
   rows: string[];
   pt: number;
   isBold: boolean;
 }
 
-export interface LabelLayout {
+interface LabelLayout {
   /** The side of the code, and the letters' size. */
   codeMm: number;
   pt: number;

@@ -2,7 +2,7 @@ import 'server-only';
 import { newPdf, PT, type Pdf } from '@/features/lists/pdf';
 import { middleOf, type LaySheet, type SheetItem } from '@/core/files/lay/lay-sheets';
 
-export const PAPERS = { a4: { name: 'A4', mm: [210, 297] }, letter: { name: 'Letter', mm: [215.9, 279.4] } } as const;
+const PAPERS = { a4: { name: 'A4', mm: [210, 297] }, letter: { name: 'Letter', mm: [215.9, 279.4] } } as const;
 export type Paper = keyof typeof PAPERS;
 
 /** Nothing is printed so near to the edge of a page (mm): printers leave a margin. */
@@ -20,7 +20,7 @@ const CAUTION =
   'Cutting: close the rotary cutter when you put it down, fingers behind the ruler’s edge. Materials fall under local fire-safety rules: follow your local code and qualified practice.';
 
 /** What a page says of its lay. */
-export interface LayTitle {
+interface LayTitle {
   cloth: string;
   batch: string;
 }

@@ -18,7 +18,7 @@ export interface LayViewItem {
 }
 
 /** What one order has of the lay. */
-export interface LayViewOrder {
+interface LayViewOrder {
   id: number;
   no: number;
   mark: number;

@@ -94,7 +94,7 @@ export const saveKind: Command<{ kind: CoverKind; edited: Edited | null }, Kept>
 };
 
 /** The code of the refusal of a kind that comes in under a name that another one has. */
-export const SAME_NAME = 'same-name';
+const SAME_NAME = 'same-name';
 
 /** Takes a kind in from its document, under its own name or another; two kinds of one name are not told apart in an order. */
 export const importKind: Command<CoverKind, Kept> = {

@@ -15,7 +15,7 @@ export interface ClothLook {
 }
 
 /** One shape of a pattern's tile, in millimetres: x across the cloth, y along it. */
-export interface TileShape {
+interface TileShape {
   d: string;
   /** As in SVG and canvas: a, b, c, d, e, f. */
   transform: [number, number, number, number, number, number];
@@ -27,7 +27,7 @@ export interface TileShape {
 }
 
 /** What repeats: its size, what is drawn in it, and where the picture of one repeat lies in it. */
-export interface Tile {
+interface Tile {
   width: number;
   height: number;
   shapes: TileShape[];

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { currencies, currencyLabel } from '@/core/cost';
 
-export interface CurrencyChoice {
+interface CurrencyChoice {
   id: string;
   label: string;
 }

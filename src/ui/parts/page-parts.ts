@@ -1,5 +1,5 @@
 /** What `asksForParts` is told; it can read nothing outside itself. */
-export interface AskForParts {
+interface AskForParts {
   /** So long (ms) it waits before each further try for a part. */
   waits: readonly number[];
   /** After so many further tries the page says that a part has not come, and goes on trying. */
@@ -26,7 +26,7 @@ export const PAGE_PARTS: AskForParts = {
  * the browser, and one that the network loses would leave a page that can be read and answers nothing, without a word. They are asked for again,
  * and a page that still does not answer says so and can be opened anew.
  */
-export function asksForParts({ waits, quiet, patience, alive, words, button }: AskForParts): void {
+function asksForParts({ waits, quiet, patience, alive, words, button }: AskForParts): void {
   const tries = new Map<string, number>();
   let isAlive = false;
   let notice: HTMLElement | null = null;

@@ -10,7 +10,7 @@ const STEPS: Record<OrderUnits, readonly number[]> = {
 const LEAST_TICK_PX = 7;
 
 /** How a tape measure along a picture is marked. */
-export interface TapeMarks {
+interface TapeMarks {
   /** Millimetres of one inch, centimetre or millimetre. */
   unitMm: number;
   /** In those: from one line to the next, and from one number to the next. */

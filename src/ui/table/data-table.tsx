@@ -18,7 +18,7 @@ import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { PageLink } from '../page-link';
 
-export const sortable = tableFeatures({
+const sortable = tableFeatures({
   rowSortingFeature,
   sortedRowModel: createSortedRowModel(),
   rowPaginationFeature,

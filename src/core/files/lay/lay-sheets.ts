@@ -75,7 +75,7 @@ export function laySheets({ job, plan, parts, cloth }: Omit<Marker, 'version'>, 
 }
 
 /** Where the first of several sheets ends and the next begins on one drawing (mm): one below the other. */
-export const SHEET_GAP = 150;
+const SHEET_GAP = 150;
 
 export function sheetTops(sheets: readonly LaySheet[]): number[] {
   let top = 0;

@@ -1,7 +1,7 @@
 import type { LayJob } from '../../lay';
 
 /** A copy of a piece, or a strip with all of its cuts, as labels name it. */
-export interface CodedPart {
+interface CodedPart {
   id: string;
   copy: number;
   isStrip: boolean;

@@ -6,8 +6,8 @@ import { CURVE_MM, joined, MOST_LINES, MOST_POINTS, type At } from './lines';
 import { readDxf } from './read-dxf';
 import { readSvg } from './read-svg';
 
-export const DRAWING_UNITS = { mm: 1, cm: 10, in: 25.4 } as const;
-export type DrawingUnit = keyof typeof DRAWING_UNITS;
+const DRAWING_UNITS = { mm: 1, cm: 10, in: 25.4 } as const;
+type DrawingUnit = keyof typeof DRAWING_UNITS;
 
 export interface DrawnShape {
   /** Counter-clockwise, its box starting at [0, 0] (nm). */
@@ -17,7 +17,7 @@ export interface DrawnShape {
 }
 
 /** The largest drawing that is read, in characters. */
-export const MOST_DRAWING = 2_000_000;
+const MOST_DRAWING = 2_000_000;
 const MOST_CORNERS = 500;
 const MOST_SIZE_MM = 20_000;
 

@@ -32,7 +32,7 @@ export function flattenArc(centre: At, radius: number, from: number, to: number,
 }
 
 /** An elliptical arc as SVG writes it: its radii, the turn of its axis (degrees), and which of the four arcs it is. */
-export interface EndpointArc {
+interface EndpointArc {
   rx: number;
   ry: number;
   turn: number;

@@ -1,7 +1,7 @@
 import type { At } from './lines';
 
 /** A B-spline as DXF writes it: control points with their weights, a knot for each and as many more as its order. */
-export interface Spline {
+interface Spline {
   degree: number;
   knots: readonly number[];
   control: readonly At[];

@@ -3,7 +3,7 @@ import { wrap } from '../../cloth';
 import { greatestCommon } from '../search/part-classes';
 
 /** A way of crossing a line: how much of it the thing takes, and where on it the thing may start. */
-export interface Crossing {
+interface Crossing {
   /** nm of the line that it takes. */
   side: Nm;
   /** nm at right angles to the line: so much of the cloth it is crossed. */

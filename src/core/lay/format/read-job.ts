@@ -1,4 +1,4 @@
-import type { Box } from '../model/box';
+import { boxAround, type Box } from '../model/box';
 import { TURN_ANGLES, latticeOf, type Lattice, type Turns } from '../../cloth';
 import type { Nm } from '../../length';
 import type { Result } from '../../result';
@@ -207,7 +207,7 @@ function readPiece(read: Reader, value: unknown, field: string, clothTurns: Turn
     throw new Refusal(field, 'exactly one of size and outline is needed');
   const outline = piece.outline === undefined ? null : read.outline(piece.outline, `${field}.outline`);
   const [width, height] = outline
-    ? boxOf(outline, piece.outline, `${field}.outline`)
+    ? sizeOf(outline, piece.outline, `${field}.outline`)
     : read.size(piece.size, `${field}.size`);
   const ownTurns = oneOf(piece.turns ?? 'any', ['any', 'half', 'none'] as const, `${field}.turns`);
   const match =
@@ -225,11 +225,10 @@ function readPiece(read: Reader, value: unknown, field: string, clothTurns: Turn
   };
 }
 
-function boxOf(outline: Point[], given: unknown, field: string): [Nm, Nm] {
-  const xs = outline.map(([x]) => x);
-  const ys = outline.map(([, y]) => y);
-  if (Math.min(...xs) !== 0 || Math.min(...ys) !== 0) no(field, given, 'an outline whose box starts at [0, 0]');
-  return [Math.max(...xs), Math.max(...ys)];
+function sizeOf(outline: Point[], given: unknown, field: string): [Nm, Nm] {
+  const [left, low, width, height] = boxAround(outline);
+  if (left !== 0 || low !== 0) no(field, given, 'an outline whose box starts at [0, 0]');
+  return [width, height];
 }
 
 function readMatch(read: Reader, value: unknown, field: string, centre: Point): PieceMatch {

@@ -47,7 +47,7 @@ export function pieceParts(job: LayJob): Part[] {
 }
 
 /** One way of cutting some strips: the blocks to place. The search picks one way for each set of strips. */
-export type StripWay = StripBlock[];
+type StripWay = StripBlock[];
 
 /** How a set of strips is cut in a lay: one of its ways by number, or blocks that were made for the gaps between its pieces. */
 export type ChosenWay = number | StripWay;

@@ -4,7 +4,7 @@ import { TOLERANCE } from '../check/check';
 import { boxShape, ringShape, type Shape } from '../geometry/no-fit-polygons';
 import type { Box } from '../model/box';
 import type { LayJob, LayPiece, StockLength } from '../model/job';
-import { turnOutline, type Point } from '../model/outline';
+import { doubleArea, turnOutline, type Point } from '../model/outline';
 import type { LayPlan } from '../model/plan';
 import { phaseAt, type Phase } from '../search/phase-tracker';
 import { reachOutside, ringDistance, separationOf } from './convex';
@@ -348,7 +348,7 @@ function laidOf(
   ring: readonly Point[],
   placement: Placement | null,
 ): Laid {
-  const turned = signedArea(ring) < 0 ? [...ring].reverse() : ring;
+  const turned = doubleArea(ring) < 0 ? [...ring].reverse() : ring;
   const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
   return {
     label,
@@ -358,10 +358,6 @@ function laidOf(
     placement,
   };
 }
-
-const signedArea = (ring: readonly Point[]): number =>
-  ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0) /
-  2;
 
 /** How deep (nm) the deepest pair of convex parts lies in each other; 0 where none does. */
 function depthOf(parts: readonly (readonly Point[])[], others: readonly (readonly Point[])[]): Nm {

@@ -13,7 +13,7 @@ import { suitsTightSearch, TightSearch } from '../strategies/order-search/tight-
 /** A rule for the free space, or `fit`: best-fit on a skyline, where nothing holds a phase. */
 export type Rule = SpaceRule | 'fit';
 
-export const SPACE_RULES: readonly SpaceRule[] = ['top', 'bottom', 'tight'];
+const SPACE_RULES: readonly SpaceRule[] = ['top', 'bottom', 'tight'];
 
 /** Where the parts lie after one pass: index of the stock length (-1: nowhere), lower left corner, quarter turns. */
 export interface Placing {

@@ -12,7 +12,7 @@ export interface Gap {
 }
 
 /** A block of strips cut from a gap, its lower left corner at x, y. */
-export interface GapCut {
+interface GapCut {
   stock: number;
   x: Nm;
   y: Nm;

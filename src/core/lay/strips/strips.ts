@@ -14,7 +14,7 @@ export interface StripWant {
   least: Nm;
 }
 
-export interface BlockCut {
+interface BlockCut {
   strip: string;
   copy: number;
   length: Nm;

@@ -7,7 +7,7 @@ import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-fil
 const MOST_WORKERS = 8;
 
 /** What the page hears of a job while it is laid. */
-export interface LayEars {
+interface LayEars {
   /** 0 to 1. */
   onProgress: (done: number) => void;
   /** Told of the best lay so far, whenever it or what is proven of it has become better. */

@@ -16,7 +16,7 @@ import { copyOrder, deleteOrder, restoreOrder } from '../actions';
 import { STATUS_LABELS, type OrderStatus } from '../status';
 import type { OrderListRow } from '../queries';
 
-export const StatusBadge = ({ status }: { status: OrderStatus }) => (
+const StatusBadge = ({ status }: { status: OrderStatus }) => (
   <span className={`badge badge-${status}`}>{STATUS_LABELS[status]}</span>
 );
 

@@ -21,7 +21,7 @@ interface Shelves {
 }
 
 /** An order as it is sewn, with its due day in words; `only` some of its lines, by their numbers from 0. */
-export interface OrderToSew {
+interface OrderToSew {
   order: StoredOrder;
   due: string;
   only?: number[];

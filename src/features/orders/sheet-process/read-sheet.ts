@@ -6,7 +6,7 @@ import { ok, refuse, type Result } from '@/core/result';
 
 // Reads a table file; in the application in a process of its own (sheet-child).
 
-export interface SheetTask {
+interface SheetTask {
   bytes: Uint8Array;
 }
 

@@ -4,7 +4,7 @@ import type { Units } from '@/core/length';
 import { STEPS } from '../hands/steps';
 
 /** What a button of the bar does, and whether it can be done now. */
-export interface HandAct {
+interface HandAct {
   run: () => void;
   can: boolean;
 }

@@ -5,7 +5,7 @@ import { Fractions } from '@/ui/fraction';
 import { longLength, overBound, percent } from '@/ui/words';
 
 /** What a lay takes as it lies. */
-export interface HandFigures {
+interface HandFigures {
   used: Nm;
   /** In minor units. */
   cost: number;

@@ -7,13 +7,13 @@ export interface Step {
 }
 
 /** What hands have done since the lay was opened: nothing is forgotten until it is saved or left. */
-export interface History {
+interface History {
   past: readonly Step[];
   now: Step;
   future: readonly Step[];
 }
 
-export type HistoryAction = { is: 'change'; lay: HandLay; said: string } | { is: 'undo' } | { is: 'redo' };
+type HistoryAction = { is: 'change'; lay: HandLay; said: string } | { is: 'undo' } | { is: 'redo' };
 
 export const startOf = (lay: HandLay): History => ({ past: [], now: { lay, said: '' }, future: [] });
 

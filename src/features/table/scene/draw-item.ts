@@ -59,7 +59,7 @@ export function drawItem(context: CanvasRenderingContext2D, item: SceneItem, px:
     context.setLineDash([]);
   }
   if (show.marks) drawMarks(context, item, px, look);
-  const box = boxOf(item.ring);
+  const box = screenBoxOf(item.ring);
   if (held === 'stopped') drawCross(context, box, px);
   if (show.labels) {
     if (item.isStrip) drawStripLabel(context, item, px, look, colour);
@@ -77,7 +77,7 @@ interface ScreenBox {
   bottom: number;
 }
 
-export function boxOf(ring: readonly (readonly [number, number])[]): ScreenBox {
+export function screenBoxOf(ring: readonly (readonly [number, number])[]): ScreenBox {
   let [left, right, top, bottom] = [Infinity, -Infinity, Infinity, -Infinity];
   for (const [x, y] of ring) {
     if (y < left) left = y;

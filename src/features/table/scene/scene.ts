@@ -1,6 +1,6 @@
 import Konva from 'konva/lib/Core';
 import { Shape } from 'konva/lib/Shape';
-import { boxOf, drawItem, type ItemLook } from './draw-item';
+import { screenBoxOf, drawItem, type ItemLook } from './draw-item';
 import { ClothPaint, drawCloth, drawLines, TAPE_PX } from './draw-length';
 import type { SceneItem, SceneLay, SceneLength, SceneShow, SceneView } from './scene-types';
 
@@ -8,7 +8,7 @@ import type { SceneItem, SceneLay, SceneLength, SceneShow, SceneView } from './s
 export const PAD = { left: 14, right: 14, top: TAPE_PX + 16, bottom: 30 };
 
 /** Where each length begins on the picture (mm): one below the other, `gap` mm apart. */
-export function topsOf(lengths: readonly SceneLength[], gap: number): number[] {
+function topsOf(lengths: readonly SceneLength[], gap: number): number[] {
   let top = 0;
   return lengths.map(({ widthMm }) => {
     const own = top;
@@ -18,7 +18,7 @@ export function topsOf(lengths: readonly SceneLength[], gap: number): number[] {
 }
 
 /** What is picked, held or lit; of the order that is lit, or null for all. */
-export interface SceneState {
+interface SceneState {
   picked: string | null;
   litOrder: number | null;
   held: { item: SceneItem; stops: boolean; ghost: [number, number][] | null } | null;
@@ -27,7 +27,7 @@ export interface SceneState {
 interface Drawn {
   item: SceneItem;
   node: Shape;
-  box: ReturnType<typeof boxOf>;
+  box: ReturnType<typeof screenBoxOf>;
 }
 
 /**
@@ -81,7 +81,7 @@ export class TableScene {
     }
     for (const item of lay.items) {
       const known = this.drawn.get(item.key);
-      if (known) Object.assign(known, { item, box: boxOf(item.ring) });
+      if (known) Object.assign(known, { item, box: screenBoxOf(item.ring) });
       else this.drawn.set(item.key, this.addItem(item));
     }
     this.place();
@@ -165,7 +165,7 @@ export class TableScene {
   }
 
   private addItem(item: SceneItem): Drawn {
-    const drawn: Drawn = { item, box: boxOf(item.ring), node: null as unknown as Shape };
+    const drawn: Drawn = { item, box: screenBoxOf(item.ring), node: null as unknown as Shape };
     drawn.node = shapeOf((context) => {
       const { item: own } = drawn;
       if (this.state.held?.item.key === own.key) return;
