@@ -1,6 +1,6 @@
 import type { NextConfig } from 'next';
 
-/** What every answer says beside its Content-Security-Policy, which has a nonce of its own each time (src/proxy.ts). */
+/** Headers of every answer beside its Content-Security-Policy, which has a nonce of its own each time (src/proxy.ts). */
 const HEADERS = {
   'X-Content-Type-Options': 'nosniff',
   'X-Frame-Options': 'DENY',
@@ -22,7 +22,7 @@ const config: NextConfig = {
   serverExternalPackages: ['piscina', 'pg-boss', 'pg', 'exceljs', 'pdfkit'],
   // The largest lay that the engine takes, packed, with six ways of it; `send` says a sentence beyond that.
   experimental: { optimizePackageImports: ['@chakra-ui/react'], serverActions: { bodySizeLimit: '8mb' } },
-  // What the workroom's page was called before.
+  // The former address of the workroom's page.
   redirects: async () => [{ source: '/house/:path*', destination: '/workroom/:path*', permanent: true }],
   headers: async () => [
     { source: '/:path*', headers: Object.entries(HEADERS).map(([key, value]) => ({ key, value })) },

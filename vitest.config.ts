@@ -37,7 +37,7 @@ function keptModules(): string {
   return join(process.cwd(), MODULES, key);
 }
 
-/** What kills processes and watches the clock: a run of its own (`scripts/test.mjs`). */
+/** Tests that kill processes and watch the clock: a run of its own (`scripts/test.mjs`). */
 const KEEPS = ['tests/browser/keeps.test.ts'];
 
 export default defineConfig({
@@ -60,7 +60,7 @@ export default defineConfig({
       },
       {
         plugins: [actionsOfPage],
-        // As people get it.
+        // The application as people get it.
         oxc: { jsx: { development: false } },
         resolve: {
           alias: { ...alias, 'next/navigation': new URL('./src/ui/testing/navigation.ts', import.meta.url).pathname },

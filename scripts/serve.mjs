@@ -7,10 +7,10 @@ import { createServer as createSecureServer } from 'node:https';
 import pg from 'pg';
 import { ROOT } from './lib/project.mjs';
 
-/** So many processes serve pages, where JOLLY_BOLT_PROCESSES says nothing else: one a core. */
+/** Most processes that serve pages, where JOLLY_BOLT_PROCESSES says nothing else: one a core. */
 const MOST_PROCESSES = 4;
 const AGAIN_AFTER_MS = 500;
-/** So many processes that ended soon after their start, and the server gives up; its starter begins it again. */
+/** Most processes that may end soon after their start before the server gives up; its starter begins it again. */
 const MOST_ENDS = 12;
 const SOON_MS = 20_000;
 

@@ -261,7 +261,7 @@ function readHosts() {
   return values.host.map((name) => name.toLowerCase());
 }
 
-/** What the web server needs to know of the workroom's network: nothing without --host. */
+/** Environment of the web server for the workroom's network: nothing without --host. */
 function readNetwork(hosts, port) {
   const { cert, key } = values;
   if (hosts.length === 0) {

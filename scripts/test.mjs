@@ -27,7 +27,7 @@ const USAGE = `usage: npm test [-- PART [FILE ... | options of vitest]], where P
 const CORES = availableParallelism();
 /** The niceness of what gives way. */
 const BEHIND = 10;
-/** Of a part beside others: each one warms up the same code, of browser tests an application and a browser besides. Fewer take less in all. */
+/** Workers of a part that runs beside others: each one warms up the same code, of browser tests an application and a browser besides. */
 const PROCESSES_BESIDE = Math.ceil(CORES / 2);
 /**
  * Rows of runs of vitest that go on beside each other. Browsers take the longest, and one step at a time: the others take what is left of the
@@ -45,7 +45,7 @@ const MOST_FAILED = 20;
 
 const MESSAGE_LINES = 12;
 
-/** What failed in a file, of vitest’s JSON report, each with the beginning of its message: the last lines of a long run are what is read. */
+/** Failures in a file, from vitest’s JSON report, each with the beginning of its message: the last lines of a long run are what is read. */
 function failuresOf({ name, message, assertionResults }) {
   const told = (title, text) =>
     `${relative(ROOT, name)}: ${title}\n${text.split('\n').slice(0, MESSAGE_LINES).join('\n')}`;
@@ -84,7 +84,7 @@ await runMain(async () => {
   const types = () => program('tsc', '--noEmit', '--incremental', '--tsBuildInfoFile', join(LOCAL, 'types-cache'));
   if (only === undefined)
     await step('format, lint, types', async () => {
-      // Of the same files they say the same: even with caches they take a third of a minute.
+      // Checks of unchanged files give the same result: even with caches they take a third of a minute.
       const stamp = join(LOCAL, 'looks-passed');
       const files = projectHash();
       if (readStamp(stamp) === files) {
@@ -128,7 +128,7 @@ await runMain(async () => {
       counts.failed += numFailedTests;
       const failed = testResults.flatMap(failuresOf);
       failures.push(...failed);
-      // What went wrong before or after the tests fails none of them.
+      // An error before or after the tests fails none of them.
       if (code !== 0 && failed.length === 0) throw new Error('none of them failed, but the run did; see above');
     } catch (error) {
       counts.failed++;

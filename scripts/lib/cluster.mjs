@@ -292,7 +292,7 @@ export class Cluster {
     this.ask(`DROP DATABASE IF EXISTS ${beside}`);
     this.ask(`CREATE DATABASE ${beside} OWNER ${APP}`);
     const input = openSync(file, 'r');
-    // As the application's role everything belongs to it; its extensions are of those that an owner may create.
+    // The application's role owns everything; its extensions are of those that an owner may create.
     const made = this.call(
       'pg_restore',
       [...this.admin(beside), '--no-owner', '--no-privileges', `--role=${APP}`, '--exit-on-error'],
@@ -311,7 +311,7 @@ export class Cluster {
     this.ask(`ALTER DATABASE ${beside} RENAME TO ${DATABASE}`);
   }
 
-  /** Whether the database holds a workroom. The server must run. */
+  /** Tells whether the database holds a workroom. The server must run. */
   holdsWorkroom() {
     return this.ask(`SELECT to_regclass('public.orders') IS NOT NULL`, DATABASE) === 't';
   }
@@ -354,7 +354,7 @@ export class Cluster {
     });
   }
 
-  /** What PostgreSQL has written last: at its start to one file, later to that of the day. */
+  /** The last lines that PostgreSQL has written: at its start to one file, later to that of the day. */
   newestLog() {
     const daily = join(this.folder, 'log');
     const files = [
@@ -375,7 +375,7 @@ export class Cluster {
   }
 }
 
-/** Whether a text tells of a full disk. */
+/** Tells whether a text tells of a full disk. */
 const FULL = /No space left|disk full|could not extend file/i;
 
 const readTail = (file) => (existsSync(file) ? readFileSync(file, 'utf8').slice(-1500) : '');

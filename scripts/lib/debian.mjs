@@ -64,7 +64,7 @@ export const CHROMIUM = '/usr/bin/chromium';
 /** Debian's Chromium without a window of its own: its browser process takes half as much. */
 const SHELL = '/usr/bin/chromium-headless-shell';
 
-/** What the browser tests run in. */
+/** The browser of the browser tests. */
 export const testBrowser = () =>
   existsSync(SHELL) ? { executablePath: SHELL, headless: 'shell' } : { executablePath: CHROMIUM, headless: true };
 

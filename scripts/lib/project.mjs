@@ -78,7 +78,7 @@ function filesBelow(folder, without = []) {
     });
 }
 
-/** What is installed, made or kept by other programs. */
+/** Folders that are installed, made or kept by other programs. */
 const MADE = ['node_modules', '.git', '.local', '.next', 'dist', 'tsconfig.tsbuildinfo', 'next-env.d.ts'];
 
 /** A fingerprint of files: where they lie and what they hold. */

@@ -1,4 +1,4 @@
-// What the scripts say: plain lines, and one clear sentence when something is in the way.
+// Messages of the scripts: plain lines, and one clear sentence when something is in the way.
 
 /** Ends the command with one sentence for the person who typed it. */
 export class Stop extends Error {}

@@ -11,7 +11,7 @@ const GRACE_MS = 5_000;
 
 /** How long (ms) to wait before a program is started again that has ended so often in a row: ever longer, to half a minute. */
 export const pauseAfter = (ends) => Math.min(LONGEST_PAUSE_MS, FIRST_PAUSE_MS * 2 ** Math.min(ends, 10));
-/** Whether a program that began at this time (ms) ran long enough to be well. */
+/** Tells whether a program that began at this time (ms) ran long enough to be well. */
 export const wasWell = (begun) => Date.now() - begun > WELL_AFTER_MS;
 
 export class Supervised {

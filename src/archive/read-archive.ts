@@ -26,7 +26,7 @@ export async function readArchive(databaseUrl: string, file: string): Promise<{ 
     const counts = await check(zip, entries);
     await client.query(`BEGIN; SET LOCAL TIME ZONE 'UTC'`);
     await client.query(`TRUNCATE ${ARCHIVED.map(quoted).join(', ')} RESTART IDENTITY CASCADE`);
-    // What triggers keep is in the archive as it was kept.
+    // Values that triggers keep are in the archive as they were kept.
     for (const table of ARCHIVED) await client.query(`ALTER TABLE ${quoted(table)} DISABLE TRIGGER USER`);
     let rows = 0;
     for (const table of ARCHIVED) {

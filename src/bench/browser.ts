@@ -5,7 +5,7 @@ import type { BrowserQuestion } from './browser-worker';
 
 const CHROMIUM = '/usr/bin/chromium';
 
-/** What a page with a lay worker measured, in milliseconds. */
+/** Timings of a page with a lay worker, in milliseconds. */
 export interface BrowserFigures {
   /** From the question to the first lay, of a loaded worker that has laid nothing yet, and of the same one again. */
   cold: number;
@@ -27,7 +27,7 @@ export interface TableFigures {
   pan: Frames;
   zoom: Frames;
   drag: Frames;
-  /** What the page itself works at one frame: the middle one. */
+  /** The median time of the page's own work at one frame. */
   work: { pan: number; zoom: number; drag: number };
   /** The first answer of laying the rest again, ms. */
   again: number;

@@ -114,7 +114,7 @@ function fuzzJob(seed: number): Record<string, unknown> {
   };
 }
 
-/** What came of one random job: a plan, and what is wrong with it. */
+/** Outcome of one random job: a plan, and what is wrong with it. */
 interface Fuzzed {
   seed: number;
   plan: LayPlan;

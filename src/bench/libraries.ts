@@ -5,7 +5,7 @@ import { lowerBound } from '@/core/lay';
 import { blockPart, pieceParts, stripSets } from '@/core/lay/model/parts';
 import { NM, type Nm } from '@/core/length';
 
-// What general packing libraries make of a job: they lay boxes, and know no phases, flaws or outlines.
+// Plans of general packing libraries: they lay boxes, and know no phases, flaws or outlines.
 
 interface Box {
   width: number;

@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { SearchEnded } from '@/work/pool';
 
-/** What ends a command with exit status 2 and one line on standard error: something is wrong with what was given. */
+/** Ends a command with exit status 2 and one line on standard error: something is wrong with what was given. */
 export class CommandRefusal extends Error {}
 
 /** The exit status of a command that failed by its own fault (EX_SOFTWARE of sysexits.h, 4.3BSD). */

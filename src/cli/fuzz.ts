@@ -5,7 +5,7 @@ import { fuzz } from '@/bench/fuzz';
 const USAGE =
   'usage: fuzz [--count N] [--seconds S] [--from SEED]: lays N random jobs (100) of every feature, S seconds (1) each; status 1 when one goes wrong';
 
-/** What is later than that is told; a busy machine may be the cause. */
+/** A later end than that is reported; a busy machine may be the cause. */
 const LATE_MS = 1_000;
 
 // Random lay jobs, for as long as one likes: each plan is checked apart from the search.

@@ -1,4 +1,4 @@
-/** What is wrong with an input: a code for programs, the field it belongs to, one sentence for people. */
+/** A fault of an input: a code for programs, the field it belongs to, one sentence for people. */
 export interface Fault {
   code: string;
   field: string;

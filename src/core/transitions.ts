@@ -1,6 +1,6 @@
 /** One thing that can happen: the states in which it can, and the state that follows. */
 interface Transition<S extends string> {
-  /** Whether people cause it or the worker; people where nothing is said. */
+  /** The one who causes it, people where nothing is said. */
   by?: 'person' | 'worker';
   from: readonly S[];
   /** Null: what had the state is gone. */

@@ -2,14 +2,14 @@ import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
 import type { ClothSort } from '@/core/stock';
 import { schema, type Transaction } from '.';
 
-// What nobody sees in the demo workroom's covers: off rolls and in sheets. All made up.
+// Materials that nobody sees in the demo workroom's covers: off rolls and in sheets. All made up.
 
 interface MaterialSeed {
   name: string;
   sort: ClothSort;
   units: Units;
   width: string;
-  /** Of what comes in sheets. */
+  /** Fields of materials that come in sheets. */
   sheet?: string;
   thickness?: string;
   priceMinor: number;
@@ -134,6 +134,6 @@ export const insertMaterials = (tx: Transaction) =>
     )
     .returning();
 
-/** What of a material is on the shelf: sheets, or nanometres of a roll. */
+/** Stock of a material: sheets, or nanometres of a roll. */
 export const stockOf = ({ stock, units }: MaterialSeed): number =>
   typeof stock === 'number' ? stock : read(stock, units);

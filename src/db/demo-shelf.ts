@@ -23,7 +23,7 @@ interface BoltSeed {
   width?: string;
   place: string;
   daysAgo: number;
-  /** What was paid, where that was another than today's price. */
+  /** The price that was paid, where it was another than today's. */
   paid?: number;
   /** From the end, from the left, how long, how wide. */
   flaws?: [string, string, string, string][];
@@ -105,7 +105,7 @@ interface NotionSeed {
   name: string;
   sort: NotionSort;
   countedBy: 'length' | 'piece' | 'pack';
-  /** Of a zip; of what is sold by its length, the step. */
+  /** Length of a zip; the selling step of what is sold by its length. */
   length?: string;
   pack?: number;
   price: number;
@@ -232,7 +232,7 @@ const SUPPLIERS: Record<string, string> = {
   'Upper-deck vinyl': 'Capstan Hardware',
 };
 
-/** What the demo workroom calculates with. */
+/** Cost settings of the demo workroom. */
 export const DEMO_COSTING = {
   hour: '26.00',
   currency: 'GBP',
@@ -365,7 +365,7 @@ async function book(
     .values({ itemId, sort, quantity, at, personId: people[itemId % people.length] ?? null, ...extra });
 }
 
-/** What happened to the bolts before the batches of the demo: cut for orders of last season, counted, moved. */
+/** History of the bolts before the batches of the demo: cut for orders of last season, counted, moved. */
 async function history(
   tx: Transaction,
   ids: ReadonlyMap<string, number>,

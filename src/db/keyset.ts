@@ -5,7 +5,7 @@ import { sql, type SQL } from 'drizzle-orm';
 /** One column that a list is sorted by; the columns together tell every row from every other. */
 export interface SortKey {
   column: SQL;
-  /** What its values are cast to, out of the text that a cursor keeps. */
+  /** The type that its values are cast to, out of the text that a cursor keeps. */
   type: 'int' | 'text' | 'date' | 'boolean';
 }
 

@@ -28,7 +28,7 @@ export const toShelfItem = (row: StockItemRow): PricedItem => ({
   },
 });
 
-/** What is free on the shelf of some cloths, by the cloth's id: bolts and remnants. */
+/** Loads the free stock of some cloths, by the cloth's id: bolts and remnants. */
 export async function loadShelf(db: Reader, clothIds: readonly number[]): Promise<Map<number, PricedItem[]>> {
   const { stockItems } = schema;
   const rows =
@@ -50,7 +50,7 @@ export async function loadShelf(db: Reader, clothIds: readonly number[]): Promis
   return shelf;
 }
 
-/** What people decided about the shelf for the lays of a batch, by the cloth's id. */
+/** Loads people's decisions about the shelf for the lays of a batch, by the cloth's id. */
 export async function loadStockChoices(db: Reader, batchId: number): Promise<Map<number, StockChoice>> {
   const rows = await db.select().from(schema.stockChoices).where(eq(schema.stockChoices.batchId, batchId));
   return new Map(rows.map(({ clothId, pinned, leftOut, isLotMixed }) => [clothId, { pinned, leftOut, isLotMixed }]));

@@ -5,7 +5,7 @@ import type { ClothRow } from '@/db/rows';
 import { loadShelf, loadStockChoices } from '@/db/shelf';
 import { LayFailure, loadCutLists, type OrderToCut } from './cut-lists';
 
-/** What a batch cuts, ready to be laid. */
+/** Lines and cloths of a batch, ready to be laid. */
 export interface Loaded {
   seconds: number;
   seed: number;

@@ -13,7 +13,7 @@ const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', whole: 'for all of i
 /** Finds the length (nm) that each job takes, by its content. */
 export type FindLengths = (jobs: readonly { content: string; job: LayJob }[]) => Promise<ReadonlyMap<string, Nm>>;
 
-/** What an order takes if it were cut alone at today's prices: what a quote is made from. It fails as `find` does. */
+/** Takings of an order if it were cut alone at today's prices: a quote is made from these. It fails as `find` does. */
 export async function takesAlone(db: Reader, orderId: number, find: FindLengths): Promise<OrderTakes> {
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
   const [order] = lists.orders;
@@ -27,7 +27,7 @@ export async function takesAlone(db: Reader, orderId: number, find: FindLengths)
 }
 
 /**
- * What an order takes as far as it is known: its shares of approved and cut lays, what was cut again for it, and the lines that are in
+ * Takings of an order so far: its shares of approved and cut lays, what was cut again for it, and the lines that are in
  * none as if they were cut alone. What is approved has the prices of its approval. It fails as `find` does.
  */
 export async function takesNow(
@@ -111,7 +111,7 @@ function clothTake({ cloth, units }: ClothTask, used: Nm): OrderTakes['materials
   };
 }
 
-/** What was cut again for the order, at what was paid for the item, or at the lay's price where it is on no shelf. */
+/** Pieces that were cut again for the order, at what was paid for the item, or at the lay's price where it is on no shelf. */
 async function recutTakes(db: Reader, orderId: number): Promise<OrderTakes['materials']> {
   const { layEvents, stockItems, lays } = schema;
   const rows = await db

@@ -7,7 +7,7 @@ import { emptyTables } from '@/db/empty';
 // A workroom of made-up data as large as one likes, for measuring: node dist/make-workroom.mjs ORDERS [ITEMS MOVEMENTS].
 
 const CLOTHS = 200;
-/** Of so many lines each one is in a batch; the others wait. */
+/** One line in this many is in a batch; the others wait. */
 const BATCHED = 4;
 const LINES_A_BATCH = 30;
 

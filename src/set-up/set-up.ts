@@ -13,7 +13,7 @@ import { closePool } from '@/work/pool';
 // Brings the database up to date and, once, loads the demo workroom: node dist/set-up.mjs [--empty | --reset].
 
 const SET_UP_LOCK = 4200;
-/** What each of the demo’s batches has for its lays, in seconds. */
+/** Time of each of the demo’s batches for its lays, in seconds. */
 const DEMO_LAY_SECONDS = 5;
 
 async function main() {

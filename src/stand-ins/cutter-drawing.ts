@@ -14,7 +14,7 @@ export interface Bed {
   width: number;
 }
 
-/** What a drawing asks to be cut: the layers or groups of these names. */
+/** Layers or groups of a drawing that are to be cut, by name. */
 const DXF_LAYERS = new Set(['CUT', 'STRIP']);
 const SVG_GROUPS = new Set(['cut', 'strips']);
 /** Corners that are nearer than this (mm) are one. */
@@ -102,7 +102,7 @@ function lengthOf(cuts: readonly Cut[]): { lengthMm: number; sharedMm: number } 
   return { lengthMm, sharedMm };
 }
 
-/** What keeps a cutter from cutting a drawing, in sentences: open lines, what lies off the bed, the same outline twice. */
+/** Reasons why a cutter can't cut a drawing, in sentences: open lines, what lies off the bed, the same outline twice. */
 export function checkDrawing(cuts: readonly Cut[], { length, width }: Bed): string[] {
   const faults: string[] = [];
   for (const { points, isClosed, name } of cuts) {

@@ -107,7 +107,7 @@ async function take(request: IncomingMessage, response: ServerResponse, url: URL
   json(response, 201, shown(job));
 }
 
-/** What it would cut: what is done so far is thick. */
+/** The drawing to cut: what is done so far is thick. */
 function picture({ cuts, progress }: Job): string {
   const done = Math.floor(cuts.length * progress);
   const lines = cuts.map(

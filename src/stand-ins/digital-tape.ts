@@ -21,7 +21,7 @@ type Message =
 
 let battery = Number(options.battery);
 
-/** What was typed, as the message that goes out; null where it is neither. */
+/** The typed reading, as the message that goes out; null where it is neither. */
 function messageOf(text: string): Message | null {
   const words = text.trim().toLowerCase();
   if (words === 'low') {

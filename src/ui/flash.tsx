@@ -3,7 +3,7 @@
 import { Box } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 
-/** What stands here lights up for a moment when `value` changes, so that a person sees what a number did. */
+/** Lights up its content for a moment when `value` changes, so that a person sees what a number did. */
 export function Flash({ value, children }: { value: string; children: ReactNode }) {
   const [seen, setSeen] = useState({ value, times: 0 });
   if (seen.value !== value) setSeen({ value, times: seen.times + 1 });

@@ -18,7 +18,7 @@ const body = {
 };
 const seam = { fill: 'none', stroke: 'currentColor', strokeWidth: 1.5, strokeDasharray: '6 5', opacity: 0.65 };
 
-/** What is measured, and where the tape lies on it. */
+/** The measured thing, and where the tape lies on it. */
 const OBJECTS: Record<MeasuredObject, { body: ReactNode; tapes: Record<string, TapeLine> }> = {
   pad: {
     body: (

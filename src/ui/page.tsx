@@ -46,7 +46,7 @@ export function Panel({ title, children, aside }: { title?: ReactNode; children:
   );
 }
 
-/** What an empty list says, and the step that leads on. */
+/** An empty list's text, and the step that leads on. */
 export function EmptyState({ title, children, action }: { title: string; children: ReactNode; action?: ReactNode }) {
   return (
     <Stack

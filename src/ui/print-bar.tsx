@@ -5,7 +5,7 @@ import { Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
 import type { ReactNode } from 'react';
 
-/** Of a sheet among many: what is out of the window is laid out once it comes into it, so that fifty sheets are there as soon as one. */
+/** Style of a sheet among many: one out of the window is laid out once it comes into it, so that fifty sheets are there as soon as one. */
 export const OFF_SCREEN = { contentVisibility: 'auto', containIntrinsicSize: 'auto 1100px' };
 
 /** Above what is to be printed, and not on the paper: the way back, the button, and how it comes out. */

@@ -28,7 +28,7 @@ import {
   tokens,
 } from '@chakra-ui/react/theme';
 
-/** Of Chakra's theme only what our screens use: a component that is used for the first time needs its recipe named here. */
+/** Recipes of Chakra's theme that our screens use: a component that is used for the first time needs its recipe named here. */
 const chakra = defineConfig({
   preflight: true,
   cssVarsPrefix,

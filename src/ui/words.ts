@@ -45,7 +45,7 @@ export function lessThanByHand({ usedNm, handNm, costMinor, handCostMinor, curre
   };
 }
 
-/** What a change means for batches whose lays it has dropped; nothing where there are none. */
+/** Consequence of a change for batches whose lays it has dropped; nothing where there are none. */
 export const laysAgain = (batches: readonly string[]): string | undefined =>
   batches.length > 0
     ? `The lays of ${batches.map((name) => `“${name}”`).join(' and ')} have to be made again.`

@@ -9,7 +9,7 @@ let server: Server;
 let url: string;
 let devices: { id: number; token_hash: string; revoked: boolean }[];
 let stopWatching: () => void;
-/** What was asked with which device, as the application would see it. */
+/** Requests and their devices, as the application would see them. */
 let seen: (string | undefined)[];
 
 beforeEach(async () => {

@@ -59,7 +59,7 @@ export class DeviceGate {
     return () => clearInterval(timer);
   }
 
-  /** Whether a request may go on. Where not, it has been answered. `isLoopback`: it came in on this machine's own address. */
+  /** Tells whether a request may go on. Where not, it has been answered. `isLoopback`: it came in on this machine's own address. */
   async admits(request: IncomingMessage, response: ServerResponse, isLoopback: boolean): Promise<boolean> {
     delete request.headers[DEVICE_HEADER];
     const isForwarded = isLoopback && Object.keys(request.headers).some(isForwarding);
@@ -201,7 +201,7 @@ function addressOf(request: IncomingMessage, isLoopback: boolean): string {
 
 const DESK = new Set(['localhost', '127.0.0.1', '[::1]']);
 
-/** Whether a request on this machine's own address was made on this machine, and not handed on by a proxy for somebody else. */
+/** Tells whether a request on this machine's own address was made on this machine, and not handed on by a proxy for somebody else. */
 function isFromDesk({ headers }: IncomingMessage): boolean {
   if (Object.keys(headers).some(isForwarding)) return false;
   try {

@@ -105,7 +105,7 @@ test('one who goes away, and whose page is then never finished, holds nobody up'
   const { url } = await serve(() => {
     if (!isFirst) return;
     isFirst = false;
-    // As when what makes pages notices that nobody listens any more.
+    // The page maker notices that nobody listens any more.
     return new Promise<void>(() => undefined);
   });
   const leaving = get(`${url}/batches`);

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { IncomingMessage, OutgoingHttpHeader, ServerResponse } from 'node:http';
 import { setTimeout as sleep } from 'node:timers/promises';
 
-/** What a page says beside its data (how long ago, whether a worker is there, what lies on the disk) may be so old. */
+/** Most age (ms) of a kept page: parts of it are not data (how long ago, whether a worker is there, what lies on the disk). */
 const LONGEST_MS = 2_000;
-/** So long a page that is under way is waited for; then whoever waited makes its own. */
+/** How long (ms) to wait for a render in flight; then whoever waited makes its own. */
 const LONGEST_WAIT_MS = 5_000;
 const MOST_BYTES = 32_000_000;
 const MOST_PAGE_BYTES = 1_000_000;
@@ -147,7 +147,7 @@ function send(response: ServerResponse, { parts, nonce, headers }: Page) {
   response.end(parts.join(own));
 }
 
-/** What is written to a response, as text once its end is; undefined where it is too long to keep, or is broken off. */
+/** Records what is written to a response, as text once its end is; undefined where it is too long to keep, or is broken off. */
 function bodyOf(response: ServerResponse): Promise<string | undefined> {
   const { write, end } = response;
   const chunks: Buffer[] = [];

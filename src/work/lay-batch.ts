@@ -157,7 +157,7 @@ function layTogether(
   return layOnAllCores({ job: whole.job, seconds, seed }, cancel, { onProgress, endsStale: true });
 }
 
-/** So many of the pieces that lie nowhere yet are named. */
+/** Most unplaced pieces that are named. */
 const MOST_NAMED = 6;
 
 /** The length (nm) that each order takes by itself. One order on a plain roll is the whole batch. */

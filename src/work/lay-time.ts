@@ -6,7 +6,7 @@ import type { LayPlan } from '@/core/lay';
 
 /** A search shorter than that is not worth its start. */
 export const LEAST_SECONDS = 0.5;
-/** What of the time the first look at all cloths takes together, and at least and at most for one (s). */
+/** Share of the time for the first look at all cloths together, and least and most for one (s). */
 const FIRST_SHARE = 0.4;
 const MOST_FIRST = 3;
 
@@ -14,7 +14,7 @@ const MOST_FIRST = 3;
 export const firstLook = (seconds: number, cloths: number): number =>
   cloths === 1 ? seconds : Math.min(MOST_FIRST, Math.max(LEAST_SECONDS / 2, (FIRST_SHARE * seconds) / cloths));
 
-/** What a longer search may gain on a lay, in minor units of its currency: what lies between it and its proven bound. */
+/** Possible gain of a longer search on a lay, in minor units of its currency: what lies between it and its proven bound. */
 export const gainOf = ({ cloth }: ClothTask, { used, bound }: LayPlan): number =>
   costOf(Math.max(0, used - bound), cloth);
 

@@ -22,7 +22,7 @@ interface ContentJob {
   job: LayJob;
 }
 
-/** What the queue is asked: one length, or all that an order takes by itself. */
+/** A request to the queue: one length, or all that an order takes by itself. */
 export type AloneRequest = { key: string; job: LayJob; seed: number } | { orderId: number };
 
 /** A length that the worker has been asked for and has not found yet. */

@@ -150,7 +150,7 @@ class BestProgress {
     return true;
   }
 
-  /** What to tell of it now, as far along as `progress` is. */
+  /** The report of it now, as far along as `progress` is. */
   told({ done, sketch, ...rest }: NestProgress): NestProgress {
     const { used, unplaced } = this.best ?? rest;
     return {

@@ -16,7 +16,7 @@ const ALONE_AT_ONCE = 8;
 const SWEEP_EVERY_MS = 3_000;
 /** A run whose worker was not heard of for so long, by the database's clock, has lost it. */
 const LOST_AFTER_S = 6;
-/** What a job may take beyond the search itself: reading, the orders by themselves, saving. */
+/** Time (s) of a job beyond the search itself: reading, the orders by themselves, saving. */
 const SPARE_S = 300;
 /** A run that has lost its worker goes before all others. */
 const FIRST = 1_000;

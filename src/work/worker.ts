@@ -16,7 +16,7 @@ async function main() {
   await startWorking();
   console.log('The lay worker waits for lays.');
   const end = () => {
-    // What it has begun has lost its worker then, and another takes it up.
+    // Begun runs have lost their worker then, and another takes them up.
     void Promise.race([stopBoss().then(closePool), new Promise((resolve) => setTimeout(resolve, 1_000))]).finally(() =>
       process.exit(0),
     );

@@ -39,7 +39,7 @@ afterAll(leave);
 
 afterEach(() => expect(me.errors.splice(0)).toEqual([]));
 
-/** Of many alike, rows or pieces of a lay, the first dozen are looked at. */
+/** Places among many alike, rows or pieces of a lay: the first dozen are looked at. */
 const ALIKE = 'body *:nth-of-type(n+13)';
 /** Those with so many elements that axe takes seconds to pass over them: all but the first dozen are taken away. */
 const LONG = ['/batches/BATCH/labels', '/batches/BATCH/print'];
@@ -61,7 +61,7 @@ const ANEW = [
   '/workroom',
 ];
 
-/** What axe finds wrong, the first three places of each rule. */
+/** Violations that axe finds, the first three places of each rule. */
 async function faultsOf(options: RunOptions) {
   const { violations, incomplete, passes } = await me.page.evaluate(
     (exclude, given) =>

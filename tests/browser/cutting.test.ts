@@ -53,7 +53,7 @@ const isKept = (who: Person) =>
     },
     { polling: 200 },
   );
-/** What a device sends that is not seen here. */
+/** Entries of a device that are not seen here. */
 async function sends(entries: object[]) {
   const path = `${app.url}/api${sheetPath()}`;
   const { layVersion } = (await (await fetch(path)).json()) as {
@@ -77,7 +77,7 @@ const pairFrom = (localAddress: string, code: string) =>
     });
     sent.on('error', reject).end(new URLSearchParams({ code, name: 'a guesser' }).toString());
   });
-/** What a device that gives this code is answered. */
+/** Answer to a device that gives this code. */
 const pair = async (code: string) =>
   (
     await fetch(`${ON_NETWORK}/pair`, {

@@ -105,7 +105,7 @@ test('a piece that is dropped where it may not lie says why, and goes to the nea
     (old) => document.querySelector<HTMLElement>('[aria-label="What the lay takes"]')!.innerText === old,
     before,
   );
-  // What is moved by hand is saved, and stands when it is opened again.
+  // Moves by hand are saved, and stand when the lay is opened again.
   await (await me.page.$(`[data-piece="${one}"]`))!.click();
   await me.press('Take off');
   await me.press('Put on');

@@ -47,7 +47,7 @@ describe('all that waits in the demo', () => {
 describe('the whole workroom', () => {
   const script = (name: string, ...args: string[]) =>
     spawnSync(process.execPath, [`scripts/${name}.mjs`, ...args], { encoding: 'utf8', timeout: 120_000 });
-  /** What every table holds, as one number each. */
+  /** Content of every table, as one number each. */
   const contents = async (data: string) => {
     const tables = await rows<{ name: string }>(
       `SELECT tablename AS name FROM pg_tables WHERE schemaname = 'public' ORDER BY 1`,

@@ -9,7 +9,7 @@ const folder = mkdtempSync(join(tmpdir(), 'jolly-bolt-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const { scripts } = JSON.parse(readFileSync('package.json', 'utf8')) as { scripts: Record<string, string> };
-/** What `npm run` does with a command, without the half second that npm takes itself. */
+/** Runs a command as `npm run` does, without the half second that npm takes itself. */
 const run = (command: string, args: string[], input?: string) => {
   const [program, ...own] = scripts[command]!.split(' ');
   return spawnSync(program!, [...own, ...args], { encoding: 'utf8', input, timeout: 120_000 });

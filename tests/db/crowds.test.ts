@@ -151,7 +151,7 @@ const each =
   (i) =>
     runCommand(command, typeof input === 'function' ? (input as (i: number) => unknown)(i) : input, randomUUID());
 
-/** What each command is asked, once its workroom is made ready. */
+/** Input of each command, once its workroom is made ready. */
 const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'save order': async () =>
     each(orders.saveOrder, (i: number) => ({

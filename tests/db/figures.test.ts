@@ -11,7 +11,7 @@ import { receive } from '@/features/stock/actions';
 import { movementSums, receipt } from '../support/stock';
 import { value, db, inWorkroom } from '../support/workroom';
 
-// What the figures say is what the ledger holds: worked out by hand for a few movements.
+// Figures equal the ledger: worked out by hand for a few movements.
 
 let cloth: number;
 let bolt: number;
@@ -112,7 +112,7 @@ describe('the chart for the wall', () => {
     expect(chart.rows[2]).toMatchObject({ size: '16 × 16', zip: '12', filling: 'pad 16 × 16' });
     expect(chart.rows[2]!.cut).toMatch(/^front 16 × 16/);
     expect((await wallChart('zip-cushion', cloth, 2)).columns).toEqual(['Plain drill']);
-    // What is not there any more is left out of the question, not refused.
+    // A deleted record is left out of the question, not refused.
     expect((await wallChart('none', 999_999, 1)).clothId).toBeNull();
   });
 

@@ -36,7 +36,7 @@ inWorkroom();
 beforeEach(async () => {
   cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Towpath ticking', price: '14.50', turns: 'half' }, null)).id;
 });
-/** What stalls is waited for less here than in a workroom; what answers has more time than it needs. */
+/** A stalled device is waited for less here than in a workroom; one that answers has more time than it needs. */
 const usual = { ...patience };
 const hasPatience = (ms: number) => Object.assign(patience, { cutterTakes: ms, printer: ms, supplier: ms });
 afterEach(async () => {

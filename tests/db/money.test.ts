@@ -98,7 +98,7 @@ test('what is approved costs what it cost then, whatever prices, hours, markup a
   // A notion that is no longer kept at all still has the price that was approved.
   await db.delete(schema.materials);
   expect((await cost(id)).now).toEqual(before);
-  // What is not approved follows.
+  // An order that is not approved follows.
   const later = (await cost(await order(zipped()))).now;
   expect(later.total).toBeGreaterThan(2 * before.total);
   expect(amounts(later).filter(([part]) => part === 'notions')).toEqual([]);

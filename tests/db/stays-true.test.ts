@@ -19,7 +19,7 @@ import { lineForm, orderForm } from '../support/forms';
 import { linesOf, savedOrder } from '../support/orders';
 import { A_MOMENT, faultsOf, value, cloth, db, inWorkroom } from '../support/workroom';
 
-// What is true must stay true, whatever comes at the same moment and whatever a request says of itself.
+// Facts that must stay true, whatever comes at the same moment and whatever a request says of itself.
 
 inWorkroom();
 

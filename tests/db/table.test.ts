@@ -28,7 +28,7 @@ import { blackPng } from '../support/pictures';
 import { receipt } from '../support/stock';
 import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
-// What hands do on the table, as the database sees it: nothing that could not be cut is kept, and nobody's work is lost.
+// Hands on the table, as the database sees it: nothing that could not be cut is kept, and nobody's work is lost.
 
 let cloth: number;
 
@@ -103,7 +103,7 @@ describe('a lay that was changed by hand', () => {
       /can’t be cut as it lies: .* overlap/,
     );
     const less = sent(batch, { ...hands, lay: hands.lay.takenOff(a!.key) });
-    // What is left out must be said: a plan that simply forgets a piece is none.
+    // Unplaced pieces must be named: a plan that simply forgets one is none.
     expect(faultsOf(await saveLayByHand({ ...less, plan: { ...less.plan, unplaced: [] } }))[0]!.message).toMatch(
       /0 times/,
     );

@@ -165,7 +165,7 @@ test('a worker that was started with a lower priority than its own keeps it, whi
 
 test('a run whose job a worker took and died with is sent again', async () => {
   const [id] = await asks(null, 1);
-  // As a worker leaves it that dies between taking the job and taking the run.
+  // Left so by a worker that dies between taking the job and taking the run.
   await db.execute(sql`UPDATE pgboss.job SET state = 'active' WHERE name = 'lay-run' AND state = 'created'`);
   await db.update(schema.layRuns).set({ askedAt: sql`now() - interval '1 minute'` });
   startWorker();

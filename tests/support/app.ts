@@ -26,7 +26,7 @@ export class App {
     this.url = `http://127.0.0.1:${port}`;
   }
 
-  /** What a statement gives in a database of the application: its own, or one in another data folder. */
+  /** Rows of a statement in a database of the application: its own, or one in another data folder. */
   async rows<T extends object>(sql: string, data = this.data): Promise<T[]> {
     const { port, password } = JSON.parse(readFileSync(join(data, 'settings.json'), 'utf8')) as {
       port: number;
@@ -162,7 +162,7 @@ export class App {
   }
 }
 
-/** What Chromium is started with. */
+/** Arguments of Chromium. */
 const CHROMIUM = [
   // These save a sixth of a page’s processor time (measured): no frame of a browser to draw, one thread that paints, and no compiling of
   // what runs once.

@@ -3,7 +3,7 @@ import { test } from 'vitest';
 type Leg = (what: string, walk: () => Promise<void>) => void;
 
 /**
- * What a person does from one end to the other, as one test: its legs build on each other, so none is run without those before it. Of one
+ * A person's way from one end to the other, as one test: its legs build on each other, so none is run without those before it. Of one
  * that fails the leg is told.
  */
 export function journey(name: string, plan: (leg: Leg) => void) {

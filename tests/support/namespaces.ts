@@ -12,7 +12,7 @@ export class Namespaces {
     private readonly database: URL,
   ) {}
 
-  /** So many of them; null where this machine lets nobody make any (it takes root and `ip`). */
+  /** Makes this many; null where this machine lets nobody make any (it takes root and `ip`). */
   static async make(count: number, databaseUrl: string): Promise<Namespaces | null> {
     const made = new Namespaces(
       Array.from({ length: count }, (_, i) => `jolly-${process.pid}-${i}`),
@@ -69,7 +69,7 @@ export class Namespaces {
     return spawn('ip', ['netns', 'exec', this.names[i]!, program, ...args], options);
   }
 
-  /** What a program in one of them prints. Its database is handed on by this process, which must not wait for it standing still. */
+  /** Output of a program in one of them. Its database is handed on by this process, which must not wait for it standing still. */
   async ask(i: number, program: string, args: readonly string[]): Promise<string> {
     const { stdout } = await promisify(execFile)('ip', ['netns', 'exec', this.names[i]!, program, ...args], {
       encoding: 'utf8',

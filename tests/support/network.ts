@@ -17,7 +17,7 @@ export class Network {
           one.on('error', () => one.destroy());
           one.on('close', () => {
             network.sockets.delete(one);
-            // What is still on its way to the other one comes there, unless the network has gone away.
+            // Data on its way to the other one comes there, unless the network has gone away.
             for (const other of [near, far])
               if (network.isAway) other.destroy();
               else other.end();

@@ -9,10 +9,10 @@ const findField = (label: string, nth: number) =>
       [...(one.labels ?? [])].some((own) => own.innerText.replace('*', '').trim() === label),
   )[nth];
 
-/** What is found is used at once; a page that puts another in its place each time is at fault. */
+/** A found element is used at once; a page that puts another in its place each time is at fault. */
 const MOST_TRIES = 4;
 
-/** What was found comes to rest in this time, or it is looked for again. */
+/** A found element comes to rest in this time, or it is looked for again. */
 const AT_REST_MS = 10_000;
 
 /** Between two looks at a page for what is waited for. */
@@ -67,7 +67,7 @@ const findNamed = (selector: string, name: string) => {
  */
 export class Person {
   readonly errors: string[] = [];
-  /** What was asked for and did not come. */
+  /** The request that was not answered. */
   private readonly lost: string[] = [];
 
   constructor(
@@ -135,7 +135,7 @@ export class Person {
     throw new Error(`${timeout} ms have passed${failure ? `; looking failed: ${failure}` : ''}`);
   }
 
-  /** What is found on the page, once it is there. */
+  /** An element of the page, once it is there. */
   private finds<Given extends unknown[]>(find: (...given: Given) => unknown, ...given: Given) {
     return this.waitsFor(async () => {
       const handle = await this.page.evaluateHandle(find as (...given: unknown[]) => unknown, ...given);
@@ -187,7 +187,7 @@ export class Person {
       `field ${label} (${nth})`,
       async (field) => {
         await field.click({ count: 3 });
-        // As a whole, like something pasted: a key at a time would have the page drawn anew for each letter.
+        // Types it as a whole, like something pasted: a key at a time would have the page drawn anew for each letter.
         if (text) await this.page.keyboard.sendCharacter(text);
         else await this.page.keyboard.press('Backspace');
       },
@@ -239,7 +239,7 @@ export class Person {
     await (field as ElementHandle<HTMLInputElement>).uploadFile(file);
   }
 
-  /** What is downloaded from now on lies in that folder. */
+  /** Puts downloads from now on into that folder. */
   async savesTo(folder: string) {
     const session = await this.page.createCDPSession();
     await session.send('Page.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });

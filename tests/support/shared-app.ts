@@ -11,10 +11,10 @@ const own = Number(process.env.VITEST_POOL_ID ?? 1);
 /** An address of this machine at which the application takes the one who asks for a device on the workroom’s network. */
 export const NETWORK_HOST = '127.0.0.2';
 
-/** What `enter` starts: its port and data are the process’s own. */
+/** The application that `enter` starts: its port and data are the process’s own. */
 export const app = new App(join(process.cwd(), '.local', `shared-app-${own}`), 3200 + own);
 
-/** What the browser's camera sees, a film that a test writes before it looks (YUV4MPEG2). */
+/** The camera's picture, a film that a test writes before it looks (YUV4MPEG2). */
 export const FILM = join(process.cwd(), '.local', `shared-film-${own}.y4m`);
 const CAMERA = [
   '--use-fake-ui-for-media-stream',

@@ -3,7 +3,7 @@ import { expect } from 'vitest';
 import type { Database } from '@/db';
 import type { ReceiveForm } from '@/features/stock/form';
 
-/** What came, as somebody would type it: a bolt of the test's cloth (54 in wide), 20 yd long, at £10 a yard. */
+/** A delivery as somebody would type it: a bolt of the test's cloth (54 in wide), 20 yd long, at £10 a yard. */
 export const receipt = (cloth: number, rest: Partial<ReceiveForm> = {}): ReceiveForm => ({
   what: `cloth ${cloth}`,
   lot: '3',

@@ -9,10 +9,10 @@ import { searchHere } from '@/work/lengths-alone';
 import { closePool } from '@/work/pool';
 import { DELETE_ALL } from './delete-all';
 
-/** So long (s) lays are made in tests of what happens to them. */
+/** Time (s) of lays in tests of what happens to them. */
 export const A_MOMENT = 0.05;
 
-/** What an action gave; a refusal fails the test. */
+/** Value of an action's answer; a refusal fails the test. */
 export const value = <T>(answer: Answer<T>): T => {
   if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
   return answer.value;

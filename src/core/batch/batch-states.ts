@@ -4,7 +4,7 @@ import type { TransitionTable } from '../transitions';
 export const BATCH_STATES = ['draft', 'queued', 'laying', 'laid', 'failed', 'approved', 'cut'] as const;
 export type BatchState = (typeof BATCH_STATES)[number];
 
-/** What can happen to a batch. */
+/** Events of a batch. */
 export const BATCH_EVENTS = [
   'ask',
   'take',
@@ -34,7 +34,7 @@ export const BATCH_TRANSITIONS: TransitionTable<BatchState, BatchEvent> = {
   lose: { by: 'worker', from: ['laying'], to: 'queued', refusal: 'These lays are not being made.' },
   finish: { by: 'worker', from: ['laying'], to: 'laid', refusal: 'These lays are not being made any more.' },
   fail: { by: 'worker', from: ['queued', 'laying'], to: 'failed', refusal: 'These lays are not being made any more.' },
-  // What a batch cuts has changed, or a line was taken out: its lays no longer hold.
+  // Its orders have changed, or a line was taken out: its lays no longer hold.
   reopen: { by: 'person', from: BEFORE_APPROVAL, to: 'draft', refusal: 'An approved batch is kept as it is.' },
   // The cutter has moved something on the table, or taken another way of laying it.
   rearrange: {

@@ -25,7 +25,7 @@ export interface BatchCloth {
   key: string;
   cloth: Cloth;
   units: Units;
-  /** What of it lies on the shelf, and what a person decided about that; left out where the shelf plays no part. */
+  /** The cloth's items on the shelf, and what a person decided about them; left out where the shelf plays no part. */
   shelf?: readonly PricedItem[];
   choice?: StockChoice;
 }
@@ -35,7 +35,7 @@ export interface PricedItem extends ShelfItem {
   price: Price;
 }
 
-/** What has to be laid on one cloth: everything together, and each order by itself for its share. */
+/** The jobs on one cloth: everything together, and each order by itself for its share. */
 export interface ClothTask extends BatchCloth {
   whole: ClothJob;
   /** The same job on one endless length, before stock was chosen for it. */
@@ -48,7 +48,7 @@ export interface ClothTask extends BatchCloth {
 interface OrderTask {
   orderNo: string;
   job: ClothJob;
-  /** What the job asks for, whatever the order's number: orders that cut the same have the same. */
+  /** The job's content, whatever the order's number: orders that cut the same have the same. */
   content: string;
 }
 
@@ -86,14 +86,14 @@ export function withoutItems(task: ClothTask, ids: readonly number[]): ClothTask
 
 /** The figures of a lay: lengths in nm, costs in minor units of the cloth's currency. */
 export interface LayFigures {
-  /** As it lies on the table, after any wash. */
+  /** Length on the table, after any wash. */
   used: Nm;
   bound: Nm;
-  /** What is taken off the shelf, and what has to be bought in the shop's steps (nm, before any wash). */
+  /** Length taken off the shelf, and length to buy in the shop's steps (nm, before any wash). */
   bought: Nm;
   cost: number;
   waste: number;
-  /** What it takes of each item, and what the shelf lacks for it. */
+  /** The use of each item, and what the shelf lacks for it. */
   uses: PricedUse[];
   short: Nm;
   /** The same laid by hand, all together or one order behind the other where that is shorter, and cut from the same bolts. */
@@ -186,7 +186,7 @@ function handLays(
   return left > 0 ? [...lays, layOn(TO_BUY, left)] : lays;
 }
 
-/** What a plan takes: of each item, what it costs in all, and how much is taken off the shelf or bought (nm, before any wash). */
+/** Takings of a plan: each item's, its cost in all, and the length taken off the shelf or bought (nm, before any wash). */
 export function takenBy(
   cloth: Cloth,
   items: readonly PricedItem[],
@@ -215,7 +215,7 @@ export function wasteOf(job: LayJob, plan: Pick<LayPlan, 'lays' | 'unplaced'>): 
   );
 }
 
-/** What a plan takes of each length with its cost: an item at what was paid for it, what is to buy at the shop's price in its steps. */
+/** Lists what a plan takes of each length with its cost: an item at what was paid for it, the rest at the shop's price in its steps. */
 function pricedUses(cloth: Cloth, items: readonly PricedItem[], plan: Pick<LayPlan, 'lays'>): PricedUse[] {
   return usesOf(plan, items, cloth).map((use) => {
     const item = items.find(({ id }) => id === use.itemId);

@@ -4,7 +4,7 @@ import type { TransitionTable } from '../transitions';
 export const LAY_RUN_STATES = ['waiting', 'running', 'done', 'failed', 'dropped'] as const;
 type LayRunState = (typeof LAY_RUN_STATES)[number];
 
-/** What can happen to a lay run. */
+/** Events of a lay run. */
 export const LAY_RUN_EVENTS = ['take', 'lose', 'finish', 'fail', 'drop'] as const;
 type LayRunEvent = (typeof LAY_RUN_EVENTS)[number];
 
@@ -15,6 +15,6 @@ export const LAY_RUN_TRANSITIONS: TransitionTable<LayRunState, LayRunEvent> = {
   lose: { by: 'worker', from: ['running'], to: 'waiting', refusal: 'No worker has this run.' },
   finish: { by: 'worker', from: ['running'], to: 'done', refusal: 'This run is not being worked any more.' },
   fail: { by: 'worker', from: ['running'], to: 'failed', refusal: 'This run is not being worked any more.' },
-  // What the batch cuts has changed, so nobody wants the result.
+  // The batch has changed, so nobody wants the result.
   drop: { by: 'person', from: ['waiting', 'running'], to: 'dropped', refusal: 'This run has ended.' },
 };

@@ -45,7 +45,7 @@ test('a line is where its batch is', () => {
   expect(states).toEqual(['waiting', ...Array<string>(5).fill('batched'), 'approved', 'cut']);
 });
 
-// As above: what may happen in each state, written out apart from the tables.
+// Written out apart from the tables, as above: the events of each state.
 test.each([
   [
     'a lay run',

@@ -44,7 +44,7 @@ export function groupsOf(orders: readonly WaitingOrder[]): TogetherGroup[] {
     .map((group) => ({ orders: group, from: group[0]!.due, to: group.at(-1)!.due }));
 }
 
-/** What cutting together saves over each alone, bought in the shop's steps: nm and minor units, never below 0. */
+/** Saving of cutting together over each alone, bought in the shop's steps: nm and minor units, never below 0. */
 export function savingOf(cloth: Cloth, together: Nm, alone: readonly Nm[]): { savedNm: Nm; savedMinor: number } {
   const bought = (length: Nm) => boughtLength(beforeWash(length, cloth.shrinkage?.along), cloth.sellingStep);
   const apart = alone.map(bought);

@@ -6,7 +6,7 @@ import { inches, NM, type Nm } from '../length';
 import { takenBy, wasteOf } from './batch';
 import { DRILL, pricedItem } from './testing';
 
-// What a plan takes off the shelf and what is bought, with its cost; and what of the cloth becomes nothing.
+// Takings of a plan from the shelf and the shop with their cost, and the cloth that becomes nothing.
 
 const lays = (...used: [stock: string, used: Nm][]) => ({
   lays: used.map(([stock, length]) => ({ stock, used: length, placed: [], cuts: [] })),

@@ -30,12 +30,12 @@ const WIDTHS: Record<Units, Nm[]> = {
   in: [45, 54, 60, 72].map(inches),
   mm: [1_120, 1_370, 1_500, 1_800].map((mm) => mm * NM.mm),
 };
-/** So many parts are offered to be turned. */
+/** Most parts that are offered to be turned. */
 const MOST_TURNED = 4;
 /** Cloth is the same width when it differs by no more than this. */
 const SAME_WIDTH: Nm = inches(1);
 
-/** What may be done another way with a job: each by itself. Ways that the cut list knows of (`panels`) come beside these. */
+/** Lists the other ways to lay a job, each by itself. Ways that the cut list knows of (`panels`) come beside these. */
 export function waysOf({ job, parts }: { job: LayJob; parts: readonly JobPart[] }, cloth: Cloth, units: Units): Way[] {
   const ways: Way[] = [];
   const add = (name: string, ...changes: WayChange[]) => ways.push({ name, changes });
@@ -146,7 +146,7 @@ const freshRoll = (job: LayJob, cloth: Cloth): LayJob['stock'][number] => ({
   outline: null,
 });
 
-/** What a plan asks of the hands: pieces and strips to be cut out, and seams that only join what one cut could not give. */
+/** Handwork of a plan: pieces and strips to be cut out, and seams that only join what one cut could not give. */
 export function workOf(plan: Pick<LayPlan, 'lays'>, parts: readonly JobPart[]): { cuts: number; seams: number } {
   const cuts = plan.lays.flatMap((lay) => lay.cuts);
   const pieces = plan.lays.flatMap(({ placed }) => placed);

@@ -33,7 +33,7 @@ export type Weight = (typeof WEIGHTS)[number];
 export const GIVES = ['none', 'little', 'stretch'] as const;
 export type Give = (typeof GIVES)[number];
 
-/** What a cloth is like under the hands; some mistakes show only when it is known. */
+/** Nature of a cloth under the hands; some mistakes show only when it is known. */
 export interface ClothNature {
   fibre: Fibre;
   weight: Weight;
@@ -57,11 +57,11 @@ export interface Cloth {
   /** Where a point of the pattern lies: nm from the left edge and from the squared end; [0, 0] where it is left out. */
   motif?: [Nm, Nm];
   nature?: ClothNature;
-  /** What part of it is lost when it is washed before cutting, 0 to under 1; left out where it is cut unwashed. */
+  /** The part lost when it is washed before cutting, 0 to under 1; left out where it is cut unwashed. */
   shrinkage?: { across: number; along: number };
   /** Foam and board are cut edge to edge, with a saw or a knife along a ruler. */
   isCutStraight?: boolean;
-  /** Of sheets (foam, board): how long one is, nm; a price is then for one sheet. Of a remnant priced whole: its length. */
+  /** Length of a sheet (foam, board), nm; a price is then for one sheet. Length of a remnant that is priced whole. */
   sheetLength?: Nm;
   price: Price;
   sellingStep: Nm;

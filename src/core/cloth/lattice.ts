@@ -71,7 +71,7 @@ export function missAcross({ from, to, phase }: Span, lattice: Lattice): Nm {
   return over <= HARDLY ? 0 : Math.min(over, from - (first - lattice.across));
 }
 
-/** Whether parts that share a phase, each with its start of the pattern `phase` away from it, all have a place across the cloth. */
+/** Tells whether parts that share a phase, each with its start of the pattern `phase` away from it, all have a place across the cloth. */
 export function canShareAPhase(spans: readonly Span[], lattice: Lattice): boolean {
   if (spans.some(({ from, to }) => to < from)) return false;
   if (lattice.across === 0) return true;

@@ -3,7 +3,7 @@ import type { Nm } from '../length';
 /** A point of a photograph, in its pixels: x to the right, y down. */
 export type Pixel = [x: number, y: number];
 
-/** What somebody has marked on a photograph of a cloth that lies flat. */
+/** Marks that somebody has made on a photograph of a cloth that lies flat. */
 export interface PhotoMarks {
   /** The same point of the pattern in two columns, from left to right across the cloth, and how many repeats lie between them. */
   across: [Pixel, Pixel];
@@ -17,7 +17,7 @@ export interface PhotoMarks {
   edges: [Pixel, Pixel] | null;
 }
 
-/** What a photograph tells of a cloth. */
+/** Measures of a cloth taken from a photograph. */
 export interface PhotoReading {
   across: Nm;
   along: Nm;

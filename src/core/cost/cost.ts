@@ -11,10 +11,10 @@ export function costOf(length: Nm, { price, sheetLength }: Pick<Cloth, 'price' |
   return roundHalfUp(BigInt(length) * BigInt(price.minor), per);
 }
 
-/** What part of the cloth laid on is in no piece; both areas in nm². 0 when nothing is used. */
+/** Waste: the part of the cloth laid on that is in no piece; both areas in nm². 0 when nothing is used. */
 export const wasteShare = (laidOn: number, pieces: number): number => (laidOn > 0 ? (laidOn - pieces) / laidOn : 0);
 
-/** What one order needs of a cloth: the length and cost if it were cut alone, and the area of its pieces. */
+/** An order's needs of a cloth: the length and cost if it were cut alone, and the area of its pieces. */
 export interface OrderNeed {
   aloneLength: Nm;
   aloneCost: number;

@@ -3,7 +3,7 @@ import { USUAL_COSTING, type Costing } from './order-cost';
 import { inches, parseLength, type Nm, type Units, typingUnit } from '../length';
 import type { Fault } from '../result';
 
-/** What the workroom calculates costs with, as it is typed: money, parts in per cent, minutes, and what is worth keeping. */
+/** Settings of costs as they are typed: money, parts in per cent, minutes, and the least size that is kept. */
 export interface CostingForm {
   hour: string;
   currency: string;

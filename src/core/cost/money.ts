@@ -14,7 +14,7 @@ export function exponentOf(currency: string): number {
 /** The codes of all currencies that the platform knows (ISO 4217), by the alphabet. */
 export const currencies = (): readonly string[] => Intl.supportedValuesOf('currency');
 
-/** Whether a text is the code of a currency that the platform knows. */
+/** Tells whether a text is the code of a currency that the platform knows. */
 export const isCurrency = (code: string): boolean => /^[A-Z]{3}$/.test(code) && currencies().includes(code);
 
 /** A currency as a choice shows it: `GBP, British Pound`. */

@@ -1,6 +1,6 @@
 import { labourOf, partOf } from './rounding';
 
-/** What a workroom calculates with: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
+/** Settings of costs: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
 export interface Costing {
   /** Minor units for an hour's work. */
   hourMinor: number;
@@ -44,21 +44,21 @@ interface CostLine {
 
 export interface CostSheet {
   currency: string;
-  /** What is made. */
+  /** The work that is paid for. */
   made: { name: string; qty: number }[];
   lines: CostLine[];
   /** Before tax, and with it: the sums of the lines, to the minor unit. */
   net: number;
   total: number;
-  /** What is not in the sum, and why: a notion without a price, a cloth in another currency. */
+  /** Left out of the sum, and why: a notion without a price, a cloth in another currency. */
   missing: string[];
 }
 
-/** What an order takes: amounts that are known, in the currency of each. */
+/** Takings of an order: amounts that are known, in the currency of each. */
 export interface OrderTakes {
   materials: { part: 'cloth' | 'notions' | 'recuts'; what: string; sum: string; amount: number; currency: string }[];
   labour: { kind: string; name: string; qty: number }[];
-  /** What has no price at all. */
+  /** Names of what has no price at all. */
   unpriced: string[];
 }
 

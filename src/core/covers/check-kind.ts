@@ -38,7 +38,7 @@ const NAME = /^[a-z][A-Za-z0-9]{0,30}$/;
 interface Place {
   field: string;
   formula: string;
-  /** What it must come to. */
+  /** The expected result. */
   wants: Value['type'] | 'size' | 'any';
 }
 
@@ -212,7 +212,7 @@ export function checkKind(
   };
   for (const options of [{}, ...choices]) {
     const attempt = trial(ready, { measures: sample, options, units });
-    // What needs a faulty result fails with it; only the first is told.
+    // A formula that needs a faulty result fails with it; only the first is reported.
     const [first] = attempt.errors;
     if (first) {
       tell(`results.${results.get(first[0])!.i}.is`, first[1].code, first[1].message);

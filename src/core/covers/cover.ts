@@ -87,7 +87,7 @@ export interface Inspection {
   tolerance: Nm;
 }
 
-/** What one cover takes: everything per cover, not multiplied by the order's quantity. */
+/** Parts and notions of one cover: everything per cover, not multiplied by the order's quantity. */
 export interface TakeOff {
   finished: { width: Nm; height: Nm; thickness?: Nm; skirt?: Nm; flange?: Nm; overlap?: Nm };
   pieces: CoverPiece[];
@@ -95,7 +95,7 @@ export interface TakeOff {
   notions: CoverNotion[];
   marks: CoverMark[];
   steps: CoverStep[];
-  /** What is checked when it is sewn: the size that the tape must show, and how far it may be off. */
+  /** A check of the sewn cover: the size that the tape must show, and how far it may be off. */
   inspections: Inspection[];
   warnings: Warning[];
   /** The seam allowance, for joins. */

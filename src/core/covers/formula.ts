@@ -12,7 +12,7 @@ export type Value =
   | { type: 'word'; value: string }
   | { type: 'yes-no'; value: boolean };
 
-/** What names mean while a formula is worked out. An inline name is shown in sums by its formula, not its value. */
+/** Values of names while a formula is evaluated. An inline name is shown in sums by its formula, not its value. */
 export interface Scope {
   values: Map<string, Value>;
   inline: Map<string, jsep.Expression>;

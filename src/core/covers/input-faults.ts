@@ -77,7 +77,7 @@ function optionFaults(kind: CoverKind, { options, units }: CoverInput): Fault[] 
 
 const shown = (value: Nm, units: OrderUnits) => printLength(value, STYLES[units]);
 
-/** What of an input its kind does not take: measures, options and the fit, each at its field. */
+/** Faults of an input that its kind does not take: measures, options and the fit, each at its field. */
 export const inputFaults = (kind: CoverKind, input: CoverInput): Fault[] => [
   ...measureFaults(kind, input),
   ...optionFaults(kind, input),

@@ -54,7 +54,7 @@ interface ChoiceOption extends OptionBase {
 
 export type KindOption = LengthOption | HemOption | CountOption | ChoiceOption;
 
-/** What a length or hem is where an order leaves it open: formulas, none where it stays open. */
+/** The usual value of a length or hem where an order leaves it open: formulas, none where it stays open. */
 export function usualOf(option: KindOption, units: OrderUnits): readonly string[] {
   if (option.type !== 'length' && option.type !== 'hem') return [];
   const usual = units === 'in' ? option.default : (option.metric ?? option.default);
@@ -134,7 +134,7 @@ export interface Check {
   level: 'warn' | 'stop';
 }
 
-/** What the machine is set to, by what the stitching is for. Common practice of the trade, no source. */
+/** Setting of the machine, by what the stitching is for. Common practice of the trade, no source. */
 export const STITCHES = {
   seam: '2.5–3 mm',
   upholstery: '4–5 mm',
@@ -147,11 +147,11 @@ export type Stitch = keyof typeof STITCHES;
 export const FEET = ['zip foot', 'piping foot', 'walking foot'] as const;
 export type Foot = (typeof FEET)[number];
 
-/** What is marked: a spot, a line to stitch or cut along, or a line to fold along. */
+/** Type of a mark: a spot, a line to stitch or cut along, or a line to fold along. */
 export const MARK_SORTS = ['point', 'line', 'fold'] as const;
 export type MarkSort = (typeof MARK_SORTS)[number];
 
-/** What is marked on a piece once it is cut, by its distances from the left and from the lower cut edge (formulas). */
+/** A mark on a piece once it is cut, by its distances from the left and from the lower cut edge (formulas). */
 export interface PartMark {
   name: string;
   /** The name of the piece. */
@@ -175,7 +175,7 @@ export interface Step {
   caution?: string;
 }
 
-/** What a part is made of. Cloth roles fall back to the face; materials that nobody sees have a name of their own. */
+/** The role of a part's cloth. Cloth roles fall back to the face; materials that nobody sees have a name of their own. */
 const CLOTH_ROLES = ['face', 'back', 'contrast', 'boxing', 'skirt', 'flap', 'pocket', 'welt', 'lining'] as const;
 export const MATERIAL_ROLES = [
   'ticking',
@@ -228,16 +228,16 @@ export interface CoverKind {
   version: number;
   about: string;
   drawing: Drawing;
-  /** What is measured: the guide draws it with the tape on it. */
+  /** The thing that is measured: the guide draws it with the tape on it. */
   object: MeasuredObject;
-  /** What fills it: soft fills are checked to 1/4 in, all else to 1/8. */
+  /** The filling: soft fills are checked to 1/4 in, all else to 1/8. */
   fill: 'soft' | 'firm';
   measures: Measure[];
   options: KindOption[];
   /** A traced outline may stand for two measures: its box gives them; formulas then know `traced` and `perimeter`. */
   outline?: { measure: string; across: string; along: string; allowance: string };
   defaultFit: Fit;
-  /** What each fit that the kind knows adds to a measured edge, both sides together. */
+  /** The length that each fit adds to a measured edge, both sides together. */
   allowance: Partial<Record<Fit, string>> & { true?: string };
   results: Result_[];
   /** The finished size, for the drawing and the inspection. */

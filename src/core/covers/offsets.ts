@@ -3,7 +3,7 @@ import type { Nm } from '../length';
 
 type Ring = [Nm, Nm][];
 
-/** What the tape says at one place along the centre line (nm): how far the edge lies to the left and to the right of it. */
+/** One reading along the centre line (nm): how far the edge lies to the left and to the right of it. */
 export interface Station {
   at: Nm;
   left: Nm;
@@ -15,7 +15,7 @@ export interface Station {
 /** How far a drawn curve may stray from the true one: 0.2 mm, less than a chalk line. */
 const CURVE_ERROR: Nm = 200_000;
 const MOST_STATIONS = 100;
-/** What an order takes. */
+/** Limits of an order. */
 const MOST_CORNERS = 500;
 
 /**

@@ -114,7 +114,7 @@ describe('a form beside a sheet of paper', () => {
       [...all].sort((a, b) => a - b),
     );
     edges[0]!.forEach((edge, i) => expect(Math.abs(edge / edges[1]![i]! - 1)).toBeLessThan(0.005));
-    // As they were marked they would have been further off than that.
+    // Unrefined marks would have been further off than that.
     const raw = sizesOf(value(photoOf(CAMERA, { corners: rough, outline })));
     expect(Math.abs(raw.round / seat.round - 1)).toBeGreaterThan(0.005);
   });

@@ -23,7 +23,7 @@ export interface SheetPhoto {
   isSwapped: boolean;
   /** The form's outline in turn, either way round. */
   outline: readonly Pixel[];
-  /** Whether a curve runs through the points, or straight edges. */
+  /** Tells whether a curve runs through the points, or straight edges. */
   isSmooth: boolean;
 }
 
@@ -200,7 +200,7 @@ function edgeLine(picture: GreyPicture, from: Pixel, to: Pixel): Line | null {
   }
   const first = fitted(found);
   if (!first) return null;
-  // What lies far off the line is a shadow or a crease: once more without it.
+  // A spot far off the line is a shadow or a crease: fit once more without it.
   const near = found.filter((point) => offLine(first, point) < 1.5);
   return near.length >= LEAST_FOUND ? fitted(near) : null;
 }

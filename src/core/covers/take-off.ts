@@ -219,7 +219,7 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
 /** Nobody marks more of one thing on a cover. */
 const MOST_MARKS = 200;
 
-/** What is marked on the pieces that are cut, numbered through the cover. */
+/** Marks on the pieces that are cut, numbered through the cover. */
 function marksOf(
   { marks = [] }: CoverKind,
   pieces: readonly CoverPiece[],
@@ -408,7 +408,7 @@ function fill(template: string, scope: Scope, style: PrintStyle): string {
 export function openOptions(kind: CoverKind, options: CoverInput['options']): KindOption[] {
   const scope = emptyScope([]);
   for (const { id } of kind.measures) scope.values.set(id, length(0));
-  // What is open hangs on choices alone.
+  // An option's visibility depends on choice options only.
   for (const option of kind.options) setOption(scope, option, options[option.id], 'in');
   return kind.options.filter(({ when }) => when === undefined || isTrue(evaluate(compiled(when), scope)));
 }

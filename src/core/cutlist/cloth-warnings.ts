@@ -3,7 +3,7 @@ import type { CoverKind, CoverStep, TakeOff, Warning } from '../covers';
 import { inches, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { OrderLine } from './order-line';
 
-/** What a check looks at: a line, what it takes, and the cloth of each role. */
+/** Subject of a check: a line, what it takes, and the cloth of each role. */
 interface Seen {
   line: OrderLine;
   kind: CoverKind;
@@ -161,7 +161,7 @@ export function stepOn(face: Cloth | undefined, step: CoverStep): CoverStep {
   return { ...step, stitch: step.stitch === 'seam' ? 'upholstery' : step.stitch, foot: step.foot ?? 'walking foot' };
 }
 
-/** What the sewing of a cloth asks for, before the first step. Common practice of the trade, no source. */
+/** Advice on sewing a cloth, before the first step. Common practice of the trade, no source. */
 export function clothSteps(face: Cloth | undefined): Omit<CoverStep, 'n'>[] {
   const { nature } = face ?? {};
   if (!face || !nature) return [];

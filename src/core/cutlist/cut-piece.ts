@@ -27,11 +27,11 @@ export interface CutPiece {
   sum: [string, string];
   outline?: [Nm, Nm][];
   match?: MatchPoint;
-  /** What is added to an anchor's phase so that the motif is centred on the line's first matched piece. */
+  /** Added to an anchor's phase so that the motif is centred on the line's first matched piece. */
   centre?: [Nm, Nm];
   /** Pieces of one group of a line share the pattern; without one they share the line's. */
   group?: string;
-  /** What is marked on it, in its own frame. */
+  /** Its marks, in its own frame. */
   marks?: PieceMark[];
   /** The cover's usual seam allowance (nm). */
   seam?: Nm;
@@ -53,7 +53,7 @@ export interface WidePart {
   chosen: WideWay | null;
 }
 
-/** What the workroom knows beside the order: its kinds, and its cloths by the names that lines use. */
+/** The workroom's part of a take-off, beside the order: its kinds, and its cloths by the names that lines use. */
 export interface Workroom {
   kinds?: KindBook;
   cloths?: ReadonlyMap<string, Cloth>;

@@ -17,12 +17,12 @@ export interface JobPart {
   line: string;
   name: string;
   sum: [string, string];
-  /** As cut, nm: across by along; a strip's width by its length. */
+  /** Cut size, nm: across by along; a strip's width by its length. */
   size: [Nm, Nm];
   isStrip: boolean;
   /** The usual seam allowance round it (nm), where it is known: lays that were stored earlier know none. */
   seam?: Nm;
-  /** What is marked on it, in its own frame. */
+  /** Its marks, in its own frame. */
   marks?: PieceMark[];
 }
 

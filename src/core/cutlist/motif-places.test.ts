@@ -39,7 +39,7 @@ const stops = (one: OrderLine, on?: Cloth) =>
   listOf(one, on)
     .warnings.filter(({ level }) => level === 'stop')
     .map(({ message }) => message);
-/** What a lay leaves out. */
+/** Pieces that a lay leaves out. */
 const unplaced = (one: OrderLine, on: Cloth = cloth()) => {
   const made = layJobFor([{ orderNo: '1', cutList: listOf(one, on) }], 'a', on, 'in')!;
   const plan = nest(made.job, { steps: 40 });

@@ -2,7 +2,7 @@ import { canShareAPhase, latticeOf, missAcross, usableWidth, type Cloth, type La
 import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import { turned, type Part } from './panels';
 
-// Whether matched parts can lie on their cloth with the pattern where the order wants it, before anything is laid.
+// Checks before anything is laid that matched parts can lie on their cloth with the pattern where the order wants it.
 
 /** Where a part's corner may lie across its cloth, and where the pattern wants it: its own place, or relative to its group's. */
 function spanOf({ across, match, centre }: Part, cloth: Cloth): Span {
@@ -19,7 +19,7 @@ export function missOfMotif(part: Part, cloth: Cloth): Nm {
   return Math.ceil(missAcross(spanOf(part, cloth), lattice));
 }
 
-/** What a person may do about a part that has no place: each only where it would work. */
+/** Ways out for a part that has no place: each only where it would work. */
 function waysOut(part: Part, all: readonly Part[], canJoin: boolean, cloth: Cloth, lattice: Lattice): string[] {
   const alike = all.map(({ centre: _, ...rest }) => rest);
   const sideways = turned(part);
@@ -63,7 +63,7 @@ export function motifMissed(
  */
 export function alikeMissed(parts: readonly Part[], cloth: Cloth, units: OrderUnits): string | null {
   const lattice = latticeOf(cloth.repeat);
-  // What is wider than the cloth is joined.
+  // Parts that are wider than the cloth are joined.
   const alike = parts.filter(
     ({ match, centre, group, across }) => match && !centre && !group && across <= usableWidth(cloth),
   );

@@ -9,7 +9,7 @@ export type Matching = 'none' | 'alike' | 'centred';
 export interface OrderLine {
   id: string;
   kind: string;
-  /** Of a workroom's own kind: the version that the line was made with; the current one where it is left out. */
+  /** The version of the kind that the line was made with; the current one where it is left out. */
   kindVersion?: number;
   qty: number;
   measures: Record<string, Nm>;

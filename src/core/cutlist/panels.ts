@@ -29,17 +29,17 @@ export interface Part {
   sum: [string, string];
   outline?: [Nm, Nm][];
   match?: MatchPoint;
-  /** What is added to an anchor's phase so that the motif is centred. */
+  /** Added to an anchor's phase so that the motif is centred. */
   centre?: [Nm, Nm];
   /** Parts of one name here share the pattern among themselves only. */
   group?: string;
   /** It keeps its direction although the cloth would let it turn. */
   isFixed?: boolean;
-  /** What is marked on it. */
+  /** Its marks. */
   marks?: PieceMark[];
 }
 
-/** What the kind and the cloth propose: cloth without direction leaves the choice to the lay. */
+/** The proposal of the kind and the cloth: cloth without direction leaves the choice to the lay. */
 export const proposedDirection = ({ turns, repeat }: Pick<Cloth, 'turns' | 'repeat'>): Direction =>
   turns === 'any' && !repeat ? 'any' : 'along';
 

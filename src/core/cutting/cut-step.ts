@@ -2,7 +2,7 @@ import type { Point } from '../lay';
 import type { Nm } from '../length';
 
 /**
- * What a cutter does in one step:
+ * One step of a cutter:
  * `square` the end; cut `across` the whole width; `stack` alike sections or `fold` one lengthwise; `part` a block from the rest of its
  * section; cut out a `piece` (or a run of alike ones) with straight cuts; cut a run of `strips`; cut `around` what no straight cut frees.
  */
@@ -24,7 +24,7 @@ export interface CutStep {
   stacked: number[];
   /** How many layers one cut goes through. */
   layers: number;
-  /** What it frees, as indices into the items of the length's drawing (`drawPlan`). */
+  /** Items that it frees, as indices into the items of the length's drawing (`drawPlan`). */
   items: number[];
   /** The box of what is cut in the layer that is seen. */
   along: [from: Nm, to: Nm];

@@ -10,7 +10,7 @@ const MOST_LAYERED = 200;
 /** A rotary cutter goes through so many layers of usual cloth with a true edge; common practice, from memory. */
 const MOST_LAYERS = 4;
 
-/** What may be laid on each other. */
+/** Sections that may be laid on each other. */
 export interface LayerRules {
   /** The pattern's lattice; null for plain cloth. */
   lattice: Lattice | null;
@@ -24,7 +24,7 @@ export interface LayeredSection {
   sections: number[];
   /** True when it is folded lengthwise along the cloth's middle. */
   isFolded: boolean;
-  /** What is cut in the layer that is seen. */
+  /** Cuts in the layer that is seen. */
   items: number[];
   /** For each of them what else the same cut frees: in the other layers, or on the other side of the fold. */
   twins: Map<number, number[]>;
@@ -68,7 +68,7 @@ export function layerSections(
   return layered.map((group) => (group.sections.length > 1 || lattice ? group : (fold(rings, group, middle) ?? group)));
 }
 
-/** Whether the pattern under a section that lies `by` nm further along is the same: whole repeats along, whatever the drop across. */
+/** Tells whether the pattern under a section that lies `by` nm further along is the same: whole repeats along, whatever the drop across. */
 function isSamePhase(lattice: Lattice | null, by: Nm): boolean {
   if (!lattice || lattice.along === 0) return true;
   return Math.abs(by - Math.round(by / lattice.along) * lattice.along) <= ONE_CUT;
@@ -113,7 +113,7 @@ function fold(rings: readonly Point[][], group: LayeredSection, middle: Nm): Lay
 
 const leftOf = (ring: readonly Point[]) => Math.min(...ring.map(([x]) => x));
 
-/** Whether two rings have the same corners, wherever they begin and whichever way they run. */
+/** Tells whether two rings have the same corners, wherever they begin and whichever way they run. */
 function isSameRing(a: readonly Point[], b: readonly Point[]): boolean {
   if (a.length !== b.length || !isSameBox(a, b)) return false;
   const order = (ring: readonly Point[]) =>

@@ -177,7 +177,7 @@ function add(items: readonly number[], doing: CutDoing, parted: PartsOfBlock | n
   const { rings, group, numbers, layers, middle } = section;
   const { across, along } = extentOf(rings, items);
   const run: CutRun | null = parted?.run ?? null;
-  // What lies across the fold is cut as far as the fold.
+  // Cuts across the fold end at the fold.
   const isSeen = (at: Nm) => !group.isFolded || run !== 'along' || at <= middle + ONE_CUT;
   const cuts = parted ? cutsOf(parted, section).filter(isSeen) : [];
   const last = cuts.at(-1);
@@ -240,7 +240,7 @@ function widthOf(ring: readonly Point[]): Nm {
   return Math.max(...at) - Math.min(...at);
 }
 
-/** Whether a ring is a rectangle along the axes of the cloth. */
+/** Tells whether a ring is a rectangle along the axes of the cloth. */
 const isBox = (ring: readonly Point[]) =>
   ring.length === 4 &&
   ring.every(([x, y], i) => {

@@ -1,6 +1,6 @@
 import type { CoverKind } from '../covers';
 
-/** What the document of a cover kind calls itself (docs/formats/cover-kind.md). */
+/** Name of the document of a cover kind (docs/formats/cover-kind.md). */
 export const KIND_FORMAT = 'jolly-bolt/cover-kind';
 
 /** The text of a kind as a document of its own (docs/formats/cover-kind.md). */

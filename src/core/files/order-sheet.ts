@@ -11,7 +11,7 @@ export const MOST_SHEET_ROWS = 10_000;
 /** The largest file that is read: 10 MB. */
 export const MOST_SHEET_BYTES = 10_000_000;
 
-/** What a column of a sheet may mean: `order`, `qty`, `cloth:face`, `value:width`. */
+/** A meaning of a sheet's column: `order`, `qty`, `cloth:face`, `value:width`. */
 export interface SheetField {
   id: string;
   label: string;
@@ -55,7 +55,7 @@ const plain = (text: string) =>
     .replace(/[^a-z0-9]+/g, ' ')
     .trim();
 
-/** What each column most likely means, by its heading; each field is proposed once. Empty where nothing fits. */
+/** Proposes the meaning of each column by its heading; each field is proposed once. Empty where nothing fits. */
 export function proposeFields(columns: readonly string[], fields: readonly SheetField[]): string[] {
   const taken = new Set<string>();
   return columns.map((column) => {

@@ -126,7 +126,7 @@ describe('the bound by lines across the cloth', () => {
         return { side, cover: 4 + random.below(20), qty: 1 + random.below(6), starts };
       });
       const loose = random.below(2) * random.below(900);
-      // What drifts may lie with any phase, on each line with one for all.
+      // Drifting parts may lie with any phase, on each line with one for all.
       const moves = kind === 'drifting' ? period : 1;
       const all = Array.from({ length: moves }, (_, by) =>
         patterns(

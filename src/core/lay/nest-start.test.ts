@@ -65,7 +65,7 @@ test('with strips and locks the search goes on from the plan too: one pass never
   if (!round.ok) throw new Error(round.faults[0]!.message);
   expect(findFaults(some, round.value)).toEqual([]);
   expect(round.value.used).toBeLessThanOrEqual(long.used);
-  // What is told on the way is never longer than what it set out from.
+  // A lay that is reported on the way is never longer than the one it set out from.
   for (const used of heard) expect(used).toBeLessThanOrEqual(long.used);
 });
 

@@ -39,12 +39,12 @@ export interface NestOptions {
 export interface NestProgress {
   /** 0 to 1. */
   done: number;
-  /** What the best lay so far takes, and what is proven of the pieces that lie in it; 0 before the first lay. */
+  /** Used length of the best lay so far, and the length proven of the pieces that lie in it; 0 before the first lay. */
   used: Nm;
   bound: Nm;
-  /** What the best lay so far leaves out. */
+  /** Parts that the best lay so far leaves out. */
   unplaced: Unplaced[];
-  /** What lies where in the best lay so far, when it is another than in the last report. */
+  /** Placements of the best lay so far, when it is another than in the last report. */
   sketch?: LaySketch;
 }
 
@@ -75,7 +75,7 @@ function refuseFaulty([fault]: readonly PlanFault[]) {
   if (fault) throw new Error(`The lay engine made an invalid plan: ${fault.what}`);
 }
 
-/** So many of the last better lays are kept, beside the first one. */
+/** Number of the last better lays that are kept, beside the first one. */
 const KEPT = 8;
 
 /** A plan of a job with locked pieces: of the rest, and what is locked with it. */

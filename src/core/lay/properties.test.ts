@@ -57,7 +57,7 @@ const mirroredPlan = (job: LayJob, plan: LayPlan, widths: Map<string, number>): 
   }),
 });
 
-/** What a short search may miss: the lays of a job and of its like differ by so much. */
+/** Tolerance of a short search: the lays of a job and of its like differ by this much. */
 const NOISE = 1.12;
 
 describe('a job in the mirror', () => {

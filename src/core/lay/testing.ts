@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { barBound, lowerBound, type Placed } from './bounds/bounds';
 import { nest, readJob, type LayJob, type LayPlan } from './index';
 
-// What the tests of the lay engine share: jobs from a few words, lays by steps, random jobs.
+// Shared by the tests of the lay engine: jobs from a few words, lays by steps, random jobs.
 
 /** A job in inches on a plain 54 in cloth, with what is given in place. */
 export const jobOf = (rest: object): LayJob => {
@@ -21,7 +21,7 @@ export const allOf = (job: LayJob): Placed => ({
   pieces: new Map(job.pieces.map(({ id, qty }) => [id, qty])),
   strips: new Map(job.strips.map(({ id, qty }) => [id, qty])),
 });
-/** What is proven of a lay of all copies (nm): a plan tells of it only up to its own length, so a bound too high would not show there. */
+/** Proven length of a lay of all copies (nm): a plan tells of it only up to its own length, so a bound too high would not show there. */
 export const provenBound = (job: LayJob) => Math.max(lowerBound(job, allOf(job)), barBound(job, allOf(job)));
 /** A lay by so many passes: the same on every machine. */
 export const lay = (job: LayJob, steps = 60): LayPlan => {
@@ -84,7 +84,7 @@ export const jobArb = fc
 /** From left and below to right and above. */
 export type Rect = readonly [number, number, number, number];
 
-/** Whether cuts from edge to edge free all boxes: tried one by one, no cleverness. */
+/** Tells whether cuts from edge to edge free all boxes: tried one by one, no cleverness. */
 export function comesApart(boxes: readonly Rect[]): boolean {
   if (boxes.length <= 1) return true;
   for (const axis of [0, 1] as const) {

@@ -15,7 +15,7 @@ interface DrawnItem {
   ring: Point[];
 }
 
-/** What lies on one length of cloth. */
+/** Items on one length of cloth. */
 export interface LayDrawing {
   stock: StockLength;
   used: Nm;

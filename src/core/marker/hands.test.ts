@@ -7,7 +7,7 @@ import { inches, type Nm } from '../length';
 import { HandLay, handItems } from './hands';
 
 const IN = inches(1);
-/** What the independent check finds wrong with a lay as it lies, apart from straight cuts, which are a matter of the whole. */
+/** Faults that the independent check finds in a lay as it lies, apart from straight cuts, which are a matter of the whole. */
 const wrong = ({ job, plan }: HandLay) => findFaults({ ...job, straight: false }, plan);
 
 const JOB = jobOf({

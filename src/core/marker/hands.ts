@@ -38,7 +38,7 @@ export type Spot = Pick<Placement, 'stock' | 'x' | 'y' | 'turn'>;
 const pieceKey = (id: string, copy: number) => `${id} ${copy}`;
 const cutKey = (id: string, copy: number, cut: number) => `${id} ${copy} cut ${cut}`;
 
-/** What lies on the cloth, in the order in which plans have it. */
+/** Items on the cloth, in the order in which plans have them. */
 export function handItems(job: LayJob, plan: LayPlan): HandItem[] {
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
   const counts = new Map<string, number>();
@@ -94,7 +94,7 @@ export class HandLay {
     return this.byKey.get(key);
   }
 
-  /** What keeps an item from lying there; nothing: it may. */
+  /** Obstacles to an item lying there; none: it may. */
   obstacles(key: string, spot: Spot): Obstacle[] {
     const item = this.byKey.get(key);
     return item ? this.table().canPlace({ ...asPiece(item), ...spot }) : [{ kind: 'unknown', with: key, by: 0 }];
@@ -300,7 +300,7 @@ export class HandLay {
     return new HandLay(this.job, plan, locked, this.proven);
   }
 
-  /** What lies on the cloth for questions of a moment: each cut of a strip as a piece that keeps its way. */
+  /** Items on the cloth for questions of a moment: each cut of a strip as a piece that keeps its way. */
   private table(): LayTable {
     if (this.held) return this.held;
     const { job, plan } = this;
@@ -325,7 +325,7 @@ export class HandLay {
 
 const copyOf = ({ id, copy, cut }: HandItem) => `${cut === null ? 'piece' : 'strip'} ${pieceKey(id, copy)}`;
 
-/** As the table of pieces knows an item. */
+/** An item in the terms of the table of pieces. */
 const asPiece = ({ key, id, copy, cut }: HandItem) => (cut === null ? { piece: id, copy } : { piece: key, copy: 1 });
 
 const labelOf = (item: HandItem) => {

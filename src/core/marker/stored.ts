@@ -12,7 +12,7 @@ export interface StoredMarker {
   parts: unknown;
 }
 
-/** What a row keeps of a lay document; its cloth is kept beside it, as the workroom has it. */
+/** Columns of a row that hold a lay document; its cloth is kept beside it, as the workroom has it. */
 export const writeMarker = ({ version, cloth, job, plan, parts }: Marker): StoredMarker => ({
   version,
   job: jobToJson(job, cloth),

@@ -1,7 +1,7 @@
 import type { Nm } from '../length';
 import type { ShelfItem } from './shelf-item';
 
-/** What a person has decided about the shelf for one lay. */
+/** A person's decision about the shelf for one lay. */
 export interface StockChoice {
   /** Items that are used whatever else there is. */
   pinned: readonly number[];
@@ -17,12 +17,12 @@ export interface ChosenStock {
   items: ShelfItem[];
   /** The lot, or null where lots may mix or nothing is there. */
   lot: string | null;
-  /** What is expected to be missing (nm); the lay tells it exactly. */
+  /** The expected shortage (nm); the lay finds it exactly. */
   short: Nm;
   why: string;
 }
 
-/** Of more remnants than this only the largest are laid on: each further one makes the search longer. */
+/** Most remnants that are laid on, the largest first: each further one makes the search longer. */
 const MOST_REMNANTS = 12;
 
 /**
@@ -44,7 +44,7 @@ export function chooseStock(
   const offers = lots
     .map((lot) => offerOf(need, least, lot === null ? usable : usable.filter((item) => item.lot === lot), lot, choice))
     .filter((offer) => offer.items.length > 0);
-  // What is pinned decides the lot, the first of them where they are of several.
+  // A pinned item decides the lot, the first of them where they are of several.
   const wanted = pinned.length > 0 && !choice.isLotMixed ? offers.filter(({ lot }) => lot === pinned[0]!.lot) : offers;
   const [best] = wanted.sort(
     (a, b) =>

@@ -44,7 +44,7 @@ interface CutContext {
 }
 
 /**
- * What is booked when a lay has been cut: of each length of cloth the part that became pieces, the waste by its cause, the remnants that
+ * Bookings of a lay that has been cut: of each length of cloth the part that became pieces, the waste by its cause, the remnants that
  * are kept, and what went wrong beyond the plan. The parts of each length sum to what it used, to the nanometre.
  */
 export function cutBookings(

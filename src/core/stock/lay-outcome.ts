@@ -2,7 +2,7 @@ import type { Nm } from '../length';
 import type { StockUse } from './with-stock';
 import type { UsedSplit } from './waste';
 
-/** What one item, or cloth that was bought for it, costs a lay. */
+/** Cost to a lay of one item, or of cloth that was bought for it. */
 export interface PricedUse extends StockUse {
   /** Minor units of the lay's currency for what it takes, what is short included. */
   costMinor: number;
@@ -15,9 +15,9 @@ export interface LayStock {
   why: string;
 }
 
-/** What happened when a lay was cut: each item's used length and where it went. */
+/** Outcome of cutting a lay: each item's used length and where it went. */
 export interface LayOutcome {
   items: { code: string; itemId: number | null; usedNm: Nm; split: UsedSplit; moreNm: Nm }[];
-  /** Whether all went as planned. */
+  /** Tells whether all went as planned. */
   isAsPlanned: boolean;
 }

@@ -1,13 +1,13 @@
 import { MATERIAL_ROLES } from '../covers/kind';
 
-/** What a cloth of the catalogue is: cloth that is seen, or one of the materials that nobody sees. */
+/** Nature of a cloth of the catalogue: cloth that is seen, or one of the materials that nobody sees. */
 export const CLOTH_SORTS = ['cloth', ...MATERIAL_ROLES] as const;
 export type ClothSort = (typeof CLOTH_SORTS)[number];
 
-/** What is cut straight, with a ruler or a saw: every piece must come free by edge-to-edge cuts. */
+/** Materials that are cut straight, with a ruler or a saw: every piece must come free by edge-to-edge cuts. */
 export const isCutStraight = (sort: ClothSort): boolean => sort === 'foam' || sort === 'board';
 
-/** What an order takes beside what is laid. */
+/** Notions: what an order takes beside what is laid. */
 export const NOTION_SORTS = [
   'cord',
   'zip',
@@ -29,6 +29,6 @@ export type CountedBy = (typeof COUNTED_BY)[number];
 export const ZIP_TEETH = ['coil', 'moulded', 'metal'] as const;
 export type ZipTeeth = (typeof ZIP_TEETH)[number];
 
-/** What lies on the shelf: a bolt of cloth, a remnant, sheets of foam or board, notions by length or piece. */
+/** Types of items on the shelf: a bolt of cloth, a remnant, sheets of foam or board, notions by length or piece. */
 export const ITEM_SORTS = ['bolt', 'remnant', 'sheets', 'notion'] as const;
 export type ItemSort = (typeof ITEM_SORTS)[number];

@@ -1,7 +1,7 @@
 import type { Fault } from '../result';
 
 /**
- * What can happen to an item on the shelf. Quantities are whole: nanometres of what is counted by its length, pieces of what is
+ * Movements of an item on the shelf. Quantities are whole: nanometres of what is counted by its length, pieces of what is
  * counted by the piece. Nothing else changes a balance.
  */
 export const MOVEMENT_SORTS = [
@@ -45,7 +45,7 @@ export interface Movement {
 
 interface Balance {
   onHand: number;
-  /** What of it is spoken for by approved lays. */
+  /** The part reserved by approved lays. */
   reserved: number;
 }
 
@@ -71,7 +71,7 @@ export function movementFault(balance: Balance, movement: Movement): Fault | nul
   return null;
 }
 
-/** What came in and where it went; `left` is always the rest: received + counted = left + cut + used + kept + wasted. */
+/** Sums of an item's movements; `left` is always the rest: received + counted = left + cut + used + kept + wasted. */
 export interface Flow {
   received: number;
   counted: number;

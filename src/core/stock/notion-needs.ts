@@ -13,11 +13,11 @@ export interface NotionStock {
   usualFor: readonly string[];
 }
 
-/** What a cover asks for, for the whole line. */
+/** A cover's need, for the whole line. */
 export interface NotionNeed {
   name: string;
   qty: number;
-  /** Of each, where it has a length (nm). */
+  /** Length of each, where it has one (nm). */
   length?: Nm | undefined;
   /** About how much of it, where that is no measure (nm). */
   estimate?: Nm | undefined;
@@ -25,7 +25,7 @@ export interface NotionNeed {
   material?: number | undefined;
 }
 
-/** What an order takes of a notion: nanometres of what is counted by its length, else pieces. Null: nothing of the catalogue is bound to it. */
+/** An order's need of a notion: nanometres of what is counted by its length, else pieces. Null: nothing of the catalogue is bound to it. */
 interface BoundNotion {
   need: NotionNeed;
   material: NotionStock | null;

@@ -201,7 +201,7 @@ describe('the split of the used length', () => {
     const { job, plan } = laid({ cloth, pieces: [{ id: 'a', size: [30, 40] }] });
     const kept = remnantsOf(job, plan, least);
     const split = splitUsed(job, plan.lays[0]!, { fullWidth: inches(54), kept, patternPart: 0 });
-    // Of 40 in: 30/54 pieces, 23/54 remnant, 1/54 selvage.
+    // By width, over 40 in: 30/54 pieces, 23/54 remnant, 1/54 selvage.
     expect(split.pieces / NM.in).toBeCloseTo((40 * 30) / 54, 6);
     expect(split.remnant / NM.in).toBeCloseTo((40 * 23) / 54, 6);
     expect(split.selvage / NM.in).toBeCloseTo(40 / 54, 6);

@@ -13,7 +13,7 @@ import {
 import type { Nm } from '../length';
 import { drawPlan, type LayDrawing } from '../marker';
 
-/** What a lay leaves that is worth keeping. Lengths in nm, as they lie on the table. */
+/** Remnants of a lay that are worth keeping. Lengths in nm, as they lie on the table. */
 export interface Remnant {
   /** The length of cloth that it comes from, by its id in the job. */
   stock: string;
@@ -26,7 +26,7 @@ export interface Remnant {
   area: number;
 }
 
-/** So many of one length: more small pieces than that nobody labels. */
+/** Most remnants of one length: more small pieces than that nobody labels. */
 const MOST_OF_ONE = 6;
 /** An end piece keeps its shape when it holds so much more than the largest rectangle in it. */
 const WORTH_ITS_SHAPE = 1.25;

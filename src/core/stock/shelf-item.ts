@@ -5,7 +5,7 @@ import type { Box, Point, StockLength } from '../lay';
 /** A bolt or a remnant on the shelf, as a lay meets it. Lengths in nm as they were measured on the shelf, before any wash. */
 export interface ShelfItem {
   id: number;
-  /** What stands on its label and names it in a lay: B12 for a bolt, R7 for a remnant. */
+  /** The code on its label, which names it in a lay: B12 for a bolt, R7 for a remnant. */
   code: string;
   sort: 'bolt' | 'remnant';
   lot: string;
@@ -13,7 +13,7 @@ export interface ShelfItem {
   selvage: [Nm, Nm];
   /** How long it was when it came. */
   received: Nm;
-  /** What of it is neither cut nor spoken for: the far end of it, since cutting begins at the squared end. */
+  /** The free part, neither cut nor reserved: the far end of it, since cutting begins at the squared end. */
   available: Nm;
   isOpened: boolean;
   /** It has been washed already and does not shrink again. */
@@ -33,7 +33,7 @@ export const afterWash = (length: Nm, shrinkage = 0): Nm => Math.floor(length * 
 export const beforeWash = (length: Nm, shrinkage = 0): Nm =>
   shrinkage > 0 ? Math.ceil(length / (1 - shrinkage)) : length;
 
-/** What part of an item is lost in the wash that is still before it. */
+/** The part of an item that is lost in the wash that is still before it. */
 export const shrinkageOf = ({ isWashed }: Pick<ShelfItem, 'isWashed'>, { shrinkage }: Pick<Cloth, 'shrinkage'>) =>
   isWashed || !shrinkage ? { across: 0, along: 0 } : shrinkage;
 

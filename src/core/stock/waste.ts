@@ -26,13 +26,13 @@ export const SPLIT_PARTS = [
 /** The split of a length of which nothing was used. */
 export const NOTHING_USED: UsedSplit = { pieces: 0, remnant: 0, offcut: 0, selvage: 0, pattern: 0, flaw: 0 };
 
-/** What is known of a length of cloth beside the lay on it. */
+/** A length of cloth, beside the lay on it. */
 interface SplitContext {
   /** Its full width, selvages included (nm). */
   fullWidth: Nm;
   /** The remnants that are kept of it. */
   kept: readonly Pick<Remnant, 'area'>[];
-  /** What part of the used length is there for the pattern alone, 0 to 1 (`patternPart`). */
+  /** The part of the used length that is there for the pattern alone, 0 to 1 (`patternPart`). */
   patternPart: number;
   /** The part of the length that washing takes. */
   shrinkage?: number | undefined;
@@ -66,13 +66,13 @@ function areaLaid(job: LayJob, { placed, cuts }: Pick<Lay, 'placed' | 'cuts'>): 
   );
 }
 
-/** What of a length's flaws lies within the used part (nm²); flaws that overlap count once each. */
+/** Area of a length's flaws within the used part (nm²); flaws that overlap count once each. */
 const flawArea = ({ flaws, left, right }: StockLength, used: Nm) =>
   flaws.reduce((sum, [x0, y0, x1, y1]) => {
     const [wide, long] = [Math.min(x1, right) - Math.max(x0, left), Math.min(y1, used) - Math.max(y0, 0)];
     return sum + Math.max(0, wide) * Math.max(0, long);
   }, 0);
 
-/** What part of a lay is there for its pattern alone: how much shorter the same pieces lie where nothing has to match. */
+/** The part of a lay that is there for its pattern alone: how much shorter the same pieces lie where nothing has to match. */
 export const patternPart = (used: Nm, withoutPattern: Nm | null): number =>
   withoutPattern === null || used <= 0 ? 0 : Math.max(0, 1 - withoutPattern / used);

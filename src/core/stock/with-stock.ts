@@ -37,17 +37,17 @@ export function jobOnStock(job: LayJob, items: readonly ShelfItem[], cloth: Clot
   return { ...job, stock };
 }
 
-/** What a plan takes of one item, or of cloth that is still to be bought (nm as on the shelf, before any wash). */
+/** A plan's use of one item, or of cloth that is still to be bought (nm as on the shelf, before any wash). */
 export interface StockUse {
   /** The item's code, or `to buy`. */
   code: string;
   itemId: number | null;
   used: Nm;
-  /** What it lacks: the plan takes more than there is. */
+  /** The shortage: the plan takes more than there is. */
   short: Nm;
 }
 
-/** What a plan takes of each item, in the order of the job's stock. A roll that nobody keeps on the shelf is to buy. */
+/** Lists what a plan takes of each item, in the order of the job's stock. A roll that nobody keeps on the shelf is to buy. */
 export function usesOf(
   plan: Pick<LayPlan, 'lays'>,
   items: readonly ShelfItem[],
@@ -69,5 +69,5 @@ export function usesOf(
     });
 }
 
-/** What a length may differ by from being written in inches and read again (nm). */
+/** Tolerance of a length that was written in inches and read again (nm). */
 const ROUNDING = 1_000;

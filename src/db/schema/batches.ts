@@ -63,7 +63,7 @@ export const layRuns = pgTable(
     /** Why it failed, in a sentence. */
     error: text('error').notNull().default(''),
     endedAt: timestamp('ended_at', { withTimezone: true }),
-    /** What came of it, by cloth. */
+    /** The result, by cloth. */
     result: jsonb('result').$type<{ cloth: string; usedNm: number; boundNm: number; unplaced: number }[]>(),
   },
   (t) => [

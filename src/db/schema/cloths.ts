@@ -48,11 +48,11 @@ export const cloths = pgTable(
     /** How long one sheet of foam or board is; null for what comes off a roll. */
     sheetLengthNm: nm('sheet_length_nm'),
     thicknessNm: nm('thickness_nm'),
-    /** Of foam: how it feels, and how long it lasts, in words. */
+    /** Feel and life of a foam, in words. */
     firmness: text('firmness').notNull().default(''),
     life: text('life').notNull().default(''),
     supplier: text('supplier').notNull().default(''),
-    /** Whether it is washed before cutting, and what part of it is lost then. */
+    /** Washed before cutting or not, and the part that is lost then. */
     isWashed: boolean('is_washed').notNull().default(false),
     shrinkAcrossPart: doublePrecision('shrink_across_part').notNull().default(0),
     shrinkAlongPart: doublePrecision('shrink_along_part').notNull().default(0),
@@ -103,7 +103,7 @@ export const clothPhotos = pgTable('cloth_photos', {
   photo: text('photo').notNull(),
   /** One repeat across by one along, the marked point in its middle. */
   tile: text('tile').notNull(),
-  /** What was marked on it (src/core/cloth/photo.ts). */
+  /** Marks on it (src/core/cloth/photo.ts). */
   marks: jsonb('marks').notNull(),
   createdAt: createdAt(),
 });

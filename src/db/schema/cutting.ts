@@ -35,13 +35,13 @@ export const cutTicks = pgTable(
   ],
 );
 
-/** What a cutter found wrong at a step; it stands in the form that closes the lay. */
+/** A problem that a cutter reported at a step; it stands in the form that closes the lay. */
 export const cutTroubles = pgTable(
   'cut_troubles',
   {
     entry: uuid('entry').primaryKey(),
     ...ofLay(),
-    /** As the ledger names it: `flaw found`, `miscut` … */
+    /** Its name in the ledger: `flaw found`, `miscut` … */
     sort: text('sort').notNull(),
     /** The length of cloth, by its code in the lay. */
     code: text('code').notNull(),

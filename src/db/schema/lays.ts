@@ -51,9 +51,9 @@ export const lays = pgTable(
     costMinor: bigint('cost_minor', { mode: 'number' }).notNull(),
     currency: text('currency').notNull(),
     wastePart: doublePrecision('waste_part').notNull(),
-    /** What it takes of each item on the shelf, and why these. */
+    /** Use of each item on the shelf, and why these. */
     stock: jsonb('stock').$type<LayStock>().notNull().default({ uses: [], why: '' }),
-    /** What the shelf lacks for it (nm, before any wash). */
+    /** The shelf's shortage for it (nm, before any wash). */
     shortNm: nm('short_nm').notNull().default(0),
     /** How long the same pieces lie where nothing has to match; null where the cloth has no pattern. */
     plainNm: nm('plain_nm'),
@@ -108,7 +108,7 @@ export const layWays = pgTable(
     /** The version of the lay that they were compared with. */
     layVersion: integer('lay_version').notNull(),
     name: text('name').notNull(),
-    /** What is done another way (src/core/marker/ways.ts). */
+    /** Other ways that are taken (src/core/marker/ways.ts). */
     change: jsonb('change').notNull(),
     ...layDocument(),
     boundNm: nm('bound_nm').notNull(),
@@ -150,7 +150,7 @@ export const aloneLays = pgTable('alone_lays', {
   createdAt: createdAt(),
 });
 
-/** What one order has of a lay: what it would have taken alone, by hand, and its share of the cost two ways. */
+/** An order's part of a lay: what it would have taken alone, by hand, and its share of the cost two ways. */
 export const layShares = pgTable(
   'lay_shares',
   {

@@ -50,7 +50,7 @@ export const priceProposals = pgTable(
     supplier: text('supplier').notNull(),
     clothId: integer('cloth_id').references(() => cloths.id, { onDelete: 'cascade' }),
     materialId: integer('material_id').references(() => materials.id, { onDelete: 'cascade' }),
-    /** As the supplier's list names it. */
+    /** Its name in the supplier's list. */
     article: text('article').notNull(),
     priceMinor: minor('price_minor').notNull(),
     currency: text('currency').notNull(),

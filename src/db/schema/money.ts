@@ -31,7 +31,7 @@ export const approvals = pgTable(
   ],
 );
 
-/** What a customer was offered an order for. What was sent never changes by itself. */
+/** An offer to a customer for an order. What was sent never changes by itself. */
 export const quotes = pgTable(
   'quotes',
   {

@@ -46,7 +46,7 @@ export const orders = pgTable(
     status: text('status', { enum: ['waiting', 'batched', 'approved', 'cut'] })
       .notNull()
       .default('waiting'),
-    /** What a search looks at, in lower case: number, customer and notes; kept by a trigger. */
+    /** Text that a search looks at, in lower case: number, customer and notes; kept by a trigger. */
     searchText: text('search_text').notNull().default(''),
     /** The kinds of its lines, for the search; kept by a trigger. */
     kinds: text('kinds')
@@ -151,7 +151,7 @@ export const lineCloths = pgTable(
   ],
 );
 
-/** What is decided for one part of a line: which of its sides lies along the bolt, and how it is cut when it is wider than the cloth. */
+/** A decision for one part of a line: which of its sides lies along the bolt, and how it is cut when it is wider than the cloth. */
 export const lineParts = pgTable(
   'line_parts',
   {

@@ -29,7 +29,7 @@ export const PRICED_BY = ['yd', 'm', 'piece', 'pack', 'sheet'] as const;
 /** The unit that the price of an item is for; `whole`: for all of a remnant as it was kept. */
 const ITEM_PRICED_BY = [...PRICED_BY, 'whole'] as const;
 
-/** What an order takes beside what is laid: cord, zips, hook-and-loop, snaps, buttons, thread, tape, staples, adhesive. */
+/** Notions of the catalogue: cord, zips, hook-and-loop, snaps, buttons, thread, tape, staples, adhesive. */
 export const materials = pgTable(
   'materials',
   {
@@ -73,7 +73,7 @@ export const materials = pgTable(
   ],
 );
 
-/** What something cost, with the day from which it did: a price is a fact and stays. */
+/** A price with the day from which it held: a price is a fact and stays. */
 export const prices = pgTable(
   'prices',
   {
@@ -94,7 +94,7 @@ export const prices = pgTable(
 );
 
 /**
- * What lies on the shelf. Quantities are nanometres of what is counted by its length, else pieces. The balance is kept by a trigger on
+ * An item on the shelf. Quantities are nanometres of what is counted by its length, else pieces. The balance is kept by a trigger on
  * `movements` (migration 0011) and is refused where it would be negative.
  */
 export const stockItems = pgTable(
@@ -102,7 +102,7 @@ export const stockItems = pgTable(
   {
     id: id(),
     sort: text('sort', { enum: ITEM_SORTS }).notNull(),
-    /** What stands on its label: B12, R7, S3, N4. */
+    /** The code on its label: B12, R7, S3, N4. */
     code: text('code')
       .notNull()
       .generatedAlwaysAs((): SQL => sql`upper(left(${stockItems.sort}, 1)) || ${stockItems.id}`),
@@ -121,7 +121,7 @@ export const stockItems = pgTable(
     outline: jsonb('outline').$type<Point[]>(),
     place: text('place').notNull().default(''),
     supplier: text('supplier').notNull().default(''),
-    /** What was paid for one yard, metre, piece, pack or sheet of it. */
+    /** The price that was paid for one yard, metre, piece, pack or sheet of it. */
     priceMinor: minor('price_minor').notNull().default(0),
     currency: text('currency').notNull(),
     pricePer: text('price_per', { enum: ITEM_PRICED_BY }).notNull(),
@@ -174,7 +174,7 @@ export const movements = pgTable(
     at: timestamp('at', { withTimezone: true }).notNull().defaultNow(),
     /** Null where nobody has said who is at the device. */
     personId: integer('person_id').references(() => people.id),
-    /** Of waste: why. */
+    /** Cause of waste. */
     cause: text('cause', { enum: WASTE_CAUSES }),
     reason: text('reason').notNull().default(''),
     orderId: integer('order_id').references(() => orders.id, { onDelete: 'set null' }),
@@ -236,7 +236,7 @@ export const movementSums = pgTable(
   ],
 );
 
-/** What a person decided about the shelf for the lay of a cloth of a batch. */
+/** A person's decision about the shelf for the lay of a cloth of a batch. */
 export const stockChoices = pgTable(
   'stock_choices',
   {
@@ -297,7 +297,7 @@ export const lineMaterials = pgTable(
     lineId: integer('line_id')
       .notNull()
       .references(() => orderLines.id, { onDelete: 'cascade' }),
-    /** As its cover kind names it. */
+    /** Its name in the cover kind. */
     notion: text('notion').notNull(),
     materialId: integer('material_id')
       .notNull()

@@ -36,7 +36,7 @@ export const people = pgTable(
   ],
 );
 
-/** What was changed: one row a command that was kept, written in its transaction. */
+/** An audit entry: one row for each command that was kept, written in its transaction. */
 export const auditEntries = pgTable(
   'audit_entries',
   {
@@ -52,7 +52,7 @@ export const auditEntries = pgTable(
     after: jsonb('after'),
     /** The id that the request carried: the same one twice does nothing twice. */
     requestId: uuid('request_id').unique(),
-    /** What the request asked for, as a hash, and what it was answered. */
+    /** The content of the request, as a hash, and its answer. */
     inputHash: text('input_hash').notNull().default(''),
     answer: jsonb('answer'),
   },

@@ -97,7 +97,7 @@ async function sheetsFor(tx: Transaction, lays: readonly (typeof schema.lays.$in
   return rows.map((row) => ({ ...row, count: wanted.find(({ clothId }) => clothId === row.clothId)!.count }));
 }
 
-/** What is taken of each of those sheets, as far as they reach: the others are on the shopping list. */
+/** Takes of each of those sheets as many as they reach: the others are on the shopping list. */
 function shared(
   sheets: Awaited<ReturnType<typeof sheetsFor>>,
   items: ReadonlyMap<number, { onHand: number; reserved: number }>,

@@ -43,7 +43,7 @@ export interface BatchLines {
   total: number;
 }
 
-/** So many lines one page of a list shows; of more, the first of each of so many cloths whose lines are due soonest. */
+/** Most lines on one page of a list; of more, the first of each of the cloths whose lines are due soonest. */
 const SHOWN_IN_ALL = 96;
 const SHOWN_CLOTHS_OPEN = 12;
 
@@ -283,10 +283,10 @@ export interface LaySummary {
   handCostMinor: number;
   currency: string;
   wastePart: number;
-  /** What lies nowhere: how many copies, and the first of them with the reason. */
+  /** Unplaced pieces: how many copies, and the first of them with the reason. */
   unplaced: number;
   whyUnplaced: string;
-  /** What it takes of the shelf, and what that lacks. */
+  /** Use of the shelf, and its shortage. */
   stock: LayStock;
   shortNm: Nm;
   cutAt: string | null;

@@ -27,7 +27,7 @@ export interface Suggestion {
   isExact: boolean;
 }
 
-/** So many waiting lines are looked at, the soonest due first; and so many suggestions are made. */
+/** Most waiting lines that are looked at, the soonest due first; and most suggestions that are made. */
 const MOST_LINES = 500;
 const MOST_SUGGESTIONS = 24;
 /** Everything together, the loading too, ends within this time; what the search has not come to keeps the rule of thumb until the next time. */
@@ -47,7 +47,7 @@ interface Candidate {
 }
 
 /**
- * What is worth cutting together: same cloth, due close together, and of one lot where it is on the shelf. First by the hand method,
+ * Suggests what to cut together: same cloth, due close together, and of one lot where it is on the shelf. First by the hand method,
  * at once; then by the search, the dearest first, as long as time is left. Each is handed on as soon as it is known.
  */
 export async function suggest(signal: AbortSignal, tell: (suggestion: Suggestion) => void): Promise<void> {
@@ -202,14 +202,14 @@ function suggestionOf(
   };
 }
 
-/** What some lines take together of one cloth. */
+/** Length and cost of some lines together, of one cloth. */
 export interface TakenTogether {
   clothName: string;
   length: string;
   cost: string;
 }
 
-/** What lines take together, cloth by cloth, by the hand method: at once, while they are ticked. */
+/** Finds length and cost of lines together, cloth by cloth, by the hand method: at once, while they are ticked. */
 export async function takenTogether(lineIds: readonly number[]): Promise<TakenTogether[] | { message: string }> {
   const lists = await loadCutLists(database(), inArray(schema.orderLines.id, [...lineIds])).catch((error: unknown) => {
     if (error instanceof LayFailure) return { message: error.message };

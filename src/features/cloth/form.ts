@@ -40,11 +40,11 @@ export interface ClothForm {
   thickness: string;
   firmness: string;
   life: string;
-  /** Whether it is washed before cutting, and how many per cent it loses then. */
+  /** Washed before cutting or not, and the per cent it loses then. */
   isWashed: boolean;
   shrinkAcross: string;
   shrinkAlong: string;
-  /** Whether it is the workroom's usual material of its sort. */
+  /** It is the workroom's usual material of its type. */
   isUsual: boolean;
 }
 

@@ -109,7 +109,7 @@ interface PhotoOfCloth {
 /** Keeps a cloth's photograph, and the repeat, drop and width that were read from it as the cloth's own. */
 const keepPhoto: Command<PhotoOfCloth, Saved> = {
   name: 'keep cloth photo',
-  // What comes here was read by `readClothPhoto`.
+  // The input was read by `readClothPhoto`.
   read: (input) => ({ value: input as PhotoOfCloth }),
   run: async (context, { id, version, kept }) => {
     const { tx } = context;

@@ -1,6 +1,6 @@
 import type { Fault } from '@/core/result';
 
-/** What a server action answers: what came of it, or the faults for the form to show; `stale` when somebody else saved first. */
+/** Answer of a server action: its result, or the faults for the form to show; `stale` when somebody else saved first. */
 export type Answer<T = unknown> =
   { ok: true; value: T } | { ok: false; faults: Fault[]; stale?: { version: number; savedAt: string } };
 
@@ -35,7 +35,7 @@ export const staleAnswer = (what: string, version: number, savedAt: Date): Answe
 });
 
 /**
- * What a page hears of an action. A server that can't be reached is an answer like another: thrown, it would put the page of the error in
+ * Turns a network failure into a fault, so that the form keeps its input: thrown, it would put the page of the error in
  * the place of everything that was typed.
  */
 export const heard = <T>(answer: Promise<Answer<T>>): Promise<Answer<T>> =>

@@ -98,7 +98,7 @@ export const requestOf = (id: unknown, command: string, input: unknown): Request
     : null;
 
 /**
- * What a request was answered before, or null the first time. Whoever sends the same request at the same time waits until the first is
+ * The earlier answer to a request, or null the first time. Whoever sends the same request at the same time waits until the first is
  * done. The same id with another content is refused.
  */
 export async function answeredBefore(tx: Transaction, { id, hash }: Request): Promise<Answer | 'other' | null> {

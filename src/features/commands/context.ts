@@ -4,7 +4,7 @@ import type { Person } from '@/features/people/queries';
 /** The kinds of records that commands change. */
 export type Subject = 'order' | 'batch' | 'cloth' | 'material' | 'stock' | 'quote' | 'kind' | 'person' | 'settings';
 
-/** What a command works with: who asked, in which transaction, and when. */
+/** Context of a command: who asked, in which transaction, and when. */
 export interface CommandContext {
   /** Who is at the device; null where nobody has said. */
   person: Person | null;

@@ -1,6 +1,6 @@
 const LARGEST_ID = 2_147_483_647;
 
-/** Whether a value from outside can be a record's id at all. */
+/** Tells whether a value from outside can be a record's id at all. */
 export const isId = (value: unknown): value is number =>
   typeof value === 'number' && Number.isInteger(value) && value > 0 && value <= LARGEST_ID;
 

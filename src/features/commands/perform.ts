@@ -12,7 +12,7 @@ import type { CommandName } from './permission';
 
 /** One way of changing the workroom. */
 export interface Command<Input, T> {
-  /** As the audit names it, like `save order`. */
+  /** Its name in the audit, like `save order`. */
   name: CommandName;
   /** Reads what came from outside; nothing that it refuses gets any further. */
   read: (input: unknown) => Read<Input>;

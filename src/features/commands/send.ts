@@ -28,7 +28,7 @@ export function requestFor(key: unknown, args: readonly unknown[]): string {
 export const answered = (key: unknown) => void open.delete(key);
 
 type Action = (...all: never[]) => Promise<Answer<unknown>>;
-/** What an action takes before the request id, its last parameter. */
+/** Parameters of an action before the request id, its last one. */
 type ArgumentsOf<F extends Action> = Required<Parameters<F>> extends [...infer Args, string] ? Args : never;
 
 /**

@@ -5,7 +5,7 @@ import type { Answer } from './answer';
 
 interface Asked {
   action: string;
-  /** What the action was given, without the request id that ends it. */
+  /** Arguments of the action, without the request id that ends it. */
   args: unknown[];
   request: string;
 }
@@ -14,7 +14,7 @@ const OK: Answer<unknown> = { ok: true, value: {} };
 
 export const server = {
   asked: [] as Asked[],
-  /** What the next requests are answered. */
+  /** Answers to the next requests. */
   answer: OK as Answer<unknown> | Error,
 
   begin() {

@@ -199,7 +199,7 @@ async function takeSheets(context: CommandContext, { row, marker }: LayToCut) {
   }
 }
 
-/** What a lay leaves of a remnant and is smaller than the workroom keeps is let go. */
+/** The rest of a remnant that is smaller than the workroom keeps is let go. */
 async function letGoOfScraps(context: CommandContext, { row }: LayToCut, itemIds: readonly (number | null)[]) {
   const { leastRemnant } = readCosting(await loadCosting(context.tx)).value;
   const [small, large] = [Math.min(...leastRemnant), Math.max(...leastRemnant)];

@@ -15,7 +15,7 @@ export interface LayToCut {
   cloth: ClothRow;
   marker: Marker;
   readonly remnants: Remnant[];
-  /** What part of the used length is there for the pattern. */
+  /** The part of the used length that is there for the pattern. */
   patternPart: number;
 }
 

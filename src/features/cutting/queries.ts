@@ -27,7 +27,7 @@ export interface CuttingView {
   remnants: (RemnantForm & { hasShape: boolean })[];
   /** `length`: what one of them takes along the bolt, as it lies. */
   parts: { id: string; label: string; length: string }[];
-  /** What was noted on the cutting sheet: the form begins with it. */
+  /** Notes of the cutting sheet: the form begins with them. */
   found: EventForm[];
   cutAt: string | null;
   outcome: LayOutcome | null;

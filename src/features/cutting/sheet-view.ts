@@ -37,7 +37,7 @@ export interface SheetView {
 export const lengthOf = ({ lengths }: Pick<SheetView, 'lengths'>, { stock }: Pick<CutStep, 'stock'>): SheetLength =>
   lengths.find(({ code }) => code === stock)!;
 
-/** What a step frees. */
+/** Items that a step frees. */
 export const itemsFreed = (view: Pick<SheetView, 'lengths'>, step: CutStep): SheetItem[] => {
   const { items } = lengthOf(view, step);
   return step.items.map((i) => items[i]!);

@@ -129,7 +129,7 @@ function listed(cuts: readonly Nm[], units: Units): string {
 const andList = (parts: readonly (string | number)[]): string =>
   parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
 
-/** What is cut, in a few words: `3 × front of 207 and back of 208`. */
+/** The cut items in a few words: `3 × front of 207 and back of 208`. */
 function namesOf(items: readonly SheetItem[]): string {
   const groups = new Map<string, { name: string; orderNo: number; keys: Set<string> }>();
   for (const { name, orderNo, key } of items) {

@@ -1,6 +1,6 @@
 import type { EventSort } from '@/core/stock';
 
-/** What is wrong at a step: how the ledger will have it. */
+/** A problem at a step, in the ledger's terms. */
 export interface Trouble {
   sort: EventSort;
   /** The length of cloth, by its code in the lay. */
@@ -29,7 +29,7 @@ export interface Tick {
   at: string;
 }
 
-/** What is wrong, as everybody sees it. */
+/** A problem, as everybody sees it. */
 interface FoundTrouble extends Trouble {
   entry: string;
   step: number;
@@ -48,7 +48,7 @@ export interface SheetState {
   troubles: FoundTrouble[];
 }
 
-/** What came of some entries: those that are dealt with, the ones among them that were not taken, and how the sheet stands. */
+/** Outcome of some entries: those that are dealt with, the ones among them that were not taken, and how the sheet stands. */
 export interface SendOutcome {
   dealtWith: string[];
   conflicts: { entry: string; step: number; message: string }[];
@@ -103,7 +103,7 @@ const ofEarlierLay = ({ entry, step, ...one }: CutEntry): SendOutcome['conflicts
 export const closedFor = ({ layVersion, state }: DeviceSheet): string =>
   state.layVersion === layVersion ? state.closed : 'This cloth was laid again, and the steps are other ones now.';
 
-/** So many entries are sent at once; the rest after the answer. */
+/** Most entries that are sent at once; the rest after the answer. */
 export const MOST_ENTRIES = 200;
 
 /** A step as this device shows it. */
@@ -133,7 +133,7 @@ export function ticked(sheet: DeviceSheet, step: number, entry: string, at: stri
 export function unticked(sheet: DeviceSheet, step: number, entry: string, at: string): DeviceSheet {
   const tick = shownTicks(sheet).get(step);
   if (!tick) return sheet;
-  // What is being sent right now may arrive all the same, so that a tick is taken back by an entry of its own.
+  // An entry that is being sent right now may arrive all the same, so that a tick is taken back by an entry of its own.
   return { ...sheet, waiting: [...sheet.waiting, { do: 'untick', of: tick.entry, entry, step, at }] };
 }
 
@@ -149,7 +149,7 @@ export const troubled = (
   waiting: [...sheet.waiting, { do: 'trouble', entry, step, at, ...trouble }],
 });
 
-/** What is sent now: the request that was not answered yet, or the next one of that id. */
+/** The request to send now: the one that was not answered yet, or the next one of that id. */
 export function toSend(sheet: DeviceSheet, request: string): { sheet: DeviceSheet; entries: CutEntry[] } {
   const sending = sheet.sending ?? { request, count: Math.min(sheet.waiting.length, MOST_ENTRIES) };
   return { sheet: { ...sheet, sending }, entries: sheet.waiting.slice(0, sending.count) };

@@ -22,7 +22,7 @@ const round = (value: number) => Math.round(value * 100) / 100;
 
 type Maker = (long: Long) => Promise<ChartFigure>;
 
-/** What was wasted and why, week by week. */
+/** Waste and its causes, week by week. */
 const wasteByCause: Maker = async ({ unit, nm }) => {
   const found = await rowsOf<{ week: string; cause: string; sum: string }>(sql`
     SELECT week::text AS week, cause, sum(quantity) AS sum FROM movement_sums
@@ -69,7 +69,7 @@ const yardageByCloth: Maker = async ({ unit, nm }) => {
 const planAgainstActual =
   (by: 'batch' | 'person'): Maker =>
   async ({ unit, nm }) => {
-    // As on the shelf, before any wash, like what was really used; sheets by what is cut of them.
+    // Lengths as on the shelf, before any wash, like what was really used; sheets by what is cut of them.
     const planned = sql`CASE WHEN (y.cloth->>'sheetLengthNm') IS NOT NULL THEN y.used_nm
     ELSE (SELECT sum((u->>'used')::bigint + (u->>'short')::bigint) FROM jsonb_array_elements(y.stock->'uses') u) END`;
     const actual = sql`(SELECT sum((o->>'usedNm')::bigint + (o->>'moreNm')::bigint) FROM jsonb_array_elements(y.outcome->'items') o)`;
@@ -142,7 +142,7 @@ const mostOf = (values: readonly string[]): string[] =>
     (a, b) => values.filter((one) => one === b).length - values.filter((one) => one === a).length,
   );
 
-/** What remnants saved: cut from a remnant, what the same length would have cost off the bolt that it came from. */
+/** Savings by remnants: cut from a remnant, what the same length would have cost off the bolt that it came from. */
 const remnantsSaved: Maker = async () => {
   const found = await rowsOf<{ month: string; currency: string; worth: string }>(sql`
     SELECT to_char(month, 'YYYY-MM') AS month, currency, sum(worth) AS worth FROM movement_sums

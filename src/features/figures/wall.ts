@@ -116,7 +116,7 @@ export interface WallChart {
   columns: string[];
 }
 
-/** What the chart shows, without the lengths, which are laid one after the other (`wallCells`). */
+/** The chart without its lengths, which are laid one after the other (`wallCells`). */
 export async function wallChart(kindId: string, clothId: number | null, qty: number): Promise<WallChart> {
   const db = database();
   const [book, { units }, rows] = await Promise.all([

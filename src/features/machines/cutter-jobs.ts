@@ -4,7 +4,7 @@ import { noteCutterState } from './commands';
 import { lookAtCutter, stopCutter, type CutterAnswer } from './cutter';
 import { lastCutterJob, toCutterView, type CutterJobRow, type CutterView } from './queries';
 
-/** What may still change at the cutter. */
+/** States of a job that may still change at the cutter. */
 const UNDER_WAY = new Set(['waiting', 'cutting']);
 
 /** How a lay stands at the cutter, asked there where that may have changed; null where none was sent. A silent cutter harms nothing. */

@@ -43,7 +43,7 @@ interface TapeState {
   battery: number | null;
 }
 
-/** What a tape says. */
+/** A reading of a tape. */
 export type TapeWord = { sort: 'measure'; text: string } | { sort: 'fault'; what: 'battery low' | 'no reading' };
 
 /** A message of a tape; null where it can't be read. */

@@ -25,7 +25,7 @@ export const isOwnNetwork = (ip: string): boolean =>
     ip,
   );
 
-/** Whether a host is one of the workroom's own network by what it is called; a name is looked up again before it is asked. */
+/** Tells whether a host is one of the workroom's own network by what it is called; a name is looked up again before it is asked. */
 export function isOwnHost(host: string): boolean {
   const name = host.replace(/^\[|\]$/g, '').toLowerCase();
   if (/^[\d.]+$/.test(name) || name.includes(':')) return isOwnNetwork(name);
@@ -49,7 +49,7 @@ export function hostAndPort(text: string): { host: string; port: number } | null
   return host && number >= 1 && number <= 65_535 ? { host, port: number } : null;
 }
 
-/** What is wrong with the addresses, each fault at its field. */
+/** Faults of the addresses, each at its field. */
 export function machineFaults({ cutter, printer, tape, supplier }: MachinesForm): Fault[] {
   const faults: Fault[] = [];
   const fault = (field: keyof MachinesForm, message: string) => faults.push({ code: 'address', field, message });

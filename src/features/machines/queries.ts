@@ -17,9 +17,9 @@ export interface CutterView {
   progress: number;
   seconds: number | null;
   faults: string[];
-  /** Whether the lay was changed since it was sent. */
+  /** Tells whether the lay was changed since it was sent. */
   isOld: boolean;
-  /** What the cutter's silence is called; empty where it answers. */
+  /** The sentence for the cutter's silence; empty where it answers. */
   silence: string;
 }
 
@@ -35,7 +35,7 @@ export const toCutterView = (row: CutterJobRow, layVersion: number, silence = ''
   silence,
 });
 
-/** What was last sent of a lay, with the lay's version; null where nothing was. */
+/** The last job that was sent of a lay, with the lay's version; null where nothing was. */
 export async function lastCutterJob(
   batchId: number,
   clothId: number,
@@ -62,7 +62,7 @@ export interface Proposal {
   pricePer: string;
   asOf: string;
   inStock: string;
-  /** What the workroom calculates with now. */
+  /** The workroom's price now. */
   ownMinor: number;
   ownCurrency: string;
   ownPer: string;

@@ -1,11 +1,11 @@
 import 'server-only';
 import { leadsInside } from './own-network';
 
-/** What something outside answered, or the sentence that says that it did not. */
+/** Answer of something outside, or the sentence that says that it did not. */
 export type Heard = { ok: true; status: number; text: string } | { ok: false; message: string };
 
 interface Request {
-  /** As people know it: `The cutter`. */
+  /** Its everyday name: `The cutter`. */
   name: string;
   method?: 'GET' | 'POST';
   body?: string | Uint8Array;

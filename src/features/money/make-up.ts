@@ -2,7 +2,7 @@ import { COST_PARTS, exponentOf, type CostSheet } from '@/core/cost';
 import type { ChartFigure } from '@/ui/chart/figure';
 import { PART_NAMES } from './part-names';
 
-/** What an order's cost is made of, part by part; the parts add up to the whole. */
+/** Parts of an order's cost; they add up to the whole. */
 export function makeUpOf({ lines, currency }: CostSheet): ChartFigure {
   const parts = COST_PARTS.filter((part) => lines.some((line) => line.part === part));
   const unit = 10 ** exponentOf(currency);

@@ -33,7 +33,7 @@ interface QuoteRow {
 
 export interface OrderCost {
   order: { id: number; no: number; mark: number; customer: string; due: string };
-  /** What it costs as far as it is known: shares of approved lays, the rest as if cut alone. */
+  /** The cost so far: shares of approved lays, the rest as if cut alone. */
   now: CostSheet;
   quotes: QuoteRow[];
   /** The accepted quote's sheet beside what it came to; null where none was accepted. */
@@ -60,7 +60,7 @@ async function head(orderId: number) {
 const NO_WORKER =
   'What it takes by itself is not found yet: the program that makes lays does not answer. Try again in a while.';
 
-/** What an order would cost alone at today's prices; the sheet that a quote is made from. */
+/** Cost of an order alone at today's prices; the sheet that a quote is made from. */
 export async function quoteSheet(orderId: number): Promise<{ sheet: CostSheet } | { message: string }> {
   const { costing } = readCosting(await costingForm()).value;
   try {

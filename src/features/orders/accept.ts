@@ -5,7 +5,7 @@ import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { readLineForm, toFormField, type LineForm, type TypedLength } from './form';
 
-/** What lines are checked against: the kinds, and the cloths by their ids. */
+/** The workroom's part of a check of lines: the kinds, and the cloths by their ids. */
 interface LineRoom {
   kinds: KindBook;
   cloths: ReadonlyMap<string, Cloth>;

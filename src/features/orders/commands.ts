@@ -160,7 +160,7 @@ async function update(
   );
   for (const { line } of checked.lines)
     if (line.form.id !== null && changed.has(line.form.id)) await replaceLine(tx, line.form.id, line);
-  // What a batch cuts of the order may stay as it was: then its lays do.
+  // Fields that change no cut leave the lays as they are.
   const cutAnew = before.filter((line) => changed.has(line.id) || !kept.has(line.id));
   const reopened = await reopenBatches(
     tx,

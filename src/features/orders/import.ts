@@ -16,7 +16,7 @@ import { FIRST_NO, NUMBER_LOCK } from './numbers';
 import { saveLines } from './save-lines';
 import type { SheetOrder } from './sheet';
 
-/** What a sheet is checked against. */
+/** The workroom's part of a check of a sheet. */
 async function sheetRoom(): Promise<SheetRoomData> {
   const db = database();
   const [kinds, workroom, rows] = await Promise.all([ownKinds(db), workroomRules(), db.select().from(schema.cloths)]);
@@ -55,7 +55,7 @@ export async function importSheet(
         `Say first that unusual sizes are meant. Row ${questions[0]!.row + 2}: ${questions[0]!.message}`,
         'unusual',
       );
-    // What is written was checked just now, from the sheet itself.
+    // Written rows were checked just now, from the sheet itself.
     const bringIn: Command<null, { orders: number; lines: number }> = {
       name: 'bring orders in',
       read: () => ({ value: null }),

@@ -7,7 +7,7 @@ import { copiesOf, nest, type LayJob, type NestOptions } from '@/core/lay';
 import { systemOf, type Nm, type OrderUnits } from '@/core/length';
 import { readLineForm, type LineForm } from './form';
 
-/** What an order, laid by itself, takes of a cloth. Lengths in nm, the cost in minor units. */
+/** An order's need of a cloth, laid by itself. Lengths in nm, the cost in minor units. */
 export interface ClothNeed {
   cloth: string;
   name: string;
@@ -53,7 +53,7 @@ export function needJobs(
   return { jobs, leftOut };
 }
 
-/** What a job takes, by a lay made under these options. */
+/** Length and cost of a job, by a lay made under these options. */
 export function needOf({ cloth, name, stuff, pieces, job }: NeedJob, options: NestOptions): ClothNeed {
   const plan = nest(job, options);
   const used = plan.ok ? plan.value.used : 0;

@@ -25,7 +25,7 @@ export interface OrderListRow {
 
 const { orders, customers } = schema;
 const SORT_KEYS: Record<OrderSort, SortKey[]> = {
-  // What is cut comes last.
+  // Cut orders come last.
   due: [
     { column: sql`(${orders.status} = 'cut')`, type: 'boolean' },
     { column: sql`${orders.due}`, type: 'date' },
@@ -231,7 +231,7 @@ export async function clothChoices(): Promise<ClothChoice[]> {
   }));
 }
 
-/** Of these cloths only those that orders are cut from: a sheet needs no others. */
+/** Keeps only the cloths that orders are cut from: a sheet needs no others. */
 export function clothsOf(orders: readonly { order: StoredOrder }[], cloths: ClothChoice[]): ClothChoice[] {
   const used = new Set(orders.flatMap(({ order }) => order.form.lines.flatMap(({ cloth }) => Object.values(cloth))));
   return cloths.filter(({ id }) => used.has(id));

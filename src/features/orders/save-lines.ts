@@ -22,7 +22,7 @@ export const columnsOf = ({ form, kind, outline }: AcceptedLine) => ({
   outline: outline ? { typed: form.outline, corners: outline } : null,
 });
 
-/** What is kept of a line beside its own row. */
+/** Values of a line beside its own row. */
 export function valuesOf({ form, kind, lengths }: AcceptedLine) {
   const choices = Object.entries(form.choices).filter(
     ([name, choice]) =>

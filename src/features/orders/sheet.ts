@@ -8,7 +8,7 @@ import { isKeepable } from '@/features/commands/texts';
 import { acceptLine, type AcceptedLine } from './accept';
 import { emptyLine, FIT_LABELS, MATCHING_LABELS, rolesOf, type LineForm, type OrderForm } from './form';
 
-/** What is wrong in one cell, or with a row (`column` -1) where the sheet has no column for it. */
+/** A fault in one cell, or in a row (`column` -1) where the sheet has no column for it. */
 export interface CellFault {
   row: number;
   column: number;

@@ -5,7 +5,7 @@ export const ORDER_STATUSES = LINE_STATES;
 export type OrderStatus = LineState;
 /** Orders of one status are counted up to here; a list then says "1,000+". */
 export const MOST_COUNTED = 1000;
-/** What orders may be sorted by. */
+/** Sort orders of the list of orders. */
 export const ORDER_SORTS = ['due', 'no', 'customer', 'status'] as const;
 export type OrderSort = (typeof ORDER_SORTS)[number];
 export const STATUS_LABELS: Record<OrderStatus, string> = {

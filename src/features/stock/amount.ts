@@ -14,11 +14,11 @@ export function amountText(quantity: number, { isLength, units }: Counted): stri
   return quantity < 0 ? `− ${text}` : text;
 }
 
-/** As a field shows it, so that reading it gives it back. */
+/** The text for a field, so that reading it gives the quantity back. */
 export const amountField = (quantity: number, { isLength, units }: Counted): string =>
   isLength ? printNumber(quantity, STYLES[units]).text.replace('≈ ', '') : String(quantity);
 
-/** What somebody typed as a quantity, or a sentence. */
+/** Reads a typed quantity, or gives a sentence. */
 export function readAmount(text: string, { isLength, units }: Counted): { value: number } | { message: string } {
   if (isLength) {
     if (/^0+$/.test(text.trim())) return { value: 0 };

@@ -1,7 +1,7 @@
 import { proposeFields, type Sheet, type SheetField } from '@/core/files';
 import { emptyReceipt, readReceipt, type CatalogueEntry, type ReceiveForm } from './form';
 
-/** What a column of a delivery note may mean. */
+/** A meaning of a delivery note's column. */
 const FIELDS: SheetField[] = [
   { id: 'what', label: 'What', also: ['cloth', 'item', 'material', 'notion', 'article', 'name', 'description'] },
   { id: 'lot', label: 'Lot', also: ['dye lot', 'batch', 'lot no'] },
@@ -19,7 +19,7 @@ export interface DeliveryRow {
   row: number;
   form: ReceiveForm;
   name: string;
-  /** What keeps it from being booked, a sentence each. */
+  /** Reasons why it can't be booked, a sentence each. */
   faults: string[];
 }
 

@@ -3,7 +3,7 @@ import { inches, NM } from '@/core/length';
 import { emptyReceipt, readReceipt, type ReceiveForm } from './form';
 import { catalogueEntry } from './testing';
 
-// What came, as it is typed: each sort of thing is counted in its own way, and a fault is at its field.
+// A receipt as it is typed: each type of thing is counted in its own way, and a fault is at its field.
 
 const roll = catalogueEntry('cloth 1', 'Barge canvas');
 const foam = catalogueEntry('cloth 2', 'Foam', {

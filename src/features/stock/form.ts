@@ -13,7 +13,7 @@ export interface FlawForm {
   width: string;
 }
 
-/** What came, as it is typed: bolts of cloth, sheets, or notions. */
+/** A receipt as it is typed: bolts of cloth, sheets, or notions. */
 export interface ReceiveForm {
   /** `cloth 7` or `material 3`: what it is in the catalogue. */
   what: string;
@@ -35,7 +35,7 @@ export interface ReceiveForm {
   notes: string;
 }
 
-/** What the catalogue says of an item, as far as receiving needs it. */
+/** The catalogue's part of an item, as far as receiving needs it. */
 export interface CatalogueEntry {
   key: string;
   name: string;
@@ -45,7 +45,7 @@ export interface CatalogueEntry {
   packSize: number;
   currency: string;
   pricePer: 'yd' | 'm' | 'sheet' | 'piece' | 'pack';
-  /** What a fresh form starts with. */
+  /** A fresh form. */
   width: string;
   selvageLeft: string;
   selvageRight: string;

@@ -37,7 +37,7 @@ export interface ShelfRow extends Counted {
   place: string;
   supplier: string;
   state: ItemState;
-  /** As an ISO time. */
+  /** An ISO time. */
   receivedAt: string;
   worthMinor: number;
   currency: string;
@@ -156,7 +156,7 @@ function rowOf(
   };
 }
 
-/** What lies on the shelf in all, by currency: how many items, and what they are worth at what was paid for them. */
+/** Totals of the shelf, by currency: how many items, and their worth at what was paid for them. */
 export async function shelfWorth(): Promise<{ currency: string; items: number; worthMinor: number }[]> {
   const unit = sql`CASE ${stockItems.pricePer} WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'pack' THEN coalesce(${materials.packSize}, 1) WHEN 'whole' THEN ${stockItems.lengthNm} ELSE 1 END`;
   return database()
@@ -190,7 +190,7 @@ export interface MovementRow {
   /** The remnant that was kept of it. */
   to: { id: number; code: string } | null;
   countersId: number | null;
-  /** Whether it has been taken back. */
+  /** Tells whether it has been taken back. */
   isReversed: boolean;
 }
 
@@ -210,7 +210,7 @@ export interface ItemView extends ShelfRow {
   flow: Flow;
   available: number;
   movements: MovementRow[];
-  /** Whether older movements are not shown. */
+  /** Tells whether older movements are not shown. */
   hasMore: boolean;
 }
 
@@ -218,7 +218,7 @@ const SHOWN_MOVEMENTS = 200;
 
 const kept = aliasedTable(stockItems, 'kept');
 
-/** What happened to an item, the newest first. */
+/** Movements of an item, the newest first. */
 export const movementsQuery = (itemId: number) =>
   database()
     .select({
@@ -336,10 +336,10 @@ export async function stockForLay(batchId: number, clothId: number) {
   };
 }
 
-/** So many items are counted on one list. */
+/** Most items on one count list. */
 const MOST_COUNTED = 500;
 
-/** What is to be counted: everything at a place, or of a sort, in the order in which it is found on the shelf. */
+/** Items to count: everything at a place, or of a type, in the order in which it is found on the shelf. */
 export async function countList(place: string): Promise<{ rows: ShelfRow[]; places: string[]; hasMore: boolean }> {
   const db = database();
   const [rows, places] = await Promise.all([

@@ -19,7 +19,7 @@ export interface ToBuy extends Counted {
   name: string;
   look: ClothLook | null;
   supplier: string;
-  /** What approved and laid batches take, what of that is free on the shelf, and what is bought, in whole steps or packs. */
+  /** The shopping list: what approved and laid batches take, the free stock, and what to buy, in whole steps or packs. */
   needed: number;
   free: number;
   buy: number;
@@ -37,7 +37,7 @@ interface ShoppingList {
   unknown: { id: number; name: string }[];
 }
 
-/** What approved and laid batches need beyond the shelf, by supplier, rounded to steps and packs, with its price. */
+/** Lists what approved and laid batches need beyond the shelf, by supplier, rounded to steps and packs, with its price. */
 export async function shoppingList(): Promise<ShoppingList> {
   const db = database();
   const { batches, lays } = schema;
@@ -104,7 +104,7 @@ async function clothsToBuy(rows: readonly LayOfCloth[], laid: readonly Batch[]):
         0,
       );
     const short = sum((use) => use.short);
-    // What approved lays take is reserved already; two that are only laid may both count on the same bolt.
+    // Approved lays have their cloth reserved; two that are only laid may both count on the same bolt.
     const wanted = sum((use, isApprovedLay) => (isApprovedLay ? 0 : use.used));
     const needed = short + wanted;
     const { free: there = 0, reserved = 0 } = free.find(({ clothId }) => clothId === id) ?? {};

@@ -33,7 +33,7 @@ export const CAUSE_LABELS: Record<string, string> = {
   'let go': 'let go',
 };
 
-/** What nobody used in a year is let go (common practice, no source). */
+/** Remnants that nobody used in a year are let go (common practice, no source). */
 const OLD_DAYS = 365;
 
 /** How long something has been on the shelf, in words, and whether that is long. */

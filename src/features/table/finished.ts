@@ -60,7 +60,7 @@ export async function getFinishedText(batchId: number): Promise<string | null> {
       const made = kind && takeOff(kind, { ...line, units });
       const of = people.find(({ id }) => id === orderId);
       if (!kind || !made?.ok || !of) return [];
-      // As the kind names its pieces: the first of them is the face that is seen. A panel that is joined has several of one.
+      // The kind's names of its pieces: the first of them is the face that is seen. A panel that is joined has several of one.
       const placeOf = ({ name }: ClothFace) =>
         made.value.pieces.findIndex((piece) => name === piece.name || name.startsWith(`${piece.name}, `));
       const mine = faces

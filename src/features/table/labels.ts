@@ -7,7 +7,7 @@ import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { loadCutLists } from '@/records/cut-lists';
 
-/** What stands on the label of one piece. */
+/** Text of the label of one piece. */
 export interface PieceLabel {
   code: string;
   orderNo: number;
@@ -18,7 +18,7 @@ export interface PieceLabel {
   size: string;
   cloth: string;
   isMatched: boolean;
-  /** What is marked on the piece, by its numbers on the sewing sheet. */
+  /** Marks on the piece, by their numbers on the sewing sheet. */
   marks: string[];
   /** The first thing that is done with the cover's pieces. */
   next: string;

@@ -9,7 +9,7 @@ export type Paper = keyof typeof PAPERS;
 const MARGIN = 12;
 /** Neighbouring pages show the same so far (mm), to be glued. */
 const OVERLAP = 10;
-/** Of more pages nobody glues a lay together. */
+/** Most pages: nobody glues a lay of more together. */
 export const MOST_PAGES = 400;
 /** The longest side of a page that the format takes (14,400 points; PDF 1.7, annex C), with some to spare. */
 const LONGEST_PAGE = 5_000;
@@ -19,7 +19,7 @@ const INK = '#14241f';
 const CAUTION =
   'Cutting: close the rotary cutter when you put it down, fingers behind the ruler’s edge. Materials fall under local fire-safety rules: follow your local code and qualified practice.';
 
-/** What a page says of its lay. */
+/** Text on a page about its lay. */
 interface LayTitle {
   cloth: string;
   batch: string;

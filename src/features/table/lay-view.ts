@@ -10,14 +10,14 @@ export interface LayViewItem {
   line: string;
   name: string;
   sum: [string, string];
-  /** As cut, nm: across by along; of a strip its width by the length of this cut. */
+  /** Cut size, nm: across by along; of a strip its width by the length of this cut. */
   sizeNm: [Nm, Nm];
   isStrip: boolean;
   turn: number;
   ring: [number, number][];
 }
 
-/** What one order has of the lay. */
+/** An order's part of the lay. */
 interface LayViewOrder {
   id: number;
   no: number;
@@ -35,7 +35,7 @@ interface LayViewOrder {
 
 /** One length of cloth with what lies on it; millimetres from its left edge and its squared end. */
 export interface LayViewLength {
-  /** As the lay names it: B12, R7, `roll` where none is on the shelf, `to buy` for what the shelf lacks. */
+  /** Its name in the lay: B12, R7, `roll` where none is on the shelf, `to buy` for what the shelf lacks. */
   code: string;
   widthMm: number;
   selvageMm: [number, number];
@@ -82,10 +82,10 @@ export const itemsOf = ({ lengths }: Pick<LayView, 'lengths'>): LayViewItem[] =>
 export const lengthText = (length: Nm, units: Units): string =>
   withFraction(printNumber(length, units === 'in' ? { unit: 'in', denominator: 8 } : STYLES.mm).text.replace('≈ ', ''));
 
-/** Whether nothing of a lay comes off the shelf. */
+/** Tells whether nothing of a lay comes off the shelf. */
 export const isAllToBuy = ({ lengths }: Pick<LayView, 'lengths'>): boolean =>
   lengths.every(({ code }) => code === 'roll' || code === 'to buy');
 
-/** What a length is called on the screen and on paper. */
+/** Name of a length on the screen and on paper. */
 export const lengthName = (code: string): string =>
   code === 'roll' ? 'the roll' : code === 'to buy' ? 'cloth to buy' : code;

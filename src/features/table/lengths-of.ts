@@ -6,7 +6,7 @@ import { drawPlan, type Marker } from '@/core/marker';
 import { TO_BUY } from '@/core/stock';
 import type { LayViewItem, LayViewLength } from './lay-view';
 
-/** So much of a bolt (nm) is drawn behind the last piece. */
+/** Length of a bolt (nm) that is drawn behind the last piece. */
 const ROOM_BEHIND: Nm = 100_000_000;
 
 const mm = (length: Nm) => length / NM.mm;
@@ -41,7 +41,7 @@ export const shownOf = (stock: StockLength, used: Nm, boughtNm: Nm, isOnly: bool
       ? used
       : Math.min(stock.length, used + ROOM_BEHIND);
 
-/** What is drawn of a lay: each length of cloth, with every piece and strip cut where it lies. */
+/** Drawings of a lay: each length of cloth, with every piece and strip cut where it lies. */
 export function lengthsOf({ job, plan, parts, cloth }: Omit<Marker, 'version'>, boughtNm: Nm): LayViewLength[] {
   const partOf = new Map(parts.map((part) => [part.id, part]));
   const drawings = drawPlan(job, plan).filter(({ items }) => items.length > 0);
@@ -57,7 +57,7 @@ export function lengthsOf({ job, plan, parts, cloth }: Omit<Marker, 'version'>, 
         if (isStrip) cuts.set(name, (cuts.get(name) ?? 0) + 1);
         return {
           ...labelOf(part),
-          // As hands name it (core/marker).
+          // Its key for hands (core/marker).
           key: isStrip ? `${name} cut ${cuts.get(name)}` : name,
           copy,
           turn,

@@ -5,7 +5,7 @@ import { OWN } from './label-sizes';
 
 const side = Joi.number().min(OWN.least).max(OWN.most).required();
 
-/** What is printed on the label printer: a batch's labels, of which size (mm), and where their codes lead. */
+/** A print on the label printer: a batch's labels, their size (mm), and where their codes lead. */
 export const readPrint = byRules<{ batchId: number; size: { width: number; height: number }; origin: string }>(
   Joi.object({
     batchId: recordId('batch'),

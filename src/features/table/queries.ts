@@ -103,7 +103,7 @@ function wasteOf(share: { usedNm: number; areaMm2: number }, cloth: ClothRow): n
   return area > 0 ? (area - share.areaMm2) / area : 0;
 }
 
-/** What hands work with on the table of a lay, as one text: read by `openTable`. Null when there is no such lay. */
+/** Data for hands on the table of a lay, as one text: read by `openTable`. Null when there is no such lay. */
 export async function getTableText(batchId: number, clothId: number): Promise<string | null> {
   const db = database();
   const { lays, batches, stockItems } = schema;

@@ -8,10 +8,10 @@ import { lengthName } from './lay-view';
 import { lengthView, shownOf } from './lengths-of';
 import type { SceneItem, SceneLay, SceneLength, ShowBy } from './scene/scene-types';
 
-/** So many lengths on which nothing lies are drawn beside the others: to move pieces onto. */
+/** Empty lengths that are drawn beside the others: to move pieces onto. */
 const MOST_EMPTY = 2;
 
-/** What does not change with the hands: whose the parts are, and how the cloth looks. */
+/** Facts that do not change with the hands: whose the parts are, and how the cloth looks. */
 export interface TableFacts {
   cloth: Cloth;
   parts: readonly JobPart[];
@@ -82,7 +82,7 @@ function tonesOf(parts: readonly JobPart[], marks: ReadonlyMap<number, number>, 
   return (part) => groups.indexOf(groupOf(part));
 }
 
-/** What an item is called: order, part, and which of them where there are several. */
+/** Name of an item: order, part, and which of them where there are several. */
 export function nameOf(item: Pick<HandItem, 'id' | 'copy' | 'cut'>, parts: readonly JobPart[]): string {
   const part = parts.find(({ id }) => id === item.id);
   const which = item.cut === null ? `no. ${item.copy}` : `no. ${item.copy}, cut ${item.cut}`;

@@ -3,13 +3,13 @@ import type { Cloth } from '@/core/cloth';
 import type { Nm } from '@/core/length';
 import { readMarker, type Marker, type StoredMarker } from '@/core/marker';
 
-/** What hands work with, as the server writes it in one text. */
+/** Data for hands, as the server writes it in one text. */
 export interface TableDocument {
   marker: StoredMarker;
   cloth: Cloth;
   /** The items of the shelf that the job lies on. */
   items: PricedItem[];
-  /** Whether the lay may still be changed. */
+  /** Tells whether the lay may still be changed. */
   isOpen: boolean;
   boughtNm: Nm;
   costMinor: number;

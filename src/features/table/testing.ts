@@ -63,7 +63,7 @@ export const SIDE_BY_SIDE = planOf(JOB, [
   ['B12', '31/1 back', 1, 42, 0],
 ]);
 
-/** What the server writes of a lay for the table. */
+/** The server's text of a lay for the table. */
 export const tableText = (plan: LayPlan = SIDE_BY_SIDE, rest: Partial<TableDocument> = {}): string =>
   JSON.stringify({
     marker: writeMarker({ version: 3, cloth: DRILL, job: JOB, plan, parts: PARTS }),

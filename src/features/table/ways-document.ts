@@ -2,7 +2,7 @@ import type { Way } from '@/core/batch';
 import type { Nm } from '@/core/length';
 import type { StoredMarker } from '@/core/marker';
 
-/** What is chosen among, and what was compared before: as the server writes it in one text. */
+/** The choices, and earlier comparisons: as the server writes them in one text. */
 export interface WaysDocument {
   offers: Way[];
   kept: KeptWay[];

@@ -21,7 +21,7 @@ type LayRow = typeof schema.lays.$inferSelect;
 
 const MOST_WAYS = 3;
 const MOST_CHANGES = 4;
-/** So many of the ways that were compared before are shown. */
+/** Most earlier comparisons that are shown. */
 const MOST_SHOWN = 24;
 const WIDEST_NM = 20_000_000_000;
 
@@ -58,7 +58,7 @@ function markerOf(row: LayRow): Marker {
   return read.value;
 }
 
-/** What may be done another way with a lay, and what was compared before; as one text, or null when there is no such lay. */
+/** Writes the other ways of a lay, and earlier comparisons, as one text, or null when there is no such lay. */
 export async function getWaysText(batchId: number, clothId: number): Promise<string | null> {
   const db = database();
   const row = await layOf(db, batchId, clothId);

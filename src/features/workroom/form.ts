@@ -16,7 +16,7 @@ export interface WorkroomRules {
 /** The workroom's own name and address; empty where nobody has written them. */
 export interface WorkroomAddress {
   name: string;
-  /** As it stands on a letter, a line for each. */
+  /** Address as it stands on a letter, a line for each. */
   address: string;
   contact: string;
 }
@@ -29,7 +29,7 @@ export const USUAL_RULES: WorkroomRules = { units: 'in', seam: '', hem: '', fit:
 export const usualDue = ({ dueDays }: WorkroomRules, today = new Date()): string =>
   format(addDays(today, Number(dueDays)), 'yyyy-MM-dd');
 
-/** What is wrong with the rules, each fault at its field. */
+/** Faults of the rules, each at its field. */
 export function rulesFaults(rules: WorkroomRules): Fault[] {
   const faults: Fault[] = [];
   const unit = typingUnit(rules.units);

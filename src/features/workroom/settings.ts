@@ -4,7 +4,7 @@ import { NO_ADDRESS, USUAL_RULES, type WorkroomAddress, type WorkroomRules } fro
 
 export const RULES_KEY = 'workroom-rules';
 export const ADDRESS_KEY = 'workroom-address';
-/** Whether the list of the first hour was skipped. */
+/** Tells whether the list of the first hour was skipped. */
 export const FIRST_HOUR_KEY = 'first-hour';
 /** When the last backup was made; `npm run backup` writes it, too. */
 export const BACKUP_KEY = 'lastBackup';

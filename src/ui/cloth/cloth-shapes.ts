@@ -1,6 +1,6 @@
 import { NM, type Nm } from '@/core/length';
 
-/** What is needed to draw a cloth. Lengths in nanometres. */
+/** Data to draw a cloth. Lengths in nanometres. */
 export interface ClothLook {
   pattern: 'plain' | 'stripe' | 'band' | 'leaf' | 'diamond' | 'wheel' | 'check';
   ground: string;
@@ -17,7 +17,7 @@ export interface ClothLook {
 /** One shape of a pattern's tile, in millimetres: x across the cloth, y along it. */
 interface TileShape {
   d: string;
-  /** As in SVG and canvas: a, b, c, d, e, f. */
+  /** Matrix as in SVG and canvas: a, b, c, d, e, f. */
   transform: [number, number, number, number, number, number];
   fill: string | null;
   stroke: string | null;
@@ -26,7 +26,7 @@ interface TileShape {
   opacity: number;
 }
 
-/** What repeats: its size, what is drawn in it, and where the picture of one repeat lies in it. */
+/** The repeat: its size, what is drawn in it, and where the picture of one repeat lies in it. */
 interface Tile {
   width: number;
   height: number;

@@ -4,7 +4,7 @@ import { Button, Stack, Text } from '@chakra-ui/react';
 import { useRef, useState, type ReactNode } from 'react';
 
 interface Props {
-  /** What the file is, for those who hear the page. */
+  /** Name of the file, for screen readers. */
   label: string;
   accept: string;
   sign: ReactNode;

@@ -8,7 +8,7 @@ import { useEffect, useState } from 'react';
 const PAUSE_MS = 200;
 
 interface Props {
-  /** What is searched, as a screen reader says it, and what the empty field says. */
+  /** Name of the search for a screen reader, and the empty field's text. */
   label: string;
   placeholder: string;
   search: string;

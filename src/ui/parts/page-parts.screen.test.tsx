@@ -3,10 +3,10 @@ import { PageAnswers } from './page-answers';
 import { PAGE_PARTS, scriptOf } from './page-parts';
 import { show } from '../testing/screen';
 
-// What stands in a page as text and asks again for the scripts and styles that the network lost, before anything else of it is there.
+// The script that stands in a page as text and asks again for the scripts and styles that the network lost, before anything else of it is there.
 
 const PART = '/_next/static/chunks/a.js';
-/** What the script puts into the head, in place of what the network lost. */
+/** Elements that the script puts into the head, in place of what the network lost. */
 const asked = () =>
   [...document.head.querySelectorAll('script, link')].map((one) => one.getAttribute('src') ?? one.getAttribute('href'));
 const told = () => document.querySelector('.page-parts')?.firstChild?.textContent ?? null;
@@ -22,7 +22,7 @@ function scriptFrom(address: string, nonce = '') {
   script.nonce = nonce;
   return script;
 }
-/** What is put into this page is not loaded, and not lost either. */
+/** Elements put into this page are not loaded, and not lost either. */
 const { settings } = (window as unknown as { happyDOM: { settings: { handleDisabledFileLoadingAsSuccess: boolean } } })
   .happyDOM;
 settings.handleDisabledFileLoadingAsSuccess = true;

@@ -1,12 +1,12 @@
-/** What `asksForParts` is told; it can read nothing outside itself. */
+/** Arguments of `asksForParts`; it can read nothing outside itself. */
 interface AskForParts {
-  /** So long (ms) it waits before each further try for a part. */
+  /** Waits (ms) before each further try for a part. */
   waits: readonly number[];
   /** After so many further tries the page says that a part has not come, and goes on trying. */
   quiet: number;
   /** After so long (ms) a page that answers nothing says so. */
   patience: number;
-  /** What the page tells its window once it answers. */
+  /** Message of the page to its window once it answers. */
   alive: string;
   words: string;
   button: string;

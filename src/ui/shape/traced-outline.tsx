@@ -28,11 +28,11 @@ export function TracedOutline({
   onChange,
 }: {
   title: string;
-  /** As it is kept: corners or offsets (./outline-text.ts). */
+  /** Stored form: corners or offsets (./outline-text.ts). */
   value: string;
   units: OrderUnits;
   error: string | undefined;
-  /** What the corners are of, and what goes round them. */
+  /** Meaning of the corners, and of the line round them. */
   help: string;
   onChange: (outline: string) => void;
 }) {

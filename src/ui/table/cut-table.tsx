@@ -8,7 +8,7 @@ import { Fractions } from '../fraction';
 
 const text = (length: Nm, units: OrderUnits) => printNumber(length, STYLES[units]).text;
 
-/** What is cut, with the sum behind every size; a number that changes lights up. */
+/** The cut list, with the sum behind every size; a number that changes lights up. */
 export function CutTable({ list, units }: { list: CutList; units: OrderUnits }) {
   const size = (a: Nm, b: Nm) => `${text(a, units)} × ${text(b, units)}`;
   const rows = [

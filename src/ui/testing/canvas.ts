@@ -2,13 +2,13 @@ import { vi } from 'vitest';
 
 // For tests in a simulated page, where nothing has a size and no canvas has a pen: what is drawn on canvases is written down instead.
 
-/** What was drawn since it was emptied: the words, and every number that a pen was given. */
+/** Drawn since it was emptied: the words, and every number that a pen was given. */
 export interface Drawn {
   words: string[];
   numbers: number[];
 }
 
-/** What a pen answers where something is asked of it. */
+/** Answers of a pen. */
 const ANSWERS: Record<string, (...given: unknown[]) => unknown> = {
   measureText: (text) => ({ width: 6 * String(text).length }),
   createPattern: () => ({ setTransform() {} }),

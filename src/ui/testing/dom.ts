@@ -12,7 +12,7 @@ configure({
     await settled();
     return given;
   },
-  // What could be read instead of what was looked for; the whole markup is hundreds of lines.
+  // Readable text in place of what was looked for; the whole markup is hundreds of lines.
   getElementError: (message) => new Error(`${message?.split('\n')[0]} There was: ${seen().slice(0, 1500)}`),
 });
 

@@ -12,7 +12,7 @@ export const markup = (element: ReactElement): string =>
     '',
   );
 
-/** What can be read of it: its text, with single spaces. */
+/** Its readable text, with single spaces. */
 export const textOf = (element: ReactElement): string =>
   markup(element)
     .replace(/<[^>]*>/g, ' ')

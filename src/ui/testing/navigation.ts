@@ -1,6 +1,6 @@
 // Stands in for next/navigation in tests of components: where the page would have gone.
 
-/** What the router was asked for since `gone` was emptied. */
+/** Requests to the router since `gone` was emptied. */
 export const gone: string[] = [];
 
 const router = {

@@ -18,18 +18,18 @@ nowhere.sheet.insert = () => undefined;
 const NO_STYLES = {};
 const unstyled = { ...system, css: () => NO_STYLES };
 
-/** What is shown now, with where it stands. */
+/** The visible elements, with where they stand. */
 const shown = new Map<Root, HTMLElement>();
 
 /** Does something that changes what is shown, and draws it at once. */
 export function draws<T>(change: () => T): T {
   const given = flushSync(change);
-  // What its effects changed.
+  // Changes by its effects.
   flushSync(() => undefined);
   return given;
 }
 
-/** What is drawn later is drawn in turns of 5 ms each; most of what a test waits for takes one or two. */
+/** Later drawing comes in turns of 5 ms each; most of what a test waits for takes one or two. */
 const TURNS = 50;
 
 /** Waits until what is under way has been drawn, also where a test holds the page's timers in its hand. */
@@ -63,7 +63,7 @@ export function show(element: ReactElement) {
   return { me: userEvent.setup({ delay: null }), again, unmount: () => takeOff(root) };
 }
 
-/** What a hook gives, of a component that uses nothing else. */
+/** Result of a hook, of a component that uses nothing else. */
 export function showHook<T>(hook: () => T) {
   const result = {} as { current: T };
   const User = () => {
@@ -73,11 +73,11 @@ export function showHook<T>(hook: () => T) {
   return { result, unmount: show(<User />).unmount };
 }
 
-/** What can be read on the page, with single spaces. */
+/** Readable text of the page, with single spaces. */
 export const seen = (within: HTMLElement = document.body): string =>
   (within.textContent ?? '').replace(/[\s\u00a0\u202f]+/g, ' ').trim();
 
-/** What a field says is wrong with it; nothing where it does not say so to those who hear the page. */
+/** The error of a field; nothing where it does not say so to screen readers. */
 export const errorOf = (field: HTMLElement): string | undefined => {
   const text = field
     .closest('[data-scope=field][data-part=root]')

@@ -18,7 +18,7 @@ const LINKS = [
   ['another house', 'https://mill.example/', {}],
   ['further down', '#stock', {}],
 ] as const;
-/** What a link does: it is followed unless somebody before it had another mind. */
+/** Effect of a link: it is followed unless somebody before it had another mind. */
 const follow = (event: MouseEvent, name: string) => {
   if (!event.defaultPrevented) gone.push(`followed ${name}`);
   event.preventDefault();
@@ -108,13 +108,13 @@ test('the browser is told as well, as long as something is unsaved', () => {
 });
 
 describe('the browser’s own way back', () => {
-  /** As browsers have it (the HTML standard’s Navigation interface): each move is an event that may be stopped. */
+  /** The browsers' behaviour (the HTML standard’s Navigation interface): each move is an event that may be stopped. */
   const history = Object.assign(new EventTarget(), {
     traverseTo(key: string) {
       gone.push(goes(key) ? `back to ${key}` : `held on the way to ${key}`);
     },
   });
-  /** Whether a move gets where it leads. */
+  /** Tells whether a move gets where it leads. */
   const goes = (key: string, how: object = {}) =>
     history.dispatchEvent(
       Object.assign(new Event('navigate', { cancelable: true }), {

@@ -3,7 +3,7 @@
 import { Button, Dialog, Portal, Text } from '@chakra-ui/react';
 import { useRef } from 'react';
 
-/** Whether the page is meant to be left with what is not saved on it. */
+/** Tells whether the page is meant to be left with what is not saved on it. */
 export function LeaveQuestion({ onStay, onLeave }: { onStay: () => void; onLeave: () => void }) {
   const stay = useRef<HTMLButtonElement>(null);
   return (

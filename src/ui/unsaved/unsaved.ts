@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 /** Parts of the page that hold something which is not saved yet. */
 const unsaved = new Set<object>();
 
-/** Whether anything on the page would be lost with it. */
+/** Tells whether anything on the page would be lost with it. */
 export const hasUnsaved = (): boolean => unsaved.size > 0;
 
 /**

@@ -79,7 +79,7 @@ export default async function ShoppingPage() {
   );
 }
 
-/** So many of the batches that need it are named. */
+/** Most batches that are named beside what they need. */
 const SHOWN_BATCHES = 5;
 
 function Row({ row }: { row: ToBuy }) {

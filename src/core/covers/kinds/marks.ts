@@ -1,6 +1,6 @@
 import type { Check, KindOption, PartMark } from '../kind';
 
-// What is marked on the pieces of each kind, from their cut edges, on the wrong side. Source: handbook, section 3, “Marks”; common
+// Marks on the pieces of each kind, from their cut edges, on the wrong side: common
 // practice. Centre lines are folded, not measured.
 
 const point = (piece: string, name: string, across: string, along: string, rest: Partial<PartMark> = {}): PartMark => ({
@@ -169,7 +169,7 @@ const tufts = (left: string, long: string, low: string, deep: string): PartMark[
   ),
 ];
 
-/** What is wrong with tufts on a plate that is so long and so deep between its seams. */
+/** Finds faults of tufts on a plate of this length and depth between its seams. */
 export const tuftChecks = (long: string, deep: string): Check[] => [
   {
     code: 'tufts-part',

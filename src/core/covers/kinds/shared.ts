@@ -1,6 +1,6 @@
 import type { Check, CoverKind, KindOption, Measure, Notion, PartStrip, Step } from '../kind';
 
-// What several kinds share. Sizes are common practice of the trade, without a published source.
+// Options and parts that several kinds share. Sizes are common practice of the trade, without a published source.
 
 /** The seam allowance, with the kind's usual one in inches and, for metric orders, in centimetres. Metric ones from memory. */
 export const seamOf = (usual: string, metric: string): KindOption => ({
@@ -91,7 +91,7 @@ export const YES_NO = [
   { id: 'no', label: 'no' },
 ];
 
-/** What is done with raw edges that fray. */
+/** Finish of raw edges that fray. */
 export const edgesOption: KindOption = {
   id: 'edges',
   label: 'Raw edges',
@@ -121,7 +121,7 @@ export const ownZip: KindOption = {
   isRare: true,
 };
 
-/** What shuts the opening. */
+/** The closure of the opening. */
 export const closureOption: KindOption = {
   id: 'closure',
   label: 'Closure',

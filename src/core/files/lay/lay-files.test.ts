@@ -14,7 +14,7 @@ import { layRows } from './lay-rows';
 import { laySheets, sheetTops } from './lay-sheets';
 import { laySvg } from './lay-svg';
 
-// What is written here is read back by libraries that know nothing of us, and compared with the plan's corners.
+// Files are read back by libraries that know nothing of us, and compared with the plan's corners.
 
 const CLOTH: Cloth = {
   name: 't',
@@ -43,7 +43,7 @@ const markerOf = (job: LayJob): Omit<Marker, 'version'> => {
   return { cloth: CLOTH, job, plan: lay(job, 12), parts };
 };
 type Ring = readonly (readonly [number, number])[];
-/** Whether two rings have the same corners to a hundredth of a millimetre, wherever they begin and whichever way they run. */
+/** Tells whether two rings have the same corners to a hundredth of a millimetre, wherever they begin and whichever way they run. */
 const isSame = (one: Ring, other: Ring) =>
   one.length === other.length &&
   one.every(([x, y]) => other.some(([ox, oy]) => Math.abs(x - ox) < 0.01 && Math.abs(y - oy) < 0.01));

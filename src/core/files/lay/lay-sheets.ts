@@ -7,14 +7,14 @@ export interface SheetItem {
   orderNo: string;
   name: string;
   copy: number;
-  /** As cut: across by along, in words. */
+  /** Cut size: across by along, in words. */
   size: string;
   isStrip: boolean;
   turn: number;
   ring: [along: number, across: number][];
   /** Where it is sewn; null where that is not known. */
   seam: [along: number, across: number][] | null;
-  /** What is marked on it: points, and lines between two. */
+  /** Its marks: points, and lines between two. */
   marks: { n: number; name: string; points: [along: number, across: number][] }[];
 }
 

@@ -65,7 +65,7 @@ function pathsIn(
   for (const element of elements) {
     if (++found.seen > MOST_ELEMENTS || depth > MOST_DEPTH) return;
     const name = nameOf(element);
-    // What is only defined there, or cut away, is not drawn.
+    // Shapes that are only defined, or cut away, are not drawn.
     if (['defs', 'clipPath', 'mask', 'symbol', 'pattern', 'marker', 'script', 'style', '#text'].includes(name))
       continue;
     const attributes = element[':@'] ?? {};

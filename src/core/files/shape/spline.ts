@@ -12,7 +12,7 @@ interface Spline {
 /** Chords of one span between two knots, at most. */
 const MOST_CHORDS = 512;
 
-/** Whether its numbers go together: rising knots, enough of them. */
+/** Tells whether its numbers go together: rising knots, enough of them. */
 export const isWhole = ({ degree, knots, control, weights }: Spline): boolean =>
   degree >= 1 &&
   degree <= 10 &&

@@ -4,7 +4,7 @@ import { lowerBound } from '../bounds/bounds';
 import { handLength } from './hand-method';
 import { allOf, jobOf } from '../testing';
 
-// What a practised cutter takes: worked by hand. Common practice, no source.
+// Lengths of a practised cutter: worked by hand. Common practice, no source.
 
 const hand = (rest: object) => handLength(jobOf(rest)) / NM.in;
 const plain = { cloth: { name: 't', width: 54, selvage: [0.5, 0.5], turns: 'any' } };

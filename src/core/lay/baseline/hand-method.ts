@@ -4,7 +4,7 @@ import type { LayJob, LayPiece, LayStrip } from '../model/job';
 import { biasWays } from '../model/parts';
 import { biasBlock, fewestCuts, type StripBlock, type StripWant } from '../strips/strips';
 
-// What a practised cutter does with ruler and chalk: the lay that every saving is measured by.
+// The lay of a practised cutter with ruler and chalk: every saving is measured by it.
 
 /** By hand nobody joins a strip from cuts under a foot. */
 const SHORTEST = 12 * NM.in;

@@ -25,7 +25,7 @@ export interface Crossed {
 const FINEST = 3_000;
 /** Steps of pricing at most (some tenths of a second), and how near to the programme's optimum a bound is good enough. */
 const MOST_WORK = 1e7;
-/** Of these at most so many for one line whose starts are moved. */
+/** Most columns for one line whose starts are moved. */
 const MOST_DRIFT = 1e6;
 /** With more different things their area is nearly as good a bound, and the programme takes long. */
 export const MOST_ROWS = 120;
@@ -110,7 +110,7 @@ function gridOf(things: readonly Crossed[], length: Nm): Line {
   };
 }
 
-/** Of what takes no step a line would hold any number. */
+/** A line would hold any number of things that take no step. */
 const isTooFine = ({ ways }: Line): boolean => ways.some(({ side }) => side === 0);
 
 interface Filled {
@@ -152,7 +152,7 @@ function dearest(line: Line, values: readonly number[], perStep: number): Filled
   return best;
 }
 
-/** What is worth most up to each step, and the one of `used` that ends there; -1 for nothing. */
+/** Best value up to each step, and the one of `used` that ends there; -1 for nothing. */
 interface Reached {
   best: Float64Array;
   choice: Int32Array;
@@ -188,7 +188,7 @@ function dearestAt({ side, first, period, value }: Worthy, { best, choice }: Rea
   return best[steps]!;
 }
 
-/** What lies on the line, read from its end. */
+/** Things on the line, read from its end. */
 function filledOf({ way, side }: Worthy, { choice }: Reached, value: number): Filled {
   const taken: number[] = [];
   let empty = 0;
@@ -230,7 +230,7 @@ function pricesOf(
   }
   const costs = new Float64Array(m).fill(1);
   const prices = new Float64Array(m);
-  // Of the prices on the way those are kept that prove most (Farley 1990, from memory: what all is worth over the dearest line).
+  // Keep the prices on the way that prove most (Farley 1990, from memory: the worth of all over the dearest line).
   const proving = new Float64Array(m);
   let proven = 0;
   for (let work = 0; work < MOST_WORK && !isOver(); work += steps * ways.length * line.drift + m * m) {

@@ -35,7 +35,7 @@ describe('the bound', () => {
     const cover = (size: number[], qty: number, match: object) => ({ id: `c${size.join('x')}`, size, qty, match });
 
     test.each([
-      // Of two 21 in wide ones the other begins 24 in beside the one: 45 of 44 in. One behind the other they begin 22 in apart.
+      // The second of two 21 in wide ones begins 24 in beside the first: 45 of 44 in. One behind the other they begin 22 in apart.
       ['one group', { across: 12, along: 11 }, [cover([21, 21], 6, { group: 'g' })], 5 * 22 + 21],
       // The first of them waits for its phase, too.
       ['fixed', { across: 12, along: 11 }, [cover([21, 21], 6, { at: [3, 4] })], 4.5 + 5 * 22 + 21],
@@ -67,7 +67,7 @@ describe('the bound', () => {
       ['along only', { across: 0, along: 11 }, [cover([21, 21], 6, { group: 'g' })], 63],
       // No repeat along: one behind the other without waste.
       ['across only', { across: 12, along: 0 }, [cover([21, 20], 6, { group: 'g' })], 120],
-      // What is in no group, or another, only has to be too wide.
+      // Pieces in no group, or in another, only have to be too wide.
       [
         'two groups',
         { across: 12, along: 11 },
@@ -224,7 +224,7 @@ describe('the bound by lines across the cloth', () => {
     expect(lines([thing(4, 6, 50), thing(4, 4, 50)], 0, 10)).toBeCloseTo(200, 1);
     // With 5s instead none goes beside a 6: two 5s share a line.
     expect(lines([thing(4, 6, 50), thing(4, 5, 50)], 0, 10)).toBeCloseTo(300, 1);
-    // What is loose fills what the 6s leave, 800; 200 more take 20.
+    // Loose pieces fill what the 6s leave, 800; 200 more take 20.
     expect(lines([thing(4, 6, 50)], 800, 10)).toBeCloseTo(200, 1);
     expect(lines([thing(4, 6, 50)], 1000, 10)).toBeCloseTo(220, 1);
   });
@@ -257,7 +257,7 @@ describe('the bound by lines across the cloth', () => {
   });
 
   test('on a cloth: squares that the pattern lets lie two abreast only, and what is too wide to go beside them', () => {
-    // Of 15.5 in squares on 53.75 in the third would begin 40 in beside the first and end at 55.5. Eight rows of two take 124 in, four
+    // The third of 15.5 in squares on 53.75 in would begin 40 in beside the first and end at 55.5. Eight rows of two take 124 in, four
     // of 42 in lie behind them, 60 in; by their area all would take 118.4 in.
     const job = jobOf({
       cloth: { name: 'reed', width: 53.75, turns: 'none', repeat: { across: 10, along: 14, drop: 0.5 } },
@@ -296,7 +296,7 @@ describe('the bound by lines across the cloth', () => {
     const repeat = { across: 12, along: 11, drop: 0 };
 
     test('sixteen of one group two abreast: eight rows, each 22 in behind the other', () => {
-      // Of 21 in wide ones the second begins 24 in beside the first, and a third would end at 69; the last row waits for nothing.
+      // The second of 21 in wide ones begins 24 in beside the first, and a third would end at 69; the last row waits for nothing.
       const cover = { id: 'cover', size: [21, 14.5], qty: 16, match: { group: 'covers' } };
       expect(inches({ width: 58, repeat }, [cover])).toBeCloseTo(7 * 22 + 14.5, 6);
       // One more begins a row of its own.

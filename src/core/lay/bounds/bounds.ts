@@ -130,7 +130,7 @@ function waysOf(w: Nm, h: Nm, turns: readonly number[]): [Nm, Nm][] {
     : [[w, h]];
 }
 
-/** So much of the area a match group must have to be worth a programme of its own, and so many groups get one. */
+/** Minimum share of the area for a group to get its own linear programme, and the most groups that get one. */
 const DRIFTING_SHARE = 0.2;
 const MOST_DRIFTING = 2;
 
@@ -184,7 +184,7 @@ function startsOf({ lattice, stock }: LayJob, match: LayPiece['match'], drifting
 }
 
 /**
- * What one group needs by itself (nm), in rows of as many as may lie abreast: of two of its pieces that share a part across the one
+ * Need of one group by itself (nm), in rows of as many as may lie abreast: where two of its pieces share a part across, one
  * begins behind the other where the pattern comes again, so each has the cloth up to there to itself, as far as the group goes.
  */
 function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | null, isOver: () => boolean): Nm {
@@ -202,7 +202,7 @@ function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | nu
     qty,
     ways: [{ side: width, cover: height + gap + waits[i]!, starts: startsOf(job, match, group) }],
   }));
-  // What lies last on a length waits for nothing, and what is fixed begins where the pattern does.
+  // The last row of a length waits for nothing, and a fixed one begins where the pattern does.
   const more = Math.min(...links.map((link) => waitBefore(job, link))) - stock.length * (gap + last);
   const bound = barRelaxation(things, 0n, usable, known - more, isOver);
   const inRows = rowsNeeded(
@@ -213,7 +213,7 @@ function waitingBound(job: LayJob, placed: Placed, known: Nm, group: string | nu
 }
 
 /**
- * What must lie one behind the other (nm) where no line crosses more than `abreast` things: as intervals along the cloth they can be sorted
+ * Least length of things (nm) where no line crosses more than `abreast` of them: as intervals along the cloth they can be sorted
  * into so many columns in which none meets another, and one column has its share of them. It may be that of the lowest ones.
  */
 function rowsNeeded(things: readonly { qty: number; height: Nm }[], abreast: number): Nm {
@@ -284,7 +284,7 @@ function barBoundOf(
     }
   }
   const bound = barRelaxation(things, loose, usable + gap, known + stock.length * gap, isOver) - stock.length * gap;
-  // What is bent need not lie on whole nanometres.
+  // Corners of a bent part need not lie on whole nanometres.
   return Math.max(0, bound - (isBent ? 1 : 0));
 }
 

@@ -12,7 +12,7 @@ export interface Link {
 
 /** Lengths (nm) that differ by less are the same: twice what the lay plan's tolerance is. */
 const HARDLY = 5_080;
-/** Of so many kinds, those that take most length, chains are made. */
+/** Most part classes, those that take most length, of which chains are made. */
 const MOST_KINDS = 60;
 /** From so many of them on a chain is begun. */
 const MOST_SEEDS = 12;
@@ -33,7 +33,7 @@ export function phaseChainBound(job: LayJob, links: readonly Link[]): Nm {
     const chain: Link[] = [];
     for (const link of [seed, ...some.filter((one) => one !== seed)]) {
       const isApart = chain.every((other) => !canBeBeside(job, link, other));
-      // Of what can lie beside its like only one copy is a link.
+      // Only one copy of a part that can lie beside its like is a link.
       if (isApart) chain.push(canBeBeside(job, link, link) ? { ...link, qty: 1 } : link);
     }
     best = Math.max(best, lengthOf(job, chain));
@@ -41,12 +41,12 @@ export function phaseChainBound(job: LayJob, links: readonly Link[]): Nm {
   return best;
 }
 
-/** Whether the pattern gives two pieces a known distance. */
+/** Tells whether the pattern gives two pieces a known distance. */
 const isBound = (one: Link, other: Link): boolean =>
   one.match !== null && other.match !== null && one.match.group === other.match.group;
 
 /**
- * Whether both pieces fit beside each other on the widest length, be it without their gap: corner to corner they may keep it
+ * Tells whether both pieces fit beside each other on the widest length, be it without their gap: corner to corner they may keep it
  * slantwise, and only what lies one above the other has all of it between.
  */
 function canBeBeside(job: LayJob, one: Link, other: Link): boolean {
@@ -103,7 +103,7 @@ function inAnyColumn({ across, along, shift }: Lattice, by: Nm, x: Nm, low: Nm, 
   return least === along ? 0 : least;
 }
 
-/** What a chain takes at least: each link, and behind all but the last on each length what lies between it and the nearest that may follow. */
+/** Least length of a chain: each link, and behind all but the last on each length what lies between it and the nearest that may follow. */
 function lengthOf(job: LayJob, chain: readonly Link[]): Nm {
   let [length, most] = [0, 0];
   for (const link of chain) {

@@ -216,7 +216,7 @@ const isConvex = (ring: readonly Point[]): boolean =>
     return (bx - ax) * (cy - by) - (by - ay) * (cx - bx) >= 0;
   });
 
-/** Whether two rings lie in each other by more than the tolerance: by separating axes where both are convex. */
+/** Tells whether two rings lie in each other by more than the tolerance: by separating axes where both are convex. */
 function doOverlap(a: Point[], b: Point[], tolerance: Nm): boolean {
   if (isConvex(a) && isConvex(b)) return !areApart(a, b, tolerance);
   return clippedArea(a, b, ClipperLib.ClipType.ctIntersection) > tolerance * Math.min(girth(a), girth(b));
@@ -292,7 +292,7 @@ function firstDivision(group: Item[], tolerance: Nm): Item[][] | null {
   return null;
 }
 
-/** Whether two convex rings lie in each other by no more than the tolerance: all of one beyond some edge of the other (separating axes). */
+/** Tells whether two convex rings lie in each other by no more than the tolerance: all of one beyond some edge of the other (separating axes). */
 function areApart(a: Point[], b: Point[], tolerance: Nm): boolean {
   const liesBeyondAnEdge = (one: Point[], other: Point[]) =>
     other.some(([x0, y0], i) => {

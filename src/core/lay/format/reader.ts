@@ -2,12 +2,12 @@ import { fromUnits, type Nm, type Units } from '../../length';
 import { ok, refuse, type Result } from '../../result';
 import { isSimple, type Point } from '../model/outline';
 
-// What the readers of lay jobs and lay plans share: each refuses a value that is not what it should be, with the field named.
+// Readers of single values, for lay jobs and lay plans: each refuses a wrong value with the field named.
 
 const LARGEST = 1e6;
 const MOST_CORNERS = 2_000;
 
-/** What is wrong with a document, and where. */
+/** A fault of a document, and its place. */
 export class Refusal extends Error {
   constructor(
     readonly field: string,
@@ -17,7 +17,7 @@ export class Refusal extends Error {
   }
 }
 
-/** What a reader returns, or the refusal it threw as a fault at its field. */
+/** Result of a reader, or the refusal it threw as a fault at its field. */
 export function reading<T>(code: string, read: () => T): Result<T> {
   try {
     return ok(read());

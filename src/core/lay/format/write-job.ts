@@ -4,7 +4,7 @@ import { hasLocks, type LayJob, type LayPiece, type StockLength } from '../model
 import type { Point } from '../model/outline';
 import { FORMAT_VERSION, JOB_FORMAT } from './names';
 
-/** What a lay job says of its cloth beyond what the engine needs. */
+/** The cloth of a lay job beyond what the engine needs. */
 export type JobCloth = Pick<Cloth, 'name' | 'width' | 'selvage' | 'turns' | 'repeat'>;
 
 /**

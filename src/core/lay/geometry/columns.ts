@@ -96,7 +96,7 @@ export class Columns {
     return 2 * this.count + 1;
   }
 
-  /** As in `Bands`, but columns know of no shut ones: there is one opening, the whole length. */
+  /** Like `Bands`, but columns know of no shut ones: there is one opening, the whole length. */
   startLooking() {
     this.isSeen = false;
   }

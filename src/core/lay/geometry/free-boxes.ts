@@ -31,7 +31,7 @@ export function freeBoxes(boxes: readonly Box[], bounds: Box, leastWidth: Nm, le
   return found;
 }
 
-/** What of a rectangle another leaves: those parts of it to the left and right, below and above, each as large as can be. */
+/** Splits a rectangle round another: the parts of it to the left and right, below and above, each as large as can be. */
 export function without(box: Box, [cx0, cy0, cx1, cy1]: Box): Box[] {
   const [x0, y0, x1, y1] = box;
   if (cx0 >= x1 || cx1 <= x0 || cy0 >= y1 || cy1 <= y0) return [box];

@@ -43,7 +43,7 @@ export function offer(x: Nm, y: Nm, h: Nm, slack: Nm, rule: SpaceRule, best: Pla
 }
 
 const START = 64;
-/** So many rectangles are kept: of more, which only lays of thousands of parts have, those that end lowest are given up. */
+/** Most rectangles that are kept: beyond that, in lays of thousands of parts, those that end lowest are given up. */
 const MOST_KEPT = 1_500;
 
 /**
@@ -60,7 +60,7 @@ export class FreeSpace implements ClothSpace {
   /** Kept between calls: the rectangles that a box meets, and the numbers of those that touch its sides. */
   private readonly met: number[] = [];
   private readonly beside: number[] = [];
-  /** What is free at first: x0, y0, x1, y1 of each rectangle. */
+  /** Free rectangles at first: x0, y0, x1, y1 of each. */
   private readonly fresh: Float64Array;
 
   /**

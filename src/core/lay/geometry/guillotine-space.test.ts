@@ -26,7 +26,7 @@ function laid(space: GuillotineSpace, wanted: readonly (readonly [number, number
   return boxes;
 }
 
-/** Whether boxes come free of each other by cuts from edge to edge: tried one after another, independently of the space. */
+/** Tells whether boxes come free of each other by cuts from edge to edge: tried one after another, independently of the space. */
 function comesFree(boxes: readonly Box[]): boolean {
   if (boxes.length < 2) return true;
   for (const [low, high] of [

@@ -17,7 +17,7 @@ interface Rect {
  */
 export class GuillotineSpace implements ClothSpace {
   private rects: Rect[] = [];
-  /** Whether the endless end is cut along first, into columns, instead of across, into rows. */
+  /** Tells whether the endless end is cut along first, into columns, instead of across, into rows. */
   private isByColumns = false;
 
   constructor(
@@ -95,7 +95,7 @@ export class GuillotineSpace implements ClothSpace {
       this.keep({ x0: bx, y0: ay, x1, y1: by });
       return;
     }
-    // Of the two ways to go on, the one that leaves the larger rectangle in one piece.
+    // Prefer the way to go on that leaves the larger rectangle in one piece.
     const [aboveFirst, rightFirst] = [
       Math.max((x1 - ax) * (y1 - by), (x1 - bx) * (by - ay)),
       Math.max((x1 - bx) * (y1 - ay), (bx - ax) * (y1 - by)),

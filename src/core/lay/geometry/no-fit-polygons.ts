@@ -106,7 +106,7 @@ export class NoFitPolygons {
     return deepest;
   }
 
-  /** Whether shape b at (dx, dy) lies deeper (nm) in shape a at the origin than that. */
+  /** Tells whether shape b at (dx, dy) lies deeper (nm) in shape a at the origin than that. */
   overlaps(a: number, b: number, dx: Nm, dy: Nm, deeper: Nm): boolean {
     const noFit = this.noFit(a, b);
     next: for (let start = 0, end = 0; start < noFit.length; start = end) {

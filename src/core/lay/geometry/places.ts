@@ -36,7 +36,7 @@ export class Places {
   target: Nm = Infinity;
   /** No more places beside others than about that are looked at in each opening. */
   mostLooked = Infinity;
-  /** Whether places are ranked by how much of the part's edge touches others, or by how low they are. */
+  /** Tells whether places are ranked by how much of the part's edge touches others, or by how low they are. */
   byTouch = false;
   /** The best place that a look round has found: lower scores first, then lower ties. */
   private readonly best = { stock: -1, x: 0, y: 0, turned: 0, score: Infinity, tie: Infinity };

@@ -11,7 +11,7 @@ const OUT: Nm = NM.mm / 2;
 const MOST_CORNERS = 32;
 /** ... but lies no further outside than that share of the shorter side of its box. */
 const MOST_OUT = 1 / 16;
-/** What the clipping counts in: whole micrometres, so that it can do without long numbers. */
+/** Unit of the clipping: whole micrometres, so that it can do without long numbers. */
 const CLIP = 1_000;
 
 interface At {

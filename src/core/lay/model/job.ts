@@ -86,15 +86,15 @@ export interface LayStrip {
   least: Nm;
 }
 
-/** Whether the cloth is one endless length without flaws and of plain shape. */
+/** Tells whether the cloth is one endless length without flaws and of plain shape. */
 export const isPlainRoll = (stock: readonly StockLength[]): boolean =>
   stock.length === 1 && stock[0]!.length === Infinity && stock[0]!.flaws.length === 0 && !stock[0]!.outline;
 
-/** Whether a piece or a cut of the job is locked. */
+/** Tells whether a piece or a cut of the job is locked. */
 export const hasLocks = ({ locked, lockedCuts }: Pick<LayJob, 'locked' | 'lockedCuts'>): boolean =>
   locked.length + lockedCuts.length > 0;
 
-/** What the finite lengths of the stock have together (nm). */
+/** Total of the finite lengths of the stock (nm). */
 export const finiteLength = (stock: readonly StockLength[]): Nm =>
   stock.reduce((sum, { length }) => sum + (length === Infinity ? 0 : length), 0);
 

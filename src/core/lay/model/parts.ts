@@ -65,7 +65,7 @@ export const blocksOf = ({ ways }: StripSet, way: ChosenWay): StripWay => (typeo
 const MOST_JOINED = 400;
 const MOST_CUTS = 20_000;
 const MOST_WAYS = 12;
-/** Of more bias strips than that nobody would cut each from a block of its own, and trying it takes seconds. */
+/** Most bias strips for which a block of its own is tried: nobody would cut more that way, and trying takes seconds. */
 const MOST_APART = 100;
 
 /**
@@ -147,7 +147,7 @@ function straightWays(want: StripWant, most: Nm, expected: Nm, across: boolean):
         .sort((a, b) => a - b);
   const ways: StripWay[] = [];
   for (const n of new Set(counts.map((count) => Math.max(fewest, Math.min(limit, count))))) {
-    // As long as can be, with the rest from the last one, makes sense for the fewest cuts alone.
+    // The longest cuts, with the rest from the last one, make sense for the fewest cuts alone.
     for (const even of across && n === fewest ? [false, true] : [true]) {
       const lengths = cutLengths(want, n, most, even);
       if (lengths && lengths.length === n && n <= MOST_JOINED)

@@ -6,7 +6,7 @@ export interface LayPlan {
   lays: Lay[];
   unplaced: Unplaced[];
   used: Nm;
-  /** What of it lies on the endless length. */
+  /** Its part on the endless length. */
   endless: Nm;
   /** A proven lower bound of `used` for the copies that are placed. */
   bound: Nm;

@@ -54,7 +54,7 @@ export function reachOutside(ring: readonly Point[], outline: readonly Point[]):
   return most;
 }
 
-/** Whether a point lies in a ring (even-odd rule). */
+/** Tells whether a point lies in a ring (even-odd rule). */
 function isInside([px, py]: Point, ring: readonly Point[]): boolean {
   let is = false;
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {

@@ -24,7 +24,7 @@ function moved(job: LayJob, plan: LayPlan, to: Placement): LayPlan {
   });
   return { ...plan, lays };
 }
-/** What the independent check says of the places; lengths and copies are another matter. */
+/** Faults that the independent check finds in the places; lengths and copies are another matter. */
 const faultsOf = (job: LayJob, plan: LayPlan) =>
   findFaults({ ...job, straight: false }, plan).filter(
     ({ kind }) => !['used', 'bound', 'copies', 'stock', 'locked'].includes(kind),

@@ -22,7 +22,7 @@ export interface Placement {
 /** Why a piece can't lie at a place, and how far (nm) it is off; `by` is 0 where that says nothing. */
 export interface Obstacle {
   kind: 'overlap' | 'gap' | 'width' | 'length' | 'flaw' | 'outline' | 'turn' | 'phase' | 'unknown';
-  /** What is in the way: a piece or strip with its copy, a length of cloth. */
+  /** An obstacle: a piece or strip with its copy, or a length of cloth. */
   with: string;
   by: Nm;
 }
@@ -45,7 +45,7 @@ const MOST_SEARCHED = 5_000;
 const DEEP = 250;
 
 /**
- * What lies on the cloth, and where one more piece may lie: for hands that move pieces. Every question looks at boxes first and at
+ * Items on the cloth, and places where one more may lie: for hands that move pieces. Every question looks at boxes first and at
  * shapes only where boxes meet, so it takes far less than a millisecond among 1,000 pieces. Whether straight cuts still free everything
  * is a matter of the whole plan (`findFaults`).
  */
@@ -85,7 +85,7 @@ export class LayTable {
       );
   }
 
-  /** What keeps a copy of a piece from lying there, apart from itself where it lies now; nothing: it may. */
+  /** Obstacles to a copy of a piece lying there, apart from itself where it lies now; none: it may. */
   canPlace(placement: Placement): Obstacle[] {
     const stock = this.job.stock.find(({ id }) => id === placement.stock);
     const piece = this.pieces.get(placement.piece);

@@ -74,7 +74,7 @@ function blocksOfSet(job: LayJob, { wants }: StripSet, plan: LayPlan): LaidBlock
   return found.size === wanted.size ? blocks : null;
 }
 
-/** Whether the blocks may be cut out whole, beside each other and beside the pieces: asked of the independent check. */
+/** Tells whether the blocks may be cut out whole, beside each other and beside the pieces: asked of the independent check. */
 function areApart(job: LayJob, blocks: readonly LaidBlock[], plan: LayPlan): boolean {
   const id = (i: number) => `block ${i}`;
   const asPieces: LayJob = {

@@ -1,13 +1,13 @@
 import type { LayPlan } from '../model/plan';
 
-/** Whether a plan comes before another of the same job: more is laid, or the endless length is shorter, or all lengths together. */
+/** Tells whether a plan comes before another of the same job: more is laid, or the endless length is shorter, or all lengths together. */
 export function isBetter(one: LayPlan, other: LayPlan): boolean {
   if (one.unplaced.length !== other.unplaced.length) return one.unplaced.length < other.unplaced.length;
   if (one.endless !== other.endless) return one.endless < other.endless;
   return one.used !== other.used ? one.used < other.used : one.passes < other.passes;
 }
 
-/** Whether nothing can be better than a plan: all is laid, in no more than is proven to be needed. */
+/** Tells whether nothing can be better than a plan: all is laid, in no more than is proven to be needed. */
 export const isAtBound = ({ unplaced, used, bound }: LayPlan): boolean => unplaced.length === 0 && used <= bound;
 
 /**

@@ -33,7 +33,7 @@ export type SharedLay = Pick<Found, 'setChoice' | 'ways'> & Pick<Placing, 'stock
 /** How search workers on the same job exchange better lays. */
 export interface Exchange {
   publish: (lay: SharedLay) => void;
-  /** What others have published since the last call. */
+  /** Lays that others have published since the last call. */
   receive: () => SharedLay[];
 }
 
@@ -61,7 +61,7 @@ export type Passes = Generator<number, void, void>;
 /** A way of searching (src/core/lay/strategies, one folder each). */
 export interface Strategy {
   name: string;
-  /** Whether it can do anything for such a job. */
+  /** Tells whether it can do anything for such a job. */
   suits: (features: Features) => boolean;
   /** Its part of the passes beside the others. */
   share: (features: Features) => number;
@@ -70,13 +70,13 @@ export interface Strategy {
   run: (context: SearchContext) => Passes;
 }
 
-/** What a pass by best fit takes beside one that keeps every hole: measured. */
+/** Cost of a pass by best fit beside one that keeps every hole: measured. */
 const FIT_PASS = 0.05;
 
-/** What a pass by a rule counts as. */
+/** Count of a pass by a rule. */
 export const passOf = (rule: Rule): number => (rule === 'fit' ? FIT_PASS : 1);
 
-/** What the strategies of one search share: the job, the random numbers, the passes and the best lay so far. */
+/** Shared state of the strategies of one search: the job, the random numbers, the passes and the best lay so far. */
 export class SearchContext {
   readonly random: Random;
   readonly starts: State[] = [];

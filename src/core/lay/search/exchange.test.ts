@@ -48,7 +48,7 @@ describe('workers of one search', () => {
       fc.property(jobArb, fc.integer({ min: 1, max: 99 }), (json, seed) => {
         const job = jobOf(json);
         const first = layWith(job, seed, 60);
-        // What was published is what was found, so it comes to the same again when it is received from the start.
+        // A published lay is a found one, so it comes to the same again when it is received from the start.
         const again = layWith(job, seed, 60, first.tells);
         expect(again.plan.endless).toBeLessThanOrEqual(first.plan.endless);
         expect(again.plan.refused).toBe(0);

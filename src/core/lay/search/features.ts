@@ -5,16 +5,16 @@ import { suitsOutlineBeam } from '../strategies/outline-beam/suits';
 import { suitsRows } from '../strategies/shelf-rows/shelf-rows';
 import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
 
-/** So many parts are few: a search for a lay without waste is worth more tries. */
+/** Few parts: a search for a lay without waste is worth more tries up to this number. */
 export const FEW = 120;
 /** Without waste or patterns, from so many parts to so many beams get nearly all the time. */
 const FOR_BEAMS = { least: 48, most: 300 };
 /** The weights of pairs take memory by the square: no more parts than that are separated. */
 const MOST_SEPARATED = 600;
-/** So many parts are few enough for beams in which pieces wait for their phase. */
+/** Most parts for beams in which pieces wait for their phase. */
 const MOST_WAITING = 600;
 
-/** What of a job decides which strategies suit it and how the passes are shared; worked out once a search. */
+/** Job features that select strategies and set their shares; computed once per search. */
 export interface Features {
   parts: number;
   /** How many lengths of cloth there are, and whether one of them is endless. */
@@ -41,7 +41,7 @@ export interface Features {
   isSecond: boolean;
 }
 
-/** Whether so many parts are as many as beams do best with. */
+/** Tells whether so many parts are as many as beams do best with. */
 export const isForBeams = ({ length }: readonly Part[]): boolean =>
   length >= FOR_BEAMS.least && length <= FOR_BEAMS.most;
 

@@ -92,7 +92,7 @@ function flawsFrom(job: LayJob, { id, left, right }: StockLength): Box[] {
 const topOf = (outline: StripCut['outline']): Nm => Math.max(...outline.map(([, y]) => y));
 
 /**
- * What of a plan is not locked, as a plan of the job of the rest, to go on from; null where it can't be one: with straight cuts what lies
+ * The unlocked part of a plan, as a plan of the rest of the job, to go on from; null where it can't be one: with straight cuts what lies
  * beside a locked piece is cut another way.
  */
 export function restOf(job: LayJob, rest: LayJob, plan: LayPlan): LayPlan | null {

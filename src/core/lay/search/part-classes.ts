@@ -84,7 +84,7 @@ export function subsetSums(kinds: readonly PartClass[], most: Nm, step: Nm, side
   return reached;
 }
 
-/** What a state of a beam has laid last, and where; its parents hold the rest. */
+/** Last placement of a beam's state; its parents hold the rest. */
 export interface Chain {
   parent: Chain | null;
   kind: number;

@@ -43,7 +43,7 @@ export class Placer {
   /** The best-fit placer, for parts without a phase on one endless length without flaws. */
   private readonly bestFit: BestFit | null;
   private tight: TightSearch | null = null;
-  /** Whether a depth-first search for a tight lay makes sense here. */
+  /** Tells whether a depth-first search for a tight lay makes sense here. */
   readonly canBeTight: boolean;
   /** The rules that may be used here. */
   readonly rules: readonly Rule[];
@@ -174,7 +174,7 @@ export function measured(job: LayJob, parts: readonly Part[], where: Omit<Placin
   return { ...where, used, cost: costOf(job, parts, { ...where, used }) };
 }
 
-/** What a lay costs, to be made small: what is not placed, the endless length, a little the others, and how high it all lies. */
+/** Cost of a lay, to be made small: what is not placed, the endless length, a little the others, and how high it all lies. */
 export function costOf(
   { stock }: LayJob,
   parts: readonly Part[],
@@ -194,7 +194,7 @@ export function costOf(
   const endlessUsed = endless >= 0 ? used[endless]! : 0;
   const finiteUsed = used.reduce((sum, one) => sum + one, 0) - endlessUsed;
   const widest = Math.max(...stock.map(({ left, right }) => right - left));
-  // What lies low keeps room above: a small part of the mean height steers between lays of the same length.
+  // Low parts keep room above: a small part of the mean height steers between lays of the same length.
   const drift = total > 0 ? lifted / total : 0;
   return (unplaced / widest) * 1e4 + endlessUsed + drift * DRIFT + finiteUsed * 1e-4;
 }

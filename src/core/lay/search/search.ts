@@ -26,7 +26,7 @@ export function search(
   if (limits.start) context.takeOver(limits.start);
   if (!trySequences(context)) return context.passes;
   if (!tryWays(context)) return context.passes;
-  // What fills the cloth exactly at the bound needs no better one; one worker works it out for all.
+  // A lay that fills the cloth exactly at the bound needs no better one; one worker works it out for all.
   if (limits.worker === 0 && !canFillExactly(job, context.starts[0]!.parts, limits.target))
     limits.target = limits.sharpen();
 

@@ -63,7 +63,7 @@ export function cutFromGaps(
 
 const areaOf = ([x0, y0, x1, y1]: Box) => (x1 - x0) * (y1 - y0);
 
-/** What one gap gives: all that it has room for, or where that is all there is, in the least of it. */
+/** Yield of one gap: all that it has room for, or where that is all there is, in the least of it. */
 function biasIn(width: Nm, height: Nm, wants: readonly StripWant[], gap: Nm): ReturnType<typeof biasFrom> {
   const both = [false, true].flatMap((isLying) => biasFrom(width, height, wants, gap, isLying) ?? []);
   if (both.length === 0) return null;

@@ -34,7 +34,7 @@ const leastCut = ({ least, loss }: StripWant) => Math.max(least, 2 * loss, 1);
 /** Nor is one cut that is shorter than it is wide: what is lacking by rounding alone is no strip to be joined on. */
 export const leastUsefulCut = (want: StripWant) => Math.max(leastCut(want), want.width);
 
-/** What n cuts lack of a strip by rounding alone (nm): no further cut is joined on for that. */
+/** Length that n cuts lack of a strip by rounding alone (nm): no further cut is joined on for that. */
 const ROUNDING = 100;
 
 /**
@@ -136,7 +136,7 @@ export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, 
 }
 
 /**
- * As much of the wanted strips on the bias as a rectangle of cloth gives, and what is wanting of them then (each as a strip
+ * Cuts from a rectangle of cloth as much of the wanted bias strips as it gives, with what is wanting of them then (each as a strip
  * that its joins count to). The cuts end at its sides, or with `isLying` at its lower and upper edge. Null when not even one
  * cut fits.
  */

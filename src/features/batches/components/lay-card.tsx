@@ -118,7 +118,7 @@ export function LayCard({
   );
 }
 
-/** What planning again has changed, in length and money. */
+/** The difference that planning again has made, in length and money. */
 function Again({ before, lay }: { before: { usedNm: number; costMinor: number }; lay: LaySummary }) {
   const length = lay.usedNm - before.usedNm;
   const cost = lay.costMinor - before.costMinor;

@@ -6,7 +6,7 @@ import { ok, type Result } from '@/core/result';
 
 // Reads a lay job's file, lays it and checks plans of it, away from the page. Nothing of it is kept anywhere.
 
-/** What a job asks for, in short. */
+/** A job in short: what it asks for. */
 export interface JobFigures {
   cloth: string;
   units: Units;
@@ -26,7 +26,7 @@ export interface PlanFigures {
   placed: number;
   cuts: number;
   unplaced: { name: string; why: string }[];
-  /** What keeps the plan from being cut as it is. */
+  /** Obstacles to cutting the plan as it is. */
   faults: string[];
   /** The plan in its open format. */
   json: string;
@@ -38,7 +38,7 @@ export interface LayPicture {
   usedNm: Nm;
   left: number;
   right: number;
-  /** As long as it is, or as the lay needs it. */
+  /** Full length, or as long as the lay needs it. */
   length: number;
   outline: [number, number][] | null;
   flaws: [number, number, number, number][];
@@ -51,7 +51,7 @@ export interface CheckedPlan {
   drawing: LayPicture[];
 }
 
-/** What the page asks of its workers. */
+/** Questions of the page to its workers. */
 export const layFileWork = {
   read: (text: string): Result<JobFigures> => {
     const job = parseLayJob(text);

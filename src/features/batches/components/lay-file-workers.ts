@@ -6,7 +6,7 @@ import type { CheckedPlan, JobFigures, LayFileWork, LayPicture } from './lay-fil
 /** No more workers than that, however many cores there are: each takes memory of its own. */
 const MOST_WORKERS = 8;
 
-/** What the page hears of a job while it is laid. */
+/** Progress of a job while it is laid. */
 interface LayEars {
   /** 0 to 1. */
   onProgress: (done: number) => void;

@@ -33,7 +33,7 @@ interface Run {
 }
 
 interface Outcome {
-  /** Whether it was laid here, or is a plan that was brought. */
+  /** Tells whether it was laid here, or is a plan that was brought. */
   isOurs: boolean;
   plan: PlanFigures;
 }

@@ -16,7 +16,7 @@ import { useLines } from './use-lines';
 
 /** The most lines that a batch takes. */
 const MOST_LINES = 2000;
-/** Of more, what they take together is only known by their lay. */
+/** Of more lines, the length taken together is only known by their lay. */
 const MOST_TOGETHER = 200;
 
 /** Choosing the waiting lines of a new batch. */

@@ -9,7 +9,7 @@ import type { Suggestion, TakenTogether } from '../suggestions';
 
 const SHOWN = 5;
 
-/** What is worth cutting together, as it is found; the person decides. */
+/** Suggestions of what to cut together, as they are found; the person decides. */
 export function Suggestions({ onChoose }: { onChoose: (suggestion: Suggestion) => void }) {
   const [found, setFound] = useState<ReadonlyMap<string, Suggestion>>(new Map());
   const [isDone, setDone] = useState(false);
@@ -63,7 +63,7 @@ export function Suggestions({ onChoose }: { onChoose: (suggestion: Suggestion) =
 
 const PAUSE_MS = 120;
 
-/** What the ticked lines take together, at once, while ticking: by the hand method; the lay will take less. */
+/** Length of the ticked lines together, at once, while ticking: by the hand method; the lay will take less. */
 export function Together({ chosen }: { chosen: ReadonlySet<number> }) {
   const [taken, setTaken] = useState<{ of: string; cloths: TakenTogether[]; message: string } | null>(null);
   const of = [...chosen].sort((a, b) => a - b).join();

@@ -59,7 +59,7 @@ describe('while it is typed', () => {
       '12 1/2 in',
       '1/2 in',
     ]);
-    // What is empty stays empty, and what has a unit keeps it.
+    // Empty fields stay empty, and a length with a unit keeps it.
     expect([field('First motif from the left').value, field('Sold in steps of').value]).toEqual(['', '1/4 yd']);
     await me.selectOptions(field('Measured in'), 'inches');
     expect(field('Width').value).toBe('54 in');

@@ -62,7 +62,7 @@ export function ClothFormView({
     <FormLength control={control} name={name} label={label} hint={hint} units={form.units} error={errorAt(name)} />
   );
 
-  // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
+  // A typed length stays as long as it is: where it has no unit, it gets the one that it was typed in.
   const keepLengths = (units: string) => {
     const kept = Object.entries(inOtherUnits(getValues(), units as ClothForm['units']));
     for (const [name, text] of kept) setValue(name as LengthOfCloth, text, { shouldDirty: true });
@@ -304,7 +304,7 @@ export function ClothFormView({
   );
 }
 
-/** What washing does to a yard or metre of it: the sum that is behind the length to buy. */
+/** Effect of washing on a yard or metre of it: the sum that is behind the length to buy. */
 function WashSum({ form, values }: { form: ClothForm; values: ReturnType<typeof readClothForm>['values'] }) {
   if (!form.isWashed) return null;
   const style = STYLES[form.units];

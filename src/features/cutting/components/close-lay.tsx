@@ -17,7 +17,7 @@ import { NOT_ON_SHELF, EVENT_LABELS, EVENT_SORTS, type EventForm, type RemnantFo
 import type { CuttingView } from '../queries';
 import { proposed } from './closed-lay';
 
-/** What was cut from, what went otherwise, and which remnants are kept: closes the lay. */
+/** The form that closes the lay: what was cut from, what went otherwise, and which remnants are kept. */
 export function CloseLay({ view }: { view: CuttingView }) {
   const { batch, clothId, units, lengths, parts } = view;
   const router = useRouter();

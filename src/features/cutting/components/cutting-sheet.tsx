@@ -220,7 +220,7 @@ export function CuttingSheet({ view }: { view: SheetView }) {
 const tickWords = ({ by, at, isWaiting }: ShownTick) =>
   `done at ${clock(at)}${by ? ` by ${by}` : ''}${isWaiting ? ', not sent yet' : ''}`;
 
-/** What comes free: whose it is, its label's code, and what is marked on it. */
+/** Freed pieces: whose they are, their labels' codes, and their marks. */
 function Pieces({ items, view }: { items: readonly SheetItem[]; view: SheetView }) {
   const shown = items.slice(0, 8);
   if (items.length === 0) return null;

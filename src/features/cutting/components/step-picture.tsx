@@ -13,7 +13,7 @@ import { lengthOf, type SheetItem, type SheetView } from '../sheet-view';
 interface Props {
   view: SheetView;
   step: CutStep;
-  /** What steps that are ticked have freed, by the items' keys. */
+  /** Items that ticked steps have freed, by their keys. */
   freed: ReadonlySet<string>;
 }
 
@@ -21,7 +21,7 @@ const TAPE_PX = 34;
 const EDGE_PX = 14;
 const CUT = '#c1121f';
 const INK = '#14241f';
-/** So much of the cloth (mm) is seen around what a step is about. */
+/** Cloth (mm) that is seen around a step. */
 const AROUND_MM = 80;
 
 /**
@@ -100,7 +100,7 @@ export function StepPicture({ view, step, freed }: Props) {
   );
 }
 
-/** What of the length is seen, mm from its squared end. */
+/** The visible part of the length, mm from its squared end. */
 function windowOf(view: SheetView, step: CutStep): [number, number] {
   const length = lengthOf(view, step);
   const used = length.usedNm / NM.mm;

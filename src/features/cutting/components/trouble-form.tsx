@@ -11,7 +11,7 @@ import { EVENT_LABELS, EVENT_SORTS } from '../form';
 import type { SheetItem, SheetView } from '../sheet-view';
 import type { Trouble } from '../ticks';
 
-/** What is wrong at a step: kept on the device, and there when the lay is closed. */
+/** A problem at a step: kept on the device, and there when the lay is closed. */
 export function TroubleForm({
   view,
   stock,
@@ -21,7 +21,7 @@ export function TroubleForm({
 }: {
   view: SheetView;
   stock: string;
-  /** What the step frees: the first of it is meant, unless another is chosen. */
+  /** Freed by the step: the first of it is meant, unless another is chosen. */
   items: readonly SheetItem[];
   onReport: (trouble: Trouble) => void;
   onCancel: () => void;

@@ -4,7 +4,7 @@ import type { CutEntry, DeviceSheet, SheetState, Tick } from '../ticks';
 import { draws, settled, showHook } from '@/ui/testing/screen';
 import { useCutSheet } from './use-cut-sheet';
 
-/** What the device keeps. */
+/** The device's store. */
 const kept = vi.hoisted(() => new Map<string, unknown>());
 vi.mock('idb-keyval', () => ({
   get: async (key: string) => structuredClone(kept.get(key)),

@@ -72,7 +72,7 @@ export function useCutSheet(batchId: number, clothId: number, initial: SheetStat
     if (isBusy.current) return;
     isBusy.current = true;
     try {
-      // What waits goes in the order in which it was done, a request at a time, as long as each answer deals with something.
+      // Waiting entries go in the order in which they were made, a request at a time, as long as each answer deals with something.
       for (let dealt = 1; now.current.waiting.length > 0 && dealt > 0;) {
         const { sheet: sending, entries } = toSend(now.current, newId());
         change(sending);
@@ -141,7 +141,7 @@ const refusedOutcome = (entries: readonly CutEntry[], message: string, state: Sh
   state,
 });
 
-/** What the server answers, or null where it can't be reached or is in trouble itself. */
+/** The server's answer, or null where it can't be reached or is in trouble itself. */
 async function asked<T>(url: string, body?: unknown): Promise<T | null> {
   try {
     const response = await fetch(url, {

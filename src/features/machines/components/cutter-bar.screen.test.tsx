@@ -5,7 +5,7 @@ import { button, press, seen, show } from '@/ui/testing/screen';
 import type { CutterView } from '../queries';
 import { CutterBar } from './cutter-bar';
 
-/** What the page hears of the cutter. */
+/** Reports of the cutter to the page. */
 let view: CutterView | null;
 let looks: number;
 beforeEach(() => {

@@ -16,7 +16,7 @@ const OLD_DAYS = 30;
 const DAY_MS = 24 * 3600 * 1000;
 const ageOf = (asOf: string, today: string) => Math.floor((Date.parse(today) - Date.parse(asOf)) / DAY_MS);
 
-/** What the supplier's list names at another price than the workroom: each is taken or left by somebody. */
+/** Prices in the supplier's list that differ from the workroom's: each is taken or left by somebody. */
 export function PriceProposals({ proposals, today }: { proposals: Proposal[]; today: string }) {
   const router = useRouter();
   const [problem, setProblem] = useState('');

@@ -7,7 +7,7 @@ import { press, seen, show } from '@/ui/testing/screen';
 import type { OrderCost } from '../queries';
 import { OrderCostPage } from './order-cost-page';
 
-// What an order costs, and how that stands to what was quoted.
+// Cost of an order, and its difference from what was quoted.
 
 beforeEach(() => {
   server.begin();
@@ -74,7 +74,7 @@ test('beside the accepted quote each part tells what it came to: more, less, or 
     ['Notions', '£10.00', ''],
     ['In all', '£100.00', '+ £10.00'],
   ]);
-  // What became dearer is shown so.
+  // A higher cost is shown so.
   expect(document.querySelectorAll('td.late')).toHaveLength(1);
 });
 

@@ -16,7 +16,7 @@ import { CostTable } from './cost-table';
 
 export const QUOTE_LABELS = { draft: 'Draft', sent: 'Sent', accepted: 'Accepted', declined: 'Declined' } as const;
 
-/** What an order costs: quoted before, calculated after, and the difference line by line. */
+/** Cost of an order: quoted before, calculated after, and the difference line by line. */
 export function OrderCostPage({ cost }: { cost: OrderCost }) {
   const router = useRouter();
   const [error, setError] = useState('');

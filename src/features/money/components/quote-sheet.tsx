@@ -91,7 +91,7 @@ export function QuotePaper({ quote }: { quote: QuoteView }) {
   );
 }
 
-/** What an order came to, for the workroom's own file. */
+/** Actual cost of an order, for the workroom's own file. */
 export function CostSheetPrint({ cost }: { cost: OrderCost }) {
   const { order, now, quoted, differences } = cost;
   const money = (minor: number) => printMoney(minor, now.currency);

@@ -17,7 +17,7 @@ import { useOrder } from './order-context';
 /** Typing rests for so many milliseconds before the order is laid again. */
 const REST = 250;
 
-/** What the order would take of each cloth, laid by itself while it is typed. */
+/** The order's need of each cloth, laid by itself while it is typed. */
 export function ClothNeeds({ control, units }: { control: Control<OrderForm>; units: OrderUnits }) {
   const answer = useNeeds(control, units);
   if (!answer || answer.needs.length === 0) return null;

@@ -230,7 +230,7 @@ interface Live {
   list: CutList | null;
 }
 
-/** What is known of a line while it is typed: its faults, and as soon as the measures suffice its take-off and cut list. */
+/** State of a line while it is typed: its faults, and as soon as the measures suffice its take-off and cut list. */
 function seen(
   { line, faults }: ReturnType<typeof readLineForm>,
   kind: CoverKind,

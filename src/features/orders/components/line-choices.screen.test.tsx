@@ -11,7 +11,7 @@ import { Directions, WideChoice } from './line-directions';
 import { LineMaterials } from './line-materials';
 import { OrderProvider } from './order-context';
 
-// What a line decides beside its sizes: which way the cloth runs, how a part is cut that is too wide, other materials than the usual.
+// Choices of a line beside its sizes: which way the cloth runs, how a part is cut that is too wide, other materials than the usual.
 
 const boxed = kindById('boxed-cushion')!;
 const cover = (() => {

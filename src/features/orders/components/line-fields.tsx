@@ -44,7 +44,7 @@ const Length = memo(LengthField, isAlike);
 const Pick = memo(Choice, isAlike);
 const Short = memo(TextField, isAlike);
 
-/** What is asked for: how many, the measures, then how it is made and of what; what is seldom asked for is folded away. */
+/** Fields of a line: how many, the measures, then how it is made and of what; rare ones are folded away. */
 export function LineFields({ kind, line, units, cover, cloth, change, errorAt, onFocusMeasure }: Props) {
   const { cloths } = useOrder();
   const open = openOptions(kind, line.choices);

@@ -6,11 +6,11 @@ import { Choice } from '@/ui/fields/choice';
 import { materialRolesOf, ROLE_LABELS, type Change, type LineForm } from '../form';
 import { useOrder } from './order-context';
 
-/** Whether a line takes something else than the workroom's usual materials and notions. */
+/** Tells whether a line takes something else than the workroom's usual materials and notions. */
 export const hasOwnMaterials = (kind: CoverKind, { cloth, notions }: LineForm): boolean =>
   materialRolesOf(kind).some((role) => cloth[role]) || Object.values(notions).some(Boolean);
 
-/** What nobody sees, and what is sewn in: the workroom's usual ones, or for this line others. */
+/** Hidden materials and notions: the workroom's usual ones, or for this line others. */
 export function LineMaterials({
   kind,
   cover,
@@ -42,7 +42,7 @@ export function LineMaterials({
       ))}
       {first.map((name) => {
         const isMeant = ({ usualFor }: { usualFor: string[] }) => usualFor.includes(name);
-        // What is usual for it stands first; anything else of the catalogue may be taken.
+        // The usual one stands first; anything else of the catalogue may be taken.
         const choices = [...notions.filter(isMeant), ...notions.filter((one) => !isMeant(one))];
         return (
           <Choice

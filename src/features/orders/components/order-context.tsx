@@ -6,7 +6,7 @@ import type { Workroom } from '@/core/cutlist';
 import type { WorkroomRules } from '@/features/workroom/form';
 import type { ClothChoice, NotionChoice } from '../queries';
 
-/** What an order's page needs of the workroom, from the server. */
+/** Data for an order's page, from the server. */
 export interface OrderProviderProps {
   cloths: ClothChoice[];
   /** The notions of the catalogue; none where lines come from a sheet. */

@@ -278,7 +278,7 @@ test('without any cloth the pieces are worked out all the same; one that is adde
   answers(() => Response.json({ ok: true }));
   document.dispatchEvent(new Event('visibilitychange'));
   await waitFor(() => expect(gone).toEqual(['again']));
-  // As the page comes anew, with the cloth.
+  // The page as it comes anew, with the cloth.
   again(<OrderFormOfText text={textOf(order([{ ...typed, cloth: {} }]), {})} />);
   await me.selectOptions(list('Face cloth'), 'Barge canvas');
   expect(field('Width').value).toBe('23');

@@ -41,7 +41,7 @@ export function OrderFormOfText({ text }: { text: string }) {
   return <OrderFormView {...read} />;
 }
 
-/** What the form needs, as one text. */
+/** Data for the form, as one text. */
 export type OrderFormData = Props & OrderProviderProps;
 
 function OrderFormView({ edited, initial, ...room }: Props & OrderProviderProps) {
@@ -71,7 +71,7 @@ function OrderPage({ edited, initial }: Props) {
   useUnsaved(formState.isDirty && !isSaving);
   useFirstCloth();
 
-  // What was typed stays as long as it is: where it has no unit, it gets the one that it was typed in.
+  // A typed length stays as long as it is: where it has no unit, it gets the one that it was typed in.
   const setUnits = (next: OrderUnits) => {
     const form = getValues();
     const lines = form.lines.map((line) => inOtherUnits(line, form.units, next));

@@ -6,7 +6,7 @@ import { button, seen, show } from '@/ui/testing/screen';
 import type { OrderListRow } from '../queries';
 import { OrdersTable } from './orders-table';
 
-/** What is said at the edge of the page. */
+/** Messages at the edge of the page. */
 const said = vi.hoisted(
   () => [] as { title: string; description?: string; action?: { label: string; onClick(): void } }[],
 );

@@ -184,7 +184,7 @@ interface CellFault {
   message: string;
 }
 
-/** What is wrong with a row that has been begun. */
+/** Faults of a row that has been begun. */
 function faultsOf(
   row: string[],
   r: number,

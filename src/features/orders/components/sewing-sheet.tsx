@@ -27,7 +27,7 @@ interface OrderToSew {
   only?: number[];
 }
 
-/** What goes to the sewing machine with the cut parts of one order or of all that are cut together: a sheet each. */
+/** Sewing sheets, for the cut parts of one order or of all that are cut together: a sheet each. */
 export function SewingSheets({
   orders,
   back,
@@ -166,7 +166,7 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
   );
 }
 
-/** What is marked on the pieces of each cover once they are cut, by its distances from the cut edges; steps speak of the numbers. */
+/** Marks on the pieces of each cover once they are cut, by their distances from the cut edges; steps speak of the numbers. */
 function Marks({ marks, units }: { marks: readonly CoverMark[]; units: OrderUnits }) {
   if (marks.length === 0) return null;
   const size = (length: number) => printLength(length, STYLES[units]);

@@ -31,7 +31,7 @@ export function Steps({ list }: { list: CutList }) {
   );
 }
 
-/** What is checked on the sewn cover; on paper with a place for what the tape shows. */
+/** Checks of the sewn cover; on paper with a place for what the tape shows. */
 export function Inspections({ list, units, isPrint = false }: { list: CutList; units: OrderUnits; isPrint?: boolean }) {
   return (
     <Stack as="ul" gap="1" pl="5" css={{ listStyle: 'disc' }}>

@@ -20,7 +20,7 @@ export interface SheetAnswer {
   questions: CellFault[];
 }
 
-/** What the page asks of its worker. */
+/** Questions of the page to its worker. */
 export const sheetWork = {
   check: ({ sheet, fields, room, usualDue, isPartial }: SheetQuestion): SheetAnswer => {
     const whole = {

@@ -9,7 +9,7 @@ import type { SheetAnswer } from './sheet-check';
 
 const SHOWN_ROWS = 100;
 
-/** What of a sheet can be brought in, and its wrong cells, which are put right here. */
+/** Rows of a sheet that can be brought in, and its wrong cells, which are put right here. */
 export function SheetOutcome({
   sheet,
   fields,
@@ -189,6 +189,6 @@ function Unusual({
   );
 }
 
-/** What may stand in a cell, where there is a list of it. */
+/** Allowed values of a cell, where there is a list of them. */
 const listFor = (field: string) =>
   field === 'kind' ? 'sheet-kinds' : field.startsWith('cloth:') ? 'sheet-cloths' : undefined;

@@ -7,7 +7,7 @@ import { refuse, type Result } from '@/core/result';
 import type { WorkroomRules } from '@/features/workroom/form';
 import type { CheckedSheet } from '../sheet';
 
-/** What a sheet is checked against, as it goes to another process. */
+/** The workroom's part of a check of a sheet, as it goes to another process. */
 export interface SheetRoomData {
   own: CoverKind[];
   withdrawn: string[];
@@ -23,9 +23,9 @@ export type SheetQuestion =
 
 export type SheetAnswer = { is: 'read'; sheet: Result<Sheet> } | { is: 'checked'; checked: CheckedSheet };
 
-/** What a process may take: more than any good file, on a machine too that has much else to do. */
+/** Limits of a process: more than any good file takes, on a machine too that has much else to do. */
 const MOST = { ms: 30_000, memoryMb: 256 };
-/** So many files are read at once; further ones wait. */
+/** Most files that are read at once; further ones wait. */
 const MOST_AT_ONCE = 3;
 const MOST_WAITING = 40;
 

@@ -11,7 +11,7 @@ interface SheetTask {
 }
 
 const MOST_UNPACKED = 80_000_000;
-/** Of a workbook's sheets together: each takes memory, whatever stands in it. */
+/** Limit of a workbook's sheets together: each takes memory, whatever stands in it. */
 const MOST_CELLS = 1_000_000;
 const MOST_COLUMNS = 200;
 const MOST_CELL = 4000;

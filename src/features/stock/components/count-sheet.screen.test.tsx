@@ -78,7 +78,7 @@ test('a difference stands there in length and in money before it is booked', asy
   expect(seen()).toMatch(/In all .*24\.00/);
   await type(me, field('Counted of N-2'), '220');
   expect(lineOf('N-2')).toMatch(/\+ 20, .*1\.00/);
-  // What agrees is counted, and no difference.
+  // Matching counts are counted, and no difference.
   await type(me, field('Counted of B-3'), '5 yd');
   expect(seen()).toContain('3 counted, 2 differ');
 });

@@ -18,12 +18,12 @@ import { bookCount } from '../actions';
 import { amountText, readAmount } from '../amount';
 import type { ShelfRow } from '../queries';
 
-/** What the count sheet shows. */
+/** Data of the count sheet. */
 export interface CountSheetData {
   rows: ShelfRow[];
   places: string[];
   place: string;
-  /** Whether the place holds more than is listed. */
+  /** Tells whether the place holds more than is listed. */
   hasMore: boolean;
 }
 

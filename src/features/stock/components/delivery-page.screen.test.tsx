@@ -11,7 +11,7 @@ import { DeliveryPage } from './delivery-page';
 
 // A delivery note, read by the server and looked at row by row before anything is booked.
 
-/** What the server reads out of the file. */
+/** Result of the server's reading of the file. */
 let sheet: { columns: string[]; rows: string[][] };
 beforeEach(() => {
   server.begin();

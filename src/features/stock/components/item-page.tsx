@@ -243,7 +243,7 @@ function Do({
   );
 }
 
-/** What came in, and where it went: the rest is what is left. */
+/** Sums of what came in and where it went: the rest is what is left. */
 function Flow({ item }: { item: ItemView }) {
   const { flow } = item;
   const rows: [string, number][] = [

@@ -60,7 +60,7 @@ function ReceiptForm({ entries, first }: { entries: CatalogueEntry[]; first: Cat
   const [isBusy, start] = useTransition();
   const entry = entries.find(({ key }) => key === form.what) ?? first;
   const { units } = entry;
-  // What stood there before anything of this delivery was typed; where it is put is no loss.
+  // State before anything of this delivery was typed; the place alone is no loss.
   const [begun, setBegun] = useState(form);
   useUnsaved(!isBusy && !isAlike({ ...form, place: '' }, { ...begun, place: '' }));
   const isCloth = entry.sort === 'roll' || entry.sort === 'sheets';

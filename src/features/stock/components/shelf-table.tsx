@@ -7,7 +7,7 @@ import { amountText } from '../amount';
 import type { ShelfPage, ShelfRow } from '../queries';
 import { ageOf } from '../words';
 
-/** What lies on the shelf, in plain markup: a long list. */
+/** The shelf's items, in plain markup: a long list. */
 export function ShelfTable({ page, today, href }: { page: ShelfPage; today: Date; href: (cursor: string) => string }) {
   return (
     <div className="sheet">

@@ -8,7 +8,7 @@ import { OrderMark } from '@/ui/order-mark';
 import type { ClothFace, Finished, FinishedLine } from '../finished';
 import { FaceNet } from './face-net';
 
-/** So many covers of a line are drawn before somebody asks for all. */
+/** Most covers of a line that are drawn before somebody asks for all. */
 const FIRST = 4;
 
 export default function FinishedCovers({ text }: { text: string }) {

@@ -3,7 +3,7 @@ import { Lock, LockOpen, Redo2, RotateCw, Undo2 } from 'lucide-react';
 import type { Units } from '@/core/length';
 import { STEPS } from '../hands/steps';
 
-/** What a button of the bar does, and whether it can be done now. */
+/** A button's action, and whether it can be done now. */
 interface HandAct {
   run: () => void;
   can: boolean;
@@ -22,7 +22,7 @@ export function HandsBar({
   /** The chosen one of the steps of the arrow keys. */
   step: number;
   onStep: (step: number) => void;
-  /** Whether the picked piece is locked. */
+  /** Tells whether the picked piece is locked. */
   isLocked: boolean;
   isSaving: boolean;
   acts: Record<'undo' | 'redo' | 'turn' | 'lock' | 'takeOff' | 'layAgain' | 'save', HandAct> & { next: HandAct | null };

@@ -4,7 +4,7 @@ import { printLength, STYLES, type Nm, type Units } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 import { longLength, overBound, percent } from '@/ui/words';
 
-/** What a lay takes as it lies. */
+/** Figures of a lay as it lies. */
 interface HandFigures {
   used: Nm;
   /** In minor units. */

@@ -12,10 +12,10 @@ import HandsTable, { type HandsTableProps } from './hands-table';
 // The table under the cutter's hands, on a canvas that writes down what is drawn.
 
 let drawn: Drawn;
-/** What the server answers to a page that says it is here. */
+/** The server's answer to a page that says it is here. */
 let visit: { others: string[]; version: number };
 let dirty: boolean[];
-/** What laying again finds. */
+/** Result of laying again. */
 let found: LayPlan | null;
 let workers: { ended: number };
 
@@ -67,7 +67,7 @@ const figures = () => seen(screen.getByRole('group', { name: 'What the lay takes
 const pickedOf = () => document.querySelector<HTMLElement>('[data-piece][aria-pressed=true]')?.dataset.piece;
 /** Picks a piece by the list. */
 const pick = (key: string) => fireEvent.click(document.querySelector(`[data-piece="${key}"]`)!);
-/** What was sent to be saved. */
+/** Requests to save. */
 const saved = () =>
   server.asked.at(-1)!.args[0] as {
     version: number;

@@ -31,7 +31,7 @@ import { PieceList } from './piece-list';
 import { TableCanvas } from './table-canvas';
 
 export interface HandsTableProps {
-  /** What hands work with, as `getTableText` writes it. */
+  /** Data for hands, as `getTableText` writes it. */
   text: string;
   batchId: number;
   clothId: number;
@@ -107,7 +107,7 @@ export default function HandsTable({
     }),
     [cloth, marker, look, units, table, orders],
   );
-  // What is being laid again is seen before it is taken.
+  // A lay that is being made again is seen before it is taken.
   const best = laying?.best ?? null;
   const shown = useMemo(() => (best ? lay.withPlan(best) : lay), [best, lay]);
   const scene = useMemo(() => sceneOf(shown, facts, show.by), [shown, facts, show.by]);

@@ -27,7 +27,7 @@ export function LabelsPage({
 }: {
   batch: { id: number; name: string };
   labels: PieceLabel[];
-  /** Whether the workroom has a label printer. */
+  /** Tells whether the workroom has a label printer. */
   hasPrinter: boolean;
 }) {
   const origin = useSyncExternalStore(never, here, nowhere);

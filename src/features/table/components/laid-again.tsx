@@ -14,7 +14,7 @@ export function LaidAgain({
   onLeave,
 }: {
   laying: LayingAgain;
-  /** What the lay uses as it lies. */
+  /** Used length of the lay as it lies. */
   used: Nm;
   units: Units;
   onTake: () => void;

@@ -7,7 +7,7 @@ import type { Unplaced } from '@/core/lay';
 import { OrderMark } from '@/ui/order-mark';
 import type { SceneItem } from '../scene/scene-types';
 
-/** What lies on the cloth and what waits beside it, as a list: for those who would rather read than point. */
+/** Lists what lies on the cloth and what waits beside it: for those who would rather read than point. */
 export function PieceList({
   items,
   waiting,

@@ -112,7 +112,7 @@ export function PrintSheet({
   );
 }
 
-/** What is cut for each order, with the sum behind each size and a box to tick. */
+/** The cut list of each order, with the sum behind each size and a box to tick. */
 function CutListTable({ lay }: { lay: LayView }) {
   const size = (length: number) => printNumber(length, STYLES[lay.units]).text;
   return (

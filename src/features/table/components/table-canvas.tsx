@@ -24,7 +24,7 @@ interface Props {
   show: SceneShow;
   picked: string | null;
   litOrder: number | null;
-  /** Whether pieces may be moved. */
+  /** Tells whether pieces may be moved. */
   canMove: boolean;
   onPick: (key: string | null) => void;
   /** Why the held piece can't lie where it is, or nothing. */

@@ -24,7 +24,7 @@ export function TablePage({
   cutter,
 }: {
   lay: LayView;
-  /** What hands work with (`getTableText`). */
+  /** Data for hands (`getTableText`). */
   text: string;
   batchName: string;
   others: { id: number; clothName: string }[];

@@ -337,7 +337,7 @@ function WayCard({
   );
 }
 
-/** What was compared before, and which of it was taken. */
+/** Earlier comparisons, and the way that was taken. */
 function Kept({ kept, units }: { kept: WaysDocument['kept']; units: LayView['units'] }) {
   const day = (iso: string) =>
     new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });

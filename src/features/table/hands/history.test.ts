@@ -35,7 +35,7 @@ test('undo gives back every state, to the first; redo every one again, to the la
         expect(state()).toBe(plans[i]);
       }
       expect(historyReducer(history, { is: 'redo' })).toBe(history);
-      // What is done after an undo takes the place of what was undone.
+      // An act after an undo takes the place of what was undone.
       history = historyReducer(history, { is: 'undo' });
       history = historyReducer(history, { is: 'change', lay: seen[0]!, said: 'again' });
       expect(history.future).toEqual([]);

@@ -6,7 +6,7 @@ export interface Step {
   said: string;
 }
 
-/** What hands have done since the lay was opened: nothing is forgotten until it is saved or left. */
+/** History of the hands' acts since the lay was opened: nothing is forgotten until it is saved or left. */
 interface History {
   past: readonly Step[];
   now: Step;

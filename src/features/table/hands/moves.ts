@@ -7,7 +7,7 @@ export const NEAR: Nm = inches(12);
 /** Wherever there is room. */
 export const ANYWHERE: Nm = inches(2_000);
 
-/** What comes of a wish to lie somewhere: a place, or what is in the way. */
+/** Result of a wish to lie somewhere: a place, or the obstacles. */
 export type Outcome = { spot: Spot } | { obstacles: Obstacle[] };
 
 const spotOf = ({ stock, x, y, turn }: Spot): Spot => ({ stock, x, y, turn });
@@ -21,7 +21,7 @@ export function nudged(lay: HandLay, key: string, across: Nm, along: Nm): Outcom
   if (obstacles.length === 0) return { spot: wish };
   const near = lay.nearest(key, wish, Math.hypot(across, along) * 0.9);
   if (near && isOnward(near)) return { spot: near };
-  // What has to match goes on by whole repeats.
+  // A part that has to match goes on by whole repeats.
   const { lattice } = lay.job;
   if (lattice && obstacles.some(({ kind }) => kind === 'phase')) {
     const [dx, dy] =

@@ -7,10 +7,10 @@ import type { Result } from '@/core/result';
 import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import type { LayAgainWork } from '../components/lay-again.worker';
 
-/** So long the rest is laid again before the search ends by itself. */
+/** Time limit of laying the rest again. */
 const SECONDS = 10;
 
-/** What the search has found so far; nothing of it is taken before somebody says so. */
+/** Best lay of the search so far; nothing of it is taken before somebody says so. */
 export interface LayingAgain {
   from: HandLay;
   best: LayPlan | null;

@@ -177,7 +177,7 @@ function alongStrip(ring: SceneItem['ring']) {
 
 const CROSS_PX = 7;
 
-/** What is marked on a piece, each with its number: a cross, or a line. */
+/** Draws the marks of a piece, each with its number: a cross, or a line. */
 function drawMarks(context: CanvasRenderingContext2D, { marks }: SceneItem, px: number, { font }: ItemLook) {
   context.strokeStyle = '#1d5fb8';
   context.fillStyle = '#1d5fb8';

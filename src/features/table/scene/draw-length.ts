@@ -113,7 +113,7 @@ function drawSelvage(context: CanvasRenderingContext2D, top: number, length: num
   for (let x = 0; x < length; x += 9 * px) context.fillRect(x, top, 3.5 * px, width);
 }
 
-/** What stands over the pieces: where it is cut off, what is proven, and the tape. */
+/** Draws over the pieces: where the cloth is cut off, the proven length, and the tape. */
 export function drawLines(
   context: CanvasRenderingContext2D,
   length: SceneLength,

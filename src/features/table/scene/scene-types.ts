@@ -1,10 +1,10 @@
 import type { Nm, Units } from '@/core/length';
 import type { ClothLook } from '@/ui/cloth/cloth-shapes';
 
-/** What tells pieces apart on the picture: whose they are, which cover they belong to, or what they are. */
+/** Colouring of pieces in the picture: by order, by cover or by part. */
 export type ShowBy = 'order' | 'cover' | 'piece';
 
-/** What the picture shows beside the outlines. */
+/** Switches of the picture beside the outlines. */
 export interface SceneShow {
   by: ShowBy;
   pattern: boolean;
@@ -36,7 +36,7 @@ export interface SceneItem {
   ring: [number, number][];
   /** Where it is sewn, where that is known. */
   seam: [number, number][] | null;
-  /** What is marked on it: points, and lines between two. */
+  /** Its marks: points, and lines between two. */
   marks: { n: number; points: [number, number][] }[];
   isStrip: boolean;
   turn: number;

@@ -17,7 +17,7 @@ function topsOf(lengths: readonly SceneLength[], gap: number): number[] {
   });
 }
 
-/** What is picked, held or lit; of the order that is lit, or null for all. */
+/** Picked, held and lit items; the lit order, or null for all. */
 interface SceneState {
   picked: string | null;
   litOrder: number | null;
@@ -217,7 +217,7 @@ export class TableScene {
     });
   }
 
-  /** What lies above the pieces: lines and tapes, the place that a held piece would snap to, and the piece itself. */
+  /** Layer above the pieces: lines and tapes, the place that a held piece would snap to, and the piece itself. */
   private drawHand(context: CanvasRenderingContext2D) {
     if (!this.lay) return;
     const { held } = this.state;
@@ -265,7 +265,7 @@ export class TableScene {
 const shapeOf = (draw: (context: CanvasRenderingContext2D) => void) =>
   new Shape({ listening: false, perfectDrawEnabled: false, sceneFunc: (context) => draw(context._context) });
 
-/** Whether a point (mm across, along) lies inside a ring. */
+/** Tells whether a point (mm across, along) lies inside a ring. */
 function isInside(ring: readonly (readonly [number, number])[], x: number, y: number): boolean {
   let isIn = false;
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {

@@ -14,7 +14,7 @@ import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { saveCosting } from '../actions';
 import { readCosting, type CostingForm } from '@/core/cost/costing-form';
 
-/** What costs and quotes are calculated with, and what the shelf keeps. */
+/** Settings of costs and quotes, and of what the shelf keeps. */
 export function CostingPanel({ initial, kinds }: { initial: CostingForm; kinds: { id: string; name: string }[] }) {
   const [form, setForm] = useState(initial);
   const [saved, setSaved] = useState(initial);

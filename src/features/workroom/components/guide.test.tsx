@@ -14,7 +14,7 @@ test.each(KINDS.map((kind) => [kind.name, kind] as const))(
       from = at;
     }
     expect(text).toContain('Write one number per fact');
-    // What it becomes is drawn beside where the tape goes.
+    // The finished cover is drawn beside where the tape goes.
     expect(attributes(markup(<GuideSheet kind={kind} />), 'aria-label')).toContain(`${kind.name}, finished`);
   },
 );

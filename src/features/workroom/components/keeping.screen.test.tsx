@@ -7,7 +7,7 @@ import { ArchivePanel } from './archive-panel';
 import { BackupPanel } from './backup-panel';
 import { OwnKinds } from './own-kinds';
 
-// What is taken out of the workroom and into it: backups, the archive, kinds from files.
+// Files out of the workroom and into it: backups, the archive, kinds.
 
 beforeEach(() => {
   server.begin();

@@ -19,7 +19,7 @@ import {
 } from '@/core/covers';
 import type { Column } from './rows-editor';
 
-// What each list of a kind has in its rows. An empty text takes an optional part away again.
+// Columns of each list of a kind. An empty text takes an optional part away again.
 
 const same = (ids: readonly string[]) => ids.map((id) => ({ id, label: id }));
 

@@ -123,7 +123,7 @@ export function KindEditor({ edited, initial, units }: Props) {
     });
 
   const measured = useMemo(() => measureColumns(kind.object), [kind.object]);
-  /** What a list of the kind’s is edited with. */
+  /** Editors of the kind’s lists. */
   const list = <Name extends ListName>(field: Name, make: (now: CoverKind) => RowOf<Name>) => ({
     field,
     rows: (kind[field] ?? NO_ROWS) as readonly RowOf<Name>[],

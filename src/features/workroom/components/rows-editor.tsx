@@ -16,7 +16,7 @@ export interface Column<T> {
   placeholder?: string;
   read: (row: T) => string;
   write: (row: T, text: string) => T;
-  /** Whether this row has it. */
+  /** Tells whether this row has it. */
   shows?: (row: T) => boolean;
 }
 
@@ -37,7 +37,7 @@ interface Props<T> {
 /** A list that is written row by row, with every fault at its cell. A letter in one row draws only that one again. */
 export const RowsEditor = memo(RowsList, isSameList) as typeof RowsList;
 
-/** Whether two lists show alike: rows are changed by making others of them. */
+/** Tells whether two lists show alike: rows are changed by making others of them. */
 function isSameList(a: Props<unknown>, b: Props<unknown>): boolean {
   const own = ({ field, faults }: Props<unknown>) =>
     JSON.stringify(faults.filter((fault) => fault.field.split('.')[0] === field));
@@ -149,7 +149,7 @@ function Cell<T>({
   error: string | undefined;
   onChange: (text: string) => void;
 }) {
-  // What is being typed stays as it is typed, even where the kind keeps it in another shape.
+  // Text stays as it is typed, even where the kind keeps it in another shape.
   const value = column.read(row);
   const [typing, setTyping] = useState<string | null>(null);
   const shared = {

@@ -12,7 +12,7 @@ import { send } from '@/features/commands/send';
 import { saveRules } from '../actions';
 import { rulesFaults, rulesInUnits, type WorkroomRules } from '../form';
 
-/** What new order lines start with. */
+/** Usual values of new order lines. */
 export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
   const [rules, setRules] = useState(initial);
   const [saved, setSaved] = useState(initial);

@@ -3,5 +3,5 @@ import { suggest } from '@/features/batches/suggestions';
 
 export const dynamic = 'force-dynamic';
 
-/** What is worth cutting together, one JSON object a line, as each is found. */
+/** Suggestions of what to cut together, one JSON object a line, as each is found. */
 export const GET = (request: Request) => jsonLines(request, (tell) => suggest(request.signal, tell));

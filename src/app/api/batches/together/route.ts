@@ -5,7 +5,7 @@ export const dynamic = 'force-dynamic';
 
 const MOST_LINES = 500;
 
-/** What lines take together, cloth by cloth: `?lines=3,7,12`. */
+/** Length and cost of lines cut together, cloth by cloth: `?lines=3,7,12`. */
 export async function GET(request: Request) {
   const text = new URL(request.url).searchParams.get('lines') ?? '';
   const ids = text.split(',').map(idFrom);

@@ -3,7 +3,7 @@ import type { LayJob } from '../../model/job';
 import type { Part } from '../../model/parts';
 import type { Random } from '../../search/random';
 
-/** What a pair of blocks that could still be joined counts, and what the size of a joined block costs. */
+/** Weight of a pair of blocks that could still be joined, and of the size of a joined block. */
 const PAIR = 2;
 const SIZE = 1.5;
 const NOISE = 2;

@@ -6,7 +6,7 @@ import type { Part } from '../../model/parts';
 import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
 
-/** What a free rectangle is worth grows a little faster than its area, by the 2^5th root of it: one large one rather than two small. */
+/** Worth of a free rectangle grows a little faster than its area, by the 2^5th root of it: one large one rather than two small. */
 const ROOTS = 5;
 /** Most parts that are taken off with one subtree, and how many levels up from a part it begins at most. */
 const MOST_OFF = 16;
@@ -15,7 +15,7 @@ const LEVELS = 3;
 const MOST_SUBTREES = 4;
 /** How much worse a step may be, in mean parts that are laid nowhere. */
 const HEAT = 0.05;
-/** What free rectangles are worth beside the area that is laid nowhere. */
+/** Weight of free rectangles beside the area that is laid nowhere. */
 const WHOLENESS = 0.05;
 
 /**
@@ -35,7 +35,7 @@ export class GuillotineRuin {
   private readonly kept: GuillotineTree;
   private cost = Infinity;
   private length: Nm = 0;
-  /** What is to be laid; what is laid nowhere in this step, and in the lay that is kept. */
+  /** Parts to lay; parts laid nowhere in this step, and in the lay that is kept. */
   private readonly out: number[] = [];
   private failed: number[] = [];
   private missing: number[] = [];

@@ -1,7 +1,7 @@
 import type { Nm } from '../../../length';
 import type { Way } from '../../search/part-classes';
 
-/** What a node is, where it is not a part's number: a free rectangle, or one that is divided across or along the cloth. */
+/** Marks of a node that is no part's number: a free rectangle, or one that is divided across or along the cloth. */
 const FREE = -1;
 const ACROSS = -2;
 const ALONG = -3;

@@ -151,7 +151,7 @@ export class TightSearch {
     return false;
   }
 
-  /** What may be put into the lowest gap, best first. */
+  /** Candidates for the lowest gap, best first. */
   private options(x: Nm, y: Nm, width: Nm, height: Nm, waste: number, leftWall: Nm, rightWall: Nm): Option[] {
     const options: Option[] = [];
     const { counts, kinds } = this;
@@ -170,7 +170,7 @@ export class TightSearch {
         // A sliver that no waiting part can fill is waste at once, up to the lower of its walls.
         if (dx > 0 && dx < narrowest && dx * Math.min(dy + way.h, leftWall) > waste) continue;
         if (rest > 0 && rest < narrowest && rest * Math.min(dy + way.h, rightWall) > waste) continue;
-        // Of a gap that no row of parts fills, what stays open is waste at least as high as the lowest part.
+        // A gap that no row of parts fills is waste at least as high as the lowest part.
         const open = this.widest ? rest - this.widest[Math.floor(rest / this.step)]! * this.step : 0;
         if (open > 0 && open * Math.min(this.lowest, way.h, rightWall) > waste) continue;
         const top = dy + way.h;

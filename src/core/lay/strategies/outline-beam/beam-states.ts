@@ -21,7 +21,7 @@ export interface Move {
   x: Nm;
   y: Nm;
   rank: number;
-  /** What speaks against it (bits): the more parts suit the corner, the likelier one does by chance. */
+  /** Evidence against it (bits): the more parts suit the corner, the likelier one does by chance. */
   chance: number;
 }
 
@@ -57,9 +57,9 @@ export interface State {
 export interface Order {
   /** From which side of the cloth on, in quarter turns: to the right, along the cloth, to the left, back. */
   heading: number;
-  /** Of two that are as far on, the one to the right or further along first. */
+  /** Ties go to the corner to the right or further along. */
   isFlipped: boolean;
-  /** Of those that are open that way the one that the fewest parts suit, not the one that is the least far on. */
+  /** Prefer the open corner that the fewest parts suit, not the one that is the least far on. */
   byChoice: boolean;
 }
 

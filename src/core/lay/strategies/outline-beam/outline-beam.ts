@@ -11,10 +11,10 @@ import { edgeAt, NEAR, normal, ROUND, Starts, TURN, type Corner, type Start } fr
 
 /** How deep (nm) parts may lie in each other: less than the format compares to. */
 const SLACK = 1_000;
-/** What is laid counts beside the bits of evidence: a mean part as one bit. */
+/** Laid parts count beside the bits of evidence: a mean part as one bit. */
 const LARGE_FIRST = 2;
 const NOISE = 3;
-/** What has room at a corner is kept for so many more parts. */
+/** Candidates for a corner are kept for this many more parts. */
 const STALE = 6;
 /** States of a level whose moves are sorted at a time, in widths of the beam: those that follow must be better than what is kept. */
 const SORTED = 8;
@@ -197,7 +197,7 @@ export class OutlineBeam {
     return (isAlong ? dx : dy) * (isFlipped ? -1 : 1) < 0;
   }
 
-  /** What speaks for a move (bits): corners that meet others, and edges that then run along others. */
+  /** Evidence for a move (bits): corners that meet others, and edges that then run along others. */
   private evidence(state: State, { shape }: Start, x: Nm, y: Nm): number {
     const corners = this.corners[shape]!;
     const { width: w, height: h } = this.shapes[shape]!;
@@ -264,7 +264,7 @@ export class OutlineBeam {
     return [left, down, right, up];
   }
 
-  /** Whether a start lies on the cloth. */
+  /** Tells whether a start lies on the cloth. */
   private isWithin(at: Sector, { shape, corner }: Start, target: Nm): boolean {
     const from = this.corners[shape]![corner]!;
     const { width, height } = this.shapes[shape]!;
@@ -273,7 +273,7 @@ export class OutlineBeam {
     return x >= -NEAR && y >= -NEAR && x + width <= this.width + NEAR && y + height <= target + NEAR;
   }
 
-  /** Whether a start has room beside some of the parts that were laid. */
+  /** Tells whether a start has room beside some of the parts that were laid. */
   private isFree(placed: readonly State[], some: readonly number[], at: Sector, { shape, corner }: Start): boolean {
     const { shapes, clearances, boxes } = this;
     const from = this.corners[shape]![corner]!;

@@ -20,7 +20,7 @@ export interface Corner {
   y: Nm;
   out: number;
   angle: number;
-  /** What an edge in the direction of the one that leaves it counts as evidence, and of the one that comes in (bits). */
+  /** Evidence of an edge in the direction of the one that leaves it, and of the one that comes in (bits). */
   outBits: number;
   inBits: number;
 }
@@ -34,7 +34,7 @@ export interface Start {
   corner: number;
 }
 
-/** What is free round a point: counter-clockwise from `from` over `angle` radians. */
+/** Free angle round a point: counter-clockwise from `from` over `angle` radians. */
 export interface FreeAngle {
   x: Nm;
   y: Nm;
@@ -178,7 +178,7 @@ export class Starts {
     return Math.log2(this.all.length / Math.max(1, same));
   }
 
-  /** Whether any start suits a free corner by its angle. */
+  /** Tells whether any start suits a free corner by its angle. */
   canFill(counts: readonly number[], { from, angle }: FreeAngle): boolean {
     if (angle < this.narrowest - TURN) return false;
     if (angle >= Math.PI - TURN) return true;

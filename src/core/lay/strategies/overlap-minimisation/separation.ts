@@ -22,7 +22,7 @@ const LEAST_GAIN = 0.001;
 /** A part bound to a phase is tried at so many of its places. */
 const BOUND = 60;
 const PHASES_TRIED = 8;
-/** So many parts are moved before others are let go on: some milliseconds. */
+/** Parts that are moved before others are let go on: some milliseconds. */
 const AT_ONCE = 10;
 
 /**

@@ -68,7 +68,7 @@ export class WeighedSpots {
     this.shapeOf[i] = spot.shape;
   }
 
-  /** Whether a part lies in another one, or in what lies for good. */
+  /** Tells whether a part lies in another one, or in what lies for good. */
   overlaps(i: number): boolean {
     const { stock, x, y, shape } = this.spots[i]!;
     return this.weightOf(i, stock, x, y, shape, FREE) > FREE;
@@ -88,7 +88,7 @@ export class WeighedSpots {
   }
 
   /**
-   * What part i would weigh at a place among those that were gathered: how deep it lies in each, by their weights; stops
+   * Weight of part i at a place among those that were gathered: how deep it lies in each, by their weights; stops
    * above `limit`. The way out of the one it is deepest in is in `push` afterwards.
    */
   weightAmong(i: number, x: Nm, y: Nm, shape: number, limit: number): number {
@@ -121,7 +121,7 @@ export class WeighedSpots {
     return this.weightAmong(i, x, y, shape, limit);
   }
 
-  /** What lies in each other weighs more from now on, the rest less. Returns how deep the parts lie in each other, all together. */
+  /** Raises the weights of parts that lie in each other, and lowers the rest. Returns how deep the parts lie in each other, all together. */
   reweigh(): Nm {
     const { X, Y, right, top, on, shapeOf, weights, clearances, n, gap } = this;
     const count = X.length;

@@ -15,9 +15,9 @@ import { boxesOutside } from '../../model/outline';
 import type { Part } from '../../model/parts';
 import type { Random } from '../../search/random';
 
-/** What random noise counts in a rank, in mean parts. */
+/** Random noise in a rank, in mean parts. */
 const NOISE = 0.02;
-/** So many places are looked at before it lets others go on: some milliseconds. */
+/** Places that are looked at before it lets others go on: some milliseconds. */
 const AT_ONCE = 5_000;
 /** When so many times the states that are kept wait to be ranked, the best so many times stay. */
 const FULL = 12;
@@ -66,9 +66,9 @@ export interface Ranking {
   pays: number;
   /** How much more the area of matched parts makes up for. */
   matched: number;
-  /** What cloth counts, beside waste, that is still open below the highest part. */
+  /** Weight of cloth, beside waste, that is still open below the highest part. */
   rough: number;
-  /** What the area of some pieces (by id) counts beside that; 1 for others. */
+  /** Weight of the area of some pieces (by id) beside that; 1 for others. */
   squeaks: ReadonlyMap<string, number>;
 }
 
@@ -91,7 +91,7 @@ export class PhaseWaitingBeam {
   /** The usable width with the gap. */
   private readonly width: Nm;
   private readonly motif: ClassPhase;
-  /** What nothing may lie on: flaws, and what is outside an odd shape. */
+  /** Closed boxes: flaws, and cloth outside an odd shape. */
   private readonly blocked: readonly Box[];
   private readonly area: number;
   private readonly narrowest: Nm;
@@ -103,7 +103,7 @@ export class PhaseWaitingBeam {
   private now: WaitingLevel;
   private next: WaitingLevel;
   private children: WaitingChildren;
-  /** What ranks lower in this level need not be kept. */
+  /** States that rank lower in this level need not be kept. */
   private least = -Infinity;
   private height: Nm = 0;
   private budget = 0;

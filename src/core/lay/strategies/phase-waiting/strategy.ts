@@ -20,7 +20,7 @@ const MOST_ROUGH = 0.03;
 const SQUEAK = 0.1;
 const MOST_SQUEAK = 2;
 const SQUEAK_FADING = 0.9;
-/** So many states are kept in one beam: about 70 MB. */
+/** Most states that are kept in one beam: about 70 MB. */
 const MOST_STATES = 100_000;
 /** How much longer a target may be when a beam has found nothing. */
 const EASIER = 1.005;

@@ -15,7 +15,7 @@ import type { Found } from '../../search/context';
 const COLUMNS = 220;
 /** How much of all area bias may be that is cut from gaps: much bias is better in one block. */
 const LITTLE_BIAS = 0.08;
-/** What the cloth counts that blocks from gaps take beyond the least block: small ones lose more in corners and joins. */
+/** Weight of the cloth that blocks from gaps take beyond the least block: small ones lose more in corners and joins. */
 const SPEND = 0.1;
 /** The height of a band: half of the lowest part, but between these mean heights of a part. */
 const LOWEST_BAND = 1 / 16;
@@ -34,14 +34,14 @@ export class LaidParts {
   /** By part and quarter turns; null where it may not lie so. */
   readonly profiles: (Profile | null)[][] = [];
   readonly spots: (RankedSpot | null)[];
-  /** Whether a part is in use: of strips only those of the way in hand are. */
+  /** Tells whether a part is in use: of strips only those of the way in hand are. */
   readonly active: boolean[];
   /** How far each part reaches on the endless length; Infinity when it is laid nowhere, -Infinity on others or not in use. */
   readonly tops: Float64Array;
   /** From where to where each part lies across and along, or lay last. */
   readonly boxes: Float64Array;
   readonly areas: Float64Array;
-  /** What parts cost wherever they lie: the cloth that blocks from gaps take beyond the least block. */
+  /** Cost of parts wherever they lie: the cloth that blocks from gaps take beyond the least block. */
   readonly spends: Float64Array;
   /** Half the gap, which each part has round it (nm). */
   readonly margin: Nm;
@@ -58,7 +58,7 @@ export class LaidParts {
   private readonly slots: number[];
   /** The area (nm²) of the least block that holds all of that set. */
   private leastBlock = 0;
-  /** What nothing may lie on, by length. */
+  /** Closed boxes, by length. */
   readonly blocked: Box[][];
   /** The parts of each match group, and the phase that it has. */
   readonly members: number[][];
@@ -153,7 +153,7 @@ export class LaidParts {
     });
   }
 
-  /** What of a length nothing may lie on: flaws, and what lies outside an odd shape. */
+  /** Closed boxes of a length: flaws, and what lies outside an odd shape. */
   private blockedOf(k: number): Box[] {
     const { left, right, length, flaws, outline } = this.job.stock[k]!;
     const m = this.margin;

@@ -15,7 +15,7 @@ import type { Found } from '../../search/context';
 const HEAT = 0.06;
 /** Most parts that a window takes off at once. */
 const MOST_OFF = 14;
-/** What the height of the lay counts beside the area that does not fit below the target. */
+/** Weight of the lay's height beside the area that does not fit below the target. */
 const DRIFT = 0.02;
 /** How often places are ranked by how well a part fits there, not by how low it lies: mostly, but where pieces wait for a repeat along the cloth. */
 const BY_TOUCH = 0.9;
@@ -119,7 +119,7 @@ export class RuinAndRecreate {
     return cost;
   }
 
-  /** What a part costs where it lies now. */
+  /** Cost of a part where it lies now. */
   private costOf(i: number): number {
     const area = this.lay.areas[i]!;
     const top = this.lay.tops[i]!;

@@ -19,7 +19,7 @@ export const NEARER = 0.03;
 const NEARER_WITH_OUTLINES = 0.01;
 /** Passes that it takes before beams where there are several lengths: about a second. */
 const FIRST_PASSES = 2_000;
-/** So many of the lays that short goes have ended with are kept. */
+/** Most lays that are kept of those that short goes have ended with. */
 const MOST_TRIED = 12;
 
 /** Ruin and recreate: a little from several lays, since much hangs on where it starts, and then on from the best one. */

@@ -82,7 +82,7 @@ export class ShelfRows {
     this.late = new Array<number>(LATE).fill(this.cost);
   }
 
-  /** Whether every part lies in a row: one that is wider than the pile can't. */
+  /** Tells whether every part lies in a row: one that is wider than the pile can't. */
   get isWhole(): boolean {
     return this.rows.reduce((sum, { puts }) => sum + puts.length, 0) === this.parts.length;
   }
@@ -182,7 +182,7 @@ export class ShelfRows {
     return row;
   }
 
-  /** What is to stand on the seed in a row of several parts' height: nothing, or one or two others. */
+  /** Parts to stand on the seed in a row of several parts' height: none, or one or two others. */
   private stacked(seed: number): Nm {
     const { random } = this;
     let height = 0;
@@ -201,7 +201,7 @@ export class ShelfRows {
     this.counts[kind]!--;
     row.puts.push({ kind, way, x, y });
     const [right, above] = [w - way.w, h - way.h];
-    // Of the two ways to go on, mostly the one that leaves the larger rectangle in one piece.
+    // Mostly take the way to go on that leaves the larger rectangle in one piece.
     const aboveFirst = Math.max(w * above, right * way.h);
     const rightFirst = Math.max(right * h, way.w * above);
     if (aboveFirst * (0.7 + 0.6 * this.random.next()) >= rightFirst) {

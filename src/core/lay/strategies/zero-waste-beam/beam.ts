@@ -15,7 +15,7 @@ export class Level {
   readonly hash: Int32Array;
   /** nm² of cloth that is passed without parts. */
   readonly waste: Float64Array;
-  /** What was laid last, with all before it. */
+  /** The last placement, with all before it. */
   readonly chains: Chain[] = [];
 
   /** `spare` more skylines are for what becomes of states before something is laid. */

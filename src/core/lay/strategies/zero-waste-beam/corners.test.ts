@@ -33,7 +33,7 @@ const caseArb = fc.record({
   isForcing: fc.boolean(),
 });
 
-/** Whether two points of the cloth (in) are whole repeats apart: looked for column by column. */
+/** Tells whether two points of the cloth (in) are whole repeats apart: looked for column by column. */
 function isRepeat([across, along, drop]: readonly number[], dx: number, dy: number): boolean {
   for (let i = -20; i <= 20; i++) {
     if (across! > 0 && dx !== i * across!) continue;

@@ -65,10 +65,10 @@ export class BeamLevel extends Level {
   }
 }
 
-/** What fits one corner: the numbers of entries, and the cloth (nm²) that each wastes there. */
+/** Candidates for one corner: the numbers of entries, and the cloth (nm²) that each wastes there. */
 export class Choices {
   count = 0;
-  /** Whether they all are on a phase that is known, and no others are to be looked at. */
+  /** Tells whether they all are on a phase that is known, and no others are to be looked at. */
   isBound = false;
   segment = -1;
   /** How high the wall is that a slit beside a part there has at its other side (nm). */
@@ -103,18 +103,18 @@ interface Filling {
   /** How far the lay may reach, and what it may waste (nm²), the gap with it. */
   height: Nm;
   budget: number;
-  /** What is right by its phase is taken without looking at others. */
+  /** A part that is right by its phase is taken without looking at others. */
   isForcing: boolean;
 }
 
-/** What fits the corners of a skyline's valleys, for parts that leave next to nothing over. */
+/** Candidates for the corners of a skyline's valleys, for parts that leave next to nothing over. */
 export class Corners {
   /** From the near end, and in the run in hand. */
   private readonly near: View;
   view: View;
-  /** Of all ways of parts. */
+  /** Over all ways of parts. */
   readonly narrowest: Nm;
-  /** What all sides are multiples of. */
+  /** Common divisor of all sides. */
   readonly step: Nm;
   /** The width and the height of each entry, the gap with it. */
   readonly w: Float64Array;
@@ -256,7 +256,7 @@ export class Corners {
     }
   }
 
-  /** What fits a corner at `x` of what the pattern binds. */
+  /** Candidates that the pattern binds for a corner at `x`. */
   private lookAtPhases(now: BeamLevel, slot: Slot, x: Nm, width: Nm, y: Nm, found: Choices, most: number) {
     const { fixed, grouped, groupOf, w } = this;
     const { isRight } = found;
@@ -290,7 +290,7 @@ export class Corners {
     }
   }
 
-  /** Whether an entry is left, is not too high, and what it leaves beside and above it can be filled where nothing may be wasted. */
+  /** Tells whether an entry is left, is not too high, and what it leaves beside and above it can be filled where nothing may be wasted. */
   private canLie(now: BeamLevel, slot: Slot, e: number, width: Nm, y: Nm): boolean {
     const top = y + this.h[e]!;
     if (top > this.filling.height || now.counts[now.stateOf[slot]! * this.kinds.length + this.kindOf[e]!] === 0)

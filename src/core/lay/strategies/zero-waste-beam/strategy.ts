@@ -54,7 +54,7 @@ function* beams(context: SearchContext): Passes {
         yield context.spend(1);
         continue;
       }
-      // What is left over is laid wherever it fits; often that is hardly any longer.
+      // Parts that are left over are laid wherever they fit; often that is hardly any longer.
       for (const lay of next.value) {
         ruin.load(lay, base.ways);
         ruin.layRest((one, other) => other.width * other.height - one.width * one.height);

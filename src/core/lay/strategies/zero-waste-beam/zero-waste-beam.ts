@@ -13,7 +13,7 @@ const SELDOM = 0.5;
 const NOISE = 2;
 /** Valleys that are levelled one after another at most. */
 const MOST_LEVELLED = 6;
-/** Of these, so many that take something are filled: what is levelled for nothing is waste. */
+/** Of the openings that take something, fill this many: what is levelled for nothing is waste. */
 const MOST_OFFERED = 2;
 /** A beam is no wider than that its skylines have so many segments in all: about 100 MB, twice. */
 const MOST_SEGMENTS = 4_000_000;
@@ -38,7 +38,7 @@ class BeamChildren extends Children {
   }
 }
 
-/** What a lay of `target` nm on the one length leaves of the cloth (nm²), 0 when the parts fill it exactly. */
+/** Cloth (nm²) that a lay of `target` nm on the one length leaves, 0 when the parts fill it exactly. */
 function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
   const area = parts.reduce((sum, { width, height }) => sum + (width + gap) * (height + gap), 0);
   const waste = (stock[0]!.right - stock[0]!.left + gap) * (target + gap) - area;
@@ -46,7 +46,7 @@ function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): nu
 }
 
 /**
- * Whether parts might fill `target` nm of the one length exactly: their area must, and every line along the cloth crosses
+ * Tells whether parts might fill `target` nm of the one length exactly: their area must, and every line along the cloth crosses
  * parts only, whose sides add up to the length.
  */
 export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm): boolean {
@@ -73,7 +73,7 @@ export class ZeroWasteBeam {
   private readonly area: number;
   private readonly phaseBits: number;
   private readonly widthBits: number;
-  /** Whether hardly any part would be on its phase by chance: what is may be taken without looking at others. */
+  /** Tells whether hardly any part would be on its phase by chance: what is may be taken without looking at others. */
   readonly canForce: boolean;
   private readonly keys: Int32Array;
   private readonly floors: Floors | null;
@@ -84,7 +84,7 @@ export class ZeroWasteBeam {
   /** How far the run in hand may reach and what it may waste (nm²), the gap with it. */
   private height: Nm = 0;
   private budget = 0;
-  /** What ranks lower in this level need not be looked at. */
+  /** States that rank lower in this level need not be looked at. */
   private least = -Infinity;
 
   constructor(
@@ -210,7 +210,7 @@ export class ZeroWasteBeam {
         this.offer(slot, forced ?? fewest!);
         if (forced || ++offered >= MOST_OFFERED) return;
       }
-      // What may also be done, and must where nothing fits, is to leave the valley open.
+      // Leaving the valley open is another move, and the only one where nothing fits.
       const s = fewest!.segment;
       const i = slot * skylines.most + s;
       const level = this.lowerWall(slot, s);

@@ -17,7 +17,7 @@ export async function GET(_request: Request, { params }: Params) {
   return state ? Response.json(state) : Response.json({ error: 'There is no such lay.' }, { status: 404 });
 }
 
-/** What a device noted while somebody cut: `{ request, layVersion, entries }`. The same request twice does nothing twice. */
+/** Takes what a device noted while somebody cut: `{ request, layVersion, entries }`. The same request twice does nothing twice. */
 export async function POST(request: Request, { params }: Params) {
   const { id, cloth } = await params;
   const body = await readBody(request, 'application/json', MOST_BYTES);
