@@ -17,7 +17,7 @@ test('what a worker tells is heard until its answer, and nothing after it', asyn
   const ears: Ear[] = [];
   const { asked } = workerOf({ lay: async (ear: Ear) => (ears.push(ear), await ear(0.5), 'laid') });
   const heard: number[] = [];
-  expect(await asked.ask((work, earOf) => work.lay(earOf((done: number) => heard.push(done))))).toBe('laid');
+  expect(await asked.ask((work, handlerOf) => work.lay(handlerOf((done: number) => heard.push(done))))).toBe('laid');
   ears[0]!(0.99);
   await soon();
   expect(heard).toEqual([0.5]);
@@ -30,7 +30,7 @@ test('nor after it broke off, which is told with what it said', async () => {
     lay: async (ear: Ear): Promise<string> => (ears.push(ear), Promise.reject(new Error('no room'))),
   });
   const heard: number[] = [];
-  const answer = asked.ask((work, earOf) => work.lay(earOf((done: number) => heard.push(done))));
+  const answer = asked.ask((work, handlerOf) => work.lay(handlerOf((done: number) => heard.push(done))));
   expect(await answer.catch(whyBroken)).toBe('no room');
   ears[0]!(1);
   await soon();

@@ -1,7 +1,7 @@
 import { proxy, releaseProxy, wrap, type ProxyMarked, type Remote } from 'comlink';
 
 /** Makes an ear of a function, for a worker to tell things along the way. */
-type EarOf = <Told extends unknown[]>(hear: (...told: Told) => void) => ((...told: Told) => void) & ProxyMarked;
+type HandlerOf = <Args extends unknown[]>(handle: (...args: Args) => void) => ((...args: Args) => void) & ProxyMarked;
 
 /** A worker behind a page: what it is asked, and its end, after which it answers nothing more. */
 export interface PageWorker<Work> {
@@ -9,7 +9,7 @@ export interface PageWorker<Work> {
    * Asks it something; rejects when it breaks off, or can't be loaded. What it tells and what it answers come by ways of their own, so that
    * the last thing told may arrive after the answer: from then on nothing is heard.
    */
-  ask: <Answer>(question: (work: Remote<Work>, earOf: EarOf) => Promise<Answer>) => Promise<Answer>;
+  ask: <Answer>(question: (work: Remote<Work>, handlerOf: HandlerOf) => Promise<Answer>) => Promise<Answer>;
   end: () => void;
 }
 
@@ -23,12 +23,12 @@ export function pageWorker<Work>(worker: Worker): PageWorker<Work> {
   return {
     ask: async (question) => {
       let isOver = false;
-      const earOf: EarOf = (hear) =>
-        proxy((...told) => {
-          if (!isOver) hear(...told);
+      const handlerOf: HandlerOf = (handle) =>
+        proxy((...args) => {
+          if (!isOver) handle(...args);
         });
       try {
-        return await Promise.race([question(work, earOf), failed]);
+        return await Promise.race([question(work, handlerOf), failed]);
       } finally {
         isOver = true;
       }

@@ -6,13 +6,13 @@ import { CacheProvider } from '@emotion/react';
 import { useServerInsertedHTML } from 'next/navigation';
 import { ThemeProvider } from 'next-themes';
 import dynamic from 'next/dynamic';
-import { comingQuietly } from './parts/coming';
+import { quietLazyPart } from './parts/lazy-part';
 import { useState, type ReactNode } from 'react';
 import { system } from './theme';
 import { LeaveGuard } from './unsaved/leave-guard';
 
 const Toasts = dynamic(
-  comingQuietly(() => import('./toasts').then((file) => file.default)),
+  quietLazyPart(() => import('./toasts').then((file) => file.default)),
   { ssr: false },
 );
 

@@ -99,7 +99,7 @@ async function layCloths(
   cloths: readonly ClothTask[],
   { seconds, seed, leastRemnant }: Pick<Loaded, 'seconds' | 'seed'> & { leastRemnant: readonly [Nm, Nm] },
   cancel: Cancel,
-  report: (told: Progress) => void,
+  report: (progress: Progress) => void,
 ): Promise<LaidTask[]> {
   const begun = performance.now();
   const left = () => Math.max(0, seconds - (performance.now() - begun) / 1000);

@@ -48,11 +48,11 @@ export default function layTask({ job, seconds, seed, worker = 0, steps, cancel,
 const exchangeOn = (line: BroadcastChannel): Exchange => ({
   publish: (lay) => line.postMessage(lay),
   receive: () => {
-    const told: SharedLay[] = [];
+    const shared: SharedLay[] = [];
     // Node takes a channel here as well; its types don't say so.
     const port = line as unknown as MessagePort;
     for (let next = receiveMessageOnPort(port); next; next = receiveMessageOnPort(port))
-      told.push(next.message as SharedLay);
-    return told;
+      shared.push(next.message as SharedLay);
+    return shared;
   },
 });

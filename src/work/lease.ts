@@ -105,8 +105,8 @@ export function watchRun(db: Database, lease: Lease, cancel: Cancel) {
     pending = beat().catch(() => undefined);
   }, REPORT_EVERY_MS);
   return {
-    report: (told: Progress) => {
-      latest = told;
+    report: (progress: Progress) => {
+      latest = progress;
     },
     end: async () => {
       clearInterval(timer);

@@ -240,10 +240,10 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     each(stock.receive, receipt(cloth, { what: `material ${zip}`, width: '', length: '', count: '5', price: '0.60' })),
   'receive delivery': async () => each(stock.receiveDelivery, { rows: [receipt(cloth), receipt(cloth, { lot: '4' })] }),
   'let stock go': async () => each(stock.letGo, { id: pack, reason: 'too old' }),
-  'counter movement': async () => {
+  'reverse movement': async () => {
     value(await runCommand(stock.useNotion, { id: pack, amount: '2', orderNo: '', reason: 'samples' }));
     const [used] = await db.select().from(schema.movements).where(eq(schema.movements.sort, 'used'));
-    return each(stock.counterMovement, { id: used!.id, reason: 'by mistake' });
+    return each(stock.reverseMovement, { id: used!.id, reason: 'by mistake' });
   },
   'save cloth': async () =>
     each(saveCloth, (i: number) => ({ form: { ...EMPTY_CLOTH, name: `Cloth ${i}`, price: '9' }, edited: null })),

@@ -85,13 +85,13 @@ describe('after cutting', () => {
     expect(ages.slice(1).flatMap(({ values }) => values)).toEqual([0, 0, 0, 0, 0, 0]);
   });
 
-  test('a movement that is countered is in no figure', async () => {
+  test('a movement that is reversed is in no figure', async () => {
     const { rows: ids } = await db.execute<{ id: string }>(
       sql`SELECT id FROM movements WHERE item_id = ${remnant} AND sort = 'cut'`,
     );
     await db
       .insert(schema.movements)
-      .values({ itemId: remnant, sort: 'cut', quantity: -1.25 * NM.yd, at: now, countersId: Number(ids[0]!.id) });
+      .values({ itemId: remnant, sort: 'cut', quantity: -1.25 * NM.yd, at: now, reversesId: Number(ids[0]!.id) });
     expect((await rows('remnants')).flatMap(({ values }) => values)).toEqual([0]);
     expect(await rows('yardage')).toEqual([{ category: 'Plain drill', values: [4.5, 2.75] }]);
   });

@@ -15,7 +15,7 @@ import { kindById } from '@/core/covers';
 import { saveOrder } from '@/features/orders/actions';
 import { emptyLine } from '@/features/orders/form';
 import { getOrder } from '@/features/orders/queries';
-import { bookCount, chooseStock, countItem, counterMovement, letGo, moveItem, receive } from '@/features/stock/actions';
+import { bookCount, chooseStock, countItem, reverseMovement, letGo, moveItem, receive } from '@/features/stock/actions';
 import { countList, getItem, listShelf, shelfWorth } from '@/features/stock/queries';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
@@ -136,7 +136,7 @@ describe('receiving', () => {
 });
 
 describe('the ledger', () => {
-  test('counting books the difference with its reason, letting go the rest; both can be countered, once', async () => {
+  test('counting books the difference with its reason, letting go the rest; both can be reversed, once', async () => {
     const id = await bolt({ length: '10 yd' });
     expect(faultsOf(await countItem(id, '9 yd', ''))[0]!.field).toBe('reason');
     expect(value(await countItem(id, '9 yd', 'shelf count'))).toEqual({ difference: -NM.yd });
@@ -146,8 +146,8 @@ describe('the ledger', () => {
     expect(gone).toMatchObject({ onHand: 0, state: 'ended', place: 'rack 4' });
     expect(gone.flow).toMatchObject({ received: 10 * NM.yd, counted: -NM.yd, wasted: 9 * NM.yd, left: 0 });
     const wasted = gone.movements.find(({ sort }) => sort === 'wasted')!;
-    value(await counterMovement(wasted.id, 'it was the other bolt'));
-    expect(faultsOf(await counterMovement(wasted.id, 'again'))[0]!.code).toBe('countered');
+    value(await reverseMovement(wasted.id, 'it was the other bolt'));
+    expect(faultsOf(await reverseMovement(wasted.id, 'again'))[0]!.code).toBe('reversed');
     expect(await item(id)).toMatchObject({ onHand: 9 * NM.yd, state: 'opened' });
     await conserves(db);
   });
@@ -212,7 +212,7 @@ describe('the ledger', () => {
           else if (what === 'move') await moveItem(id, `rack ${size}`);
           else {
             const { movements } = await item(id);
-            await counterMovement(movements[which % movements.length]!.id, 'by mistake');
+            await reverseMovement(movements[which % movements.length]!.id, 'by mistake');
           }
         }
         const { flow, onHand } = await item(id);

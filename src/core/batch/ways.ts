@@ -25,7 +25,7 @@ export interface Way {
   changes: WayChange[];
 }
 
-/** Widths at which cloth is sold (handbook, "Cloth"; common practice, no source), in the units of the cloth's papers. */
+/** Widths at which cloth is sold (common practice, no source), in the units of the cloth's papers. */
 const WIDTHS: Record<Units, Nm[]> = {
   in: [45, 54, 60, 72].map(inches),
   mm: [1_120, 1_370, 1_500, 1_800].map((mm) => mm * NM.mm),

@@ -6,7 +6,7 @@ import type { CoverInput } from './cover';
 import { kindById, KINDS } from './kinds';
 import { takeOff } from './take-off';
 
-// Worked values of the handbook, section 3, “Marks”: common practice, no source.
+// Worked values of marks: common practice, no source.
 
 const cm = (n: number): Nm => n * 10 * NM.mm;
 const cover = (id: string, measures: Record<string, Nm>, rest: Partial<CoverInput> = {}, units: Units = 'in') => {

@@ -80,21 +80,21 @@ export interface OffsetShape {
 /**
  * The form whose edges lie at the stations' distances on both sides of a straight centre line, its ends cut square: a
  * batten's curve between stations, or straight lines. Refused: fewer than two stations, stations out of order, and a
- * form that is nothing wide between its ends. Source: handbook, section 1, “Curved seats and berths”; common practice.
+ * form that is nothing wide between its ends. Common practice of measuring curved seats and berths, no source.
  */
 export function outlineFromOffsets(stations: readonly Station[], isSmooth: boolean): Result<OffsetShape> {
-  const told = (message: string) => refuse('outline', 'outline', message);
+  const refused = (message: string) => refuse('outline', 'outline', message);
   if (stations.length < 2 || stations.length > MOST_STATIONS)
-    return told(`Offsets have 2 to ${MOST_STATIONS} stations, from one end of the centre line to the other.`);
+    return refused(`Offsets have 2 to ${MOST_STATIONS} stations, from one end of the centre line to the other.`);
   for (const [i, { at, left, right }] of stations.entries()) {
     if (i > 0 && at <= stations[i - 1]!.at)
-      return told(`Station ${i + 1} does not lie further along the centre line than the one before it.`);
+      return refused(`Station ${i + 1} does not lie further along the centre line than the one before it.`);
     if (left < 0 || right < 0)
-      return told(
+      return refused(
         `Station ${i + 1}: stretch the centre line so that it lies inside the form; distances are not negative.`,
       );
     if (left + right === 0 && i > 0 && i < stations.length - 1)
-      return told(`Station ${i + 1} is nothing wide; only the first and the last may come to a point.`);
+      return refused(`Station ${i + 1} is nothing wide; only the first and the last may come to a point.`);
   }
   // Coarser where a form of many curves would have too many corners: a millimetre at the very most.
   for (let error = CURVE_ERROR; error <= 5 * CURVE_ERROR; error *= 1.5) {
@@ -108,8 +108,8 @@ export function outlineFromOffsets(stations: readonly Station[], isSmooth: boole
     const ring = all.filter(([x, y], i) => x !== all.at(i - 1)![0] || y !== all.at(i - 1)![1]);
     if (ring.length > MOST_CORNERS) continue;
     return ring.length < 3
-      ? told('These offsets make no form: it is nothing wide.')
+      ? refused('These offsets make no form: it is nothing wide.')
       : ok({ ring, left: lengthOf(left!), right: lengthOf(right!) });
   }
-  return told('These offsets bend too often for one form: take fewer stations, or straight lines between them.');
+  return refused('These offsets bend too often for one form: take fewer stations, or straight lines between them.');
 }

@@ -264,8 +264,8 @@ function withMarks(text: string, marks: readonly CoverMark[], needs: readonly st
   const numbers = marks.filter(({ name }) => needs.includes(name)).map(({ n }) => n);
   if (numbers.length === 0) return text;
   const isRow = numbers.length > 2 && numbers.every((n, i) => i === 0 || n === numbers[i - 1]! + 1);
-  const told = isRow ? `${numbers[0]} to ${numbers.at(-1)}` : numbers.join(', ');
-  return `${text.replace(/\.$/, '')} (${numbers.length === 1 ? 'mark' : 'marks'} ${told}).`;
+  const listed = isRow ? `${numbers[0]} to ${numbers.at(-1)}` : numbers.join(', ');
+  return `${text.replace(/\.$/, '')} (${numbers.length === 1 ? 'mark' : 'marks'} ${listed}).`;
 }
 
 /** Thread in a seam: a lockstitch takes about two and a half times its length, three with what is trimmed (from memory). */

@@ -10,8 +10,17 @@ export { handLength } from './baseline/hand-method';
 export { lowerBound } from './bounds/bounds';
 export { bestOf, isAtBound, isBetter } from './search/compare-plans';
 export { bestTube, type Tube } from './model/parts';
-export { areaOfPiece, boxesOutside, boxesWithin, doubleArea, isSimple, turnOutline, type Point } from './model/outline';
+export {
+  areaOfPiece,
+  boxAround,
+  boxesOutside,
+  boxesWithin,
+  doubleArea,
+  isSimple,
+  turnOutline,
+  type Point,
+} from './model/outline';
 export type { Exchange, SharedLay } from './search/context';
 export { LayTable, type Obstacle, type Placement } from './placing/lay-table';
-export { boxAround, type Box } from './model/box';
+export type { Box } from './model/box';
 export { FreeSpace } from './geometry/free-space';

@@ -152,7 +152,7 @@ function limitsOf(
   const { clock, isCancelled, onProgress, onBetter } = options;
   const seconds = options.seconds ?? job.search.seconds;
   const steps = options.steps ?? (clock ? Infinity : STEPS_WITHOUT_CLOCK);
-  let told = start;
+  let reportedAt = start;
   let drawn: Found | null = null;
   let bestPlan: ReturnType<typeof planOf> | null = null;
   return {
@@ -163,8 +163,8 @@ function limitsOf(
       if (passes >= steps || isCancelled?.(passes)) return true;
       if (!clock) return false;
       const now = clock();
-      if ((onProgress || onBetter) && now - told >= PROGRESS_EVERY_MS) {
-        told = now;
+      if ((onProgress || onBetter) && now - reportedAt >= PROGRESS_EVERY_MS) {
+        reportedAt = now;
         const { best, bound } = known();
         const done = Math.min(1, Math.max((now - start) / 1000 / seconds, passes / steps));
         const isBetter = best !== null && best !== drawn;

@@ -50,7 +50,7 @@ describe('a balance', () => {
     expect(movementFault(balance, movement)?.message).toBe(message);
   });
 
-  test('whatever happens, what came in is what is left and where the rest went; what is countered leaves no trace', () => {
+  test('whatever happens, what came in is what is left and where the rest went; what is reversed leaves no trace', () => {
     const movement = fc.record({
       sort: fc.constantFrom(...MOVEMENT_SORTS),
       quantity: fc.integer({ min: 0, max: 1_000_000_000 }),

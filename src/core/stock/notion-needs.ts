@@ -34,7 +34,7 @@ interface BoundNotion {
 
 /**
  * Binds what a cover asks for to the workroom's usual notion, or to the one that a line names. Of zips it is the shortest that is long
- * enough, since coil is shortened and metal fits exactly (handbook, "Cloth": common practice, no source).
+ * enough, since coil is shortened and metal fits exactly (common practice, no source).
  */
 export function bindNotion(need: NotionNeed, stock: readonly NotionStock[]): BoundNotion {
   const own = need.material === undefined ? undefined : stock.find(({ id }) => id === need.material);

@@ -161,7 +161,7 @@ export const stockItems = pgTable(
   ],
 );
 
-/** The ledger: what came to an item and where it went. A movement is never changed, only countered (a trigger refuses the rest). */
+/** The ledger: what came to an item and where it went. A movement is never changed, only reversed (a trigger refuses the rest). */
 export const movements = pgTable(
   'movements',
   {
@@ -182,7 +182,7 @@ export const movements = pgTable(
     /** The remnant that was kept of it. */
     toItemId: integer('to_item_id').references(() => stockItems.id),
     /** The movement that this one takes back. */
-    countersId: bigint('counters_id', { mode: 'number' }).references((): AnyPgColumn => movements.id),
+    reversesId: bigint('counters_id', { mode: 'number' }).references((): AnyPgColumn => movements.id),
   },
   (t) => [
     index('movements_item').on(t.itemId, t.id),
@@ -193,7 +193,7 @@ export const movements = pgTable(
       .on(t.orderId)
       .where(sql`${t.orderId} IS NOT NULL`),
     index('movements_at').on(t.at),
-    unique('movements_counters').on(t.countersId),
+    unique('movements_counters').on(t.reversesId),
     check('movements_sort', sql`${t.sort} IN (${words(MOVEMENT_SORTS)})`),
     check(
       'movements_cause',
@@ -201,7 +201,7 @@ export const movements = pgTable(
     ),
     check(
       'movements_quantity',
-      sql`${t.countersId} IS NOT NULL OR ${t.sort} IN ('counted', 'moved') OR ${t.quantity} > 0`,
+      sql`${t.reversesId} IS NOT NULL OR ${t.sort} IN ('counted', 'moved') OR ${t.quantity} > 0`,
     ),
   ],
 );

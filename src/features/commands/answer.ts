@@ -38,7 +38,7 @@ export const staleAnswer = (what: string, version: number, savedAt: Date): Answe
  * Turns a network failure into a fault, so that the form keeps its input: thrown, it would put the page of the error in
  * the place of everything that was typed.
  */
-export const heard = <T>(answer: Promise<Answer<T>>): Promise<Answer<T>> =>
+export const withNetworkFault = <T>(answer: Promise<Answer<T>>): Promise<Answer<T>> =>
   answer.catch(() =>
     failed('', 'The workroom’s computer did not answer. What you typed is still here; try again.', OFFLINE),
   );

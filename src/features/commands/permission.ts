@@ -35,7 +35,7 @@ export const COMMAND_PLACES = {
   receive: 'desk',
   'receive delivery': 'desk',
   'let stock go': 'desk',
-  'counter movement': 'desk',
+  'reverse movement': 'desk',
   'save cloth': 'desk',
   'delete cloth': 'desk',
   'keep cloth photo': 'desk',

@@ -1,4 +1,4 @@
-import { failed, heard, OFFLINE, type Answer } from './answer';
+import { failed, withNetworkFault, OFFLINE, type Answer } from './answer';
 
 /** The most that an action takes (`serverActions.bodySizeLimit` in next.config.ts is a little more). */
 const MOST_BYTES = 7_500_000;
@@ -44,7 +44,7 @@ export async function send<F extends Action>(action: F, ...args: ArgumentsOf<F>)
       'too-large',
     ) as Awaited<ReturnType<F>>;
   const id = requestFor(action, args);
-  const answer = await heard((action as unknown as (...all: unknown[]) => Promise<Answer>)(...args, id));
+  const answer = await withNetworkFault((action as unknown as (...all: unknown[]) => Promise<Answer>)(...args, id));
   if (answer.ok || answer.faults[0]?.code !== OFFLINE) answered(action);
   return answer as Awaited<ReturnType<F>>;
 }

@@ -26,8 +26,8 @@ export const server = {
   },
   /** Faults as the server names them: by field, with a sentence. */
   refuses(faults: Record<string, string>) {
-    const told = Object.entries(faults).map(([field, message]) => ({ code: `test-${field}`, field, message }));
-    this.answer = { ok: false, faults: told };
+    const all = Object.entries(faults).map(([field, message]) => ({ code: `test-${field}`, field, message }));
+    this.answer = { ok: false, faults: all };
   },
   /** The action of that name, as a page has it. */
   action(name: string): (...args: unknown[]) => Promise<Answer<unknown>> {

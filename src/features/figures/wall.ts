@@ -92,7 +92,7 @@ const USUAL_SIZES: { measures: string[]; in: number[][]; cm: number[][] }[] = [
   },
 ];
 
-/** Usual widths of cloth (handbook, "Cloth": common practice, no source). */
+/** Usual widths of cloth (common practice, no source). */
 const WIDTHS = { in: [45, 54, 60], mm: [1400, 1500] } as const;
 
 interface WallSize {

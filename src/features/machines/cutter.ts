@@ -51,35 +51,37 @@ export async function sendToCutter(
   const file = await exportLay(batchId, clothId, 'dxf', 'a4');
   if (!file || 'message' in file) return { messages: ['There is no such lay.'] };
   const url = `${address.replace(/\/$/, '')}/jobs?name=${encodeURIComponent(name)}`;
-  const heard = await ask(url, {
+  const answer = await ask(url, {
     name: NAME,
     method: 'POST',
     body: file.bytes,
     type: file.type,
     within: patience.cutterTakes,
   });
-  if (!heard.ok) return { messages: [heard.message] };
-  if (heard.status === 201) return read<CutterAnswer>(answerRules, heard.text) ?? { messages: [nonsense(address)] };
-  return { messages: read<{ faults: string[] }>(refusalRules, heard.text)?.faults ?? [nonsense(address)] };
+  if (!answer.ok) return { messages: [answer.message] };
+  if (answer.status === 201) return read<CutterAnswer>(answerRules, answer.text) ?? { messages: [nonsense(address)] };
+  return { messages: read<{ faults: string[] }>(refusalRules, answer.text)?.faults ?? [nonsense(address)] };
 }
 
 /** How a job stands; `lost` where the cutter no longer knows it, the sentence where it does not answer. */
 export async function lookAtCutter(address: string, id: string): Promise<CutterAnswer | 'lost' | { message: string }> {
-  const heard = await ask(jobUrl(address, id), { name: NAME, within: patience.cutterTells });
-  if (!heard.ok) return heard;
-  if (heard.status === 404) return 'lost';
-  return (heard.status === 200 ? read<CutterAnswer>(answerRules, heard.text) : null) ?? { message: nonsense(address) };
+  const answer = await ask(jobUrl(address, id), { name: NAME, within: patience.cutterTells });
+  if (!answer.ok) return answer;
+  if (answer.status === 404) return 'lost';
+  return (
+    (answer.status === 200 ? read<CutterAnswer>(answerRules, answer.text) : null) ?? { message: nonsense(address) }
+  );
 }
 
 /** Asks the cutter to stop a job. */
 export async function stopCutter(address: string, id: string): Promise<CutterAnswer | { message: string }> {
-  const heard = await ask(`${jobUrl(address, id)}/stop`, {
+  const answer = await ask(`${jobUrl(address, id)}/stop`, {
     name: NAME,
     method: 'POST',
     body: '',
     type: 'text/plain',
     within: patience.cutterTells,
   });
-  if (!heard.ok) return heard;
-  return read<CutterAnswer>(answerRules, heard.text) ?? { message: nonsense(address) };
+  if (!answer.ok) return answer;
+  return read<CutterAnswer>(answerRules, answer.text) ?? { message: nonsense(address) };
 }

@@ -73,9 +73,9 @@ export function readTape(data: unknown): { word: TapeWord | null; battery: numbe
 /** Listens to the tape at an address as long as the page is there; a tape that is away is tried again, ever more rarely. */
 export function useTape(address: string, onWord: (word: TapeWord) => void): TapeState {
   const [state, setState] = useState<TapeState>({ isThere: false, battery: null });
-  const heard = useRef(onWord);
+  const handler = useRef(onWord);
   useEffect(() => {
-    heard.current = onWord;
+    handler.current = onWord;
   });
   useEffect(() => {
     if (!address) return;
@@ -97,7 +97,7 @@ export function useTape(address: string, onWord: (word: TapeWord) => void): Tape
         const said = readTape(data);
         if (!said) return;
         if (said.battery !== null) setState({ isThere: true, battery: said.battery });
-        if (said.word) heard.current(said.word);
+        if (said.word) handler.current(said.word);
       };
       socket.onclose = () => {
         if (isOver) return;

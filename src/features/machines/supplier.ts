@@ -66,14 +66,14 @@ const rules = Joi.object({
 
 /** Fetches and reads a supplier's list; the sentence where it can't be had or read. */
 export async function fetchPrices(address: string): Promise<PriceList | { message: string }> {
-  const heard = await ask(address, { name: NAME, within: patience.supplier });
-  if (!heard.ok) return heard;
-  if (heard.status !== 200)
-    return { message: `${NAME} at ${address} can’t be had now (status ${heard.status}); try again later.` };
+  const answer = await ask(address, { name: NAME, within: patience.supplier });
+  if (!answer.ok) return answer;
+  if (answer.status !== 200)
+    return { message: `${NAME} at ${address} can’t be had now (status ${answer.status}); try again later.` };
   const nonsense = { message: `${NAME} at ${address} is no price list that can be read (docs/formats/prices.md).` };
   let document: unknown;
   try {
-    document = JSON.parse(heard.text);
+    document = JSON.parse(answer.text);
   } catch {
     return nonsense;
   }

@@ -112,8 +112,8 @@ function typedOf(
   const typed: Record<string, string> = {};
   for (const { name, choice, typed: text, valueNm } of values) {
     if (choice !== null) continue;
-    const told = lengthText(text, valueNm!, units);
-    typed[name] = typed[name] === undefined ? told : `${typed[name]} + ${told}`;
+    const written = lengthText(text, valueNm!, units);
+    typed[name] = typed[name] === undefined ? written : `${typed[name]} + ${written}`;
   }
   return typed;
 }

@@ -3,7 +3,7 @@ import type { Cloth } from '@/core/cloth';
 import { BUILT_IN, kindById } from '@/core/covers';
 import { inches } from '@/core/length';
 import { emptyLine, type LineForm } from './form';
-import { needJobs, needOf } from './needs';
+import { needJobs, needOfJob } from './needs';
 
 const cloth = (name: string, width: number): Cloth => ({
   name,
@@ -30,7 +30,7 @@ const line = (rest: Partial<LineForm> = {}): LineForm => ({
 });
 const needs = (lines: LineForm[]) => {
   const { jobs, leftOut } = needJobs(lines, 'in', room);
-  return { leftOut, needs: jobs.map((job) => needOf(job, { steps: 200 })) };
+  return { leftOut, needs: jobs.map((job) => needOfJob(job, { steps: 200 })) };
 };
 
 describe('what an order takes by itself', () => {

@@ -54,7 +54,7 @@ export function needJobs(
 }
 
 /** Length and cost of a job, by a lay made under these options. */
-export function needOf({ cloth, name, stuff, pieces, job }: NeedJob, options: NestOptions): ClothNeed {
+export function needOfJob({ cloth, name, stuff, pieces, job }: NeedJob, options: NestOptions): ClothNeed {
   const plan = nest(job, options);
   const used = plan.ok ? plan.value.used : 0;
   const bought = boughtLength(beforeWash(used, stuff.shrinkage?.along), stuff.sellingStep);

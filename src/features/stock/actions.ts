@@ -48,8 +48,8 @@ export async function useNotion(
   return runCommand(commands.useNotion, { id, amount, orderNo, reason }, requestId);
 }
 
-export async function counterMovement(id: number, reason: string, requestId?: string): Promise<Answer<null>> {
-  return runCommand(commands.counterMovement, { id, reason }, requestId);
+export async function reverseMovement(id: number, reason: string, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.reverseMovement, { id, reason }, requestId);
 }
 
 export async function chooseStock(

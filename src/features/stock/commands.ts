@@ -220,8 +220,8 @@ export const useNotion: Command<{ id: number; amount: string; orderNo: string; r
 };
 
 /** Counters a movement that was booked by mistake: its opposite is booked, and both stay. */
-export const counterMovement: Command<{ id: number; reason: string }, null> = {
-  name: 'counter movement',
+export const reverseMovement: Command<{ id: number; reason: string }, null> = {
+  name: 'reverse movement',
   read: byRules(
     Joi.object({
       id: Joi.number().integer().positive().required().messages({ '*': 'This movement is no longer there.' }),
@@ -233,14 +233,14 @@ export const counterMovement: Command<{ id: number; reason: string }, null> = {
     const [found] = await context.tx.select().from(movements).where(eq(movements.id, id));
     if (!found) return gone('movement');
     const item = (await lockItems(context.tx, [found.itemId])).get(found.itemId)!;
-    if (found.countersId !== null)
+    if (found.reversesId !== null)
       return failed('', 'This movement takes another one back; it can’t be taken back itself.');
     if (['reserved', 'released', 'moved'].includes(found.sort))
       return failed('', 'Only what came or went can be reversed; a reservation ends with its batch.');
     if (found.batchId !== null && found.sort !== 'wasted')
       return failed('', 'What a lay has cut stays on record; book a count with its reason instead.', 'cut');
-    const [already] = await context.tx.select({ id: movements.id }).from(movements).where(eq(movements.countersId, id));
-    if (already) return failed('', 'This movement has been reversed already.', 'countered');
+    const [already] = await context.tx.select({ id: movements.id }).from(movements).where(eq(movements.reversesId, id));
+    if (already) return failed('', 'This movement has been reversed already.', 'reversed');
     const opposite = { sort: found.sort, quantity: -found.quantity };
     const fault = movementFault(item, opposite);
     if (fault) return failed('', fault.message, fault.code);
@@ -253,7 +253,7 @@ export const counterMovement: Command<{ id: number; reason: string }, null> = {
         reason: why,
         orderId: found.orderId,
         batchId: found.batchId,
-        countersId: id,
+        reversesId: id,
       },
     ]);
     return done(null);

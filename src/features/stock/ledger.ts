@@ -14,7 +14,7 @@ export interface Booking extends Movement {
   batchId?: number | null;
   /** The remnant that is kept of it. */
   toItemId?: number;
-  countersId?: number;
+  reversesId?: number;
 }
 
 /** Locks items until the transaction ends, in the order of their ids, after batches, orders and cloths. */

@@ -189,7 +189,7 @@ export interface MovementRow {
   batch: { id: number; name: string } | null;
   /** The remnant that was kept of it. */
   to: { id: number; code: string } | null;
-  countersId: number | null;
+  reversesId: number | null;
   /** Tells whether it has been taken back. */
   isReversed: boolean;
 }
@@ -286,7 +286,7 @@ export async function getItem(id: number): Promise<ItemView | null> {
         order,
         batch,
         to,
-        countersId: movement.countersId,
+        reversesId: movement.reversesId,
         isReversed,
       };
     });

@@ -2,13 +2,13 @@
 
 import { Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '../parts/coming';
+import { lazyPart } from '../parts/lazy-part';
 import { Folded } from '../folded';
 import { Panel } from '../page';
 import type { ChartFigure } from './figure';
 
 const Chart = dynamic(
-  coming(() => import('./chart').then((file) => file.default)),
+  lazyPart(() => import('./chart').then((file) => file.default)),
   { ssr: false, loading: () => <div style={{ height: 280 }} /> },
 );
 

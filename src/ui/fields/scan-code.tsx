@@ -49,9 +49,9 @@ export function ScanCode({ onCode }: { onCode: (text: string) => boolean }) {
 
 function Looking({ onCode, onEnd }: { onCode: (text: string) => boolean; onEnd: (why: string) => void }) {
   const video = useRef<HTMLVideoElement>(null);
-  const heard = useRef({ onCode, onEnd });
+  const handlers = useRef({ onCode, onEnd });
   useEffect(() => {
-    heard.current = { onCode, onEnd };
+    handlers.current = { onCode, onEnd };
   });
   useEffect(() => {
     let stream: MediaStream | null = null;
@@ -74,17 +74,18 @@ function Looking({ onCode, onEnd }: { onCode: (text: string) => boolean; onEnd: 
         const context = canvas.getContext('2d', { willReadFrequently: true })!;
         timer = setInterval(() => {
           if (Date.now() - begun > LONGEST_MS)
-            return heard.current.onEnd('No code was seen for a minute; hold the label nearer, or type its code.');
+            return handlers.current.onEnd('No code was seen for a minute; hold the label nearer, or type its code.');
           if (element.videoWidth === 0) return;
           canvas.width = Math.min(WIDE, element.videoWidth);
           canvas.height = Math.round((canvas.width * element.videoHeight) / element.videoWidth);
           context.drawImage(element, 0, 0, canvas.width, canvas.height);
           const { data, width, height } = context.getImageData(0, 0, canvas.width, canvas.height);
           const found = read(data, width, height);
-          if (found && heard.current.onCode(found.data)) heard.current.onEnd('');
+          if (found && handlers.current.onCode(found.data)) handlers.current.onEnd('');
         }, LOOK_EVERY_MS);
       } catch (error) {
-        if (!isOver) heard.current.onEnd(REFUSED[(error as Error).name] ?? 'The camera can’t be used; type the code.');
+        if (!isOver)
+          handlers.current.onEnd(REFUSED[(error as Error).name] ?? 'The camera can’t be used; type the code.');
       }
     })();
     return () => {

@@ -71,4 +71,4 @@ function asksForParts({ waits, quiet, patience, alive, words, button }: AskForPa
 }
 
 /** The script as it stands in a page. */
-export const scriptOf = (told: AskForParts): string => `(${asksForParts.toString()})(${JSON.stringify(told)})`;
+export const scriptOf = (options: AskForParts): string => `(${asksForParts.toString()})(${JSON.stringify(options)})`;

@@ -44,21 +44,22 @@ async function readApart(text: string, unit: 'mm' | 'cm' | 'in' | null) {
 export function DrawingFile({ units, onCorners }: { units: OrderUnits; onCorners: (corners: string) => void }) {
   const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<{ name: string; text: string; isUnitAsked: boolean } | null>(null);
-  const [told, setTold] = useState<{ message: string; isFault: boolean } | null>(null);
+  const [message, setMessage] = useState<{ message: string; isFault: boolean } | null>(null);
 
   const read = async (name: string, text: string, unit: string) => {
     const shape = await readApart(text, unit === '' ? null : (unit as 'mm' | 'cm' | 'in'));
-    if ('message' in shape) return setTold({ message: `${name} could not be read: ${shape.message}`, isFault: true });
+    if ('message' in shape)
+      return setMessage({ message: `${name} could not be read: ${shape.message}`, isFault: true });
     if (!shape.ok) {
       const { code, message } = shape.faults[0]!;
       setFile({ name, text, isUnitAsked: code === 'unit-missing' || unit !== '' });
-      setTold({ message: `${name}: ${message}`, isFault: code !== 'unit-missing' });
+      setMessage({ message: `${name}: ${message}`, isFault: code !== 'unit-missing' });
       return;
     }
     const { ring, others } = shape.value;
     onCorners(writeCorners(ring, units));
     setFile(null);
-    setTold({
+    setMessage({
       message: `Taken from ${name}${others > 0 ? `: the largest of its ${others + 1} closed lines` : ''}. Curves are within 0.2 mm.`,
       isFault: false,
     });
@@ -66,7 +67,7 @@ export function DrawingFile({ units, onCorners }: { units: OrderUnits; onCorners
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
     if (chosen.size > MOST_BYTES)
-      setTold({ message: `${chosen.name} has more than 2 MB; save only the outline.`, isFault: true });
+      setMessage({ message: `${chosen.name} has more than 2 MB; save only the outline.`, isFault: true });
     else await read(chosen.name, await chosen.text(), '');
   };
 
@@ -87,8 +88,8 @@ export function DrawingFile({ units, onCorners }: { units: OrderUnits; onCorners
           </Box>
         )}
       </Flex>
-      <Text mt="1" fontSize="sm" aria-live="polite" color={told?.isFault ? 'fg.error' : 'fg.muted'}>
-        {told?.message}
+      <Text mt="1" fontSize="sm" aria-live="polite" color={message?.isFault ? 'fg.error' : 'fg.muted'}>
+        {message?.message}
       </Text>
       <input
         ref={input}

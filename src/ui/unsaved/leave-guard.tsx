@@ -1,13 +1,13 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { comingQuietly } from '../parts/coming';
+import { quietLazyPart } from '../parts/lazy-part';
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { hasUnsaved } from './unsaved';
 
 const LeaveQuestion = dynamic(
-  comingQuietly(() => import('./leave-question').then((file) => file.LeaveQuestion)),
+  quietLazyPart(() => import('./leave-question').then((file) => file.LeaveQuestion)),
   { ssr: false },
 );
 

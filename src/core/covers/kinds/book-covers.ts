@@ -24,7 +24,7 @@ const flapLayers = (usual: 'single' | 'doubled'): KindOption => ({
   default: usual,
 });
 
-/** Handbook kind L: lined and padded, with turned-in flaps. Common practice, no source. */
+/** Kind L: lined and padded, with turned-in flaps. Common practice, no source. */
 export const paddedBookCover: CoverKind = {
   id: 'padded-book-cover',
   letter: 'L',
@@ -121,7 +121,7 @@ export const paddedBookCover: CoverKind = {
   ],
 };
 
-/** Handbook kind M: hemmed flaps, an optional pocket. Common practice, no source. */
+/** Kind M: hemmed flaps, an optional pocket. Common practice, no source. */
 export const hemmedBookCover: CoverKind = {
   id: 'hemmed-book-cover',
   letter: 'M',
@@ -229,7 +229,7 @@ export const hemmedBookCover: CoverKind = {
   ],
 };
 
-/** Handbook kind N: one layer of vinyl, stitched or glued by hand. Common practice, no source; the flap's default is ours. */
+/** Kind N: one layer of vinyl, stitched or glued by hand. Common practice, no source; the flap's default is ours. */
 export const vinylBookCover: CoverKind = {
   id: 'vinyl-book-cover',
   letter: 'N',

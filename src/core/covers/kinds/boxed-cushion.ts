@@ -21,7 +21,7 @@ import {
   zipShort,
 } from './shared';
 
-/** Handbook kind G: top, bottom, boxing, a zip panel cut lengthwise in two, and piping. Common practice, no source. */
+/** Kind G: top, bottom, boxing, a zip panel cut lengthwise in two, and piping. Common practice, no source. */
 export const boxedCushion: CoverKind = {
   id: 'boxed-cushion',
   letter: 'G',

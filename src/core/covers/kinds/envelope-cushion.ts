@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { envelopeMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
-/** Handbook kind A: one front, two hemmed backs that overlap. Common practice, no source. */
+/** Kind A: one front, two hemmed backs that overlap. Common practice, no source. */
 export const envelopeCushion: CoverKind = {
   id: 'envelope-cushion',
   letter: 'A',

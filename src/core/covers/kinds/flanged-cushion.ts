@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { flangeMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
-/** Handbook kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */
+/** Kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */
 export const flangedCushion: CoverKind = {
   id: 'flanged-cushion',
   letter: 'E',

@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { flapZipMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, ownZip, padMeasures, seamOf, zipShort } from './shared';
 
-/** Handbook kind D: a zip across the back under a flap. Common practice, no source; the binding's width is from memory. */
+/** Kind D: a zip across the back under a flap. Common practice, no source; the binding's width is from memory. */
 export const flapZipCushion: CoverKind = {
   id: 'flap-zip-cushion',
   letter: 'D',

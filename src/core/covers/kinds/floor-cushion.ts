@@ -16,7 +16,7 @@ import {
   zipLong,
 } from './shared';
 
-/** Handbook kind F: two cloths, an inner ticking behind each. Common practice, no source. */
+/** Kind F: two cloths, an inner ticking behind each. Common practice, no source. */
 export const floorCushion: CoverKind = {
   id: 'floor-cushion',
   letter: 'F',

@@ -49,7 +49,7 @@ const mitred = (across: string): PartPiece['outline'] => [
   ['inch(0)', 'skirtHeight - mitre'],
 ];
 
-/** Handbook kind K: an ottoman or stool with a pillow top and a stapled skirt. Common practice, no source. */
+/** Kind K: an ottoman or stool with a pillow top and a stapled skirt. Common practice, no source. */
 export const pillowTopStool: CoverKind = {
   id: 'pillow-top-stool',
   letter: 'K',

@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { platformBoxedMarks, tuftChecks, tuftOptions } from './marks';
 import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
 
-/** Handbook kind I: a stapled platform cushion with sewn boxing. Common practice, no source. */
+/** Kind I: a stapled platform cushion with sewn boxing. Common practice, no source. */
 export const platformBoxed: CoverKind = {
   id: 'platform-boxed',
   letter: 'I',

@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { platformNotchedMarks, tuftChecks, tuftOptions } from './marks';
 import { blockMeasures, CAUTION, cutStep, seamOf } from './shared';
 
-/** Handbook kind J: a stapled platform cushion from one plate with notched corners. Common practice, no source. */
+/** Kind J: a stapled platform cushion from one plate with notched corners. Common practice, no source. */
 export const platformNotched: CoverKind = {
   id: 'platform-notched',
   letter: 'J',

@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { sleeveMarks, strapPadMarks } from './marks';
 import { CAUTION, cutStep, padMeasures, seamOf, YES_NO } from './shared';
 
-/** Handbook kind O: a neoprene sleeve for a tablet or the like. Common practice, no source. */
+/** Kind O: a neoprene sleeve for a tablet or the like. Common practice, no source. */
 export const deviceSleeve: CoverKind = {
   id: 'device-sleeve',
   letter: 'O',
@@ -110,7 +110,7 @@ export const deviceSleeve: CoverKind = {
   ],
 };
 
-/** Handbook kind P: a pad round a strap. Common practice, no source. */
+/** Kind P: a pad round a strap. Common practice, no source. */
 export const strapPad: CoverKind = {
   id: 'strap-pad',
   letter: 'P',
@@ -197,7 +197,7 @@ export const strapPad: CoverKind = {
   ],
 };
 
-/** Handbook kind Q: a cover from a garment or a found cloth, its hems used as finished edges. Common practice, no source. */
+/** Kind Q: a cover from a garment or a found cloth, its hems used as finished edges. Common practice, no source. */
 export const foundClothCover: CoverKind = {
   id: 'found-cloth-cover',
   letter: 'Q',

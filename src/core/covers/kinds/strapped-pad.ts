@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { strappedMarks } from './marks';
 import { CAUTION, cutStep, seamOf } from './shared';
 
-/** Handbook kind H: a boxed chair pad closed with hook-and-loop, with straps. Common practice, no source. */
+/** Kind H: a boxed chair pad closed with hook-and-loop, with straps. Common practice, no source. */
 export const strappedPad: CoverKind = {
   id: 'strapped-pad',
   letter: 'H',

@@ -2,7 +2,7 @@ import type { CoverKind } from '../kind';
 import { wrapMarks } from './marks';
 import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
 
-/** Handbook kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */
+/** Kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */
 export const wrapCushion: CoverKind = {
   id: 'wrap-cushion',
   letter: 'B',

@@ -15,7 +15,7 @@ import {
   zipLong,
 } from './shared';
 
-/** Handbook kind C: two faces, a zip in the bottom seam. Common practice, no source. */
+/** Kind C: two faces, a zip in the bottom seam. Common practice, no source. */
 export const zipCushion: CoverKind = {
   id: 'zip-cushion',
   letter: 'C',

@@ -33,18 +33,19 @@ const areaOf = (points: readonly At[]) =>
  * (told at the place, in mm from the drawing's origin), and more corners than an order takes.
  */
 export function readDrawing(text: string, asked: DrawingUnit | null = null): Result<DrawnShape> {
-  const told = (message: string, code = 'file') => refuse(code, code === 'unit-missing' ? 'unit' : 'file', message);
-  if (text.length > MOST_DRAWING) return told('The drawing has more than 2 MB of text; save only the outline.');
+  const refused = (message: string, code = 'file') => refuse(code, code === 'unit-missing' ? 'unit' : 'file', message);
+  if (text.length > MOST_DRAWING) return refused('The drawing has more than 2 MB of text; save only the outline.');
   const drawing = /<svg[\s>]/i.test(text.slice(0, 20_000)) ? readSvg(text) : readDxf(text);
   if (!drawing.ok) return drawing;
   const unit = drawing.value.unit ?? (asked && DRAWING_UNITS[asked]);
-  if (unit === null) return told('The drawing does not say its unit; choose what one unit of it is.', 'unit-missing');
+  if (unit === null)
+    return refused('The drawing does not say its unit; choose what one unit of it is.', 'unit-missing');
   const read = drawing.value.lines(CURVE_MM / unit);
   if (!read.ok) return read;
   const lines = read.value.filter(({ points }) => points.every(({ x, y }) => Number.isFinite(x) && Number.isFinite(y)));
   const count = lines.reduce((sum, { points }) => sum + points.length, 0);
   if (lines.length > MOST_LINES || count > MOST_POINTS)
-    return told(
+    return refused(
       `The drawing has more than ${MOST_LINES.toLocaleString('en')} lines or ${MOST_POINTS.toLocaleString('en')} points; save only the outline.`,
     );
   const whole = joined(lines, unit);
@@ -55,13 +56,15 @@ export function readDrawing(text: string, asked: DrawingUnit | null = null): Res
   if (!closed[0]) {
     const [open] = whole.sort((a, b) => b.points.length - a.points.length);
     return open
-      ? told(`The outline is open: it begins at ${place(open.points[0]!)} and ends at ${place(open.points.at(-1)!)}.`)
-      : told('The drawing holds no line.');
+      ? refused(
+          `The outline is open: it begins at ${place(open.points[0]!)} and ends at ${place(open.points.at(-1)!)}.`,
+        )
+      : refused('The drawing holds no line.');
   }
   const points = closed[0].points.map(({ x, y }) => ({ x: x * unit, y: y * unit }));
   const fewer = points.length > MOST_CORNERS ? simplify(points, CURVE_MM, true) : points;
   if (fewer.length > MOST_CORNERS + 1)
-    return told(`The outline has ${fewer.length} corners; an order takes ${MOST_CORNERS}.`);
+    return refused(`The outline has ${fewer.length} corners; an order takes ${MOST_CORNERS}.`);
   if (areaOf(fewer) < 0) fewer.reverse();
   const [left, low] = [Math.min(...fewer.map(({ x }) => x)), Math.min(...fewer.map(({ y }) => y))];
   const ring = fewer
@@ -71,11 +74,11 @@ export function readDrawing(text: string, asked: DrawingUnit | null = null): Res
       return Math.hypot(x - beforeX, y - beforeY) > NM.mm / 100;
     });
   const size = Math.max(...ring.flat()) / NM.mm;
-  if (ring.length < 3 || !(size > 1)) return told('The largest closed line of the drawing is a point.');
-  if (size > MOST_SIZE_MM) return told(`The outline is ${(size / 1000).toFixed(0)} m long: is the unit right?`);
+  if (ring.length < 3 || !(size > 1)) return refused('The largest closed line of the drawing is a point.');
+  if (size > MOST_SIZE_MM) return refused(`The outline is ${(size / 1000).toFixed(0)} m long: is the unit right?`);
   if (!isSimple(ring)) {
     const at = crossing(ring);
-    return told(
+    return refused(
       `The outline crosses or touches itself${at ? ` near ${place({ x: (at[0] / NM.mm + left) / unit, y: (at[1] / NM.mm + low) / unit })}` : ''}.`,
     );
   }

@@ -29,7 +29,7 @@ describe('the hand method', () => {
 
   test('two piping strips of 116 by 1 1/2 take less than a yard: no block of the whole width, two yards long', () => {
     const strips = [{ id: 'cord', width: 1.5, length: 116, grain: 'bias', loss: 1.5, qty: 2 }];
-    // At most the tube of both, sqrt(232 x 1 1/2) = 18.66 in square (handbook: side = sqrt(length x width)); at least a block
+    // At most the tube of both, sqrt(232 x 1 1/2) = 18.66 in square (common practice: side = sqrt(length x width)); at least a block
     // whose slanting cuts are a foot long.
     expect(hand({ strips })).toBeLessThanOrEqual(Math.sqrt(232 * 1.5) + 1e-3);
     expect(hand({ strips })).toBeGreaterThanOrEqual(12 / Math.SQRT2);

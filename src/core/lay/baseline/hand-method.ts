@@ -31,7 +31,7 @@ type BiasWay = (typeof BIAS_WAYS)[number];
  * rows across the full usable width, the deepest first, each in the first row that still has room for it, either way round where it may,
  * its long side across or along; a matched piece where the pattern comes next, strips in full widths or lengths, bias from the
  * shortest block across the cloth, the smallest block, or a tube from a square, and no cut under a foot. (First-fit decreasing height,
- * Coffman, Garey, Johnson and Tarjan 1980, from memory.) Source: handbook, "Lay out" and "Welt and piping": common practice, no
+ * Coffman, Garey, Johnson and Tarjan 1980, from memory.) Common practice, no
  * source. What does not fit the cloth is left out.
  */
 export function handLength(job: LayJob): Nm {

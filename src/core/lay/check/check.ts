@@ -43,7 +43,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   const faults: PlanFault[] = [];
   const tolerance = TOLERANCE[job.units];
   const fault = (kind: PlanFault['kind'], what: string) => faults.push({ kind, what });
-  const told = (length: Nm) => `${Number(toUnits(length, job.units).toFixed(4))} ${job.units}`;
+  const text = (length: Nm) => `${Number(toUnits(length, job.units).toFixed(4))} ${job.units}`;
   const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
   const seen = new Map<string, number>();
   const phases = new Map<string, { point: Point; label: string }>();
@@ -86,7 +86,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     checkItems(job, stock, items, tolerance, fault);
     const furthest = items.reduce((far, { box }) => Math.max(far, box[3]), 0);
     if (Math.abs(furthest - lay.used) > tolerance)
-      fault('used', `${lay.stock}: ${told(lay.used)} is given, the furthest point is ${told(furthest)}`);
+      fault('used', `${lay.stock}: ${text(lay.used)} is given, the furthest point is ${text(furthest)}`);
   }
 
   for (const { stock, piece, copy, x, y, turn } of job.locked) {
@@ -107,7 +107,7 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     if (!there) fault('locked', `a cut of ${strip} ${copy} is not where it is locked`);
   }
   for (const [key, { total, length }] of stripTotals) {
-    if (total < length - tolerance) fault('strip', `${key} joins to ${told(total)}, not ${told(length)}`);
+    if (total < length - tolerance) fault('strip', `${key} joins to ${text(total)}, not ${text(length)}`);
     seen.set(key, (seen.get(key) ?? 0) + 1);
   }
   for (const one of plan.unplaced) {
@@ -125,9 +125,9 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   }
   for (const key of seen.keys()) fault('copies', `${key} was not asked for`);
   const sum = plan.lays.reduce((total, { used }) => total + used, 0);
-  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${told(sum)}, not ${told(plan.used)}`);
+  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${text(sum)}, not ${text(plan.used)}`);
   if (!(plan.bound <= plan.used + tolerance) || !(plan.bound >= 0))
-    fault('bound', `the bound of ${told(plan.bound)} is not within the used ${told(plan.used)}`);
+    fault('bound', `the bound of ${text(plan.bound)} is not within the used ${text(plan.used)}`);
   return faults;
 }
 

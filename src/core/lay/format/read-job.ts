@@ -1,4 +1,4 @@
-import { boxAround, type Box } from '../model/box';
+import type { Box } from '../model/box';
 import { TURN_ANGLES, latticeOf, type Lattice, type Turns } from '../../cloth';
 import type { Nm } from '../../length';
 import type { Result } from '../../result';
@@ -18,7 +18,7 @@ import {
   type PieceMatch,
   type StockLength,
 } from '../model/job';
-import type { Point } from '../model/outline';
+import { boxAround, type Point } from '../model/outline';
 import { readCut } from './read-cut';
 import { list, name, no, number, object, oneOf, quantity, Reader, reading, Refusal } from './reader';
 

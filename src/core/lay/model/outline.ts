@@ -3,6 +3,12 @@ import type { Nm } from '../../length';
 
 export type Point = [Nm, Nm];
 
+/** The box around a ring, or around all corners of several. */
+export function boxAround(ring: readonly Point[]): Box {
+  const [xs, ys] = [ring.map(([x]) => x), ring.map(([, y]) => y)];
+  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+}
+
 /** Twice the signed area of a ring (nm²): positive when it runs counter-clockwise. */
 export function doubleArea(ring: readonly Point[]): number {
   let sum = 0;

@@ -186,7 +186,7 @@ export interface Tube {
 /**
  * The square that, sewn into a tube with its edges a strip's width aside, gives one strip of that length on the bias without
  * joins: length = side² / width, so side = sqrt(length × width). Null where it is wider than the usable width `across` (nm)
- * or takes no less cloth than the best block of parallel strips. Source: handbook, "Welt and piping"; common practice of
+ * or takes no less cloth than the best block of parallel strips. Common practice of
  * quilting, without the tube's two seams.
  */
 export function bestTube(want: StripWant, across: Nm, gap: Nm): Tube | null {

@@ -126,8 +126,8 @@ describe('straight cutting by beams', () => {
     for (let seed = 1; seed <= 12; seed++) {
       const one = job(14 + seed, seed, 40, 30);
       const parts = pieceParts(one);
-      const jigsaw = new ZeroWasteBeam(one, parts, new Random(seed), 40 * NM.in);
-      const levels = jigsaw.run((30 + (seed % 3)) * NM.in, 40, false);
+      const beam = new ZeroWasteBeam(one, parts, new Random(seed), 40 * NM.in);
+      const levels = beam.run((30 + (seed % 3)) * NM.in, 40, false);
       let next = levels.next();
       while (!next.done) next = levels.next();
       for (const { placed, x, y, turned } of next.value) {

@@ -107,7 +107,7 @@ export const longestBias = (width: Nm): Nm => Math.floor(width * ROOT2);
  * width * sqrt(2) along the edge; cuts shorten in the two corner triangles and are used there down to the least length;
  * what is left of a cut goes to the next strip of the same width. The cuts end at the sides of the block, or with `isLying`
  * at its lower and upper edge, which suits a block that is wider than long. Null when the least length does not fit the width.
- * Source: handbook, "Welt and piping" (a block of width b and length l); the geometry is elementary.
+ * A block of width b and length l, as workrooms cut it (common practice, no source); the geometry is elementary.
  */
 export function biasBlock(blockWidth: Nm, wants: readonly StripWant[], gap: Nm, isLying = false): StripBlock | null {
   const narrowest = Math.max(...wants.map((want) => Math.ceil(leastUsefulCut(want) / ROOT2)));

@@ -4,7 +4,7 @@ import { Box, Button, Flex, HStack, QrCode, Stack, Text } from '@chakra-ui/react
 import { Tablet, X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState, useTransition } from 'react';
-import { heard, type Answer } from '@/features/commands/answer';
+import { withNetworkFault, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { revokeDevice, showPairingCode } from '../actions';
@@ -43,7 +43,7 @@ export function DevicesPanel({ devices, addresses, tries }: Props) {
   }, [code, router]);
   const act = <T,>(work: () => Promise<Answer<T>>, then: (value: T) => void) =>
     start(async () => {
-      const answer = await heard(work());
+      const answer = await withNetworkFault(work());
       if (!answer.ok) return setProblem(answer.faults[0]!.message);
       setProblem('');
       then(answer.value);

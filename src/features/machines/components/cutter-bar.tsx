@@ -2,7 +2,7 @@
 
 import { Button, Flex, Progress, Text } from '@chakra-ui/react';
 import { useCallback, useEffect, useState, useTransition } from 'react';
-import { heard, type Answer } from '@/features/commands/answer';
+import { withNetworkFault, type Answer } from '@/features/commands/answer';
 import { cutOnCutter, stopOnCutter } from '../actions';
 import type { CutterView } from '../queries';
 
@@ -41,7 +41,7 @@ export function CutterBar({ batchId, clothId, canSend }: { batchId: number; clot
   }, [look, isUnderWay]);
   const act = (work: () => Promise<Answer>) =>
     start(async () => {
-      const answer = await heard(work());
+      const answer = await withNetworkFault(work());
       setProblems(answer.ok ? [] : answer.faults.map(({ message }) => message));
       await look();
     });

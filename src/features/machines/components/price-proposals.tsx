@@ -4,7 +4,7 @@ import { Button, HStack, Stack, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { printMoney } from '@/core/cost';
-import { heard, type Answer } from '@/features/commands/answer';
+import { withNetworkFault, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { counted } from '@/ui/words';
@@ -24,7 +24,7 @@ export function PriceProposals({ proposals, today }: { proposals: Proposal[]; to
   const [isBusy, start] = useTransition();
   const act = <T,>(work: () => Promise<Answer<T>>, words: (value: T) => string) =>
     start(async () => {
-      const answer = await heard(work());
+      const answer = await withNetworkFault(work());
       setProblem(answer.ok ? '' : answer.faults[0]!.message);
       setSaid(answer.ok ? words(answer.value) : '');
       router.refresh();

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import { kindBook } from '@/core/covers';
 import type { OrderUnits } from '@/core/length';
 import type { LineForm } from '../form';
-import { needJobs, needOf, type ClothNeed } from '../needs';
+import { needJobs, needOfJob, type ClothNeed } from '../needs';
 import type { OrderProviderProps } from './order-context';
 
 // Lays an order by itself away from the page: a first lay of every cloth at once, then better ones.
@@ -29,11 +29,11 @@ const work = {
       kinds: kindBook(room.own, room.withdrawn),
       cloths: new Map(room.cloths.map(({ id, cloth }) => [id, cloth])),
     });
-    const needs = jobs.map((job) => needOf(job, { steps: 1 }));
+    const needs = jobs.map((job) => needOfJob(job, { steps: 1 }));
     onFirst({ needs, leftOut, isFirst: true });
     const clock = () => performance.now();
     const better = jobs.map((job, k) => {
-      const found = needOf(job, { clock, seconds: SECONDS });
+      const found = needOfJob(job, { clock, seconds: SECONDS });
       return found.used < needs[k]!.used ? found : needs[k]!;
     });
     return { needs: better, leftOut, isFirst: false };

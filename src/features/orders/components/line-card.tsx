@@ -3,7 +3,7 @@
 import { Box, Button, Flex, Grid, HStack, NativeSelect, Stack, Text } from '@chakra-ui/react';
 import { Lock, Rows3, Trash2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
 import { takeOff, unknownKind, type CoverKind, type TakeOff } from '@/core/covers';
@@ -17,7 +17,7 @@ import { LinePreview, MeasureFirst } from './line-preview';
 import { useOrder } from './order-context';
 
 const QuickRows = dynamic(
-  coming(() => import('./quick-rows').then((file) => file.QuickRows)),
+  lazyPart(() => import('./quick-rows').then((file) => file.QuickRows)),
   { ssr: false },
 );
 

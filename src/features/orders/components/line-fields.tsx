@@ -2,7 +2,7 @@
 
 import { Grid, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { memo } from 'react';
 import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
@@ -26,7 +26,7 @@ import { Directions } from './line-directions';
 import { hasOwnMaterials, LineMaterials } from './line-materials';
 import { useOrder } from './order-context';
 
-const TracedOutline = dynamic(coming(() => import('@/ui/shape/traced-outline').then((file) => file.TracedOutline)));
+const TracedOutline = dynamic(lazyPart(() => import('@/ui/shape/traced-outline').then((file) => file.TracedOutline)));
 
 interface Props {
   kind: CoverKind;

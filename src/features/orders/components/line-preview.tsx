@@ -2,7 +2,7 @@
 
 import { Box, Flex, Link as TextLink, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { memo, useMemo } from 'react';
 import { usableWidth } from '@/core/cloth';
@@ -21,7 +21,7 @@ import { Inspections, notionsText, Steps } from './sewing';
 
 /** The drawings come after the page: the fields and the sums need none. */
 const CoverDrawing = dynamic(
-  coming(() => import('@/ui/cover/cover-drawing').then((file) => file.CoverDrawing)),
+  lazyPart(() => import('@/ui/cover/cover-drawing').then((file) => file.CoverDrawing)),
   {
     ssr: false,
     loading: () => <Box aspectRatio="4 / 3" />,
@@ -29,7 +29,7 @@ const CoverDrawing = dynamic(
 );
 
 const MeasureDrawing = dynamic(
-  coming(() => import('@/ui/measure-drawing').then((file) => file.MeasureDrawing)),
+  lazyPart(() => import('@/ui/measure-drawing').then((file) => file.MeasureDrawing)),
   {
     ssr: false,
     loading: () => <Box aspectRatio="4 / 3" />,
@@ -38,7 +38,7 @@ const MeasureDrawing = dynamic(
 
 /** Asked only where a part is wider than its cloth. */
 const WideChoice = dynamic(
-  coming(() => import('./line-directions').then((file) => file.WideChoice)),
+  lazyPart(() => import('./line-directions').then((file) => file.WideChoice)),
   { ssr: false },
 );
 

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Opening } from '@/ui/opening';
 
 /**
@@ -9,7 +9,7 @@ import { Opening } from '@/ui/opening';
  * comes as one text (`orderText`): hundreds of cloths as objects would cost the server more than all else on the page.
  */
 export const OrderFormView = dynamic(
-  coming(() => import('./order-form').then((file) => file.OrderFormOfText)),
+  lazyPart(() => import('./order-form').then((file) => file.OrderFormOfText)),
   {
     ssr: false,
     loading: () => <Opening />,

@@ -3,7 +3,7 @@
 import { Badge, Button, Field, Flex, Grid, HStack, Input, NativeSelect, Stack, Text, Textarea } from '@chakra-ui/react';
 import { Plus, Printer } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useMemo, useState, useTransition } from 'react';
@@ -25,7 +25,7 @@ import { OrderProvider, useOrder, type OrderProviderProps } from './order-contex
 const LONG_DAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
 
 const ClothNeeds = dynamic(
-  coming(() => import('./cloth-needs').then((file) => file.ClothNeeds)),
+  lazyPart(() => import('./cloth-needs').then((file) => file.ClothNeeds)),
   { ssr: false },
 );
 
@@ -38,13 +38,13 @@ interface Props {
 /** The form of what `orderText` has written. */
 export function OrderFormOfText({ text }: { text: string }) {
   const read = useMemo(() => JSON.parse(text) as Props & OrderProviderProps, [text]);
-  return <OrderFormView {...read} />;
+  return <OrderInRoom {...read} />;
 }
 
 /** Data for the form, as one text. */
 export type OrderFormData = Props & OrderProviderProps;
 
-function OrderFormView({ edited, initial, ...room }: Props & OrderProviderProps) {
+function OrderInRoom({ edited, initial, ...room }: Props & OrderProviderProps) {
   return (
     <OrderProvider {...room}>
       <OrderPage edited={edited} initial={initial} />

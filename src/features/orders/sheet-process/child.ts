@@ -20,5 +20,5 @@ async function answer(question: SheetQuestion): Promise<SheetAnswer> {
 }
 
 process.once('message', (question: SheetQuestion) => {
-  void answer(question).then((told) => process.send!(told, () => process.exit(0)));
+  void answer(question).then((result) => process.send!(result, () => process.exit(0)));
 });

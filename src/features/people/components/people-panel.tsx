@@ -4,7 +4,7 @@ import { Button, Field, Flex, HStack, IconButton, Input, Stack, Text } from '@ch
 import { X } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition, type FormEvent } from 'react';
-import { heard, type Answer } from '@/features/commands/answer';
+import { withNetworkFault, type Answer } from '@/features/commands/answer';
 import { send } from '@/features/commands/send';
 import { Notice, Panel } from '@/ui/page';
 import { PersonSign } from '@/ui/person-sign';
@@ -20,7 +20,7 @@ export function PeoplePanel({ people, here }: { people: Person[]; here: Person |
   const router = useRouter();
   const act = (work: () => Promise<Answer>) =>
     start(async () => {
-      const answer = await heard(work());
+      const answer = await withNetworkFault(work());
       if (answer.ok) {
         setProblem(null);
         router.refresh();

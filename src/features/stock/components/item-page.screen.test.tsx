@@ -24,7 +24,7 @@ const movement = (id: number, sort: MovementRow['sort'], rest: Partial<MovementR
   order: null,
   batch: null,
   to: null,
-  countersId: null,
+  reversesId: null,
   isReversed: false,
   ...rest,
 });
@@ -173,7 +173,7 @@ describe('what is done with it', () => {
 });
 
 describe('its movements', () => {
-  test('what came or went by hand is countered with a reason; what a lay has cut stays', async () => {
+  test('what came or went by hand is reversed with a reason; what a lay has cut stays', async () => {
     const { me } = open();
     // Only the receipt: the cut belongs to a lay.
     expect(offered().filter((name) => name === 'Reverse')).toHaveLength(1);
@@ -182,13 +182,13 @@ describe('its movements', () => {
     await type(me, field('Why it is reversed'), 'booked twice');
     await press(me, 'Counter');
     await waitFor(() => expect(gone).toEqual(['again']));
-    expect(server.asked).toMatchObject([{ action: 'counterMovement', args: [1, 'booked twice'] }]);
+    expect(server.asked).toMatchObject([{ action: 'reverseMovement', args: [1, 'booked twice'] }]);
   });
 
-  test('what was countered, moved or reserved is not countered again', () => {
+  test('what was reversed, moved or reserved is not reversed again', () => {
     open({
       movements: [
-        movement(5, 'received', { countersId: 1 }),
+        movement(5, 'received', { reversesId: 1 }),
         movement(1, 'received', { isReversed: true }),
         movement(6, 'moved'),
         movement(7, 'reserved'),

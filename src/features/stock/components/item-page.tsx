@@ -14,7 +14,7 @@ import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Figure, Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
-import { counterMovement, countItem, letGo, moveItem, useNotion as takeNotion } from '../actions';
+import { reverseMovement, countItem, letGo, moveItem, useNotion as takeNotion } from '../actions';
 import { amountField, amountText } from '../amount';
 import type { ItemView, MovementRow } from '../queries';
 import { ageOf, CAUSE_LABELS, MOVEMENT_LABELS, STATE_LABELS } from '../words';
@@ -127,7 +127,7 @@ export function ItemPage({ item, today }: { item: ItemView; today: string }) {
               item={item}
               isBusy={isBusy}
               onCounter={(id, reason) =>
-                act(() => send(counterMovement, id, reason), 'It is reversed; both stay on record.')
+                act(() => send(reverseMovement, id, reason), 'It is reversed; both stay on record.')
               }
             />
           </Panel>
@@ -314,7 +314,7 @@ function Movements({
             <tr key={one.id} className={one.isReversed ? 'muted' : undefined}>
               <td className="nowrap small">{WHEN.format(new Date(one.at))}</td>
               <td>
-                {one.countersId !== null
+                {one.reversesId !== null
                   ? `Reversed: ${MOVEMENT_LABELS[one.sort].toLowerCase()}`
                   : MOVEMENT_LABELS[one.sort]}
                 {one.cause && `, ${CAUSE_LABELS[one.cause] ?? one.cause}`}
@@ -349,7 +349,7 @@ function Movements({
                 )}
               </td>
               <td>
-                {canCounter(one) &&
+                {canReverse(one) &&
                   (countering === one.id ? (
                     <HStack gap="2">
                       <input
@@ -387,6 +387,6 @@ function Movements({
   );
 }
 
-/** Only what came or went by hand is countered; what a lay has cut stays. */
-const canCounter = ({ sort, batch, countersId, isReversed }: MovementRow) =>
-  countersId === null && !isReversed && batch === null && !['reserved', 'released', 'moved'].includes(sort);
+/** Only what came or went by hand is reversed; what a lay has cut stays. */
+const canReverse = ({ sort, batch, reversesId, isReversed }: MovementRow) =>
+  reversesId === null && !isReversed && batch === null && !['reserved', 'released', 'moved'].includes(sort);

@@ -2,13 +2,13 @@
 
 import { Button, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { Opening } from '@/ui/opening';
 import { PageHead } from '@/ui/page';
 
 const FinishedCovers = dynamic(
-  coming(() => import('./finished-covers').then((file) => file.default)),
+  lazyPart(() => import('./finished-covers').then((file) => file.default)),
   { ssr: false, loading: () => <Opening /> },
 );
 

@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, HStack, NativeSelect, Text } from '@chakra-ui/react';
 import { memo, useState, useSyncExternalStore, useTransition } from 'react';
-import { heard } from '@/features/commands/answer';
+import { withNetworkFault } from '@/features/commands/answer';
 import { TextField } from '@/ui/fields/choice';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
@@ -138,7 +138,7 @@ function OnPrinter({ batchId, size, origin }: { batchId: number; size: LabelSize
   const print = () =>
     start(async () => {
       setProblem('');
-      const answer = await heard(printLabels(batchId, { width: size.width, height: size.height }, origin));
+      const answer = await withNetworkFault(printLabels(batchId, { width: size.width, height: size.height }, origin));
       if (!answer.ok) return setProblem(answer.faults[0]!.message);
       toaster.create({ title: `${counted(answer.value.count, 'label')} sent to the label printer.`, type: 'success' });
     });

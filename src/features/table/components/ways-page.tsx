@@ -2,14 +2,14 @@
 
 import { Button, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { Opening } from '@/ui/opening';
 import { PageHead } from '@/ui/page';
 import type { LayView } from '../lay-view';
 
 const WaysTable = dynamic(
-  coming(() => import('./ways-table').then((file) => file.default)),
+  lazyPart(() => import('./ways-table').then((file) => file.default)),
   { ssr: false, loading: () => <Opening /> },
 );
 

@@ -19,12 +19,12 @@ export function CostingPanel({ initial, kinds }: { initial: CostingForm; kinds: 
   const [form, setForm] = useState(initial);
   const [saved, setSaved] = useState(initial);
   const currencyChoices = useCurrencies(form.currency);
-  const [told, setTold] = useState<Fault[]>([]);
+  const [refused, setRefused] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
   const found = readCosting(form).faults;
-  const faults = [...found, ...told];
+  const faults = [...found, ...refused];
   const set = (part: Partial<CostingForm>) => {
-    setTold([]);
+    setRefused([]);
     setForm({ ...form, ...part });
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
@@ -32,8 +32,8 @@ export function CostingPanel({ initial, kinds }: { initial: CostingForm; kinds: 
   const save = () =>
     start(async () => {
       const answer = await send(saveCosting, form);
-      if (!answer.ok) return setTold(answer.faults);
-      setTold([]);
+      if (!answer.ok) return setRefused(answer.faults);
+      setRefused([]);
       setSaved(form);
       toaster.create({
         title: 'Saved. New costs use it; quotes that were sent stay as they are.',

@@ -2,7 +2,7 @@
 
 import { Box, Button, Grid, HStack, Stack, Text } from '@chakra-ui/react';
 import dynamic from 'next/dynamic';
-import { coming } from '@/ui/parts/coming';
+import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
 import { memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';
@@ -32,7 +32,7 @@ import { NAMELESS } from './kind-faults';
 import { RowsEditor } from './rows-editor';
 
 const KindPreview = dynamic(
-  coming(() => import('./kind-preview').then((file) => file.KindPreview)),
+  lazyPart(() => import('./kind-preview').then((file) => file.KindPreview)),
   {
     ssr: false,
     loading: () => <Panel title="Tried out">A moment …</Panel>,
@@ -80,16 +80,16 @@ export function KindEditor({ edited, initial, units }: Props) {
   const [kind, setKind] = useState(initial);
   const [version, setVersion] = useState(edited?.version ?? 0);
   const [saved, setSaved] = useState(initial);
-  const [told, setTold] = useState<Fault[]>([]);
+  const [refused, setRefused] = useState<Fault[]>([]);
   const [isTried, setTried] = useState(false);
   const [isBusy, start] = useTransition();
   const [typed, setTyped] = useState<Record<string, string>>({});
   const later = useDeferredValue(kind);
   const sample = useMemo(() => sampleFrom(later, typed, units), [later, typed, units]);
   const checked = useMemo(() => check(later, sample, units), [later, sample, units]);
-  const faults = [...checked.faults, ...told];
+  const faults = [...checked.faults, ...refused];
   const change = useCallback((part: (now: CoverKind) => Partial<CoverKind>) => {
-    setTold([]);
+    setRefused([]);
     setKind((now) => ({ ...now, ...part(now) }));
   }, []);
   const set = (part: Partial<CoverKind>) => change(() => part);
@@ -103,9 +103,9 @@ export function KindEditor({ edited, initial, units }: Props) {
       setTried(true);
       if (checked.faults.length > 0) return;
       const answer = await send(saveKind, kind, edited && { id: edited.id, version });
-      if (!answer.ok) return setTold(answer.faults);
+      if (!answer.ok) return setRefused(answer.faults);
       toaster.create({ title: `“${kind.name}” is saved as version ${answer.value.version}.`, type: 'success' });
-      setTold([]);
+      setRefused([]);
       setSaved(kind);
       setVersion(answer.value.version);
       setTried(false);
@@ -115,7 +115,7 @@ export function KindEditor({ edited, initial, units }: Props) {
   const withdraw = () =>
     start(async () => {
       const answer = await send(withdrawKind, edited!.id, !edited!.isWithdrawn);
-      if (!answer.ok) return setTold(answer.faults);
+      if (!answer.ok) return setRefused(answer.faults);
       toaster.create({
         title: edited!.isWithdrawn ? `“${kind.name}” is offered again.` : `“${kind.name}” is no longer offered.`,
       });
@@ -164,7 +164,7 @@ export function KindEditor({ edited, initial, units }: Props) {
           {edited && !isChanged ? 'Saved' : 'Save kind'}
         </Button>
       </PageHead>
-      {(isTried || told.length > 0) && faults.length > 0 && (
+      {(isTried || refused.length > 0) && faults.length > 0 && (
         <Box mb="5">
           <Notice level="stop">
             {faults.length === 1

@@ -16,12 +16,12 @@ import { rulesFaults, rulesInUnits, type WorkroomRules } from '../form';
 export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
   const [rules, setRules] = useState(initial);
   const [saved, setSaved] = useState(initial);
-  const [told, setTold] = useState<Fault[]>([]);
+  const [refused, setRefused] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
   const found = rulesFaults(rules);
-  const faults = [...found, ...told];
+  const faults = [...found, ...refused];
   const set = (part: Partial<WorkroomRules>) => {
-    setTold([]);
+    setRefused([]);
     setRules({ ...rules, ...part });
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
@@ -29,8 +29,8 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
   const save = () =>
     start(async () => {
       const answer = await send(saveRules, rules);
-      if (!answer.ok) return setTold(answer.faults);
-      setTold([]);
+      if (!answer.ok) return setRefused(answer.faults);
+      setRefused([]);
       setSaved(rules);
       toaster.create({ title: 'The workroom’s rules are saved.', type: 'success' });
     });

@@ -9,6 +9,6 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const { id, cloth } = await params;
   const body = await readBody(request, 'application/json', 1_000);
   if (body instanceof Response) return body;
-  const heard = await visitTable(readId(id), readId(cloth), new TextDecoder().decode(body));
-  return heard ? Response.json(heard) : Response.json({ error: 'There is no such lay.' }, { status: 404 });
+  const others = await visitTable(readId(id), readId(cloth), new TextDecoder().decode(body));
+  return others ? Response.json(others) : Response.json({ error: 'There is no such lay.' }, { status: 404 });
 }

@@ -1,7 +1,7 @@
 import { waitFor } from '@testing-library/dom';
 import dynamic from 'next/dynamic';
 import { afterEach, expect, test, vi } from 'vitest';
-import { coming, comingQuietly } from './coming';
+import { lazyPart, quietLazyPart } from './lazy-part';
 import { button, field, press, seen, settled, show, type } from '../testing/screen';
 
 // Parts of a page that are loaded later, while the server comes and goes.
@@ -15,13 +15,13 @@ const failing = (times: number) => {
 afterEach(() => void vi.useRealTimers());
 
 test('a part that comes is shown', async () => {
-  const Later = dynamic(coming(failing(0)), { ssr: false });
+  const Later = dynamic(lazyPart(failing(0)), { ssr: false });
   show(<Later name="the chart" />);
   await waitFor(() => expect(seen()).toBe('Here is the chart.'));
 });
 
 test('one that does not come says so in its place, what was typed around it stays, and it comes when it is asked for again', async () => {
-  const Later = dynamic(coming(failing(2)), { ssr: false });
+  const Later = dynamic(lazyPart(failing(2)), { ssr: false });
   const { me } = show(
     <>
       <input aria-label="Customer" />
@@ -40,7 +40,7 @@ test('one that does not come says so in its place, what was typed around it stay
 
 test('one that nobody waits for shows nothing, and is asked for again by itself', async () => {
   vi.useFakeTimers();
-  const Later = dynamic(comingQuietly(failing(3)), { ssr: false });
+  const Later = dynamic(quietLazyPart(failing(3)), { ssr: false });
   show(<Later name="a message" />);
   const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms).then(settled);
   await pass(100);

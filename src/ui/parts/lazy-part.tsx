@@ -14,13 +14,13 @@ type Load<Props> = () => Promise<ComponentType<Props>>;
  * For `dynamic`: a part of a page that is loaded when it is needed. One that does not come, since the server is away, says so in its place
  * and can be asked for again; without this the whole page would give way, with all that was typed.
  */
-export const coming =
+export const lazyPart =
   <Props extends object>(load: Load<Props>): Load<Props> =>
   () =>
     load().catch(() => askedAgain(load));
 
 /** The same for a part that shows nothing until there is something to say: it is asked for again by itself. */
-export const comingQuietly =
+export const quietLazyPart =
   <Props extends object>(load: Load<Props>): Load<Props> =>
   () =>
     load().catch(() => triedAgain(load));
