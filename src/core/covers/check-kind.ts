@@ -105,6 +105,9 @@ function placesOf(kind: CoverKind): Place[] {
   return places;
 }
 
+type Tell = (field: string, code: string, message: string) => void;
+type Read = (field: string, formula: string, known: (name: string) => boolean) => string[] | null;
+
 /**
  * A kind with its results in the order in which they need each other, or everything that is wrong with it, each fault at
  * its place (`results.2.is`). Sizes are tried on `sample` (nm); sizes that come out as nothing or less there are faults.
@@ -115,7 +118,22 @@ export function checkKind(
   units: OrderUnits = 'in',
 ): { kind: CoverKind; faults: Fault[] } {
   const faults: Fault[] = [...nameFaults(kind)];
-  const fault = (field: string, code: string, message: string) => faults.push({ code, field, message });
+  const fault: Tell = (field, code, message) => faults.push({ code, field, message });
+  checkParts(kind, fault);
+  checkMarks(kind, fault);
+  const read = reader(fault);
+  checkUsual(kind, read, fault);
+  const { ready, places } = inOrder(kind, read, fault);
+  if (faults.length > 0) return { kind: ready, faults };
+  tryOut(ready, places, sample, units, (field, code, message) => fault(placeIn(kind, field), code, message));
+  if (faults.length === 0) {
+    const whole = takeOff(ready, { measures: sample, options: {}, units });
+    if (!whole.ok) faults.push(...whole.faults.map((one) => ({ ...one, field: 'pieces' })));
+  }
+  return { kind: ready, faults };
+}
+
+function checkParts(kind: CoverKind, fault: Tell) {
   if (kind.measures.length === 0) fault('measures', 'measures-none', 'A kind needs at least one measure.');
   if (kind.pieces.length === 0) fault('pieces', 'pieces-none', 'A kind needs at least one piece to cut.');
   if (kind.allowance[kind.defaultFit] === undefined)
@@ -124,7 +142,9 @@ export function checkKind(
     if (tape && !(TAPES[kind.object] as readonly string[]).includes(tape))
       fault(`measures.${i}.tape`, 'tape', `A ${kind.object} has no place for the tape of ${label}.`);
   });
+}
 
+function checkMarks(kind: CoverKind, fault: Tell) {
   kind.marks?.forEach(({ piece, sort, across, along, name }, i) => {
     if (!kind.pieces.some((one) => one.name === piece))
       fault(`marks.${i}.piece`, 'piece-unknown', `“${piece}” is not a piece of this kind.`);
@@ -143,17 +163,12 @@ export function checkKind(
     const strange = marks.find((name) => !kind.marks?.some((mark) => mark.name === name));
     if (strange !== undefined) fault(`steps.${i}.marks`, 'mark-unknown', `“${strange}” is not a mark of this kind.`);
   });
+}
 
-  const basic = new Set([
-    ...kind.measures.map(({ id }) => id),
-    ...kind.options.flatMap(namesOf),
-    ...['allowance', 'asCut', 'traced', 'perimeter'],
-  ]);
-  const results = new Map(kind.results.map((one, i) => [one.name, { ...one, i }]));
-  const needs = new Map<string, string[]>();
-
-  /** The names that a formula uses, or null with its fault told. */
-  const read = (field: string, formula: string, known: (name: string) => boolean): string[] | null => {
+/** Reads formulas: gives the names that one uses, or null with its fault reported. */
+const reader =
+  (fault: Tell): Read =>
+  (field, formula, known) => {
     try {
       if (formula.trim() === '') throw new FormulaError('syntax', 'A formula is needed here.');
       const names = namesIn(parseFormula(formula));
@@ -168,7 +183,12 @@ export function checkKind(
     }
   };
 
-  const before = new Set<string>(['asCut', 'traced', 'perimeter']);
+/** Names that stand in every formula. */
+const GIVEN = ['asCut', 'traced', 'perimeter'];
+
+/** Checks the usual values of measures and options: each may use the names before it. */
+function checkUsual(kind: CoverKind, read: Read, fault: Tell) {
+  const before = new Set<string>(GIVEN);
   kind.measures.forEach(({ id, default: usual }, i) => {
     if (usual !== undefined) read(`measures.${i}.default`, usual, (name) => before.has(name));
     before.add(id);
@@ -180,6 +200,18 @@ export function checkKind(
       fault(`options.${i}.default`, 'choice', 'The usual choice must be one of the choices.');
     namesOf(option).forEach((name) => before.add(name));
   });
+}
+
+/** The kind with its results sorted, and the places of all other formulas that can be read. */
+function inOrder(kind: CoverKind, read: Read, fault: Tell): { ready: CoverKind; places: ReturnType<typeof placesOf> } {
+  const basic = new Set([
+    ...kind.measures.map(({ id }) => id),
+    ...kind.options.flatMap(namesOf),
+    'allowance',
+    ...GIVEN,
+  ]);
+  const results = new Map(kind.results.map((one, i) => [one.name, { ...one, i }]));
+  const needs = new Map<string, string[]>();
   for (const { name, is, i } of results.values()) {
     const names = read(`results.${i}.is`, is, (one) => basic.has(one) || results.has(one));
     needs.set(
@@ -192,60 +224,74 @@ export function checkKind(
     const way = [...circle, circle[0]!].map((name) => `“${name}”`).join(' needs ');
     for (const name of circle) fault(`results.${results.get(name)!.i}.is`, 'circle', `This goes in a circle: ${way}.`);
   }
-  const places = placesOf(kind).filter(
-    ({ field, formula }) =>
-      read(field, formula, (name) => basic.has(name) || results.has(name) || (name === 'nth' && isOfMark(field))) !==
-      null,
-  );
-  const ready: CoverKind = { ...kind, results: order.map((name) => kind.results[results.get(name)!.i]!) };
-  if (faults.length > 0) return { kind: ready, faults };
+  const isKnown = (name: string, field: string) =>
+    basic.has(name) || results.has(name) || (name === 'nth' && isOfMark(field));
+  return {
+    ready: { ...kind, results: order.map((name) => kind.results[results.get(name)!.i]!) },
+    places: placesOf(kind).filter(
+      ({ field, formula }) => read(field, formula, (name) => isKnown(name, field)) !== null,
+    ),
+  };
+}
 
-  // Every formula is worked out on the sample, with every choice once.
+/** The place of a result that is named by `results.NAME`, in the kind as it was given; others stay. */
+function placeIn(kind: CoverKind, field: string): string {
+  const i = kind.results.findIndex(({ name }) => `results.${name}` === field);
+  return i < 0 ? field : `results.${i}.is`;
+}
+
+/** Evaluates every formula on the sample, with every choice once; a place has one fault, that of a result is named by it. */
+function tryOut(
+  kind: CoverKind,
+  places: ReturnType<typeof placesOf>,
+  sample: Record<string, Nm>,
+  units: OrderUnits,
+  fault: Tell,
+) {
   const choices = kind.options.flatMap((option) =>
     option.type === 'choice' ? option.choices.map(({ id }) => ({ [option.id]: id })) : [],
   );
-  const told = new Set<string>();
-  const tell = (field: string, code: string, message: string) => {
-    if (told.has(field)) return;
-    told.add(field);
+  const faulty = new Set<string>();
+  const tell: Tell = (field, code, message) => {
+    if (faulty.has(field)) return;
+    faulty.add(field);
     fault(field, code, message);
   };
   for (const options of [{}, ...choices]) {
-    const attempt = trial(ready, { measures: sample, options, units });
+    const attempt = trial(kind, { measures: sample, options, units });
     // A formula that needs a faulty result fails with it; only the first is reported.
     const [first] = attempt.errors;
     if (first) {
-      tell(`results.${results.get(first[0])!.i}.is`, first[1].code, first[1].message);
+      tell(`results.${first[0]}`, first[1].code, first[1].message);
       continue;
     }
-    const holds = (when: string | undefined) => {
-      if (when === undefined) return true;
-      const value = attempt.evaluate(when);
-      return !(value instanceof FormulaError) && value.value === true;
-    };
-    for (const { field, formula, wants } of places) {
-      if (!holds(whenOf(ready, field)) && !field.endsWith('.when')) continue;
-      const value = attempt.evaluate(formula);
-      if (value instanceof FormulaError) {
-        tell(field, value.code, value.message);
-        continue;
-      }
-      const type = wants === 'size' ? 'length' : wants;
-      if (type !== 'any' && value.type !== type)
-        tell(field, 'kind-of-value', `This should be a ${type} and is a ${value.type}.`);
-      else if (wants === 'size' && !((value.value as number) > 0))
-        tell(
-          field,
-          'size-negative',
-          `On the sample this comes to ${printLength(value.value as number, STYLES[units])}; a piece can’t be that small.`,
-        );
-    }
+    for (const place of places) tryPlace(kind, place, attempt, units, tell);
   }
-  if (faults.length === 0) {
-    const whole = takeOff(ready, { measures: sample, options: {}, units });
-    if (!whole.ok) faults.push(...whole.faults.map((one) => ({ ...one, field: 'pieces' })));
+}
+
+function tryPlace(
+  kind: CoverKind,
+  { field, formula, wants }: ReturnType<typeof placesOf>[number],
+  attempt: ReturnType<typeof trial>,
+  units: OrderUnits,
+  tell: Tell,
+) {
+  const when = whenOf(kind, field);
+  if (when !== undefined && !field.endsWith('.when')) {
+    const holds = attempt.evaluate(when);
+    if (holds instanceof FormulaError || holds.value !== true) return;
   }
-  return { kind: ready, faults };
+  const value = attempt.evaluate(formula);
+  if (value instanceof FormulaError) return tell(field, value.code, value.message);
+  const type = wants === 'size' ? 'length' : wants;
+  if (type !== 'any' && value.type !== type)
+    tell(field, 'kind-of-value', `This should be a ${type} and is a ${value.type}.`);
+  else if (wants === 'size' && !((value.value as number) > 0))
+    tell(
+      field,
+      'size-negative',
+      `On the sample this comes to ${printLength(value.value as number, STYLES[units])}; a piece can’t be that small.`,
+    );
 }
 
 /** Where a mark lies may hang on which of several it is. */

@@ -79,19 +79,26 @@ function withBox(kind: CoverKind, input: CoverInput, outline: [Nm, Nm][]): Cover
   return { ...input, measures: { ...input.measures, [kind.outline!.across]: width, [kind.outline!.along]: height } };
 }
 
-function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
+/** A kind's formulas with the values of one input: lengths in nm, the sums in the order's units. */
+interface Formulas {
+  scope: Scope;
+  style: PrintStyle;
+  holds: (when?: string) => boolean;
+  size: (formula: string) => Nm;
+  count: (formula: string) => number;
+  point: (at: [string, string]) => [Nm, Nm];
+  /** The sum behind a size; a size that is just a named result shows that result's sum. */
+  sum: (formula: string) => string;
+  /** A text with its formulas filled in. */
+  text: (template: string) => string;
+}
+
+/** Evaluates the results of a kind in their order. */
+function formulasOf(kind: CoverKind, input: CoverInput): Formulas {
   const style = STYLES[input.units];
   const scope = scopeOf(kind, input);
   const say = (formula: string) => sumOf(compiled(formula), scope, style);
-  const holds = (when?: string) => when === undefined || isTrue(evaluate(compiled(when), scope));
   const size = (formula: string) => quantity(formula, scope, 'length');
-  const count = (formula: string) => quantity(formula, scope, 'number');
-  const point = ([x, y]: [string, string]): [Nm, Nm] => [size(x), size(y)];
-  const ring = (outline: NonNullable<PartPiece['outline']>): [Nm, Nm][] =>
-    outline.flatMap((one) =>
-      Array.isArray(one) ? [point(one)] : arcPoints(point(one.centre), size(one.radius), one.from, one.to),
-    );
-
   const sums = new Map<string, string>();
   for (const { name, is, inline } of kind.results) {
     if (inline) {
@@ -101,74 +108,29 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     sums.set(name, say(is));
     scope.values.set(name, evaluate(compiled(is), scope));
   }
-  // A size that is just a named result shows that result's sum.
-  const sum = (formula: string) => sums.get(formula) ?? say(formula);
-
-  const traced = input.outline ? tracedOutline(input.outline, size(kind.outline!.allowance)) : null;
-  const shifted = ([x, y]: [Nm, Nm], isTraceCut: boolean | undefined): [Nm, Nm] =>
-    isTraceCut && traced ? [x + traced.shift[0], y + traced.shift[1]] : [x, y];
-  const pieces = kind.pieces
-    .filter(({ when, qty }) => holds(when) && (typeof qty === 'number' || count(qty) > 0))
-    .map(({ name, role, qty, axes, across, along, outline, isTraced, match }): CoverPiece => {
-      const isTraceCut = isTraced && traced !== null;
-      const [wide, deep] = isTraceCut ? boxSize(traced.ring) : [size(across), size(along)];
-      const reaching = (text: string, plain: Nm, whole: Nm) =>
-        whole > plain ? `${text}; its corners reach ${printNumber(whole, style).text}` : text;
-      return {
-        name,
-        role,
-        axes: axes ?? ['side to side', 'up and down'],
-        qty: typeof qty === 'number' ? qty : count(qty),
-        across: wide,
-        along: deep,
-        sum: [reaching(sum(across), size(across), wide), reaching(sum(along), size(along), deep)],
-        ...(outline && { outline: ring(outline) }),
-        ...(isTraceCut && { outline: traced.ring }),
-        ...(match && {
-          match: { anchor: shifted(point(match.anchor), isTraceCut), delta: point(match.delta) },
-        }),
-      };
-    });
-  const strips = kind.strips
-    .filter(({ when }) => holds(when))
-    .map((strip): CoverStrip => ({
-      name: strip.name,
-      role: strip.role,
-      qty: count(strip.qty),
-      width: size(strip.width),
-      length: size(strip.length),
-      grain: evaluate(compiled(strip.grain), scope).value === 'bias' ? 'bias' : 'across',
-      loss: size(strip.loss),
-      least: size(strip.least),
-      sum: [sum(strip.width), sum(strip.length)],
-    }));
-
-  const small = [
-    ...pieces.map((one) => ({ ...one, sizes: [one.across, one.along] })),
-    ...strips.map((one) => ({ ...one, sizes: [one.width, one.length] })),
-  ];
-  const faults = small
-    .filter(({ sizes }) => !sizes.every((one) => one > 0 && one <= MOST_PART))
-    .map(({ name, sum: [a, b] }): Fault => ({
-      code: 'piece-impossible',
-      field: kind.measures[0]!.id,
-      message: `The ${name} can’t be cut: ${a} by ${b}.`,
-    }));
-  if (faults.length > 0) return { ok: false, faults };
-
-  const marks = marksOf(kind, pieces, scope, holds, size, count);
-  const text = (template: string) => fill(template, scope, style);
-  const { width, height, thickness, skirt, flange, overlap } = kind.finished;
-  const finished: TakeOff['finished'] = {
-    width: size(width),
-    height: size(height),
-    ...(thickness && { thickness: size(thickness) }),
-    ...(skirt && { skirt: size(skirt) }),
-    ...(flange && { flange: size(flange) }),
-    ...(overlap && { overlap: size(overlap) }),
+  return {
+    scope,
+    style,
+    holds: (when) => when === undefined || isTrue(evaluate(compiled(when), scope)),
+    size,
+    count: (formula) => quantity(formula, scope, 'number'),
+    point: ([x, y]) => [size(x), size(y)],
+    sum: (formula) => sums.get(formula) ?? say(formula),
+    text: (template) => fill(template, scope, style),
   };
+}
+
+function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
+  const formulas = formulasOf(kind, input);
+  const { scope, holds, size, count, point, text } = formulas;
+  const traced = input.outline ? tracedOutline(input.outline, size(kind.outline!.allowance)) : null;
+  const pieces = piecesOf(kind, traced, formulas);
+  const strips = stripsOf(kind, formulas);
+  const impossible = impossibleParts(kind, pieces, strips);
+  if (impossible.length > 0) return { ok: false, faults: impossible };
+  const finished = finishedOf(kind, formulas);
   if (finished.width <= 0 || finished.height <= 0) {
-    const [wide, high] = [finished.width, finished.height].map((one) => printLength(one, style));
+    const [wide, high] = [finished.width, finished.height].map((one) => printLength(one, formulas.style));
     const message = `Sewn up, nothing is left of it: ${wide} by ${high}.`;
     return { ok: false, faults: [{ code: 'cover-impossible', field: kind.measures[0]!.id, message }] };
   }
@@ -180,6 +142,7 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
       ...(long && { length: size(long) }),
       note: text(note),
     }));
+  const marks = marksOf(kind, pieces, scope, holds, size, count);
   return ok({
     finished,
     pieces,
@@ -212,8 +175,84 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
           level: 'warn' as const,
         })),
     ],
-    centre: kind.centre ? shifted(point(kind.centre), traced !== null) : null,
+    centre: kind.centre ? shiftedBy(point(kind.centre), traced) : null,
   });
+}
+
+type Traced = ReturnType<typeof tracedOutline>;
+
+/** A point of the form in the frame of the piece that is cut along the traced outline. */
+const shiftedBy = ([x, y]: [Nm, Nm], traced: Traced | null): [Nm, Nm] =>
+  traced ? [x + traced.shift[0], y + traced.shift[1]] : [x, y];
+
+function piecesOf(kind: CoverKind, traced: Traced | null, formulas: Formulas): CoverPiece[] {
+  const { holds, size, count, point, sum, style } = formulas;
+  const ring = (outline: NonNullable<PartPiece['outline']>): [Nm, Nm][] =>
+    outline.flatMap((one) =>
+      Array.isArray(one) ? [point(one)] : arcPoints(point(one.centre), size(one.radius), one.from, one.to),
+    );
+  const reaching = (text: string, plain: Nm, whole: Nm) =>
+    whole > plain ? `${text}; its corners reach ${printNumber(whole, style).text}` : text;
+  return kind.pieces
+    .filter(({ when, qty }) => holds(when) && (typeof qty === 'number' || count(qty) > 0))
+    .map(({ name, role, qty, axes, across, along, outline, isTraced, match }): CoverPiece => {
+      const cutAlong = isTraced ? traced : null;
+      const [wide, deep] = cutAlong ? boxSize(cutAlong.ring) : [size(across), size(along)];
+      return {
+        name,
+        role,
+        axes: axes ?? ['side to side', 'up and down'],
+        qty: typeof qty === 'number' ? qty : count(qty),
+        across: wide,
+        along: deep,
+        sum: [reaching(sum(across), size(across), wide), reaching(sum(along), size(along), deep)],
+        ...(outline && { outline: ring(outline) }),
+        ...(cutAlong && { outline: cutAlong.ring }),
+        ...(match && { match: { anchor: shiftedBy(point(match.anchor), cutAlong), delta: point(match.delta) } }),
+      };
+    });
+}
+
+const stripsOf = (kind: CoverKind, { scope, holds, size, count, sum }: Formulas): CoverStrip[] =>
+  kind.strips
+    .filter(({ when }) => holds(when))
+    .map((strip) => ({
+      name: strip.name,
+      role: strip.role,
+      qty: count(strip.qty),
+      width: size(strip.width),
+      length: size(strip.length),
+      grain: evaluate(compiled(strip.grain), scope).value === 'bias' ? 'bias' : 'across',
+      loss: size(strip.loss),
+      least: size(strip.least),
+      sum: [sum(strip.width), sum(strip.length)],
+    }));
+
+/** A fault for each part that has no size, or one that nobody cuts. */
+function impossibleParts(kind: CoverKind, pieces: readonly CoverPiece[], strips: readonly CoverStrip[]): Fault[] {
+  const parts = [
+    ...pieces.map((one) => ({ ...one, sizes: [one.across, one.along] })),
+    ...strips.map((one) => ({ ...one, sizes: [one.width, one.length] })),
+  ];
+  return parts
+    .filter(({ sizes }) => !sizes.every((one) => one > 0 && one <= MOST_PART))
+    .map(({ name, sum: [a, b] }) => ({
+      code: 'piece-impossible',
+      field: kind.measures[0]!.id,
+      message: `The ${name} can’t be cut: ${a} by ${b}.`,
+    }));
+}
+
+function finishedOf({ finished }: CoverKind, { size }: Formulas): TakeOff['finished'] {
+  const { width, height, thickness, skirt, flange, overlap } = finished;
+  return {
+    width: size(width),
+    height: size(height),
+    ...(thickness && { thickness: size(thickness) }),
+    ...(skirt && { skirt: size(skirt) }),
+    ...(flange && { flange: size(flange) }),
+    ...(overlap && { overlap: size(overlap) }),
+  };
 }
 
 /** Nobody marks more of one thing on a cover. */

@@ -41,15 +41,29 @@ interface Item {
  */
 export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
   const faults: PlanFault[] = [];
-  const tolerance = TOLERANCE[job.units];
-  const fault = (kind: PlanFault['kind'], what: string) => faults.push({ kind, what });
-  const text = (length: Nm) => `${Number(toUnits(length, job.units).toFixed(4))} ${job.units}`;
-  const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
-  const seen = new Map<string, number>();
-  const phases = new Map<string, { point: Point; label: string }>();
-  const stripTotals = new Map<string, { total: number; loss: Nm; length: Nm }>();
-  let lastStock = -1;
+  const fault: Say = (kind, what) => faults.push({ kind, what });
+  const counts = checkLengths(job, plan, fault);
+  checkLocked(job, plan, fault);
+  checkCopies(job, plan, counts, fault);
+  checkSums(job, plan, fault);
+  return faults;
+}
 
+/** How often each copy is there, and the total length of each copy of a strip that its cuts join to. */
+interface Counts {
+  copies: Map<string, number>;
+  strips: Map<string, { total: number; loss: Nm; length: Nm }>;
+}
+
+const lengthText = ({ units }: LayJob, length: Nm) => `${Number(toUnits(length, units).toFixed(4))} ${units}`;
+
+/** Checks each length of cloth: its items, their phases, cuts and used length. */
+function checkLengths(job: LayJob, plan: LayPlan, fault: Say): Counts {
+  const tolerance = TOLERANCE[job.units];
+  const pieces = new Map(job.pieces.map((piece) => [piece.id, piece]));
+  const counts: Counts = { copies: new Map(), strips: new Map() };
+  const phases = new Map<string, { point: Point; label: string }>();
+  let lastStock = -1;
   for (const lay of plan.lays) {
     const index = job.stock.findIndex(({ id }) => id === lay.stock);
     if (index <= lastStock) fault('stock', `${lay.stock} is not in the job, or out of its order`);
@@ -65,10 +79,9 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
       }
       const item = pieceItem(piece, one, fault);
       items.push(item);
-      seen.set(item.label, (seen.get(item.label) ?? 0) + 1);
+      counts.copies.set(item.label, (counts.copies.get(item.label) ?? 0) + 1);
       checkPhase(job.lattice, stock, piece, one, phases, tolerance, fault);
     }
-    const cutCopies = new Set<string>();
     for (const cut of lay.cuts) {
       const strip = job.strips.find(({ id }) => id === cut.strip);
       if (!strip) {
@@ -78,17 +91,22 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
       checkCut(cut, strip, tolerance, fault);
       items.push(toItem(`${cut.strip} ${cut.copy}`, cut.outline));
       const key = `strip ${cut.strip} ${cut.copy}`;
-      const sum = stripTotals.get(key) ?? { total: strip.loss, loss: strip.loss, length: strip.length };
+      const sum = counts.strips.get(key) ?? { total: strip.loss, loss: strip.loss, length: strip.length };
       sum.total += cut.length - strip.loss;
-      stripTotals.set(key, sum);
-      cutCopies.add(key);
+      counts.strips.set(key, sum);
     }
     checkItems(job, stock, items, tolerance, fault);
     const furthest = items.reduce((far, { box }) => Math.max(far, box[3]), 0);
-    if (Math.abs(furthest - lay.used) > tolerance)
-      fault('used', `${lay.stock}: ${text(lay.used)} is given, the furthest point is ${text(furthest)}`);
+    if (Math.abs(furthest - lay.used) > tolerance) {
+      const [used, end] = [lay.used, furthest].map((length) => lengthText(job, length));
+      fault('used', `${lay.stock}: ${used} is given, the furthest point is ${end}`);
+    }
   }
+  return counts;
+}
 
+/** Checks that locked pieces and cuts lie where they are locked. */
+function checkLocked(job: LayJob, plan: LayPlan, fault: Say) {
   for (const { stock, piece, copy, x, y, turn } of job.locked) {
     const placed = plan.lays.find((lay) => lay.stock === stock)?.placed ?? [];
     const there = placed.some(
@@ -106,13 +124,19 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     );
     if (!there) fault('locked', `a cut of ${strip} ${copy} is not where it is locked`);
   }
-  for (const [key, { total, length }] of stripTotals) {
-    if (total < length - tolerance) fault('strip', `${key} joins to ${text(total)}, not ${text(length)}`);
-    seen.set(key, (seen.get(key) ?? 0) + 1);
+}
+
+/** Checks that every copy is there once, laid or unplaced with a reason, and that the cuts of a strip join to its length. */
+function checkCopies(job: LayJob, plan: LayPlan, { copies, strips }: Counts, fault: Say) {
+  const tolerance = TOLERANCE[job.units];
+  for (const [key, { total, length }] of strips) {
+    if (total < length - tolerance)
+      fault('strip', `${key} joins to ${lengthText(job, total)}, not ${lengthText(job, length)}`);
+    copies.set(key, (copies.get(key) ?? 0) + 1);
   }
   for (const one of plan.unplaced) {
     const key = 'piece' in one ? `${one.piece} ${one.copy}` : `strip ${one.strip} ${one.copy}`;
-    seen.set(key, (seen.get(key) ?? 0) + 1);
+    copies.set(key, (copies.get(key) ?? 0) + 1);
     if (!one.why) fault('copies', `${key} is unplaced without a reason`);
   }
   const wanted = [
@@ -120,15 +144,20 @@ export function findFaults(job: LayJob, plan: LayPlan): PlanFault[] {
     ...job.strips.flatMap(({ id, qty }) => copiesOf(`strip ${id}`, qty)),
   ];
   for (const key of wanted) {
-    if (seen.get(key) !== 1) fault('copies', `${key} is there ${seen.get(key) ?? 0} times`);
-    seen.delete(key);
+    if (copies.get(key) !== 1) fault('copies', `${key} is there ${copies.get(key) ?? 0} times`);
+    copies.delete(key);
   }
-  for (const key of seen.keys()) fault('copies', `${key} was not asked for`);
+  for (const key of copies.keys()) fault('copies', `${key} was not asked for`);
+}
+
+/** Checks the plan's used length and its bound. */
+function checkSums(job: LayJob, plan: LayPlan, fault: Say) {
+  const tolerance = TOLERANCE[job.units];
   const sum = plan.lays.reduce((total, { used }) => total + used, 0);
-  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${text(sum)}, not ${text(plan.used)}`);
+  const [laid, used, bound] = [sum, plan.used, plan.bound].map((length) => lengthText(job, length));
+  if (Math.abs(sum - plan.used) > tolerance) fault('used', `the lays sum to ${laid}, not ${used}`);
   if (!(plan.bound <= plan.used + tolerance) || !(plan.bound >= 0))
-    fault('bound', `the bound of ${text(plan.bound)} is not within the used ${text(plan.used)}`);
-  return faults;
+    fault('bound', `the bound of ${bound} is not within the used ${used}`);
 }
 
 type Say = (kind: PlanFault['kind'], what: string) => void;
