@@ -2,24 +2,21 @@
 
 import { Box, Button, Flex, Grid, SegmentGroup, Text } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useMemo, useReducer, useRef, useState, useTransition } from 'react';
+import { useEffect, useMemo, useState, useTransition } from 'react';
 import { takenBy, wasteOf } from '@/core/batch';
-import { findFaults, jobToJson, planToJson, type Unplaced } from '@/core/lay';
+import { findFaults, jobToJson, planToJson } from '@/core/lay';
 import { pack } from '@/core/files/packed';
-import { printLength, STYLES, type Nm, type Units } from '@/core/length';
-import { HandLay, sameCopy, type Spot } from '@/core/marker';
+import type { Units } from '@/core/length';
+import { HandLay } from '@/core/marker';
 import { send } from '@/features/commands/send';
 import { Fractions } from '@/ui/fraction';
 import { Notice } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { saveLayByHand } from '../actions';
-import { historyReducer, startOf } from '../hands/history';
-import { nudged, turned, type Outcome } from '../hands/moves';
-import { STEPS } from '../hands/steps';
+import { onTableKey } from '../hands/on-table-key';
+import { useHands } from '../hands/use-hands';
 import { useLayAgain } from '../hands/use-lay-again';
 import { useVisits } from '../hands/use-visits';
-import { lengthName } from '../lay-view';
-import { obstacleWords } from '../obstacle-words';
 import { nameOf, sceneOf, type TableFacts } from '../scene-lay';
 import type { SceneShow, ShowBy } from '../scene/scene-types';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
@@ -76,9 +73,8 @@ export default function HandsTable({
   const router = useRouter();
   const table = useMemo(() => openTable(text), [text]);
   const { marker, cloth, items: shelf, isOpen } = table;
-  const [history, act] = useReducer(historyReducer, null, () => startOf(HandLay.locked(marker.job, marker.plan)));
-  const { lay } = history.now;
-  const [picked, setPicked] = useState<string | null>(initialPick);
+  const hands = useHands({ marker, units, initialPick, onPick });
+  const { lay, picked, held } = hands;
   const [show, setShow] = useState<SceneShow>({
     by: 'order',
     pattern: true,
@@ -89,8 +85,6 @@ export default function HandsTable({
     overBound: false,
   });
   const [step, setStep] = useState(1);
-  const [said, setSaid] = useState('');
-  const [warning, setWarning] = useState('');
   const [problem, setProblem] = useState('');
   const [isSaving, startSaving] = useTransition();
   const { laying, start: layAgain, end: endLaying } = useLayAgain();
@@ -120,156 +114,25 @@ export default function HandsTable({
   const now = useMemo(() => figures(shown), [shown]);
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the saved lay never changes here
   const saved = useMemo(() => figures(new HandLay(lay.job, marker.plan)), []);
-  const isDirty = history.past.length > 0;
+  const isDirty = hands.canUndo;
   useEffect(() => onDirty(isDirty), [isDirty, onDirty]);
   useUnsaved(isDirty);
 
-  const named = useCallback(
-    (key: string) => {
-      const item = lay.item(key);
-      return item ? nameOf(item, marker.parts) : key;
-    },
-    [lay, marker],
-  );
-  const labelName = (label: string) => named(lay.keyOf(label) ?? label);
-  const length = (nm: Nm) => printLength(nm, STYLES[units]);
-  const pick = (key: string | null) => {
-    setPicked(key);
-    onPick(key);
-    if (key) {
-      const item = lay.item(key);
-      if (item)
-        setSaid(
-          `${named(key)}${lay.locked.has(key) ? ', locked' : ''}, ${length(item.y)} along, ${length(item.x)} across.`,
-        );
-    }
-  };
-  const change = (next: HandLay, key: string | null, words: string) => {
-    const grown = next.plan.used - lay.plan.used;
-    const by = grown === 0 ? '' : ` The lay is ${length(Math.abs(grown))} ${grown > 0 ? 'longer' : 'shorter'}.`;
-    act({ is: 'change', lay: next, said: words });
-    setSaid(`${words}.${by}`);
-    setPicked(key);
-    onPick(key);
-  };
-  const place = (key: string, spot: Spot, words: string) => {
-    const moved = lay.moved(key, spot);
-    change(moved.lay, moved.key, `${named(key)} ${words}: ${length(spot.y)} along, ${length(spot.x)} across`);
-  };
-  const outcome = (key: string, result: Outcome, words: string) => {
-    if ('spot' in result) place(key, result.spot, words);
-    else setSaid(obstacleWords(result.obstacles, units, labelName));
-  };
   const canMove = isOpen && laying === null;
-  const isLocked = picked !== null && lay.locked.has(picked);
-  const held = picked !== null && lay.item(picked) ? picked : null;
-  const withPicked = (work: (key: string) => void) => {
-    if (!held) setSaid('Pick a piece first.');
-    else if (lay.locked.has(held)) setSaid(`${named(held)} is locked; free it first.`);
-    else work(held);
-  };
-  const turn = () => withPicked((key) => outcome(key, turned(lay, key), 'turned'));
-  const toNext = () =>
-    withPicked((key) => {
-      const item = lay.item(key)!;
-      const stocks = scene.lengths.map(({ code }) => code);
-      const next = stocks[(stocks.indexOf(item.stock) + 1) % stocks.length]!;
-      if (next === item.stock) return setSaid('There is no other length.');
-      const spot = lay.roomOn(key, next);
-      if (!spot) return setSaid(`There is no room for it on ${lengthName(next)} as things lie.`);
-      place(key, spot, `moved to ${lengthName(next)}`);
+  const stocks = scene.lengths.map(({ code }) => code);
+  const onKey = (event: React.KeyboardEvent) =>
+    onTableKey(event, {
+      hands,
+      keys: shown.items.map(({ key }) => key),
+      stocks,
+      step,
+      units,
+      canMove,
+      layAgain: () => void layAgain(lay),
     });
-  const takeOff = () => withPicked((key) => change(lay.takenOff(key), null, `${named(key)} taken off the cloth`));
-  const toggleLock = () => {
-    if (!held) return setSaid('Pick a piece first.');
-    const all = sameCopy(lay.items, lay.item(held)!).length;
-    change(
-      lay.withLock(held, !isLocked),
-      held,
-      `${named(held)} ${isLocked ? 'is free again' : 'is locked where it is'}${all > 1 ? `, with all ${all} cuts of it` : ''}`,
-    );
-  };
-  const putOn = (one: Unplaced) => {
-    if (!('piece' in one)) return;
-    const room = lay.roomFor(one.piece, one.copy);
-    if (!room) return setSaid('There is no room for it as things lie; lay the rest again.');
-    const put = lay.putOn(one.piece, one.copy, room);
-    change(put.lay, put.key, `${nameOf({ id: one.piece, copy: one.copy, cut: null }, marker.parts)} put on the cloth`);
-  };
-  const undo = () => {
-    const { said: what } = history.now;
-    act({ is: 'undo' });
-    if (what) setSaid(`Undone: ${what}.`);
-  };
-  const redo = () => {
-    const next = history.future[0];
-    act({ is: 'redo' });
-    if (next) setSaid(`Done again: ${next.said}.`);
-  };
   const takeLaid = () => {
     endLaying();
-    if (best) change(lay.withPlan(best), held, 'The rest laid again');
-  };
-  const lastHeld = useRef('');
-  const onHeld = (key: string | null, spot: Spot | null) => {
-    const words = key && spot ? obstacleWords(lay.obstacles(key, spot), units, labelName) : '';
-    if (words === lastHeld.current) return;
-    lastHeld.current = words;
-    setWarning(words);
-  };
-  const onDrop = (key: string, wish: Spot, free: Spot | null) => {
-    setWarning('');
-    if (free) return place(key, free, 'moved');
-    setSaid(`${obstacleWords(lay.obstacles(key, wish), units, labelName)} It lies where it was.`);
-  };
-
-  const onKey = (event: React.KeyboardEvent): boolean => {
-    const isCommand = event.ctrlKey || event.metaKey;
-    const letter = event.key.toLowerCase();
-    if (event.key === 'PageDown' || event.key === 'PageUp') {
-      const keys = shown.items.map(({ key }) => key);
-      const at = picked ? keys.indexOf(picked) : event.key === 'PageDown' ? -1 : 0;
-      const next = keys[(at + (event.key === 'PageDown' ? 1 : -1) + keys.length) % keys.length];
-      if (next) pick(next);
-      return true;
-    }
-    if (event.key === 'Escape') {
-      pick(null);
-      return true;
-    }
-    if (!canMove) return false;
-    if (isCommand && letter === 'z') {
-      if (event.shiftKey) redo();
-      else undo();
-      return true;
-    }
-    if (isCommand && letter === 'y') {
-      redo();
-      return true;
-    }
-    if (isCommand) return false;
-    const ways: Record<string, [Nm, Nm]> = {
-      ArrowLeft: [0, -1],
-      ArrowRight: [0, 1],
-      ArrowUp: [-1, 0],
-      ArrowDown: [1, 0],
-    };
-    const way = ways[event.key];
-    if (way && held) {
-      const by = STEPS[units][step]!.step * (event.shiftKey ? 4 : 1);
-      withPicked((key) => outcome(key, nudged(lay, key, way[0] * by, way[1] * by), 'moved'));
-      return true;
-    }
-    const acts: Record<string, () => void> = {
-      r: turn,
-      l: toggleLock,
-      delete: takeOff,
-      n: toNext,
-      g: () => void layAgain(lay),
-    };
-    const own = acts[letter];
-    if (own) own();
-    return own !== undefined;
+    if (best) hands.takePlan(best);
   };
 
   const save = () =>
@@ -298,15 +161,15 @@ export default function HandsTable({
             units={units}
             step={step}
             onStep={setStep}
-            isLocked={isLocked}
+            isLocked={hands.isLocked}
             isSaving={isSaving}
             acts={{
-              undo: { run: undo, can: canMove && history.past.length > 0 },
-              redo: { run: redo, can: canMove && history.future.length > 0 },
-              turn: { run: turn, ...ofPicked },
-              lock: { run: toggleLock, ...ofPicked },
-              takeOff: { run: takeOff, ...ofPicked },
-              next: scene.lengths.length > 1 ? { run: toNext, ...ofPicked } : null,
+              undo: { run: hands.undo, can: canMove && hands.canUndo },
+              redo: { run: hands.redo, can: canMove && hands.canRedo },
+              turn: { run: hands.turn, ...ofPicked },
+              lock: { run: hands.toggleLock, ...ofPicked },
+              takeOff: { run: hands.takeOff, ...ofPicked },
+              next: stocks.length > 1 ? { run: () => hands.toNext(stocks), ...ofPicked } : null,
               layAgain: { run: () => void layAgain(lay), can: canMove },
               save: { run: save, can: canMove && isDirty && faults.length === 0 },
             }}
@@ -314,46 +177,13 @@ export default function HandsTable({
         )}
       </Flex>
       {laying && <LaidAgain laying={laying} used={lay.plan.used} units={units} onTake={takeLaid} onLeave={endLaying} />}
-      {problem && (
-        <Box mb="2">
-          <Notice level="stop">{problem}</Notice>
-        </Box>
-      )}
-      {visit.version !== null && visit.version !== marker.version && (
-        <Box mb="2">
-          <Notice level="warn">
-            Somebody else has saved this lay meanwhile. What you moved is still here; to go on from theirs, open the
-            page again.
-          </Notice>
-        </Box>
-      )}
-      {isOpen && faults.length > 0 && (
-        <Box mb="2">
-          <Notice level="warn">{`As it lies it can’t be cut: ${faults[0]!.what}${faults.length > 1 ? `, and ${faults.length - 1} more` : ''}.`}</Notice>
-        </Box>
-      )}
+      <TableNotices
+        problem={problem}
+        isChangedElsewhere={visit.version !== null && visit.version !== marker.version}
+        faults={isOpen ? faults.map(({ what }) => what) : []}
+      />
       <Flex gap="2" align="center" mb="2" wrap="wrap" rowGap="1">
-        <SegmentGroup.Root
-          size="sm"
-          value={show.by}
-          onValueChange={({ value }) => setShow({ ...show, by: value as ShowBy })}
-          aria-label="What colours and signs tell apart"
-        >
-          <SegmentGroup.Indicator bg="bottle.muted" />
-          <SegmentGroup.Items items={BY} />
-        </SegmentGroup.Root>
-        {LAYERS.map(({ id, label }) => (
-          <Button
-            key={id}
-            size="xs"
-            variant="outline"
-            aria-pressed={show[id]}
-            bg={show[id] ? 'bottle.muted' : undefined}
-            onClick={() => setShow({ ...show, [id]: !show[id] })}
-          >
-            {label}
-          </Button>
-        ))}
+        <ShowSwitches show={show} onShow={setShow} />
         {visit.others.length > 0 && <Text color="fg.muted">{`Also at this table: ${visit.others.join(', ')}.`}</Text>}
       </Flex>
       <Grid
@@ -369,9 +199,9 @@ export default function HandsTable({
           picked={picked}
           litOrder={litOrder}
           canMove={canMove}
-          onPick={pick}
-          onHeld={onHeld}
-          onDrop={onDrop}
+          onPick={hands.pick}
+          onHeld={hands.onHeld}
+          onDrop={hands.onDrop}
           onKey={onKey}
         />
         <PieceList
@@ -383,19 +213,82 @@ export default function HandsTable({
           nameOf={(one) =>
             nameOf({ id: 'piece' in one ? one.piece : one.strip, copy: one.copy, cut: null }, marker.parts)
           }
-          onPick={pick}
-          onPutOn={putOn}
+          onPick={hands.pick}
+          onPutOn={hands.putOn}
         />
       </Grid>
       <Text
         aria-live="assertive"
         minH="6"
-        color={warning ? 'fg.error' : 'fg.muted'}
-        fontWeight={warning ? '600' : undefined}
+        color={hands.isWarning ? 'fg.error' : 'fg.muted'}
+        fontWeight={hands.isWarning ? '600' : undefined}
         data-said
       >
-        <Fractions>{warning || said}</Fractions>
+        <Fractions>{hands.words}</Fractions>
       </Text>
     </Box>
+  );
+}
+
+/** Switches of the picture: the grouping, and the layers. */
+function ShowSwitches({ show, onShow }: { show: SceneShow; onShow: (show: SceneShow) => void }) {
+  return (
+    <>
+      <SegmentGroup.Root
+        size="sm"
+        value={show.by}
+        onValueChange={({ value }) => onShow({ ...show, by: value as ShowBy })}
+        aria-label="What colours and signs tell apart"
+      >
+        <SegmentGroup.Indicator bg="bottle.muted" />
+        <SegmentGroup.Items items={BY} />
+      </SegmentGroup.Root>
+      {LAYERS.map(({ id, label }) => (
+        <Button
+          key={id}
+          size="xs"
+          variant="outline"
+          aria-pressed={show[id]}
+          bg={show[id] ? 'bottle.muted' : undefined}
+          onClick={() => onShow({ ...show, [id]: !show[id] })}
+        >
+          {label}
+        </Button>
+      ))}
+    </>
+  );
+}
+
+function TableNotices({
+  problem,
+  isChangedElsewhere,
+  faults,
+}: {
+  problem: string;
+  /** Somebody else has saved the lay since it was opened. */
+  isChangedElsewhere: boolean;
+  faults: readonly string[];
+}) {
+  return (
+    <>
+      {problem && (
+        <Box mb="2">
+          <Notice level="stop">{problem}</Notice>
+        </Box>
+      )}
+      {isChangedElsewhere && (
+        <Box mb="2">
+          <Notice level="warn">
+            Somebody else has saved this lay meanwhile. What you moved is still here; to go on from theirs, open the
+            page again.
+          </Notice>
+        </Box>
+      )}
+      {faults.length > 0 && (
+        <Box mb="2">
+          <Notice level="warn">{`As it lies it can’t be cut: ${faults[0]!}${faults.length > 1 ? `, and ${faults.length - 1} more` : ''}.`}</Notice>
+        </Box>
+      )}
+    </>
   );
 }
