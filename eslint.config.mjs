@@ -90,10 +90,23 @@ const config = [
   {
     rules: {
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // The formatter breaks every line.
+      'no-warning-comments': ['error', { terms: ['prettier-ignore'], location: 'anywhere' }],
       'no-eval': 'error',
       'no-implied-eval': 'error',
       'no-new-func': 'error',
     },
+  },
+  // A longer function says why beside it: `eslint-disable-next-line max-lines-per-function -- reason`.
+  {
+    files: ['src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 80, skipBlankLines: true, skipComments: true }] },
+  },
+  {
+    files: ['src/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: { 'max-lines-per-function': ['error', { max: 120, skipBlankLines: true, skipComments: true }] },
   },
   {
     files: ['src/**/*.tsx'],

@@ -20,6 +20,7 @@ const MANY = 5;
 const EVEN: Nm = 100_000;
 
 /** The words of a step. Lengths are the workroom's, along from the squared end and across from the left edge. */
+// eslint-disable-next-line max-lines-per-function -- one case for each kind of step
 export function stepWords(step: CutStep, view: Pick<SheetView, 'lengths' | 'units' | 'areSheets'>): StepWords {
   const { units, areSheets } = view;
   const length = (nm: Nm) => printLength(nm, STYLES[units]);

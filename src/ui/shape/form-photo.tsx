@@ -2,7 +2,7 @@
 
 import { Box, Button, Flex, HStack, Stack, Text } from '@chakra-ui/react';
 import { Camera } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import type { Pixel } from '@/core/cloth/photo';
 import { formFromPhoto, perimeterOf, refineCorners, SHEETS, type SheetId, type SheetPhoto } from '@/core/covers';
 import { printLength, STYLES, type Nm, type OrderUnits } from '@/core/length';
@@ -93,35 +93,14 @@ export function FormPhoto({ units, onCorners }: { units: OrderUnits; onCorners: 
   );
 }
 
-function Marking({
-  picture,
-  units,
-  onOther,
-  onUse,
-}: {
-  picture: Picture;
-  units: OrderUnits;
-  onOther: () => void;
-  onUse: (corners: string) => void;
-}) {
-  const { width, height, url } = picture;
+/** The marks on a photograph, the sheet's corners first, and what pointer and keys do to them. */
+ 
+function useMarks(picture: Picture, frame: RefObject<HTMLDivElement | null>) {
+  const { width, height } = picture;
   const [corners, setCorners] = useState<Pixel[]>([]);
   const [outline, setOutline] = useState<Pixel[]>([]);
-  useUnsaved(corners.length > 0);
-  const [sheet, setSheet] = useState<SheetId>(units === 'in' ? 'letter' : 'a4');
-  const [isSwapped, setSwapped] = useState(false);
-  const [isSmooth, setSmooth] = useState(false);
   const [held, setHeld] = useState<Mark | null>(null);
   const [picked, setPicked] = useState<Mark | null>(null);
-  const frame = useRef<HTMLDivElement>(null);
-  const hasSheet = corners.length === 4;
-  const read = useMemo(
-    () =>
-      hasSheet && outline.length >= 3
-        ? formFromPhoto({ sheet, corners: corners as SheetPhoto['corners'], isSwapped, outline, isSmooth })
-        : null,
-    [hasSheet, sheet, corners, isSwapped, outline, isSmooth],
-  );
   const at = ({ of, i }: Mark) => (of === 'corner' ? corners : outline)[i];
   const within = ([x, y]: Pixel): Pixel => [Math.min(Math.max(x, 0), width), Math.min(Math.max(y, 0), height)];
   const put = ({ of, i }: Mark, to: Pixel) =>
@@ -184,13 +163,58 @@ function Marking({
     else return;
     event.preventDefault();
   };
-  const loupe = held && at(held);
+  const clear = () => {
+    setCorners([]);
+    setOutline([]);
+    setPicked(null);
+  };
+  return {
+    corners,
+    outline,
+    picked,
+    /** Where the mark lies that is dragged. */
+    heldAt: (held && at(held)) ?? null,
+    onDown,
+    onMove: (event: React.PointerEvent) => held && put(held, pointOf(event)),
+    onUp: () => setHeld(null),
+    onKey,
+    takeAway,
+    clear,
+  };
+}
+
+ 
+function Marking({
+  picture,
+  units,
+  onOther,
+  onUse,
+}: {
+  picture: Picture;
+  units: OrderUnits;
+  onOther: () => void;
+  onUse: (corners: string) => void;
+}) {
+  const frame = useRef<HTMLDivElement>(null);
+  const marks = useMarks(picture, frame);
+  const { corners, outline, picked } = marks;
+  useUnsaved(corners.length > 0);
+  const [sheet, setSheet] = useState<SheetId>(units === 'in' ? 'letter' : 'a4');
+  const [isSwapped, setSwapped] = useState(false);
+  const [isSmooth, setSmooth] = useState(false);
+  const hasSheet = corners.length === 4;
+  const read = useMemo(
+    () =>
+      hasSheet && outline.length >= 3
+        ? formFromPhoto({ sheet, corners: corners as SheetPhoto['corners'], isSwapped, outline, isSmooth })
+        : null,
+    [hasSheet, sheet, corners, isSwapped, outline, isSmooth],
+  );
   const ask = !hasSheet
     ? `Mark corner ${corners.length + 1} of the sheet, going round it.`
     : outline.length < 3
       ? 'Now mark points on the form’s edge, going round it. Drag a point to move it; tap the line to put one between.'
       : 'More points make a bent edge truer.';
-  const r = width / 110;
   return (
     <Stack gap="3">
       <Box
@@ -201,81 +225,22 @@ function Marking({
         aria-label="The photograph. Enter adds a mark in the middle, Page Down picks the next one, arrow keys move it, Delete takes a point away."
         cursor="crosshair"
         css={{ touchAction: 'none' }}
-        onPointerDown={onDown}
-        onPointerMove={(event) => held && put(held, pointOf(event))}
-        onPointerUp={() => setHeld(null)}
-        onPointerCancel={() => setHeld(null)}
-        onKeyDown={onKey}
+        onPointerDown={marks.onDown}
+        onPointerMove={marks.onMove}
+        onPointerUp={marks.onUp}
+        onPointerCancel={marks.onUp}
+        onKeyDown={marks.onKey}
         data-photo
       >
         {/* eslint-disable-next-line @next/next/no-img-element -- a file of the person's own, shown as it is */}
-        <img src={url} alt="The form beside its sheet" style={{ display: 'block', width: '100%' }} draggable={false} />
-        <svg
-          viewBox={`0 0 ${width} ${height}`}
-          style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
-        >
-          <polygon
-            points={corners.map((one) => one.join(',')).join(' ')}
-            fill={hasSheet ? 'rgba(29,95,184,0.15)' : 'none'}
-            stroke={SHEET_COLOUR}
-            strokeWidth={r / 4}
-          />
-          <polygon
-            points={outline.map((one) => one.join(',')).join(' ')}
-            fill={outline.length > 2 ? 'rgba(185,71,43,0.2)' : 'none'}
-            stroke={FORM_COLOUR}
-            strokeWidth={r / 4}
-          />
-          {(
-            [
-              ['corner', corners, SHEET_COLOUR],
-              ['point', outline, FORM_COLOUR],
-            ] as const
-          ).map(([of, all, colour]) =>
-            all.map(([x, y], i) => (
-              <circle
-                key={`${of} ${i}`}
-                cx={x}
-                cy={y}
-                r={r}
-                fill="rgba(255,255,255,0.75)"
-                stroke={colour}
-                strokeWidth={picked?.of === of && picked.i === i ? r / 1.6 : r / 3}
-              />
-            )),
-          )}
-        </svg>
-        {loupe && (
-          <Box
-            position="absolute"
-            top="2"
-            {...(loupe[0] > width / 2 ? { left: '2' } : { right: '2' })}
-            w={`${LOUPE.size}px`}
-            h={`${LOUPE.size}px`}
-            borderWidth="3px"
-            borderColor="tape"
-            overflow="hidden"
-            pointerEvents="none"
-            style={{
-              backgroundImage: `url(${url})`,
-              backgroundSize: `${(width * LOUPE.zoom) / 2}px auto`,
-              backgroundPosition: `${LOUPE.size / 2 - (loupe[0] * LOUPE.zoom) / 2}px ${LOUPE.size / 2 - (loupe[1] * LOUPE.zoom) / 2}px`,
-            }}
-          >
-            <svg width={LOUPE.size} height={LOUPE.size}>
-              <path
-                d={`M${LOUPE.size / 2} 40V${LOUPE.size - 40}M40 ${LOUPE.size / 2}H${LOUPE.size - 40}`}
-                stroke="#fff"
-                strokeWidth="4"
-              />
-              <path
-                d={`M${LOUPE.size / 2} 40V${LOUPE.size - 40}M40 ${LOUPE.size / 2}H${LOUPE.size - 40}`}
-                stroke="#14241f"
-                strokeWidth="1.5"
-              />
-            </svg>
-          </Box>
-        )}
+        <img
+          src={picture.url}
+          alt="The form beside its sheet"
+          style={{ display: 'block', width: '100%' }}
+          draggable={false}
+        />
+        <MarksOverlay picture={picture} corners={corners} outline={outline} picked={picked} />
+        {marks.heldAt && <Loupe picture={picture} at={marks.heldAt} />}
       </Box>
       <Text aria-live="polite" fontWeight="600">
         {ask}
@@ -314,15 +279,10 @@ function Marking({
         <Button size="sm" disabled={!read?.ok} onClick={() => read?.ok && onUse(writeCorners(read.value, units))}>
           Use this form
         </Button>
-        <Button size="sm" variant="outline" disabled={outline.length === 0} onClick={takeAway}>
+        <Button size="sm" variant="outline" disabled={outline.length === 0} onClick={marks.takeAway}>
           {picked?.of === 'point' ? 'Take this point away' : 'Take the last point away'}
         </Button>
-        <Button
-          size="sm"
-          variant="outline"
-          disabled={corners.length === 0}
-          onClick={() => (setCorners([]), setOutline([]), setPicked(null))}
-        >
+        <Button size="sm" variant="outline" disabled={corners.length === 0} onClick={marks.clear}>
           Begin again
         </Button>
         <Button size="sm" variant="ghost" onClick={onOther}>
@@ -336,6 +296,89 @@ function Marking({
       )}
       {read?.ok && <Sizes ring={read.value} units={units} />}
     </Stack>
+  );
+}
+
+interface OverlayProps {
+  picture: Picture;
+  corners: readonly Pixel[];
+  outline: readonly Pixel[];
+  picked: Mark | null;
+}
+
+function MarksOverlay({ picture: { width, height }, corners, outline, picked }: OverlayProps) {
+  const r = width / 110;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      style={{ position: 'absolute', inset: 0, width: '100%', height: '100%', pointerEvents: 'none' }}
+    >
+      <polygon
+        points={corners.map((one) => one.join(',')).join(' ')}
+        fill={corners.length === 4 ? 'rgba(29,95,184,0.15)' : 'none'}
+        stroke={SHEET_COLOUR}
+        strokeWidth={r / 4}
+      />
+      <polygon
+        points={outline.map((one) => one.join(',')).join(' ')}
+        fill={outline.length > 2 ? 'rgba(185,71,43,0.2)' : 'none'}
+        stroke={FORM_COLOUR}
+        strokeWidth={r / 4}
+      />
+      {(
+        [
+          ['corner', corners, SHEET_COLOUR],
+          ['point', outline, FORM_COLOUR],
+        ] as const
+      ).map(([of, all, colour]) =>
+        all.map(([x, y], i) => (
+          <circle
+            key={`${of} ${i}`}
+            cx={x}
+            cy={y}
+            r={r}
+            fill="rgba(255,255,255,0.75)"
+            stroke={colour}
+            strokeWidth={picked?.of === of && picked.i === i ? r / 1.6 : r / 3}
+          />
+        )),
+      )}
+    </svg>
+  );
+}
+
+/** The picture under the finger, larger. */
+function Loupe({ picture: { url, width }, at }: { picture: Picture; at: Pixel }) {
+  return (
+    <Box
+      position="absolute"
+      top="2"
+      {...(at[0] > width / 2 ? { left: '2' } : { right: '2' })}
+      w={`${LOUPE.size}px`}
+      h={`${LOUPE.size}px`}
+      borderWidth="3px"
+      borderColor="tape"
+      overflow="hidden"
+      pointerEvents="none"
+      style={{
+        backgroundImage: `url(${url})`,
+        backgroundSize: `${(width * LOUPE.zoom) / 2}px auto`,
+        backgroundPosition: `${LOUPE.size / 2 - (at[0] * LOUPE.zoom) / 2}px ${LOUPE.size / 2 - (at[1] * LOUPE.zoom) / 2}px`,
+      }}
+    >
+      <svg width={LOUPE.size} height={LOUPE.size}>
+        <path
+          d={`M${LOUPE.size / 2} 40V${LOUPE.size - 40}M40 ${LOUPE.size / 2}H${LOUPE.size - 40}`}
+          stroke="#fff"
+          strokeWidth="4"
+        />
+        <path
+          d={`M${LOUPE.size / 2} 40V${LOUPE.size - 40}M40 ${LOUPE.size / 2}H${LOUPE.size - 40}`}
+          stroke="#14241f"
+          strokeWidth="1.5"
+        />
+      </svg>
+    </Box>
   );
 }
 

@@ -16,6 +16,7 @@ const COLUMNS = [
 const MOST_ROWS = 100;
 
 /** Stations of a tape along a centre line, a row each: how far the edge lies to the left and to the right there. */
+// eslint-disable-next-line max-lines-per-function -- one table whose rows share the form
 export function OffsetTable({
   offsets: { isSmooth, rows },
   units,

@@ -37,6 +37,7 @@ interface BatchPageProps {
 }
 
 /** A batch: its cloths with their lays, what it costs, and the one step that is next. */
+// eslint-disable-next-line max-lines-per-function -- one page from top to bottom; its parts share its state
 export function BatchPage({ view, today, markCut }: BatchPageProps) {
   const { batch, cloths, lays, total } = view;
   const { lines, loadCloth } = useLines(view, batch.id);

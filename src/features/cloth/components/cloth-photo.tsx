@@ -33,6 +33,7 @@ const MARKS: { id: MarkId; label: string; colour: string; ask: string }[] = [
 const STEP_PX = 1;
 
 /** A cloth from a photograph: two points across and two along are marked, and its repeat, drop and width are read from them. */
+// eslint-disable-next-line max-lines-per-function -- one page from top to bottom; marks, sizes and picture share all of its state
 export function ClothPhotoPage({ cloth }: { cloth: { id: number; version: number; name: string; units: Units } }) {
   const { units } = cloth;
   const router = useRouter();

@@ -38,6 +38,7 @@ export const proposed = (
 };
 
 /** Where the cloth went: the parts add up to what was used. */
+// eslint-disable-next-line max-lines-per-function -- one page from top to bottom
 export function ClosedLay({ view }: { view: CuttingView }) {
   const { outcome, units, parts, batch, clothId, lengths } = view;
   const router = useRouter();

@@ -24,6 +24,7 @@ const clock = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '
  * The cutting sheet on a tablet: one step at a time with its piece lit on the cloth, ticked by a gloved tap. What is ticked is kept on
  * the device and sent when the network is there; the next person sees where it stands.
  */
+// eslint-disable-next-line max-lines-per-function -- one page from top to bottom; its parts share the step in hand
 export function CuttingSheet({ view }: { view: SheetView }) {
   const { batch, clothId, steps } = view;
   const device = useCutSheet(batch.id, clothId, view.state);

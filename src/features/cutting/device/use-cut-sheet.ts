@@ -31,6 +31,7 @@ export type Network = 'there' | 'away';
  * The sheet of a lay on this device. What is done is kept here at once (IndexedDB) and sent when the network is there; it survives a
  * reload and a switched-off device. Nothing is sent twice to any effect: a request that was not answered goes again as it was.
  */
+// eslint-disable-next-line max-lines-per-function -- one state with what keeps and sends it
 export function useCutSheet(batchId: number, clothId: number, initial: SheetState) {
   const [sheet, setSheet] = useState<DeviceSheet>(() => freshSheet(initial));
   /** The page is older than what the device keeps: nothing of that is touched. */

@@ -14,6 +14,7 @@ import type { WallCell, WallChart } from '../wall';
 const QTYS = [1, 2, 4, 6, 8];
 
 /** The chart for the wall: usual sizes of a kind with what is cut, and the length to buy, by real lays. */
+// eslint-disable-next-line max-lines-per-function -- one table with its choices
 export function WallPage({ chart }: { chart: WallChart }) {
   const router = useRouter();
   const { kind, kinds, cloths, clothId, qty, rows, columns, units } = chart;

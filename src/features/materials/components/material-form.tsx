@@ -31,6 +31,7 @@ const PRICES: Record<MaterialForm['countedBy'], { id: MaterialForm['pricePer']; 
 };
 
 /** A notion of the catalogue: cord, zips, hook-and-loop, snaps, buttons and the like. */
+// eslint-disable-next-line max-lines-per-function -- one form, field by field
 export function MaterialFormView({
   edited,
   initial,

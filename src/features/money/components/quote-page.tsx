@@ -25,6 +25,7 @@ const SAID: Partial<Record<QuoteEvent, string>> = {
 };
 
 /** A quote with its states: a draft is still changed, what was sent is kept. `children`: the paper. */
+// eslint-disable-next-line max-lines-per-function -- one page from top to bottom
 export function QuotePage({ quote, children }: { quote: QuoteView; children: ReactNode }) {
   const router = useRouter();
   const [words, setWords] = useState(quote.words);

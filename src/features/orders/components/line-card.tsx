@@ -52,6 +52,7 @@ export const LineCard = memo(function LineCard(props: Props) {
   );
 });
 
+// eslint-disable-next-line max-lines-per-function -- one card; its parts share the line
 function KnownLine({ control, getValues, index, units, saved, isTried, onRemove, onMore }: Props) {
   const { field } = useController({ control, name: `lines.${index}` });
   const line = useWatch({ control, name: `lines.${index}` });

@@ -45,6 +45,7 @@ const Pick = memo(Choice, isAlike);
 const Short = memo(TextField, isAlike);
 
 /** Fields of a line: how many, the measures, then how it is made and of what; rare ones are folded away. */
+// eslint-disable-next-line max-lines-per-function -- one form, field by field
 export function LineFields({ kind, line, units, cover, cloth, change, errorAt, onFocusMeasure }: Props) {
   const { cloths } = useOrder();
   const open = openOptions(kind, line.choices);

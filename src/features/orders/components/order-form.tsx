@@ -52,6 +52,7 @@ function OrderInRoom({ edited, initial, ...room }: Props & OrderProviderProps) {
   );
 }
 
+// eslint-disable-next-line max-lines-per-function -- one form with what saves it; its parts share the form
 function OrderPage({ edited, initial }: Props) {
   const { kinds, workroom } = useOrder();
   const router = useRouter();

@@ -23,6 +23,7 @@ const FIRST_ROWS = 6;
 const MOST_ROWS = 200;
 
 /** Many covers of one kind by keyboard: a row a cover, Tab along it, Enter to the next, or pasted from a spreadsheet. */
+// eslint-disable-next-line max-lines-per-function -- one table whose rows share the form
 export function QuickRows({ kind, line, units, isOpen, onOpen, onAdd }: Props) {
   const columns = useMemo(
     () => [{ id: 'qty', label: 'How many' }, ...kind.measures.map(({ id, label }) => ({ id, label }))],

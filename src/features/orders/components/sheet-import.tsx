@@ -30,6 +30,7 @@ import type { SheetAnswer, SheetQuestion, SheetWork } from './sheet-check';
 const IMPORT = '/api/orders/import';
 
 /** Orders from a table: taken in, its columns told, its faults put right at the cell, then the good rows brought in or none. */
+// eslint-disable-next-line max-lines-per-function -- one page in three steps that share the sheet
 export function SheetImport({ usualDue, ...room }: OrderProviderProps & { usualDue: string }) {
   const router = useRouter();
   const [sheet, setSheet] = useState<Sheet | null>(null);

@@ -23,6 +23,7 @@ import { ItemPicture } from './item-picture';
 type Doing = 'count' | 'move' | 'let go' | 'use' | null;
 
 /** One item of the shelf with all that happened to it: every number opens to the movements behind it. */
+// eslint-disable-next-line max-lines-per-function -- one page from top to bottom
 export function ItemPage({ item, today }: { item: ItemView; today: string }) {
   const router = useRouter();
   const [doing, setDoing] = useState<Doing>(null);

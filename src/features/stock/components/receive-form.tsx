@@ -53,6 +53,7 @@ export function ReceiveFormView({ entries, first }: { entries: CatalogueEntry[];
   );
 }
 
+// eslint-disable-next-line max-lines-per-function -- one form, field by field
 function ReceiptForm({ entries, first }: { entries: CatalogueEntry[]; first: CatalogueEntry }) {
   const router = useRouter();
   const [form, setForm] = useState<ReceiveForm>(() => emptyReceipt(first));

@@ -58,6 +58,7 @@ const LAYERS: { id: Exclude<keyof SceneShow, 'by'>; label: string }[] = [
 ];
 
 /** The lay under the cutter's hands: pieces are moved, turned, locked and laid again, and what that costs is seen at once. */
+// eslint-disable-next-line max-lines-per-function -- the table with its bar and lists, which share the lay in hand
 export default function HandsTable({
   text,
   batchId,

@@ -46,6 +46,7 @@ interface Held {
 }
 
 /** The lay on its cloth: seen, zoomed, and moved by hand. */
+// eslint-disable-next-line max-lines-per-function -- pointer, wheel and keys of one canvas share what is held
 export function TableCanvas({ lay, scene, show, picked, litOrder, canMove, onPick, onHeld, onDrop, onKey }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const host = useRef<HTMLDivElement>(null);

@@ -173,6 +173,7 @@ function PieceFacts({ item, lay }: { item: LayViewItem | null; lay: LayView }) {
   );
 }
 
+// eslint-disable-next-line max-lines-per-function -- one panel of figures after another
 function Figures({
   lay,
   litOrder,

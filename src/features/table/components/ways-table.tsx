@@ -40,6 +40,7 @@ interface Laid {
   id: number | null;
 }
 
+// eslint-disable-next-line max-lines-per-function -- one page; its parts share what is compared
 export default function WaysTable({ lay, text, ways: waysText }: { lay: LayView; text: string; ways: string }) {
   const router = useRouter();
   const table = useMemo(() => openTable(text), [text]);

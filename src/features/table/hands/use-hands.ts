@@ -16,6 +16,7 @@ interface HandsOptions {
 }
 
 /** The acts of the cutter's hands on a lay: each changes it, says what it did, and can be undone. */
+// eslint-disable-next-line max-lines-per-function -- one act after another, each a few lines on the same lay
 export function useHands({ marker, units, initialPick, onPick }: HandsOptions) {
   const [history, act] = useReducer(historyReducer, null, () => startOf(HandLay.locked(marker.job, marker.plan)));
   const { lay } = history.now;

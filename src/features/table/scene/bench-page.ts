@@ -35,6 +35,7 @@ async function frames(step: (i: number) => void): Promise<{ frames: Frames; work
   };
 }
 
+// eslint-disable-next-line max-lines-per-function -- one measurement after another
 async function measure(pieces: number): Promise<TableFigures> {
   const { job } = dissectedJob(pieces, 7, 'free');
   const plan = nest(job, { steps: 1 });

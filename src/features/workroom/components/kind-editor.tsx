@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';
+import { Fragment, memo, useCallback, useDeferredValue, useMemo, useState, useTransition, type ReactNode } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';
 import { kindToJson } from '@/core/files/kind-text';
 import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
@@ -92,7 +92,6 @@ export function KindEditor({ edited, initial, units }: Props) {
     setRefused([]);
     setKind((now) => ({ ...now, ...part(now) }));
   }, []);
-  const set = (part: Partial<CoverKind>) => change(() => part);
   const errorAt = (field: string) =>
     faults.find((fault) => fault.field === field && (isTried || fault.code !== NAMELESS))?.message;
   const isChanged = kind !== saved;
@@ -122,16 +121,7 @@ export function KindEditor({ edited, initial, units }: Props) {
       router.refresh();
     });
 
-  const measured = useMemo(() => measureColumns(kind.object), [kind.object]);
-  /** Editors of the kind’s lists. */
-  const list = <Name extends ListName>(field: Name, make: (now: CoverKind) => RowOf<Name>) => ({
-    field,
-    rows: (kind[field] ?? NO_ROWS) as readonly RowOf<Name>[],
-    faults,
-    onAdd: () => change((now) => ({ [field]: [...(now[field] ?? []), make(now)] })),
-    onChange: (next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) =>
-      change((now) => ({ [field]: next((now[field] ?? []) as readonly RowOf<Name>[]) })),
-  });
+  const parts: PartProps = { kind, faults, errorAt, change };
   return (
     <>
       <PageHead
@@ -175,163 +165,10 @@ export function KindEditor({ edited, initial, units }: Props) {
       )}
       <Grid templateColumns={{ base: '1fr', lg: 'minmax(0, 1fr) 400px' }} gap="5" alignItems="start">
         <Stack gap="5" minW="0">
-          <Panel title="What it is">
-            <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', xl: 'repeat(4, minmax(0, 1fr))' }} gap="4">
-              <Short label="Name" value={kind.name} error={errorAt('name')} onChange={(name) => set({ name })} />
-              <Box gridColumn={{ xl: 'span 3' }}>
-                <Short
-                  label="In a sentence"
-                  value={kind.about}
-                  error={errorAt('about')}
-                  onChange={(about) => set({ about })}
-                />
-              </Box>
-              <Pick
-                label="What is measured"
-                value={kind.object}
-                choices={Object.keys(TAPES).map((id) => ({ id, label: OBJECT_NAMES[id as CoverKind['object']] }))}
-                onChange={(object) => change((now) => withObject(now, object as CoverKind['object']))}
-              />
-              <Pick
-                label="Drawn as"
-                value={kind.drawing}
-                choices={DRAWINGS.map((id) => ({ id, label: id }))}
-                onChange={(drawing) => set({ drawing: drawing as CoverKind['drawing'] })}
-              />
-              <Pick
-                label="Filled"
-                value={kind.fill}
-                choices={[
-                  { id: 'soft', label: 'softly, to 1/4 in' },
-                  { id: 'firm', label: 'firmly, to 1/8 in' },
-                ]}
-                onChange={(fill) => set({ fill: fill as CoverKind['fill'] })}
-              />
-              <Pick
-                label="Usual fit"
-                value={kind.defaultFit}
-                error={errorAt('defaultFit')}
-                choices={FITS.map((id) => ({ id, label: id }))}
-                onChange={(defaultFit) => set({ defaultFit: defaultFit as Fit })}
-              />
-            </Grid>
-          </Panel>
-          <RowsEditor
-            {...list('measures', () => ({ id: '', label: '', hint: '' }))}
-            title="Measures"
-            about="What the tape takes. The name is used in formulas."
-            columns={measured}
-            addLabel="Add a measure"
-          />
-          <RowsEditor
-            {...list('options', () => ({ id: '', label: '', type: 'length' as const }))}
-            title="Options"
-            about="What may differ from order to order. A length left empty is 0, and …Given tells whether it was written."
-            columns={optionColumns}
-            addLabel="Add an option"
-          />
-          <Panel title="Fit and finished size">
-            <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
-              {FITS.map((fit) => (
-                <Short
-                  key={fit}
-                  label={FIT_NAMES[fit]}
-                  value={kind.allowance[fit] ?? ''}
-                  placeholder="not offered"
-                  error={errorAt(`allowance.${fit}`)}
-                  hint="to a measured edge, both sides; in formulas: allowance"
-                  onChange={(text) => change(({ allowance }) => ({ allowance: without(allowance, fit, text) }))}
-                />
-              ))}
-              {FINISHED.map(([id, label]) => (
-                <Short
-                  key={id}
-                  label={`Finished: ${label.toLowerCase()}`}
-                  value={kind.finished[id] ?? ''}
-                  placeholder={id === 'width' || id === 'height' ? undefined : 'none'}
-                  error={errorAt(`finished.${id}`)}
-                  onChange={(text) =>
-                    change(({ finished }) => ({
-                      finished:
-                        id === 'width' || id === 'height'
-                          ? { ...finished, [id]: text }
-                          : (without(finished, id, text) as CoverKind['finished']),
-                    }))
-                  }
-                />
-              ))}
-            </Grid>
-          </Panel>
-          <RowsEditor
-            {...list('results', () => ({ name: '', is: '' }))}
-            title="Sums"
-            about="Named results, in any order: + - * / ( ), a ? b : c, inch(1/2), cm(3), min, max, diagonal, circumference, whole, stockUp, stockDown, spread."
-            columns={resultColumns}
-            addLabel="Add a sum"
-          />
-          <RowsEditor
-            {...list('pieces', () => ({ name: '', role: 'face' as const, qty: 1, across: '', along: '' }))}
-            title="Pieces"
-            about="What is cut, as cut: across and along are formulas."
-            columns={pieceColumns}
-            addLabel="Add a piece"
-          />
-          <RowsEditor
-            {...list('strips', () => ({
-              name: '',
-              role: 'welt' as const,
-              qty: '1',
-              width: '',
-              length: '',
-              grain: "'straight'",
-              loss: 'inch(1)',
-              least: 'inch(12)',
-            }))}
-            title="Strips"
-            about="Long parts that may be joined: piping, binding, boxing."
-            columns={stripColumns}
-            addLabel="Add a strip"
-          />
-          <RowsEditor
-            {...list('notions', () => ({ name: '', qty: '1', note: '' }))}
-            title="Notions"
-            about="Zips, cord, snaps, foam: what is not cut from cloth. A note may hold {formulas}."
-            columns={notionColumns}
-            addLabel="Add a notion"
-          />
-          <RowsEditor
-            {...list('checks', (now) => ({
-              code: '',
-              field: now.measures[0]?.id ?? '',
-              when: '',
-              message: '',
-              level: 'warn' as const,
-            }))}
-            title="Checks"
-            about="Warnings that an order shows; only what can’t be made stops it."
-            columns={checkColumns}
-            addLabel="Add a check"
-          />
-          <RowsEditor
-            {...list('marks', (now) => ({
-              name: '',
-              piece: now.pieces[0]?.name ?? '',
-              sort: 'point' as const,
-              across: '',
-              along: '',
-            }))}
-            title="Marks"
-            about="What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers."
-            columns={markColumns}
-            addLabel="Add a mark"
-          />
-          <RowsEditor
-            {...list('steps', () => ({ do: '' }))}
-            title="Steps"
-            about="How it is sewn, in order, with the caution where work can hurt."
-            columns={stepColumns}
-            addLabel="Add a step"
-          />
+          <Basics {...parts} />
+          <Lists {...parts} names={BEFORE_SIZES} />
+          <Sizes {...parts} />
+          <Lists {...parts} names={AFTER_SIZES} />
         </Stack>
         <Box position={{ lg: 'sticky' }} top="4">
           <KindPreview
@@ -349,6 +186,219 @@ export function KindEditor({ edited, initial, units }: Props) {
       </Grid>
     </>
   );
+}
+
+interface PartProps {
+  kind: CoverKind;
+  faults: readonly Fault[];
+  errorAt: (field: string) => string | undefined;
+  change: (part: (now: CoverKind) => Partial<CoverKind>) => void;
+}
+
+function Basics({ kind, errorAt, change }: PartProps) {
+  const set = (part: Partial<CoverKind>) => change(() => part);
+  return (
+    <Panel title="What it is">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', xl: 'repeat(4, minmax(0, 1fr))' }} gap="4">
+        <Short label="Name" value={kind.name} error={errorAt('name')} onChange={(name) => set({ name })} />
+        <Box gridColumn={{ xl: 'span 3' }}>
+          <Short
+            label="In a sentence"
+            value={kind.about}
+            error={errorAt('about')}
+            onChange={(about) => set({ about })}
+          />
+        </Box>
+        <Pick
+          label="What is measured"
+          value={kind.object}
+          choices={Object.keys(TAPES).map((id) => ({ id, label: OBJECT_NAMES[id as CoverKind['object']] }))}
+          onChange={(object) => change((now) => withObject(now, object as CoverKind['object']))}
+        />
+        <Pick
+          label="Drawn as"
+          value={kind.drawing}
+          choices={DRAWINGS.map((id) => ({ id, label: id }))}
+          onChange={(drawing) => set({ drawing: drawing as CoverKind['drawing'] })}
+        />
+        <Pick
+          label="Filled"
+          value={kind.fill}
+          choices={[
+            { id: 'soft', label: 'softly, to 1/4 in' },
+            { id: 'firm', label: 'firmly, to 1/8 in' },
+          ]}
+          onChange={(fill) => set({ fill: fill as CoverKind['fill'] })}
+        />
+        <Pick
+          label="Usual fit"
+          value={kind.defaultFit}
+          error={errorAt('defaultFit')}
+          choices={FITS.map((id) => ({ id, label: id }))}
+          onChange={(defaultFit) => set({ defaultFit: defaultFit as Fit })}
+        />
+      </Grid>
+    </Panel>
+  );
+}
+
+function Sizes({ kind, errorAt, change }: PartProps) {
+  return (
+    <Panel title="Fit and finished size">
+      <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
+        {FITS.map((fit) => (
+          <Short
+            key={fit}
+            label={FIT_NAMES[fit]}
+            value={kind.allowance[fit] ?? ''}
+            placeholder="not offered"
+            error={errorAt(`allowance.${fit}`)}
+            hint="to a measured edge, both sides; in formulas: allowance"
+            onChange={(text) => change(({ allowance }) => ({ allowance: without(allowance, fit, text) }))}
+          />
+        ))}
+        {FINISHED.map(([id, label]) => (
+          <Short
+            key={id}
+            label={`Finished: ${label.toLowerCase()}`}
+            value={kind.finished[id] ?? ''}
+            placeholder={id === 'width' || id === 'height' ? undefined : 'none'}
+            error={errorAt(`finished.${id}`)}
+            onChange={(text) =>
+              change(({ finished }) => ({
+                finished:
+                  id === 'width' || id === 'height'
+                    ? { ...finished, [id]: text }
+                    : (without(finished, id, text) as CoverKind['finished']),
+              }))
+            }
+          />
+        ))}
+      </Grid>
+    </Panel>
+  );
+}
+
+const BEFORE_SIZES: readonly ListName[] = ['measures', 'options'];
+const AFTER_SIZES: readonly ListName[] = ['results', 'pieces', 'strips', 'notions', 'checks', 'marks', 'steps'];
+
+/** The editors of some of the kind’s lists, in that order. */
+function Lists({ kind, faults, change, names }: PartProps & { names: readonly ListName[] }) {
+  const measured = useMemo(() => measureColumns(kind.object), [kind.object]);
+  /** Editors of the kind’s lists. */
+  const list = <Name extends ListName>(field: Name, make: (now: CoverKind) => RowOf<Name>) => ({
+    field,
+    rows: (kind[field] ?? NO_ROWS) as readonly RowOf<Name>[],
+    faults,
+    onAdd: () => change((now) => ({ [field]: [...(now[field] ?? []), make(now)] })),
+    onChange: (next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) =>
+      change((now) => ({ [field]: next((now[field] ?? []) as readonly RowOf<Name>[]) })),
+  });
+  const editors: Record<ListName, ReactNode> = {
+    measures: (
+      <RowsEditor
+        {...list('measures', () => ({ id: '', label: '', hint: '' }))}
+        title="Measures"
+        about="What the tape takes. The name is used in formulas."
+        columns={measured}
+        addLabel="Add a measure"
+      />
+    ),
+    options: (
+      <RowsEditor
+        {...list('options', () => ({ id: '', label: '', type: 'length' as const }))}
+        title="Options"
+        about="What may differ from order to order. A length left empty is 0, and …Given tells whether it was written."
+        columns={optionColumns}
+        addLabel="Add an option"
+      />
+    ),
+    results: (
+      <RowsEditor
+        {...list('results', () => ({ name: '', is: '' }))}
+        title="Sums"
+        about="Named results, in any order: + - * / ( ), a ? b : c, inch(1/2), cm(3), min, max, diagonal, circumference, whole, stockUp, stockDown, spread."
+        columns={resultColumns}
+        addLabel="Add a sum"
+      />
+    ),
+    pieces: (
+      <RowsEditor
+        {...list('pieces', () => ({ name: '', role: 'face' as const, qty: 1, across: '', along: '' }))}
+        title="Pieces"
+        about="What is cut, as cut: across and along are formulas."
+        columns={pieceColumns}
+        addLabel="Add a piece"
+      />
+    ),
+    strips: (
+      <RowsEditor
+        {...list('strips', () => ({
+          name: '',
+          role: 'welt' as const,
+          qty: '1',
+          width: '',
+          length: '',
+          grain: "'straight'",
+          loss: 'inch(1)',
+          least: 'inch(12)',
+        }))}
+        title="Strips"
+        about="Long parts that may be joined: piping, binding, boxing."
+        columns={stripColumns}
+        addLabel="Add a strip"
+      />
+    ),
+    notions: (
+      <RowsEditor
+        {...list('notions', () => ({ name: '', qty: '1', note: '' }))}
+        title="Notions"
+        about="Zips, cord, snaps, foam: what is not cut from cloth. A note may hold {formulas}."
+        columns={notionColumns}
+        addLabel="Add a notion"
+      />
+    ),
+    checks: (
+      <RowsEditor
+        {...list('checks', (now) => ({
+          code: '',
+          field: now.measures[0]?.id ?? '',
+          when: '',
+          message: '',
+          level: 'warn' as const,
+        }))}
+        title="Checks"
+        about="Warnings that an order shows; only what can’t be made stops it."
+        columns={checkColumns}
+        addLabel="Add a check"
+      />
+    ),
+    marks: (
+      <RowsEditor
+        {...list('marks', (now) => ({
+          name: '',
+          piece: now.pieces[0]?.name ?? '',
+          sort: 'point' as const,
+          across: '',
+          along: '',
+        }))}
+        title="Marks"
+        about="What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers."
+        columns={markColumns}
+        addLabel="Add a mark"
+      />
+    ),
+    steps: (
+      <RowsEditor
+        {...list('steps', () => ({ do: '' }))}
+        title="Steps"
+        about="How it is sewn, in order, with the caution where work can hurt."
+        columns={stepColumns}
+        addLabel="Add a step"
+      />
+    ),
+  };
+  return names.map((name) => <Fragment key={name}>{editors[name]}</Fragment>);
 }
 
 const without = <T extends object>(from: T, key: string, text: string): T => {
