@@ -1,11 +1,12 @@
 import 'server-only';
+import { markerOf } from '@/records/lay-marker';
 import { and, eq } from 'drizzle-orm';
 import { latticeOf } from '@/core/cloth';
 import { orderOfCuts, type CutStep } from '@/core/cutting';
-import { readMarker, type Marker } from '@/core/marker';
+import type { Marker } from '@/core/marker';
 import { patternPart, remnantsOf, type Remnant } from '@/core/stock';
 import { schema, type Reader } from '@/db';
-import { toCloth, type ClothRow, type LayRow } from '@/db/rows';
+import type { ClothRow, LayRow } from '@/db/rows';
 import { loadCosting } from '@/records/costing';
 import { readCosting } from '@/core/cost/costing-form';
 
@@ -32,9 +33,7 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
   const { leastRemnant } = readCosting(await loadCosting(tx)).value;
   return rows.map((row) => {
     const cloth = row.cloth as ClothRow;
-    const read = readMarker(row, toCloth(cloth));
-    if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
-    const marker = read.value;
+    const marker = markerOf(row);
     // Worked out where they are asked for: beside many bias strips that takes a tenth of a second.
     let remnants: Remnant[] | null = null;
     return {

@@ -1,14 +1,15 @@
 import 'server-only';
+import { markerOf } from '@/records/lay-marker';
 import { and, eq, inArray, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { BATCH_TRANSITIONS, clothTasks, settle } from '@/core/batch';
 import { applyTransition } from '@/core/transitions';
 import { findFaults, lowerBound, placedCopies, readJob, readPlan, type LayJob, type LayPlan } from '@/core/lay';
-import { readMarker, type Marker } from '@/core/marker';
+import type { Marker } from '@/core/marker';
 import type { Fault } from '@/core/result';
 import { schema, type Transaction } from '@/db';
 import { keepVersions } from '@/db/lay-versions';
-import { toCloth, type ClothRow } from '@/db/rows';
+import type { ClothRow } from '@/db/rows';
 import { toShelfItem } from '@/db/shelf';
 import { lockBatches } from '@/features/batches/lock';
 import { failed, gone, staleAnswer, done, type Answer } from '@/features/commands/answer';
@@ -88,9 +89,7 @@ export async function holdLay(
     .where(and(eq(schema.lays.batchId, batchId), eq(schema.lays.clothId, clothId)));
   if (!row) return gone('lay');
   if (row.version !== version) return staleAnswer('lay', row.version, row.createdAt);
-  const marker = readMarker(row, toCloth(row.cloth as ClothRow));
-  if (!marker.ok) throw new Error(`Lay ${row.id} can't be read: ${marker.faults[0]!.message}`);
-  return done({ row, marker: marker.value });
+  return done({ row, marker: markerOf(row) });
 }
 
 /** A plan with what is proven of it by us, whatever it says of itself. */

@@ -1,12 +1,12 @@
 import 'server-only';
+import { markerOf } from '@/records/lay-marker';
 import { and, eq } from 'drizzle-orm';
 import { layDxf } from '@/core/files/lay/lay-dxf';
 import { layRows } from '@/core/files/lay/lay-rows';
 import { laySheets } from '@/core/files/lay/lay-sheets';
 import { laySvg } from '@/core/files/lay/lay-svg';
-import { readMarker } from '@/core/marker';
 import { database, schema } from '@/db';
-import { toCloth, type ClothRow } from '@/db/rows';
+import type { ClothRow } from '@/db/rows';
 import { asFile, type TableFile } from '@/features/lists/files';
 import { MOST_PAGES, overviewPdf, plotterPdf, tilesPdf, type Paper } from './lay-pdf';
 
@@ -34,11 +34,10 @@ export async function exportLay(
   if (format === 'job' || format === 'plan')
     return { bytes: JSON.stringify(row[format], null, 1), type: 'application/json', name: `${name}.json` };
   const cloth = row.cloth as ClothRow;
-  const marker = readMarker(row, toCloth(cloth));
-  if (!marker.ok) throw new Error(`Lay ${row.id} can't be read: ${marker.faults[0]!.message}`);
+  const marker = markerOf(row);
   const title = { cloth: cloth.name, batch };
-  if (format === 'csv' || format === 'xlsx') return asFile(layRows(marker.value), cloth.name, format, name);
-  const sheets = laySheets(marker.value, row.units);
+  if (format === 'csv' || format === 'xlsx') return asFile(layRows(marker), cloth.name, format, name);
+  const sheets = laySheets(marker, row.units);
   switch (format) {
     case 'svg':
       return { bytes: laySvg(sheets, `${cloth.name}, ${batch}`), type: 'image/svg+xml', name: `${name}.svg` };

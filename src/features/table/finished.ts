@@ -1,14 +1,14 @@
 import 'server-only';
+import { markerOf } from '@/records/lay-marker';
 import { eq } from 'drizzle-orm';
 import { takeOff, type CoverKind, type TakeOff } from '@/core/covers';
 import type { OrderUnits } from '@/core/length';
 import { facesOf, type Face } from '@/core/marker';
 import { database, schema } from '@/db';
-import { toCloth, type ClothRow } from '@/db/rows';
+import type { ClothRow } from '@/db/rows';
 import { lookOf } from '@/features/cloth/look';
 import type { ClothLook } from '@/ui/cloth/cloth-shapes';
 import { loadCutLists } from '@/records/cut-lists';
-import { readMarker } from '@/core/marker';
 
 /** A face with the cloth that it is cut from. */
 export type ClothFace = Face & { cloth: string };
@@ -49,9 +49,7 @@ export async function getFinishedText(batchId: number): Promise<string | null> {
     lists.flatMap(({ orderNo, lines }) => lines.map(({ line, qty }) => [`${orderNo}/${line.id}`, qty] as const)),
   );
   const faces = rows.flatMap((row) => {
-    const read = readMarker(row, toCloth(row.cloth as ClothRow));
-    if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
-    const { job, plan, parts } = read.value;
+    const { job, plan, parts } = markerOf(row);
     return facesOf(job, plan, parts, covers).map((face): ClothFace => ({ ...face, cloth: String(row.clothId) }));
   });
   const lines = lists.flatMap(({ orderId, orderNo, units, lines: own }): FinishedLine[] =>

@@ -1,10 +1,10 @@
 import 'server-only';
+import { markerOf } from '@/records/lay-marker';
 import { eq } from 'drizzle-orm';
 import { codedParts, pieceCode } from '@/core/files/lay/piece-codes';
 import { printNumber, STYLES } from '@/core/length';
-import { readMarker } from '@/core/marker';
 import { database, schema } from '@/db';
-import { toCloth, type ClothRow } from '@/db/rows';
+import type { ClothRow } from '@/db/rows';
 import { loadCutLists } from '@/records/cut-lists';
 
 /** Text of the label of one piece. */
@@ -44,9 +44,7 @@ export async function getLabels(batchId: number): Promise<{ name: string; labels
     .where(eq(orderLines.batchId, batchId));
   const labels = rows.flatMap(({ lay }) => {
     const cloth = lay.cloth as ClothRow;
-    const read = readMarker(lay, toCloth(cloth));
-    if (!read.ok) throw new Error(`Lay ${lay.id} can't be read: ${read.faults[0]!.message}`);
-    const { job, parts } = read.value;
+    const { job, parts } = markerOf(lay);
     const size = (length: number) => printNumber(length, STYLES[lay.units]).text.replace('≈ ', '');
     return codedParts(job).flatMap(({ id, copy, number }): PieceLabel[] => {
       const part = parts.find((one) => one.id === id)!;
@@ -82,8 +80,7 @@ export async function findPiece(layId: number, number: number): Promise<string |
   const { lays } = schema;
   const [lay] = await database().select().from(lays).where(eq(lays.id, layId));
   if (!lay) return null;
-  const read = readMarker(lay, toCloth(lay.cloth as ClothRow));
-  const part = read.ok ? codedParts(read.value.job)[number - 1] : undefined;
+  const part = codedParts(markerOf(lay).job)[number - 1];
   if (!part) return null;
   const key = part.isStrip ? `${part.id} ${part.copy} cut 1` : `${part.id} ${part.copy}`;
   return `/batches/${lay.batchId}/table/${lay.clothId}?piece=${encodeURIComponent(key)}`;

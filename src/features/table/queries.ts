@@ -1,10 +1,10 @@
+import { markerOf } from '@/records/lay-marker';
 import { canHappen } from '@/core/transitions';
 import { BATCH_TRANSITIONS } from '@/core/batch';
 import 'server-only';
 import { lookOf } from '@/features/cloth/look';
 import { and, eq, inArray } from 'drizzle-orm';
 import { NM } from '@/core/length';
-import { readMarker, type Marker } from '@/core/marker';
 import { database, schema } from '@/db';
 import { toCloth, type ClothRow } from '@/db/rows';
 import { toShelfItem } from '@/db/shelf';
@@ -87,13 +87,6 @@ export async function getLays(batchId: number, clothId?: number): Promise<LayVie
         })),
     };
   });
-}
-
-/** The lay document of a row; it was written by us, so one that can't be read is a fault of ours. */
-function markerOf(row: typeof schema.lays.$inferSelect): Marker {
-  const read = readMarker(row, toCloth(row.cloth as ClothRow));
-  if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
-  return read.value;
 }
 
 /** An order's waste: what its part of the used cloth holds beyond its pieces. */

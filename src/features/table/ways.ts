@@ -1,4 +1,5 @@
 import 'server-only';
+import { markerOf } from '@/records/lay-marker';
 import { and, desc, eq } from 'drizzle-orm';
 import Joi from 'joi';
 import { changed, takenBy, wasteOf, waysOf, workOf, type Way, type WayChange } from '@/core/batch';
@@ -7,7 +8,6 @@ import { findFaults, jobToJson, readPlan, type LayPlan } from '@/core/lay';
 import { printLength, STYLES } from '@/core/length';
 import { readMarker, writeMarker, type Marker } from '@/core/marker';
 import { database, schema, type Transaction } from '@/db';
-import { toCloth, type ClothRow } from '@/db/rows';
 import { toShelfItem } from '@/db/shelf';
 import { done, failed, gone } from '@/features/commands/answer';
 import { byRules, type Command } from '@/features/commands/perform';
@@ -51,12 +51,6 @@ const layOf = async (tx: Pick<Transaction, 'select'>, batchId: number, clothId: 
       .from(schema.lays)
       .where(and(eq(schema.lays.batchId, batchId), eq(schema.lays.clothId, clothId)))
   )[0];
-
-function markerOf(row: LayRow): Marker {
-  const read = readMarker(row, toCloth(row.cloth as ClothRow));
-  if (!read.ok) throw new Error(`Lay ${row.id} can't be read: ${read.faults[0]!.message}`);
-  return read.value;
-}
 
 /** Writes the other ways of a lay, and earlier comparisons, as one text, or null when there is no such lay. */
 export async function getWaysText(batchId: number, clothId: number): Promise<string | null> {
