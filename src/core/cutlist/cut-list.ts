@@ -38,7 +38,12 @@ export function cutList(lines: readonly OrderLine[], units: OrderUnits, room: Wo
   return faults.length > 0 ? { ok: false, faults } : ok(list);
 }
 
-function addLine(list: CutList, line: OrderLine, units: OrderUnits, { kinds = BUILT_IN, cloths }: Workroom): Fault[] {
+function addLine(
+  list: CutList,
+  line: OrderLine,
+  units: OrderUnits,
+  { kinds = BUILT_IN, cloths, covers }: Workroom,
+): Fault[] {
   const kind = kinds.find(line.kind, line.kindVersion);
   if (!kind) return [unknownKind(kinds, line.kind, line.kindVersion)];
   if (!Number.isInteger(line.qty) || line.qty < 1 || line.qty > MOST_COVERS) {
@@ -50,7 +55,7 @@ function addLine(list: CutList, line: OrderLine, units: OrderUnits, { kinds = BU
       },
     ];
   }
-  const result = takeOff(kind, { ...line, units });
+  const result = covers?.get(line.id) ?? takeOff(kind, { ...line, units });
   if (!result.ok)
     return result.faults.map((fault) => ({
       ...fault,

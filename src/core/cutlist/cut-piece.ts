@@ -9,8 +9,10 @@ import type {
   MatchPoint,
   Role,
   Warning,
+  TakeOff,
 } from '../covers';
 import type { Nm } from '../length';
+import type { Result } from '../result';
 import type { PieceMark, WideWay } from './panels';
 
 /** A piece of the cut list: `qty` of it for the whole line. */
@@ -57,6 +59,8 @@ export interface WidePart {
 export interface Workroom {
   kinds?: KindBook;
   cloths?: ReadonlyMap<string, Cloth>;
+  /** Take-offs that are known already, by the id of their line; the others are made here. */
+  covers?: ReadonlyMap<string, Result<TakeOff>>;
 }
 
 interface CutStrip {

@@ -8,7 +8,7 @@ import type { CommandContext } from '@/features/commands/context';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
 import { EVENT_SORTS } from './form';
-import { loadCut, stepsOf } from './load-cut';
+import { loadCut, stepCountOf } from './load-cut';
 import { loadSheetState } from './load-sheet-state';
 import { MOST_ENTRIES, type CutEntry, type SendOutcome } from './ticks';
 
@@ -63,7 +63,7 @@ export const takeEntries: Command<SentEntries, SendOutcome> = {
     if (!lay) return gone('lay');
     const { row } = lay;
     const before = await loadSheetState(tx, row, batch.status);
-    const steps = stepsOf(lay).length;
+    const steps = stepCountOf(lay);
     const refusal =
       row.version !== layVersion
         ? 'This cloth was laid again since: the steps are other ones now. Open the sheet again.'

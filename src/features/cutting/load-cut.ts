@@ -51,3 +51,18 @@ export async function loadCut(tx: Tx, batchId: number, clothId?: number): Promis
 /** The order of cuts of a lay: the same for the same version of it. */
 export const stepsOf = ({ marker: { job, plan, cloth }, cloth: row }: LayToCut): CutStep[] =>
   orderOfCuts(job, plan, { lattice: cloth.repeat && latticeOf(cloth.repeat), mayStack: !row.sheetLengthNm });
+
+/** Most lays whose number of steps is remembered. */
+const MOST_COUNTS = 200;
+const stepCounts = new Map<string, number>();
+
+/** How many steps the order of cuts of a lay has: remembered by its version, since every tick asks. */
+export function stepCountOf(lay: LayToCut): number {
+  const key = `${lay.row.id} ${lay.row.version} ${lay.row.createdAt.getTime()}`;
+  const known = stepCounts.get(key);
+  if (known !== undefined) return known;
+  if (stepCounts.size >= MOST_COUNTS) stepCounts.clear();
+  const count = stepsOf(lay).length;
+  stepCounts.set(key, count);
+  return count;
+}

@@ -240,7 +240,7 @@ function seen(
 ): Live {
   const cover = takeOff(kind, { ...line, units });
   const isComplete = faults.every(({ code }) => code === 'cloth-missing');
-  const list = cutList([line], units, room);
+  const list = cutList([line], units, { ...room, covers: new Map([[line.id, cover]]) });
   return {
     faults: isComplete && !list.ok ? [...faults, ...list.faults.map((fault) => toFormField(fault, kind))] : faults,
     cover: cover.ok ? cover.value : null,

@@ -101,7 +101,11 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
   if (!kind) return <Notice level="stop">{unknownKind(kinds, form.kind, form.kindVersion).message}</Notice>;
   const { line, faults } = readLineForm(form, units, String(index + 1), kinds);
   const cover = takeOff(kind, { ...line, units });
-  const list = cutList([line], units, { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) });
+  const list = cutList([line], units, {
+    kinds,
+    cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])),
+    covers: new Map([[line.id, cover]]),
+  });
   if (!cover.ok || !list.ok)
     return <Notice level="stop">{(faults[0] ?? (!list.ok ? list.faults[0] : undefined))?.message ?? kind.name}</Notice>;
   const face = cloths.find(({ id }) => id === form.cloth.face);
