@@ -153,7 +153,7 @@ describe('orders', () => {
     ['lines.0.qty', { qty: '' }, 'whole number'],
     ['lines.0.cloth.face', { cloth: {} }, 'Choose the cloth.'],
     ['lines.0.cloth.face', { cloth: { face: '9999' } }, 'no longer kept'],
-    ['lines.0.kind', { kind: 'hat' }, 'kind of cover'],
+    ['lines.0.kind', { kind: 'hat' }, 'not a cover kind'],
   ])('a fault at %s is shown there', async (field, rest, message) => {
     const answer = await saveOrder(orderForm([lineForm(cloth, rest as object)]), null);
     expect(faultsOf(answer)).toContainEqual(

@@ -47,7 +47,7 @@ export interface Price {
   per: 'yd' | 'm' | 'sheet' | 'whole';
 }
 
-/** A cloth as the lay and the costing need it. Lengths in nanometres, price in minor units for one `priceUnit`. */
+/** A cloth as the lay and the costing need it. Lengths in nanometres, price in minor units for one unit of its price. */
 export interface Cloth {
   name: string;
   width: Nm;

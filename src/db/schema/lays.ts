@@ -108,7 +108,7 @@ export const layWays = pgTable(
     /** The version of the lay that they were compared with. */
     layVersion: integer('lay_version').notNull(),
     name: text('name').notNull(),
-    /** Other ways that are taken (src/core/marker/ways.ts). */
+    /** Other ways that are taken (src/core/batch/ways.ts). */
     change: jsonb('change').notNull(),
     ...layDocument(),
     boundNm: nm('bound_nm').notNull(),

@@ -8,7 +8,7 @@ import { failed, type Answer } from './answer';
 import type { CommandContext } from './context';
 import type { CommandName } from './permission';
 
-// A command and how it is carried out, without anything of the web: pages reach it by `runCommand`, the demo workroom by `performAt`.
+// A command and how it is carried out, without anything of the web: pages reach it by `runCommand`, the demo workroom and the tests by `perform`.
 
 /** One way of changing the workroom. */
 export interface Command<Input, T> {

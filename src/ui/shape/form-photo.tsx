@@ -94,7 +94,7 @@ export function FormPhoto({ units, onCorners }: { units: OrderUnits; onCorners: 
 }
 
 /** The marks on a photograph, the sheet's corners first, and what pointer and keys do to them. */
- 
+
 function useMarks(picture: Picture, frame: RefObject<HTMLDivElement | null>) {
   const { width, height } = picture;
   const [corners, setCorners] = useState<Pixel[]>([]);
@@ -183,7 +183,6 @@ function useMarks(picture: Picture, frame: RefObject<HTMLDivElement | null>) {
   };
 }
 
- 
 function Marking({
   picture,
   units,

@@ -33,7 +33,7 @@ export interface Placed {
  *   that fits still fits, hence the sum of mapped width times height over the width is a bound; the simplest of them
  *   says that pieces wider than half the cloth lie one behind the other,
  * - how many rows are needed of what is so wide that only a few lie abreast (`byRows`),
- * - pieces that the pattern keeps from lying beside each other, with the repeats they wait for (`chainBound`).
+ * - pieces that the pattern keeps from lying beside each other, with the repeats they wait for (`phaseChainBound`).
  * `placed` says how many copies of each piece and strip (by id) lie on the cloth.
  */
 export function lowerBound(job: LayJob, placed: Placed): Nm {
@@ -136,7 +136,7 @@ const MOST_DRIFTING = 2;
 
 /**
  * A proven lower bound (nm) that often is better than `lowerBound` and takes longer, up to some tenths of a second: what
- * lines across the cloth can hold side by side (`linesBound`). Pieces whose pattern is fixed start only where it does, when
+ * lines across the cloth can hold side by side (`barRelaxation`). Pieces whose pattern is fixed start only where it does, when
  * there is one length of cloth; the largest match groups are looked at one by one, since each of them has its own phase.
  * Outlines, bias and cuts across count by their area. Pieces that one line crosses keep the
  * whole gap along it; what they take of the gap at their two other edges counts as area. 0 as soon as it can't prove more than the `known` bound (nm). `isOver` is asked
