@@ -63,7 +63,7 @@ export const findLengths =
     lengthsOnceEver(db, jobs, ORDER_SEED, new Cancel(), waitMs);
 
 /** Searches for one length (nm), and keeps it unless the search was called off. */
-export async function searchOne(
+async function searchOne(
   db: Database,
   { key, job, seed }: { key: string; job: LayJob; seed: number },
   cancel: Cancel,
@@ -71,6 +71,11 @@ export async function searchOne(
   const { used } = await layInPool({ job, seconds: ALONE_SECONDS, steps: ALONE_STEPS, seed }, cancel);
   if (!cancel.isOn) await db.insert(schema.aloneLays).values({ key, usedNm: used }).onConflictDoNothing();
   return used;
+}
+
+/** Searches for one length that was asked for, unless it is kept by now: a page that waits asks again. */
+export async function findOnce(db: Database, asked: { key: string; job: LayJob; seed: number }): Promise<void> {
+  if (!(await kept(db, [asked.key])).has(asked.key)) await searchOne(db, asked, new Cancel());
 }
 
 /** Has the worker find what an order takes by itself, so that its cost is known when somebody asks. */

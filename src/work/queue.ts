@@ -6,10 +6,9 @@ import { BATCH_TRANSITIONS, LAY_RUN_TRANSITIONS } from '@/core/batch';
 import { movesOf } from '@/core/transitions';
 import { ALONE_QUEUE, boss, LAY_QUEUE, WORKER_NAME, within } from './boss';
 import { layBatch } from './lay-batch';
-import { findLengths, searchHere, searchOne, type AloneRequest } from './lengths-alone';
+import { findLengths, findOnce, searchHere, type AloneRequest } from './lengths-alone';
 import { LayFailure } from '@/records/cut-lists';
 import { takesAlone } from '@/records/order-takes';
-import { Cancel } from './pool';
 
 /** How many requests for a length are taken from the queue at a time. */
 const ALONE_AT_ONCE = 8;
@@ -66,7 +65,7 @@ export async function startWorking(): Promise<void> {
 
 /** Finds a length, or all of an order, and keeps them. An order that can't be cut says so where it is shown. */
 async function findAlone(asked: AloneRequest) {
-  if ('key' in asked) await searchOne(database(), asked, new Cancel());
+  if ('key' in asked) await findOnce(database(), asked);
   else
     await takesAlone(database(), asked.orderId, findLengths(database())).catch((error: unknown) => {
       if (!(error instanceof LayFailure)) throw error;
