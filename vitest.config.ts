@@ -1,11 +1,8 @@
-import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
 import { defineConfig } from 'vitest/config';
 
 const nothing = new URL('./tests/support/nothing.ts', import.meta.url).pathname;
 const alias = { '@': new URL('./src', import.meta.url).pathname };
-/** Server actions as a page has them, a way to ask the server: here the one that a test answers for (`src/features/commands/testing.ts`). */
+/** Makes server actions what a page has of them, a way to ask the server: here the one that a test answers for (`src/features/commands/testing.ts`). */
 const actionsOfPage = {
   name: 'actions-of-page',
   enforce: 'pre' as const,
@@ -18,31 +15,11 @@ const actionsOfPage = {
 };
 const shared = { environment: 'node', pool: 'forks' } as const;
 
-const MODULES = '.local/modules';
-
-/**
- * Where modules are kept as the tests load them, so that a run reads what an earlier one has made of the same file. An import in it names the file
- * that it led to: with another set of files, or another configuration, all is made anew.
- */
-function keptModules(): string {
-  const names = ['src', 'tests'].flatMap((folder) => readdirSync(folder, { recursive: true, encoding: 'utf8' }).sort());
-  const key = createHash('sha256')
-    .update(names.join('\n'))
-    .update(readFileSync('vitest.config.ts'))
-    .update(readFileSync('package-lock.json'))
-    .digest('hex')
-    .slice(0, 12);
-  const kept = existsSync(MODULES) ? readdirSync(MODULES) : [];
-  for (const old of kept.filter((name) => name !== key)) rmSync(join(MODULES, old), { recursive: true, force: true });
-  return join(process.cwd(), MODULES, key);
-}
-
-/** Tests that kill processes and watch the clock: a run of its own (`scripts/test.mjs`). */
+/** Tests that kill processes and watch the clock: a run of their own (`scripts/test.mjs`). */
 const RESILIENCE = ['tests/browser/resilience.test.ts'];
 
 export default defineConfig({
   test: {
-    experimental: { fsModuleCache: true, fsModuleCachePath: keptModules() },
     projects: [
       {
         oxc: { jsx: { development: false } },

@@ -78,9 +78,6 @@ function filesBelow(folder, without = []) {
     });
 }
 
-/** Folders that are installed, made or kept by other programs. */
-const MADE = ['node_modules', '.git', '.local', '.next', 'dist', 'tsconfig.tsbuildinfo', 'next-env.d.ts'];
-
 /** A fingerprint of files: where they lie and what they hold. */
 function fingerprint(files) {
   const hash = createHash('sha256');
@@ -98,9 +95,6 @@ export function sourceHash() {
   ];
   return fingerprint(files.filter((file) => !/\.test\.tsx?$|\/testing(\.ts$|\/)/.test(file)));
 }
-
-/** A fingerprint of every file of the project, but for what is installed and made. */
-export const projectHash = () => fingerprint(filesBelow(ROOT, MADE));
 
 export const readStamp = (file) => (existsSync(file) ? readFileSync(file, 'utf8') : '');
 

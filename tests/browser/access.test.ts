@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { CDPSession } from 'puppeteer-core';
 import { afterAll, afterEach, beforeAll, expect, test } from 'vitest';
+import { fitsItsWindow } from '../support/fits-window';
 import type { Person } from '../support/person';
 import { app, enter, leave } from '../support/shared-app';
 
@@ -11,16 +11,6 @@ import { app, enter, leave } from '../support/shared-app';
 // against what sticks out sideways or is cut short. What was only looked at is left without a question.
 
 const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'];
-/** A desk, a tablet lying and upright, and a phone. */
-const SIZES = [
-  [1280, 800],
-  [1024, 768],
-  [768, 1024],
-  [390, 844],
-] as const;
-/** On the smaller ones a list may show less than what is chosen. */
-const LEAST_WHOLE = 1024;
-
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 let me: Person;
 let session: CDPSession;
@@ -78,27 +68,6 @@ async function faultsOf(options: RunOptions) {
   // A rule that broke off has found nothing, which would look like nothing wrong.
   const broken = incomplete.flatMap((one) => ('error' in one ? [`${one.id}: ${JSON.stringify(one.error)}`] : []));
   return { told: [...told, ...broken], passes: passes.length };
-}
-/** In the page: what is chosen in a list and wider than the list shows. */
-const cutShort = () => {
-  const pen = document.createElement('canvas').getContext('2d')!;
-  return [...document.querySelectorAll('select')].flatMap((list) => {
-    const { font, paddingLeft, paddingRight } = getComputedStyle(list);
-    pen.font = font;
-    const text = list.selectedOptions[0]?.text ?? '';
-    const room = list.clientWidth - parseFloat(paddingLeft) - parseFloat(paddingRight);
-    return list.checkVisibility() && pen.measureText(text).width > room + 1 ? [text] : [];
-  });
-};
-/** Nothing sticks out sideways, whatever the window's size; the largest comes last. */
-async function fitsItsWindow() {
-  for (const [width, height] of [...SIZES].reverse()) {
-    await me.page.setViewport({ width, height });
-    const over = () =>
-      me.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    await expect.poll(over, { message: `${me.page.url()}, ${width} wide` }).toBeLessThanOrEqual(0);
-    if (width >= LEAST_WHOLE) expect(await me.page.evaluate(cutShort), `${width} wide`).toEqual([]);
-  }
 }
 /** Until no colour is on its way to another one. */
 const isStill = () =>
@@ -164,7 +133,7 @@ test.each([
       );
       await me.sees('laid');
     }
-    await fitsItsWindow();
+    await fitsItsWindow(me);
     if (LONG.includes(path)) await me.page.$$eval(ALIKE, (all) => all.forEach((one) => one.remove()));
     // A colour on its way to another one is neither: what changes does so at once.
     await session.send('Animation.setPlaybackRate', { playbackRate: 10_000 });
@@ -191,79 +160,4 @@ test('what is not there says so and leads on', async () => {
     await me.press('To the orders');
     await me.sees('Orders');
   }
-});
-
-/** The first sheet has been sent while the last one is still announced, and in the end none is. */
-async function comesPartByPart(path: string) {
-  const answer = await fetch(app.url + path);
-  let text = '';
-  let atFirst: string | null = null;
-  const decoder = new TextDecoder();
-  for await (const chunk of answer.body!) {
-    text += decoder.decode(chunk as Uint8Array, { stream: true });
-    if (atFirst === null && text.includes('Order of cuts')) atFirst = text;
-  }
-  const sheets = (html: string) => html.split('Order of cuts').length;
-  expect(sheets(atFirst!)).toBeLessThan(sheets(text) / 2);
-  await me.opens(path);
-  const readyButtons = () =>
-    me.page.$$eval(
-      'button',
-      (all) => all.filter((one) => one.innerText.includes('Print these') && !one.disabled).length,
-    );
-  await expect.poll(readyButtons).toBe(1);
-  expect(await me.page.$$eval('main', ([main]) => main!.innerText.includes('on its way'))).toBe(false);
-}
-
-test('a batch of more than sixteen cloths fits every window; its labels print without a blank page', async () => {
-  await looks('light');
-  await app.rows(
-    `INSERT INTO cloths OVERRIDING SYSTEM VALUE SELECT (jsonb_populate_record(c, jsonb_build_object('id', c.id + 1000, 'name', c.name || ' II', 'usual_for', '[]'::jsonb))).* FROM cloths c WHERE sort = 'cloth'`,
-  );
-  const cloths = await app.rows<{ name: string }>(`SELECT name FROM cloths WHERE sort = 'cloth' ORDER BY id`);
-  const columns = ['Order', 'Customer', 'Kind', 'How many', 'Width', 'Height', 'Cloth'];
-  const fields = ['order', 'customer', 'kind', 'qty', 'value:width', 'value:height', 'cloth:face'];
-  const rows = cloths.map(({ name }) => ['many', 'The Whole Wharf', 'Envelope cushion', '2', '16', '16', name]);
-  const sent = await fetch(`${app.url}/api/orders/import`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json', origin: app.url },
-    body: JSON.stringify({ sheet: { columns, rows }, fields, isPartial: false }),
-  });
-  expect(await sent.json()).toMatchObject({ ok: true, value: { lines: cloths.length } });
-  await me.opens('/batches/new');
-  await me.press('Tick all');
-  await me.press('Make the batch');
-  await me.sees('Make the lays');
-  await me.press('Make the lays');
-  const laid = () =>
-    app.rows<{ id: number; cloth: number }>(
-      `SELECT b.id, min(l.cloth_id) AS cloth FROM batches b JOIN lays l ON l.batch_id = b.id WHERE b.status = 'laid' GROUP BY b.id HAVING count(*) > 16`,
-    );
-  await expect.poll(laid, { timeout: 120_000, interval: 500 }).toHaveLength(1);
-  const [{ id, cloth }] = (await laid()) as [{ id: number; cloth: number }];
-  for (const page of [
-    '',
-    `/table/${cloth}`,
-    `/cutting/${cloth}`,
-    `/cut/${cloth}`,
-    `/ways/${cloth}`,
-    `/stock/${cloth}`,
-    '/finished',
-    '/print',
-    '/sewing',
-  ]) {
-    await me.opens(`/batches/${id}${page}`);
-    await fitsItsWindow();
-  }
-  await comesPartByPart(`/batches/${id}/print`);
-  await me.opens(`/batches/${id}/labels`);
-  await me.page.waitForSelector('[data-label] path');
-  const labels = (await me.page.$$('[data-label]')).length;
-  const pdf = await getDocument({
-    data: new Uint8Array(await me.page.pdf({ preferCSSPageSize: true })),
-    useSystemFonts: false,
-    verbosity: 0,
-  }).promise;
-  // Three by eight on a sheet.
-  expect(pdf.numPages).toBe(Math.ceil(labels / 24));
 });

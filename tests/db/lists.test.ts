@@ -101,12 +101,8 @@ test('days are days whatever the zone of the machine', async () => {
 
 test.each([
   ['JPY', 29_600, '29600', 29_600],
-  ['CLP', 29_600, '29600', 29_600],
-  ['ISK', 1_250, '1250', 1_250],
-  ['VND', 90_000, '90000', 90_000],
   ['GBP', 2_450, '24.50', 24.5],
   ['OMR', 12_345, '12.345', 12.345],
-  ['KWD', 500, '0.500', 0.5],
 ])('money of %s has its own decimals in the lists and figures', async (currency, minor, text, number) => {
   await db.execute(sql`UPDATE cloths SET currency = ${currency}, price_minor = ${minor}`);
   // One metre of each item, at that price for a metre.

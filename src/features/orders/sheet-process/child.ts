@@ -3,7 +3,8 @@ import { checkSheet } from '../sheet';
 import readSheet from './read-sheet';
 import type { SheetAnswer, SheetQuestion } from './pool';
 
-// A process of its own for one file: a hostile one can take neither the server's time nor its memory, and is ended with it.
+// A process of its own for files: a hostile one can take neither the server's time nor its memory, and the process is ended with it. One that
+// answered waits for the next question, and ends with the server.
 
 async function answer(question: SheetQuestion): Promise<SheetAnswer> {
   if (question.ask === 'read') return { is: 'read', sheet: await readSheet({ bytes: question.bytes }) };
@@ -19,6 +20,7 @@ async function answer(question: SheetQuestion): Promise<SheetAnswer> {
   return { is: 'checked', checked: checkSheet(sheet, fields, whole, isPartial) };
 }
 
-process.once('message', (question: SheetQuestion) => {
-  void answer(question).then((result) => process.send!(result, () => process.exit(0)));
+process.on('message', (question: SheetQuestion) => {
+  void answer(question).then((result) => process.send!(result));
 });
+process.on('disconnect', () => process.exit(0));
