@@ -62,6 +62,7 @@ export function toOrderLine(
     qty: line.qty,
     fit: line.fit,
     measuredAs: line.measuredAs,
+    taken: line.taken,
     matching: line.matching,
     measures,
     ...(line.outline && { outline: line.outline.corners }),

@@ -57,6 +57,10 @@ function placesOf(kind: CoverKind): Place[] {
     if (formula !== undefined) places.push({ field, formula, wants });
   };
   const addTexts = (field: string, text: string) => inBraces(text).forEach((formula) => add(field, formula, 'any'));
+  kind.measures.forEach((measure, i) => {
+    add(`measures.${i}.fromSeams`, measure.fromSeams, 'length');
+    add(`measures.${i}.fromCut`, measure.fromCut, 'length');
+  });
   kind.options.forEach((option, i) => {
     add(`options.${i}.when`, option.when, 'yes-no');
   });
@@ -85,6 +89,7 @@ function placesOf(kind: CoverKind): Place[] {
     add(`notions.${i}.when`, notion.when, 'yes-no');
     add(`notions.${i}.qty`, notion.qty, 'number');
     add(`notions.${i}.length`, notion.length, 'length');
+    for (const formula of notion.size ?? []) add(`notions.${i}.size`, formula, 'length');
     addTexts(`notions.${i}.note`, notion.note);
   });
   kind.checks.forEach((check, i) => {
@@ -100,6 +105,17 @@ function placesOf(kind: CoverKind): Place[] {
   kind.steps.forEach((step, i) => {
     add(`steps.${i}.when`, step.when, 'yes-no');
     addTexts(`steps.${i}.do`, step.do);
+    add(`steps.${i}.seam`, step.seam, 'length');
+    for (const turn of [step.hem ?? []].flat()) add(`steps.${i}.hem`, turn, 'length');
+    if (step.tip !== undefined) addTexts(`steps.${i}.tip`, step.tip);
+    if (step.before) addTexts(`steps.${i}.before`, `${step.before.ask} ${step.before.helps}`);
+  });
+  kind.inspections?.forEach((one, i) => {
+    add(`inspections.${i}.when`, one.when, 'yes-no');
+    addTexts(`inspections.${i}.what`, one.what);
+    add(`inspections.${i}.size`, one.size, 'length');
+    add(`inspections.${i}.tolerance`, one.tolerance, 'length');
+    if (one.helps !== undefined) addTexts(`inspections.${i}.helps`, one.helps);
   });
   kind.centre?.forEach((formula) => add('centre', formula, 'length'));
   return places;
@@ -184,7 +200,7 @@ const reader =
   };
 
 /** Names that stand in every formula. */
-const GIVEN = ['asCut', 'traced', 'perimeter'];
+const GIVEN = ['asCut', 'metric', 'traced', 'perimeter'];
 
 /** Checks the usual values of measures and options: each may use the names before it. */
 function checkUsual(kind: CoverKind, read: Read, fault: Tell) {
@@ -305,6 +321,7 @@ function whenOf(kind: CoverKind, field: string): string | undefined {
     strips: kind.strips,
     notions: kind.notions,
     steps: kind.steps,
+    inspections: kind.inspections ?? [],
     checks: kind.checks,
     options: kind.options,
     marks: kind.marks ?? [],

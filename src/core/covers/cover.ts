@@ -1,5 +1,5 @@
 import type { Nm, OrderUnits } from '../length';
-import type { Axis, Fit, Foot, MarkSort, Role, Stitch } from './kind';
+import type { Axis, Before, Fit, Foot, MarkSort, Needle, Role, Stitch, Taken, Tension, Tool } from './kind';
 
 /** The facts of one cover: measures and options by name. Lengths in nanometres; a hem is a list of one or two turns. */
 export interface CoverInput {
@@ -9,8 +9,10 @@ export interface CoverInput {
   /** A length or a hem in nanometres, a count as it is, or a choice. */
   options: Record<string, Nm | Nm[] | string>;
   fit?: Fit;
-  /** `cut` when the sizes were read off an old cover's cut edges and already hold the allowances. */
-  measuredAs?: 'finished' | 'cut';
+  /** How the sizes were taken, where `taken` does not say otherwise of one; off the form where it is left out. */
+  measuredAs?: Taken;
+  /** How single measures were taken, by their names. */
+  taken?: Record<string, Taken>;
   units: OrderUnits;
 }
 
@@ -49,6 +51,8 @@ export interface CoverNotion {
   name: string;
   qty: number;
   length?: Nm;
+  /** How wide and how high it must be at least (nm), of what is bought in sizes. */
+  size?: [Nm, Nm];
   /** About how much of it one cover takes, where that is no measure: for costs and shopping (nm). */
   estimate?: Nm;
   note: string;
@@ -68,8 +72,17 @@ export interface CoverMark {
 export interface CoverStep {
   n: number;
   do: string;
+  /** The allowance of its seam (nm). */
+  seam?: Nm;
+  /** The turns of its hem (nm). */
+  hem?: Nm[];
   stitch?: Stitch;
   foot?: Foot;
+  needle?: Needle;
+  tension?: Tension;
+  before?: Before;
+  tip?: string;
+  tools?: Tool[];
   caution?: string;
 }
 
@@ -81,10 +94,12 @@ export interface Warning {
   level: 'warn' | 'stop';
 }
 
+/** A look at the finished cover: measured where it has a size (nm), else seen, right or not. */
 export interface Inspection {
   what: string;
-  size: Nm;
-  tolerance: Nm;
+  size?: Nm;
+  tolerance?: Nm;
+  helps?: string;
 }
 
 /** Parts and notions of one cover: everything per cover, not multiplied by the order's quantity. */
@@ -98,6 +113,8 @@ export interface TakeOff {
   /** A check of the sewn cover: the size that the tape must show, and how far it may be off. */
   inspections: Inspection[];
   warnings: Warning[];
+  /** Sizes of the form that were worked back from an old cover (nm), by the measure's name. */
+  workedBack: Record<string, Nm>;
   /** The seam allowance, for joins. */
   seam: Nm;
   /** Which point of the set's first piece lies on the motif when the pattern is centred. */

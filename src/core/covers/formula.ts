@@ -250,7 +250,7 @@ const TAKES: Record<string, number> = { min: Infinity, max: Infinity, diagonal: 
 /** Words that mean something in every kind: no measure, option or result may have them as its name. */
 export const RESERVED: readonly string[] = [
   ...Object.keys(FUNCTIONS),
-  ...['allowance', 'asCut', 'traced', 'perimeter', 'nth', 'true', 'false', 'null', 'this'],
+  ...['allowance', 'asCut', 'metric', 'traced', 'perimeter', 'nth', 'true', 'false', 'null', 'this'],
 ];
 
 function call({ callee, arguments: args }: jsep.CallExpression, scope: Scope): Value {

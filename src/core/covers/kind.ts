@@ -13,7 +13,33 @@ export interface Measure {
   tape?: string;
   /** A formula for what is meant when it is left open. */
   default?: string;
+  /**
+   * The form's size worked back from an old cover: from its seams, or from its cut edges (formulas, in which the measure's own name is what
+   * was read off). Without them a size of an old cover is used as it is, and `asCut` tells the formulas so.
+   */
+  fromSeams?: string;
+  fromCut?: string;
+  /** Trimmed at its staples it says nothing but the least: the sentence that asks for what must be measured instead. */
+  trimmed?: string;
 }
+
+/** How a size was taken: off the form, or off an old cover from seam to seam, cut edge to cut edge, or where it was trimmed at its staples. */
+export const TAKEN = ['finished', 'seams', 'cut', 'trimmed'] as const;
+export type Taken = (typeof TAKEN)[number];
+
+/** The ways of taking a measure that its kind can work back from. */
+export const takenOf = ({ fromSeams, fromCut, trimmed }: Measure): Taken[] =>
+  TAKEN.filter(
+    (way) =>
+      way === 'finished' ||
+      (way === 'seams' && fromSeams !== undefined) ||
+      (way === 'cut' && fromCut !== undefined) ||
+      (way === 'trimmed' && trimmed !== undefined),
+  );
+
+/** Whether the sizes of an old cover are worked back measure by measure; earlier versions of kinds take a line's sizes all alike. */
+export const worksBack = ({ measures }: { measures: readonly Measure[] }): boolean =>
+  measures.some((measure) => takenOf(measure).length > 1);
 
 interface OptionBase {
   id: string;
@@ -121,6 +147,8 @@ export interface Notion {
   qty: string;
   when?: string;
   length?: string;
+  /** How wide and how high it must be at least, of what is bought in sizes. */
+  size?: [string, string];
   /** Text with {formulas} in braces. */
   note: string;
 }
@@ -140,12 +168,59 @@ export const STITCHES = {
   upholstery: '4–5 mm',
   topstitch: '6 mm',
   basting: 'the longest',
+  zigzag: 'zigzag, about 3 mm',
+  neoprene: '3–3.5 mm, straight',
 } as const;
 export type Stitch = keyof typeof STITCHES;
 
 /** Presser feet that a step may ask for. From memory. */
-export const FEET = ['zip foot', 'piping foot', 'walking foot'] as const;
+export const FEET = ['standard foot', 'zip foot', 'piping foot', 'walking foot'] as const;
 export type Foot = (typeof FEET)[number];
+
+/** Needles by the cloth that they are for. Common practice, no source; the numbers of the heavy ones from memory. */
+export const NEEDLES = {
+  light: 'needle 80 (12)',
+  usual: 'needle 90 (14)',
+  denim: 'denim needle 100 (16)',
+  heavy: 'heavy needle 110 (18)',
+  curved: 'curved hand needle',
+} as const;
+export type Needle = keyof typeof NEEDLES;
+
+export const TENSIONS = { more: 'more thread tension' } as const;
+export type Tension = keyof typeof TENSIONS;
+
+/** Tools that people lay out before they begin, beside machine, foot and needle. Common practice, no source. */
+export const TOOLS = [
+  'rotary cutter and ruler',
+  'shears',
+  'pins',
+  'clips',
+  'basting tape, 1/4 in',
+  'contrasting thread for basting',
+  'marker',
+  'seam ripper',
+  'point turner',
+  'iron',
+  'bodkin or safety pin',
+  'hand needle',
+  'staple gun',
+  'staple remover',
+  'hot knife and glass',
+  'foam saw',
+  'spray adhesive',
+  'leather or vinyl glue',
+  'snap setter',
+  'long needle for tufts',
+  'tape measure',
+] as const;
+export type Tool = (typeof TOOLS)[number];
+
+/** The question of a step that can't be taken back, and what helps where its answer is no. */
+export interface Before {
+  ask: string;
+  helps: string;
+}
 
 /** Type of a mark: a spot, a line to stitch or cut along, or a line to fold along. */
 export const MARK_SORTS = ['point', 'line', 'fold'] as const;
@@ -169,10 +244,31 @@ export interface Step {
   do: string;
   /** The names of the marks that it needs: their numbers stand behind it. */
   marks?: string[];
+  /** The allowance of the seam that it sews (a formula). */
+  seam?: string;
+  /** The hem whose turns it folds: the name of the option, or the turns themselves (formulas). */
+  hem?: string | string[];
   stitch?: Stitch;
   foot?: Foot;
+  needle?: Needle;
+  tension?: Tension;
+  before?: Before;
+  /** The slip that people make here, and how to keep from it. */
+  tip?: string;
+  /** Tools that it takes, beside those of its setting. */
+  tools?: Tool[];
   when?: string;
   caution?: string;
+}
+
+/** A look at the finished cover: a size is measured within its tolerance (formulas), anything else is seen, right or not. */
+export interface KindInspection {
+  what: string;
+  size?: string;
+  tolerance?: string;
+  /** What usually helps where it is not right. */
+  helps?: string;
+  when?: string;
 }
 
 /** The role of a part's cloth. Cloth roles fall back to the face; materials that nobody sees have a name of their own. */
@@ -184,6 +280,7 @@ export const MATERIAL_ROLES = [
   'interfacing',
   'strap',
   'foam',
+  'sewing foam',
   'board',
   'underlining',
   'dust cover',
@@ -246,6 +343,8 @@ export interface CoverKind {
   strips: PartStrip[];
   notions: Notion[];
   checks: Check[];
+  /** What is looked at when it is sewn; without them the finished sizes and the diagonals. */
+  inspections?: KindInspection[];
   /** None where nothing is marked. */
   marks?: PartMark[];
   steps: Step[];

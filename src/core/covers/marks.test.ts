@@ -21,7 +21,7 @@ describe('marks by kind', () => {
     const made = cover(
       'wrap-cushion',
       { width: cm(40), height: cm(40) },
-      { options: { seam: cm(1), hem: [cm(3)], overlap: cm(30) } },
+      { options: { seam: cm(1), hem: [cm(3)], overlap: cm(30), opening: 'edge' } },
       'mm',
     );
     const [strip] = made.pieces;
@@ -32,10 +32,29 @@ describe('marks by kind', () => {
     const [second] = named(made, 'second fold');
     expect(hemmed - first!.along!).toBe(cm(30));
     expect(first!.along! - second!.along!).toBe(cm(40));
-    // “Fold at the overlap” says how far that is, and which marks it means.
+    // The step says how far that is, and which marks it means.
     expect(made.steps.map((step) => step.do).join(' ')).toMatch(
-      /30 cm from the hemmed edge of the outer flap and 40 cm further.*\(marks 3, 4\)/,
+      /30 cm from its hemmed edge, the second fold 40 cm further \(marks 3, 4\)/,
     );
+    // The print is centred on the front, which lies between the folds.
+    expect(made.centre![1]).toBe((first!.along! + second!.along!) / 2);
+  });
+
+  test('B: a 14 form: one end is brought 4 past the centre line, the other just onto it; the folds lie where they fall', () => {
+    const made = cover(
+      'wrap-cushion',
+      { width: inches(14), height: inches(14.75) },
+      { options: { seam: inches(0.25), hem: [inches(0.25), inches(1)], overlap: inches(4) } },
+    );
+    const [centre] = named(made, 'centre line');
+    const [first] = named(made, 'first fold');
+    const [second] = named(made, 'second fold');
+    expect(centre!.along).toBe(inches(18));
+    // Folded there, an end comes to lie as far on the other side of the fold.
+    const outerEnd = inches(36 - 1.25);
+    expect(2 * first!.along! - outerEnd).toBe(centre!.along! - inches(4));
+    expect(2 * second!.along! - inches(1.25)).toBe(centre!.along!);
+    expect(first!.along! - second!.along!).toBe(inches(14.75));
   });
 
   test('C: marks 2 1/2 from each end of a 16 in edge leave 11 of opening', () => {
@@ -49,10 +68,28 @@ describe('marks by kind', () => {
     expect(ends.every(({ along }) => along === inches(0.5))).toBe(true);
   });
 
-  test('E: the stitch line lies 2 1/2 from the finished edge all round', () => {
+  test('D: one cloth is cut at half the form, 18 into 9 and 13 1/2; the fold of 2 lies in the larger part', () => {
+    const made = cover('flap-zip-cushion', { width: inches(18), height: inches(18) }, { options: { flap: 'fold' } });
+    expect(made.pieces.find(({ name }) => name === 'back')!.along).toBe(inches(9 + 13.5));
+    expect(named(made, 'cut here')[0]!.along).toBe(inches(9));
+    expect(named(made, 'flap fold')[0]!.along).toBe(inches(11));
+  });
+
+  test('E: nothing is marked inside: the flange’s line is pinned or pressed on the right side', () => {
     const made = cover('flanged-cushion', { width: inches(18), height: inches(18), flange: inches(2.5) });
-    // Cut 24 by 24 with a seam of 1/2: the finished edge is 1/2 in from the cut one.
-    expect(named(made, 'stitch line').map(({ across, along }) => across ?? along)).toEqual([3, 21, 3, 21].map(inches));
+    expect(new Set(made.marks.map(({ name }) => name))).toEqual(new Set(['hem line']));
+    expect(
+      made.steps.some((step) => step.do.includes('right side') && step.do.includes('2 1/2 in from the finished edge')),
+    ).toBe(true);
+    expect(made.steps.some(({ seam }) => seam === inches(2.5))).toBe(true);
+  });
+
+  test('H: straps at the front of the top plate', () => {
+    const made = cover('strapped-pad', { width: inches(16), depth: inches(15), thickness: inches(2) });
+    expect(named(made, 'strap').map(({ piece, along }) => [piece, along])).toEqual([
+      ['top', inches(1)],
+      ['top', inches(1)],
+    ]);
   });
 
   test('I: tufts at equal spaces, three across and two along, none nearer than 1/2 in to the seam', () => {
@@ -62,13 +99,19 @@ describe('marks by kind', () => {
       { options: { tuftsAcross: 3, tuftsAlong: 2 } as never },
     );
     const tufts = named(made, 'tuft');
-    expect(new Set(tufts.map(({ across }) => (across! - inches(0.25)) / inches(39)))).toEqual(
+    expect(new Set(tufts.map(({ across }) => (across! - inches(0.5)) / inches(38.5)))).toEqual(
       new Set([1 / 4, 1 / 2, 3 / 4]),
     );
-    expect(new Set(tufts.map(({ along }) => Math.round(along! - inches(0.25)) / inches(18)))).toEqual(
-      new Set([1 / 3, 2 / 3]),
+    expect(new Set(tufts.map(({ along }) => Number(((along! - inches(0.5)) / inches(17.5)).toFixed(6))))).toEqual(
+      new Set([0.333333, 0.666667]),
     );
     expect(tufts).toHaveLength(6);
+    // Rows of top stitching cross at them, and a pull is cut for each crossing.
+    expect(named(made, 'row, the short way').map(({ across }) => across)).toEqual(
+      tufts.slice(0, 3).map(({ across }) => across),
+    );
+    expect(named(made, 'row, the long way')).toHaveLength(2);
+    expect(made.pieces.find(({ name }) => name === 'pull')!.qty).toBe(6);
     const many = cover(
       'platform-boxed',
       { length: inches(10), width: inches(8), thickness: inches(2) },
@@ -91,8 +134,8 @@ describe('marks by kind', () => {
       tuftRowStep: inches(7),
     };
     const places = named(cover('platform-boxed', size, { options: old as never }), 'tuft');
-    // The seam of 1/4 in lies between the cut edge and where the old cover was measured from.
-    expect(places.map(({ across, along }) => [across! / inches(1) - 0.25, along! / inches(1) - 0.25])).toEqual([
+    // The seam of 1/2 in lies between the cut edge and where the old cover was measured from.
+    expect(places.map(({ across, along }) => [across! / inches(1) - 0.5, along! / inches(1) - 0.5])).toEqual([
       [8, 5],
       [19, 5],
       [30, 5],
@@ -131,19 +174,36 @@ describe('marks by kind', () => {
     ).toEqual(new Set(['5.75 5.75', '5.75 25.25', '25.25 5.75', '25.25 25.25']));
   });
 
-  test('K: the mitre starts at the frame’s height over the pull, 9 on a skirt of 13 1/2; the skirt joins the underside at its inset', () => {
-    // Drop 11 1/2 and pull 2 make 13 1/2; an inset of 2 1/2 leaves a frame of 9.
+  test('K: the straight seam ends 9 from the lower edge of a skirt of 13 1/2; the line on the underside lies 4 from its cut edge', () => {
     const made = cover(
       'pillow-top-stool',
-      { length: inches(29.25), width: inches(21.25), thickness: inches(3), drop: inches(11.5) },
-      { options: { inset: inches(2.5) } },
+      { length: inches(28.25), width: inches(20.25), thickness: inches(3), drop: inches(9) },
+      { options: { inset: inches(4), pull: 0 } },
     );
-    const [start] = named(made, 'mitre starts');
     expect(made.pieces.find(({ name }) => name === 'long skirt')!.along).toBe(inches(13.5));
-    expect(start!.along! - inches(2)).toBe(inches(9));
+    expect(named(made, 'straight seam ends').map(({ along }) => along)).toEqual([inches(9), inches(9)]);
     expect(named(made, 'skirt line').map(({ across, along }) => across ?? along)).toEqual(
-      [3, 19.25, 3, 27.25].map(inches),
+      [4, 17.25, 4, 25.25].map(inches),
     );
+  });
+
+  test('M: a pocket on the outside, centred on the front cover with the spine counted off', () => {
+    const made = cover(
+      'hemmed-book-cover',
+      { wrap: inches(15.25), height: inches(9.75), cover: inches(6.5) },
+      { options: { pocketWidth: inches(4), pocketHeight: inches(5) } },
+    );
+    const corners = made.marks.filter(({ name }) => name.startsWith('corner of the pocket'));
+    expect(new Set(corners.map(({ piece }) => piece))).toEqual(new Set(['outer']));
+    // The outer is 16 1/4 x 10 3/4; half an inch beyond the book, the front cover reaches 6 1/2 in from the right.
+    const middle = 16.25 - 0.5 - 3.25;
+    expect(corners.map(({ across, along }) => [across! / NM.in, along! / NM.in])).toEqual([
+      [middle - 2, 2.875],
+      [middle - 2, 7.875],
+      [middle + 2, 2.875],
+      [middle + 2, 7.875],
+    ]);
+    expect(made.centre![0] / NM.in).toBe(middle);
   });
 
   test('O: the loop 1/2 in down at the centre of the back’s top edge, the button 5/8 below the notch, panels 1/2 in from the sides and 1/4 down', () => {
@@ -161,9 +221,10 @@ describe('marks by kind', () => {
 
   test('P: three snaps at 1/4, 1/2 and 3/4 of the length, 1.5 cm in', () => {
     const made = cover('strap-pad', { length: cm(18), width: cm(18) }, {}, 'mm');
-    const snaps = named(made, 'snap').filter(({ piece }) => piece === 'outer');
-    expect(snaps.map(({ along }) => along! - cm(1))).toEqual([cm(4.5), cm(9), cm(13.5)]);
-    expect(snaps.every(({ across }) => across === cm(2.5))).toBe(true);
+    const snaps = named(made, 'snap, on the finished pad');
+    expect(snaps.map(({ along }) => along! - cm(1))).toEqual([cm(4.5), cm(9), cm(13.5), cm(4.5), cm(9), cm(13.5)]);
+    // Both edges of a piece of 20 with seams of 1.
+    expect(snaps.map(({ across }) => across)).toEqual([2.5, 2.5, 2.5, 17.5, 17.5, 17.5].map(cm));
   });
 });
 
@@ -216,7 +277,7 @@ describe('any kind', () => {
     const line = {
       id: '1',
       kind: 'zip-cushion',
-      kindVersion: 3,
+      kindVersion: 4,
       qty: 1,
       measures: { width: inches(20), height: inches(16) },
       options: {},

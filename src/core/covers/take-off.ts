@@ -27,8 +27,18 @@ import {
   word,
 } from './formula';
 import { arcPoints, boxSize, isSimple, offsetOutline, overhang, perimeterOf } from './outline';
-import { usualOf, type CoverKind, type KindOption, type PartPiece } from './kind';
-import type { CoverInput, CoverMark, CoverNotion, CoverPiece, CoverStrip, Inspection, TakeOff } from './cover';
+import { usualOf, worksBack, type CoverKind, type KindOption, type PartPiece, type Step } from './kind';
+import type {
+  CoverInput,
+  CoverMark,
+  CoverNotion,
+  CoverPiece,
+  CoverStep,
+  CoverStrip,
+  Inspection,
+  TakeOff,
+  Warning,
+} from './cover';
 import { inputFaults } from './input-faults';
 
 /** Zip lengths in stock. Common practice, no source: the usual inch and centimetre ranges, from memory. */
@@ -136,10 +146,11 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   }
   const notions = kind.notions
     .filter(({ when }) => holds(when))
-    .map(({ name, qty, length: long, note }) => ({
+    .map(({ name, qty, length: long, size: asked, note }) => ({
       name,
       qty: count(qty),
       ...(long && { length: size(long) }),
+      ...(asked && { size: point(asked) }),
       note: text(note),
     }));
   const marks = marksOf(kind, pieces, scope, holds, size, count);
@@ -150,19 +161,13 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     notions: notions.some(({ name }) => name === 'thread')
       ? notions
       : [...notions, threadFor(pieces, strips, input.units)],
-    inspections: inspectionsOf(kind, finished),
+    inspections: inspectionsOf(kind, finished, formulas),
+    workedBack: workedBack(kind, input, size),
     seam: scope.values.has('seam') ? size('seam') : inches(1 / 2),
     marks: marks.filter((mark) => isOnPiece(mark, pieces)),
-    steps: kind.steps
-      .filter(({ when }) => holds(when))
-      .map(({ do: what, marks: needs, stitch, foot, caution }, i) => ({
-        n: i + 1,
-        do: withMarks(text(what), marks, needs),
-        ...(stitch && { stitch }),
-        ...(foot && { foot }),
-        ...(caution && { caution }),
-      })),
+    steps: kind.steps.filter(({ when }) => holds(when)).map((step, i) => stepOf(step, i + 1, marks, kind, formulas)),
     warnings: [
+      ...trimmedWarnings(kind, input),
       ...kind.checks
         .filter(({ when }) => holds(when))
         .map(({ code, field, message, level }) => ({ code, field, message: text(message), level })),
@@ -178,6 +183,53 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
     centre: kind.centre ? shiftedBy(point(kind.centre), traced) : null,
   });
 }
+
+/** A step with its numbers filled in. */
+function stepOf(step: Step, n: number, marks: readonly CoverMark[], kind: CoverKind, formulas: Formulas): CoverStep {
+  const { do: what, marks: needs, seam, hem, before, tip, stitch, foot, needle, tension, tools, caution } = step;
+  const { size, text } = formulas;
+  return {
+    n,
+    do: withMarks(text(what), marks, needs),
+    ...(seam !== undefined && { seam: size(seam) }),
+    ...(hem !== undefined && { hem: turnsOf(hem, kind, formulas) }),
+    ...(stitch && { stitch }),
+    ...(foot && { foot }),
+    ...(needle && { needle }),
+    ...(tension && { tension }),
+    ...(before && { before: { ask: text(before.ask), helps: text(before.helps) } }),
+    ...(tip !== undefined && { tip: text(tip) }),
+    ...(tools && { tools }),
+    ...(caution && { caution }),
+  };
+}
+
+/** Turns of a hem (nm): those of the option of that name as the order has it, or formulas. */
+function turnsOf(hem: string | string[], { options }: CoverKind, { scope, size }: Formulas): Nm[] {
+  if (typeof hem !== 'string') return hem.map(size);
+  if (!options.some(({ id, type }) => id === hem && type === 'hem')) return [size(hem)];
+  return [1, 2].flatMap((turn) => (scope.values.has(`${hem}Turn${turn}`) ? [size(`${hem}Turn${turn}`)] : []));
+}
+
+/** How a measure of this input was taken. */
+const takenAs = ({ taken, measuredAs }: CoverInput, id: string) => taken?.[id] ?? measuredAs ?? 'finished';
+
+/** The form's sizes that do not come from a tape on the form. */
+const workedBack = (kind: CoverKind, input: CoverInput, size: Formulas['size']): Record<string, Nm> =>
+  Object.fromEntries(
+    kind.measures
+      .filter(({ id, fromSeams, fromCut }) => {
+        const way = takenAs(input, id);
+        return (way === 'seams' && fromSeams !== undefined) || (way === 'cut' && fromCut !== undefined);
+      })
+      .map(({ id }) => [id, size(id)]),
+  );
+
+/** Stops a cover of which a size was trimmed away on the old one. */
+const trimmedWarnings = (kind: CoverKind, input: CoverInput): Warning[] =>
+  kind.measures
+    .filter(({ id, trimmed }) => trimmed !== undefined && takenAs(input, id) === 'trimmed')
+    .map(({ id, trimmed }) => ({ code: 'trimmed', field: id, message: trimmed!, level: 'stop' as const }));
 
 type Traced = ReturnType<typeof tracedOutline>;
 
@@ -318,15 +370,28 @@ function tracedOutline(form: [Nm, Nm][], allowance: Nm) {
 
 /** An estimate of the thread: every seam joins two edges, so half of all edges is sewn; a strip's long edges are sewn once. */
 function threadFor(pieces: readonly CoverPiece[], strips: readonly CoverStrip[], units: OrderUnits): CoverNotion {
-  const edges = pieces.reduce((sum, { qty, across, along }) => sum + qty * (across + along), 0);
+  const sewn = pieces.filter(({ role }) => role !== 'foam' && role !== 'sewing foam');
+  const edges = sewn.reduce((sum, { qty, across, along }) => sum + qty * (across + along), 0);
   const runs = strips.reduce((sum, { qty, length: long }) => sum + qty * long, 0);
   const unit = units === 'in' ? 'yd' : 'm';
   const about = Math.ceil((THREAD_PART * (edges + runs)) / NM[unit]);
   return { name: 'thread', qty: 1, estimate: about * NM[unit], note: `about ${about} ${unit} a cover, an estimate` };
 }
 
+/** Inspections that the kind names itself, or those that follow from its finished sizes. */
+function inspectionsOf(kind: CoverKind, finished: TakeOff['finished'], { holds, size, text }: Formulas): Inspection[] {
+  if (!kind.inspections) return usualInspections(kind, finished);
+  return kind.inspections
+    .filter(({ when }) => holds(when))
+    .map(({ what, size: wanted, tolerance, helps }) => ({
+      what: text(what),
+      ...(wanted !== undefined && { size: size(wanted), tolerance: size(tolerance ?? 'inch(1/8)') }),
+      ...(helps !== undefined && { helps: text(helps) }),
+    }));
+}
+
 /** Sizes by the tape within 1/8 in, 1/4 on soft fills; squareness by the diagonals. Common practice, no source. */
-function inspectionsOf(kind: CoverKind, finished: TakeOff['finished']): Inspection[] {
+function usualInspections(kind: CoverKind, finished: TakeOff['finished']): Inspection[] {
   const tolerance = inches(kind.fill === 'soft' ? 1 / 4 : 1 / 8);
   const { width, height, thickness, skirt, flange, overlap } = finished;
   const isRound = kind.drawing === 'round';
@@ -357,7 +422,9 @@ function inspectionsOf(kind: CoverKind, finished: TakeOff['finished']): Inspecti
 /** The names that a kind's formulas may use: its measures and options, `allowance` by fit, `asCut`, `…Given`. */
 function scopeOf(kind: CoverKind, input: CoverInput): Scope {
   const scope = emptyScope(zipLengths(input.units), STYLES[input.units]);
-  const asCut = input.measuredAs === 'cut';
+  const backwards = worksBack(kind);
+  const asCut = !backwards && input.measuredAs === 'cut';
+  scope.values.set('metric', { type: 'yes-no', value: input.units !== 'in' });
   scope.values.set('traced', { type: 'yes-no', value: input.outline !== undefined });
   scope.values.set('perimeter', length(input.outline ? perimeterOf(input.outline) : 0));
   scope.values.set('asCut', { type: 'yes-no', value: asCut });
@@ -370,7 +437,18 @@ function scopeOf(kind: CoverKind, input: CoverInput): Scope {
     'allowance',
     compiled(asCut ? 'inch(0)' : (kind.allowance[input.fit ?? kind.defaultFit] ?? kind.allowance[kind.defaultFit]!)),
   );
+  if (backwards) workBack(kind, input, scope);
   return scope;
+}
+
+/** Puts the form's sizes in place of those that were read off an old cover; formulas see no other measure than the one that they work back. */
+function workBack(kind: CoverKind, input: CoverInput, scope: Scope) {
+  for (const { id, fromSeams, fromCut } of kind.measures) {
+    const way = takenAs(input, id);
+    const formula = way === 'seams' ? fromSeams : way === 'cut' ? fromCut : undefined;
+    if (formula !== undefined && input.measures[id] !== undefined)
+      scope.values.set(id, length(quantity(formula, scope, 'length')));
+  }
 }
 
 function setOption(scope: Scope, option: KindOption, given: Nm | Nm[] | string | undefined, units: OrderUnits) {

@@ -1,5 +1,5 @@
 import { usableWidth, type Cloth } from '../cloth';
-import type { CoverKind, CoverStep, TakeOff, Warning } from '../covers';
+import type { CoverKind, CoverStep, TakeOff, Tool, Warning } from '../covers';
 import { inches, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { OrderLine } from './order-line';
 
@@ -21,7 +21,9 @@ interface ClothCheck {
 }
 
 const NATURAL = ['cotton', 'linen', 'wool', 'silk', 'leather', 'mixed'];
-const NO_HEM = ['vinyl', 'leather', 'neoprene', 'fleece'];
+const NO_HEM = ['vinyl', 'leather', 'neoprene'];
+/** Cloth in which the holes of pins stay. */
+const HOLES_STAY = ['vinyl', 'leather', 'neoprene'];
 
 /** The turns of a line's hem: as given, or the kind's usual; 0 where it has none. */
 function hemTurns({ line, kind }: Seen): number {
@@ -32,6 +34,9 @@ function hemTurns({ line, kind }: Seen): number {
   return given !== undefined && [given].flat().every((turn) => turn === 0) ? 0 : turns;
 }
 
+/** An old cover has shown how it fits. */
+const isOffOldCover = ({ measuredAs = 'finished' }: OrderLine) => measuredAs !== 'finished';
+
 /** Mistakes that only the cloth shows. Common practice of the trade, no source. They warn; none of them stops. */
 const CHECKS: readonly ClothCheck[] = [
   {
@@ -39,7 +44,7 @@ const CHECKS: readonly ClothCheck[] = [
     field: 'fit',
     find: ({ line, kind, face }) => {
       const fit = line.fit ?? kind.defaultFit;
-      if (face.nature?.give !== 'none' || fit === 'true' || line.measuredAs === 'cut') return null;
+      if (face.nature?.give !== 'none' || fit === 'true' || isOffOldCover(line)) return null;
       return `${face.name} does not give: cut ${fit}, the seams strain; true size is safer.`;
     },
   },
@@ -50,7 +55,7 @@ const CHECKS: readonly ClothCheck[] = [
       face.nature?.give === 'stretch' &&
       (line.fit ?? kind.defaultFit) === 'true' &&
       kind.allowance.snug &&
-      line.measuredAs !== 'cut'
+      !isOffOldCover(line)
         ? `${face.name} stretches: cut true size it hangs loose; snug is usual.`
         : null,
   },
@@ -70,9 +75,9 @@ const CHECKS: readonly ClothCheck[] = [
       const { nature, name } = seen.clothOf('back') ?? seen.face;
       if (!nature || hemTurns(seen) === 0) return null;
       if (NO_HEM.includes(nature.fibre)) return `${name} does not fray and is too thick to turn: write a hem of 0.`;
-      return nature.weight === 'heavy' && hemTurns(seen) > 1
-        ? `${name} is too heavy to turn twice: write one turn.`
-        : null;
+      if (hemTurns(seen) < 2) return null;
+      if (nature.fibre === 'fleece') return `${name} is too thick to turn twice: write one turn.`;
+      return nature.weight === 'heavy' ? `${name} is too heavy to turn twice: write one turn.` : null;
     },
   },
   {
@@ -155,19 +160,50 @@ export function clothWarnings(
 const isHeavyToSew = ({ nature }: Cloth) =>
   nature !== undefined && (nature.weight === 'heavy' || ['vinyl', 'leather'].includes(nature.fibre));
 
-/** A step as its cloth asks for it: heavy and sticky cloth takes a longer stitch and the walking foot. Common practice, no source. */
+/**
+ * A step as its cloth asks for it: heavy and sticky cloth takes a longer stitch, a heavy needle and the walking foot, neoprene its own setting,
+ * light cotton a fine needle; where pins leave holes, clips. Common practice, no source.
+ */
 export function stepOn(face: Cloth | undefined, step: CoverStep): CoverStep {
-  if (!face || !step.stitch || !isHeavyToSew(face)) return step;
-  return { ...step, stitch: step.stitch === 'seam' ? 'upholstery' : step.stitch, foot: step.foot ?? 'walking foot' };
+  const { nature } = face ?? {};
+  if (!face || !nature) return step;
+  const tools = HOLES_STAY.includes(nature.fibre)
+    ? step.tools?.map((tool): Tool => (tool === 'pins' ? 'clips' : tool))
+    : step.tools;
+  const held = { ...step, ...(tools && { tools: [...new Set(tools)] }) };
+  if (!step.stitch) return held;
+  const walking = step.foot === undefined || step.foot === 'standard foot' ? 'walking foot' : step.foot;
+  if (nature.fibre === 'neoprene') {
+    const stitch = step.stitch === 'seam' ? 'neoprene' : step.stitch;
+    return { ...held, stitch, foot: walking, needle: 'denim', tension: 'more' };
+  }
+  if (isHeavyToSew(face)) {
+    const stitch = step.stitch === 'seam' ? 'upholstery' : step.stitch;
+    return { ...held, stitch, foot: walking, needle: 'heavy' };
+  }
+  return nature.weight === 'light' && step.needle === 'usual' ? { ...held, needle: 'light' } : held;
 }
+
+/** Whether a setting is tried on a scrap first: cloth that keeps its holes, gives, or has a pile. */
+const wantsScrap = ({ nature, turns }: Cloth) =>
+  nature !== undefined &&
+  (HOLES_STAY.includes(nature.fibre) || nature.give === 'stretch' || (turns === 'none' && nature.weight === 'heavy'));
 
 /** Advice on sewing a cloth, before the first step. Common practice of the trade, no source. */
 export function clothSteps(face: Cloth | undefined): Omit<CoverStep, 'n'>[] {
   const { nature } = face ?? {};
   if (!face || !nature) return [];
   const steps: Omit<CoverStep, 'n'>[] = [];
-  if (isHeavyToSew(face)) steps.push({ do: `${face.name}: a heavy needle; try the stitch on a scrap first.` });
-  if (nature.fibre === 'neoprene') steps.push({ do: `${face.name}: more thread tension, and a test piece first.` });
+  if (isHeavyToSew(face) || nature.fibre === 'neoprene' || wantsScrap(face))
+    steps.push({
+      do: `${face.name}: ${nature.fibre === 'neoprene' ? 'a denim needle and more thread tension' : isHeavyToSew(face) ? 'a heavy needle' : 'the usual needle'}; try the setting on a scrap first.`,
+      ...(wantsScrap(face) && {
+        before: {
+          ask: 'Was the setting tried on a scrap, and do both threads meet inside?',
+          helps: 'Sew a scrap of two layers, change tension or stitch length, and sew another.',
+        },
+      }),
+    });
   if (['fleece', 'vinyl', 'acrylic', 'polyester', 'neoprene'].includes(nature.fibre))
     steps.push({
       do: `${face.name}: no hot iron; finger-press, or a cool iron under a cloth.`,

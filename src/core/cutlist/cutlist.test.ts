@@ -50,7 +50,7 @@ describe('the cut list', () => {
       }),
     );
     expect(piped.strips[0]).toMatchObject({ role: 'welt', cloth: 'plain', qty: 8 });
-    expect(piped.pieces.every(({ cloth }) => cloth === 'reed')).toBe(true);
+    expect(piped.pieces.every(({ role, cloth }) => cloth === (role === 'foam' ? 'foam' : 'reed'))).toBe(true);
   });
 
   test('faults name the line and the field', () => {

@@ -1,4 +1,4 @@
-import type { CoverInput, Fit, Role } from '../covers';
+import type { CoverInput, Fit, Role, Taken } from '../covers';
 import type { Nm } from '../length';
 import type { Direction, WideWay } from './panels';
 
@@ -17,7 +17,9 @@ export interface OrderLine {
   outline?: [Nm, Nm][];
   options: CoverInput['options'];
   fit?: Fit;
-  measuredAs?: 'finished' | 'cut';
+  /** How its sizes were taken, and single ones otherwise. */
+  measuredAs?: Taken;
+  taken?: Record<string, Taken>;
   matching?: Matching;
   /** Which side of a part lies along the bolt, by the part's name; where it is left out the kind decides. */
   directions?: Record<string, Direction>;

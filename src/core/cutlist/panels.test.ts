@@ -230,11 +230,20 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
       ({ stitch }) => stitch,
     );
     expect(sewn.length).toBeGreaterThan(2);
-    for (const { stitch, foot } of sewn)
-      expect([stitch, foot]).toEqual(['upholstery', foot === 'zip foot' ? 'zip foot' : 'walking foot']);
+    for (const { do: what, stitch, foot, needle } of sewn)
+      if (stitch !== 'zigzag')
+        expect([what, stitch, foot, needle]).toEqual([
+          what,
+          'upholstery',
+          foot === 'zip foot' ? 'zip foot' : 'walking foot',
+          'heavy',
+        ]);
+    // Pins leave holes in it.
+    expect(sewn.flatMap(({ tools = [] }) => tools)).not.toContain('pins');
+    expect(sewn.flatMap(({ tools = [] }) => tools)).toContain('clips');
     expect(sewn.some(({ foot }) => foot === 'zip foot')).toBe(true);
     for (const { stitch, foot } of listOf(cushion(), cloth()).steps)
-      expect([stitch ?? 'seam', foot === 'walking foot']).toEqual(['seam', false]);
+      expect([stitch === 'upholstery', foot === 'walking foot']).toEqual([false, false]);
     expect(steps.map(({ n }) => n)).toEqual(steps.map((_, i) => i + 1));
     expect(listOf(cushion(), cloth()).steps[0]!.do).toContain('square its end');
   });

@@ -6,9 +6,12 @@ import {
   FEET,
   FITS,
   MARK_SORTS,
+  NEEDLES,
   ROLES,
   STITCHES,
   TAPES,
+  TENSIONS,
+  TOOLS,
   type CoverKind,
   type MeasuredObject,
 } from '../covers';
@@ -44,6 +47,9 @@ const KIND_SHAPE = Joi.object<CoverKind>({
       hint: text(200).required(),
       tape: named,
       default: formula,
+      fromSeams: formula,
+      fromCut: formula,
+      trimmed: text(300),
     }),
     20,
   ),
@@ -143,6 +149,7 @@ const KIND_SHAPE = Joi.object<CoverKind>({
       qty: formula.required(),
       when: formula,
       length: formula,
+      size: pair,
       note: text(300).required(),
     }),
   ),
@@ -155,6 +162,17 @@ const KIND_SHAPE = Joi.object<CoverKind>({
       level: Joi.string().valid('warn', 'stop').required(),
     }),
   ),
+  inspections: Joi.array()
+    .items(
+      Joi.object({
+        what: text(200).required(),
+        size: formula,
+        tolerance: formula,
+        helps: text(300),
+        when: formula,
+      }),
+    )
+    .max(60),
   marks: Joi.array()
     .items(
       Joi.object({
@@ -176,6 +194,15 @@ const KIND_SHAPE = Joi.object<CoverKind>({
       marks: Joi.array().items(named).max(20),
       stitch: Joi.string().valid(...Object.keys(STITCHES)),
       foot: Joi.string().valid(...FEET),
+      needle: Joi.string().valid(...Object.keys(NEEDLES)),
+      tension: Joi.string().valid(...Object.keys(TENSIONS)),
+      seam: formula,
+      hem: Joi.alternatives(named, Joi.array().items(formula).min(1).max(2)),
+      before: Joi.object({ ask: text(300).required(), helps: text(300).required() }),
+      tip: text(400),
+      tools: Joi.array()
+        .items(Joi.string().valid(...TOOLS))
+        .max(TOOLS.length),
       when: formula,
       caution: text(400),
     }),

@@ -1,4 +1,4 @@
-import { FITS, kindById, ROLES, STITCHES, type CoverInput, type Fit } from '../covers';
+import { FITS, kindById, NEEDLES, ROLES, STITCHES, TAKEN, TENSIONS, type CoverInput, type Fit } from '../covers';
 import { cutList, DIRECTIONS, MOST_COVERS, WIDE_WAYS, type CutList, type OrderLine } from '../cutlist';
 import { parseLength, printNumber, STYLES, toUnits, type Nm, type Units } from '../length';
 import { ok, refuse, type Result } from '../result';
@@ -122,8 +122,9 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
     }),
     ...(line.fit !== undefined && { fit: oneOf<Fit>(line.fit, FITS, at('fit')) }),
     ...(line.measuredAs !== undefined && {
-      measuredAs: oneOf(line.measuredAs, ['finished', 'cut'] as const, at('measuredAs')),
+      measuredAs: oneOf(line.measuredAs, TAKEN, at('measuredAs')),
     }),
+    ...(line.taken !== undefined && { taken: byPart('taken', TAKEN) }),
   };
 }
 
@@ -212,19 +213,29 @@ export function cutListToJson(list: CutList, units: Units) {
       ...(length !== undefined && { length: out(length) }),
       note,
     })),
-    steps: list.steps.map(({ line, n, do: what, stitch, foot, caution }) => ({
-      line,
-      n,
-      do: what,
-      ...(stitch && { stitch: STITCHES[stitch] }),
-      ...(foot && { foot }),
-      ...(caution && { caution }),
-    })),
-    inspections: list.inspections.map(({ line, what, size, tolerance }) => ({
+    steps: list.steps.map(
+      ({ line, n, do: what, seam, hem, stitch, foot, needle, tension, before, tip, tools, caution }) => ({
+        line,
+        n,
+        do: what,
+        ...(seam !== undefined && { seam: out(seam) }),
+        ...(hem && { hem: hem.map(out) }),
+        ...(stitch && { stitch: STITCHES[stitch] }),
+        ...(foot && { foot }),
+        ...(needle && { needle: NEEDLES[needle] }),
+        ...(tension && { tension: TENSIONS[tension] }),
+        ...(before && { before }),
+        ...(tip && { tip }),
+        ...(tools && { tools }),
+        ...(caution && { caution }),
+      }),
+    ),
+    inspections: list.inspections.map(({ line, what, size, tolerance, helps }) => ({
       line,
       what,
-      size: out(size),
-      tolerance: out(tolerance),
+      ...(size !== undefined && { size: out(size) }),
+      ...(tolerance !== undefined && { tolerance: out(tolerance) }),
+      ...(helps && { helps }),
     })),
     warnings: list.warnings.map(({ line, code, field, message }) => ({ line, code, field, message })),
   };

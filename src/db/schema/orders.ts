@@ -14,7 +14,7 @@ import {
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import { ROLES } from '../../core/covers/kind';
+import { ROLES, TAKEN, type Taken } from '../../core/covers/kind';
 import { DIRECTIONS, WIDE_WAYS } from '../../core/cutlist/panels';
 import { createdAt, id, nm, updatedAt, version, words } from './columns';
 import { cloths } from './cloths';
@@ -84,9 +84,9 @@ export const orderLines = pgTable(
     kindVersion: integer('kind_version').notNull(),
     qty: integer('qty').notNull(),
     fit: text('fit', { enum: ['true', 'snug', 'overfull'] }).notNull(),
-    measuredAs: text('measured_as', { enum: ['finished', 'cut'] })
-      .notNull()
-      .default('finished'),
+    /** How the sizes were taken, and single measures otherwise, by their names. */
+    measuredAs: text('measured_as', { enum: TAKEN }).notNull().default('finished'),
+    taken: jsonb('taken').$type<Record<string, Taken>>().notNull().default({}),
     matching: text('matching', { enum: ['none', 'alike', 'centred'] })
       .notNull()
       .default('none'),
@@ -104,7 +104,7 @@ export const orderLines = pgTable(
     check('order_lines_qty', sql`${t.qty} BETWEEN 1 AND 10000`),
     check(
       'order_lines_words',
-      sql`${t.fit} IN ('true', 'snug', 'overfull') AND ${t.measuredAs} IN ('finished', 'cut') AND ${t.matching} IN ('none', 'alike', 'centred')`,
+      sql`${t.fit} IN ('true', 'snug', 'overfull') AND ${t.measuredAs} IN (${words(TAKEN)}) AND ${t.matching} IN ('none', 'alike', 'centred')`,
     ),
   ],
 );

@@ -6,6 +6,7 @@ import {
   type KindBook,
   type KindOption,
   type Role,
+  type Taken,
   unknownKind,
 } from '@/core/covers';
 import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
@@ -22,7 +23,9 @@ export interface LineForm {
   kindVersion: number;
   qty: string;
   fit: Fit;
-  measuredAs: 'finished' | 'cut';
+  /** How the sizes were taken, and single measures otherwise, by their names. */
+  measuredAs: Taken;
+  taken: Record<string, Taken>;
   matching: Matching;
   /** Measures and length options by name; a hem is written turn by turn with a plus: `1/4 + 1/4`. */
   typed: Record<string, string>;
@@ -76,6 +79,7 @@ export const ROLE_LABELS: Record<Role, string> = {
   interfacing: 'Interfacing',
   strap: 'Strap',
   foam: 'Foam',
+  'sewing foam': 'Sewing foam',
   board: 'Board',
   underlining: 'Underlining',
   'dust cover': 'Dust cover',
@@ -85,6 +89,13 @@ export const MATCHING_LABELS: Record<Matching, string> = {
   none: 'Not matched',
   alike: 'All alike',
   centred: 'Motif centred',
+};
+
+export const TAKEN_LABELS: Record<Taken, string> = {
+  finished: 'off the form',
+  seams: 'old cover, seam to seam',
+  cut: 'old cover, cut edge to cut edge',
+  trimmed: 'old cover, trimmed at its staples',
 };
 
 /** A new line of a kind: as the workroom does it, and where the workroom has no rule, as is usual for the kind. */
@@ -106,6 +117,7 @@ export function emptyLine(
     qty: '1',
     fit: workroom?.fit && kind.allowance[workroom.fit] !== undefined ? workroom.fit : kind.defaultFit,
     measuredAs: 'finished',
+    taken: {},
     matching: 'none',
     typed,
     choices: workroom?.grain && has('grain') ? { grain: workroom.grain } : {},
@@ -164,6 +176,7 @@ export function readLineForm(
     options: {},
     fit: form.fit,
     measuredAs: form.measuredAs,
+    taken: form.taken,
     matching: form.matching,
     directions: form.directions,
     panels: form.panels,

@@ -1,7 +1,7 @@
-import type { KindBook } from '@/core/covers';
+import type { KindBook, Taken } from '@/core/covers';
 import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
-import { FIT_LABELS, MATCHING_LABELS, readLineForm, ROLE_LABELS, type LineForm } from './form';
+import { FIT_LABELS, MATCHING_LABELS, readLineForm, ROLE_LABELS, TAKEN_LABELS, type LineForm } from './form';
 
 /** A field of a line that can't change any more: its name in the form, its label, and how it is stored. */
 interface Difference {
@@ -39,7 +39,12 @@ function differencesOf(stored: LineForm, typed: LineForm, units: OrderUnits, kin
   };
   look('qty', 'How many', String(Number(stored.qty)), String(Number(typed.qty)));
   look('fit', 'The fit', stored.fit, typed.fit, FIT_LABELS[stored.fit]);
-  look('measuredAs', 'How it was measured', stored.measuredAs, typed.measuredAs);
+  look('measuredAs', 'How it was measured', stored.measuredAs, typed.measuredAs, TAKEN_LABELS[stored.measuredAs]);
+  for (const { id, label } of kind?.measures ?? []) {
+    const [before, now] = [stored, typed].map(({ taken, measuredAs }) => taken[id] ?? measuredAs) as [Taken, Taken];
+    if (stored.measuredAs === typed.measuredAs)
+      look(`taken.${id}`, `How the ${label.toLowerCase()} was taken`, before, now, TAKEN_LABELS[before]);
+  }
   look('matching', 'Matching', stored.matching, typed.matching, MATCHING_LABELS[stored.matching]);
   look('outline', 'The traced form', stored.outline.trim(), typed.outline.trim(), 'another one');
   const lengthsOf = (line: LineForm) => {

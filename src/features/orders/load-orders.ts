@@ -71,6 +71,7 @@ export async function loadOrders(db: Reader, ids: readonly number[]): Promise<St
             qty: String(line.qty),
             fit: line.fit,
             measuredAs: line.measuredAs,
+            taken: line.taken,
             matching: line.matching,
             typed: typedOf(stored, order.units),
             choices: Object.fromEntries(

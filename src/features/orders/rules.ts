@@ -1,6 +1,6 @@
 import { isMatch } from 'date-fns';
 import Joi from 'joi';
-import { FITS, ROLES } from '@/core/covers';
+import { FITS, ROLES, TAKEN } from '@/core/covers';
 import { DIRECTIONS, WIDE_WAYS } from '@/core/cutlist';
 import type { Fault } from '@/core/result';
 import { MOST_SHEET_ROWS, type Sheet } from '@/core/files';
@@ -22,7 +22,13 @@ const line = Joi.object({
   fit: Joi.string()
     .valid(...FITS)
     .required(),
-  measuredAs: Joi.string().valid('finished', 'cut').required(),
+  measuredAs: Joi.string()
+    .valid(...TAKEN)
+    .required(),
+  taken: Joi.object()
+    .pattern(keepableText().max(40), Joi.string().valid(...TAKEN))
+    .max(40)
+    .default({}),
   matching: Joi.string().valid('none', 'alike', 'centred').required(),
   typed: Joi.object().pattern(keepableText().max(40), text(80)).max(40).required(),
   choices: Joi.object().pattern(keepableText().max(40), text(40)).max(40).required(),

@@ -18,9 +18,19 @@ export const columnsOf = ({ form, kind, outline }: AcceptedLine) => ({
   qty: Number(form.qty),
   fit: form.fit,
   measuredAs: form.measuredAs,
+  taken: takenOf(form, kind),
   matching: form.matching,
   outline: outline ? { typed: form.outline, corners: outline } : null,
 });
+
+/** The measures of a kind that were taken otherwise than the line says. */
+const takenOf = ({ taken, measuredAs }: AcceptedLine['form'], { measures }: AcceptedLine['kind']) =>
+  Object.fromEntries(
+    measures.flatMap(({ id }) => {
+      const way = taken[id];
+      return way === undefined || way === measuredAs ? [] : [[id, way]];
+    }),
+  );
 
 /** Values of a line beside its own row. */
 export function valuesOf({ form, kind, lengths }: AcceptedLine) {

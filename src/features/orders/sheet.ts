@@ -167,7 +167,12 @@ function lineOf(
   if (fit && kind.allowance[fit] === undefined) fault('fit', `${kind.name} is not made ${fit}.`);
   else if (fit) line.fit = fit;
   line.matching = word('matching', MATCHING_LABELS) ?? 'none';
-  line.measuredAs = word('measuredAs', { finished: 'of the form', cut: 'an old cover’s cut edges' }) ?? 'finished';
+  line.measuredAs =
+    word('measuredAs', {
+      finished: 'of the form',
+      seams: 'an old cover’s seams',
+      cut: 'an old cover’s cut edges',
+    }) ?? 'finished';
 
   fields.forEach((field, column) => {
     const given = (cells[column] ?? '').trim();

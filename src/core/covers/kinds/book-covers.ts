@@ -1,16 +1,52 @@
-import type { CoverKind, KindOption, Measure } from '../kind';
+import type { CoverKind, KindInspection, KindOption, Measure } from '../kind';
 import { hemmedBookMarks, paddedBookMarks, vinylBookMarks } from './marks';
-import { CAUTION, cutStep, seamOf } from './shared';
+import {
+  CAUTION,
+  cutStep,
+  either,
+  FIRM,
+  hemStep,
+  markStep,
+  measured,
+  pinsOption,
+  seamOf,
+  seamStep,
+  seen,
+  threads,
+} from './shared';
 
-const wrapAndHeight: Measure[] = [
+type OldCover = Pick<Measure, 'fromSeams' | 'fromCut'>;
+
+const wrapAndHeight = (wrap: OldCover, height: OldCover): Measure[] => [
   {
     id: 'wrap',
     label: 'Wrap',
     hint: 'front edge, round the spine, to back edge in one go, the book closed',
     tape: 'wrap',
+    ...wrap,
   },
-  { id: 'height', label: 'Height', hint: 'of the cover, top to bottom', tape: 'tall' },
+  { id: 'height', label: 'Height', hint: 'of the cover, top to bottom', tape: 'tall', ...height },
 ];
+
+/** What is looked at on a cover that a book goes into; nobody taps its diagonals. */
+const onTheBook: KindInspection[] = [
+  seen('closes on the book without strain'),
+  seen('flaps the same width'),
+  seen('edges even'),
+  threads,
+];
+
+const spineOption: KindOption = {
+  id: 'spine',
+  isRare: true,
+  label: 'Spine',
+  type: 'length',
+  hint: 'its thickness, to find the middle of the front',
+};
+
+/** A flap of one layer has its hem where the doubled one has its fold. */
+const SINGLE_HEM = either('inch(1)', 'cm(2)');
+const ONE_TURN = either('inch(1/2)', 'cm(1)');
 
 const flapLayers = (usual: 'single' | 'doubled'): KindOption => ({
   id: 'flaps',
@@ -29,13 +65,16 @@ export const paddedBookCover: CoverKind = {
   id: 'padded-book-cover',
   letter: 'L',
   name: 'Book cover, lined and padded',
-  version: 3,
+  version: 4,
   about: 'Outer, lining and batting with two folded flaps; turned through a gap, so reversible.',
   drawing: 'book',
   object: 'book',
   fill: 'firm',
   measures: [
-    ...wrapAndHeight,
+    ...wrapAndHeight(
+      { fromSeams: 'wrap - board', fromCut: 'wrap - 2 * seam - board' },
+      { fromSeams: 'height - board', fromCut: 'height - 2 * seam - board' },
+    ),
     {
       id: 'board',
       label: 'Board',
@@ -55,15 +94,19 @@ export const paddedBookCover: CoverKind = {
       hint: 'how far each flap reaches in',
     },
     flapLayers('doubled'),
+    spineOption,
+    pinsOption,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [
-    { name: 'cutWidth', is: 'asCut ? wrap : wrap + 2 * seam + board' },
-    { name: 'cutHeight', is: 'asCut ? height : height + 2 * seam + board' },
-    // A single flap has one hem of 1/2 + 1/2 where the doubled one has its fold.
-    { name: 'flapWidth', is: "flaps == 'single' ? flap + seam + board + inch(1) : 2 * flap + 2 * seam + board" },
-    { name: 'stiffened', is: "flaps == 'single' ? flapWidth - inch(1) : flapWidth / 2" },
+    { name: 'cutWidth', is: 'wrap + 2 * seam + board' },
+    { name: 'cutHeight', is: 'height + 2 * seam + board' },
+    { name: 'flapHem', is: SINGLE_HEM, inline: true },
+    { name: 'flapWidth', is: "flaps == 'single' ? flap + seam + board + flapHem : 2 * flap + 2 * seam + board" },
+    { name: 'stiffened', is: "flaps == 'single' ? flapWidth - flapHem : flapWidth / 2" },
+    // The front cover is the right half of the outer's right side, half the spine off its middle.
+    { name: 'frontCentre', is: 'cutWidth - seam - board / 2 - (wrap - spine) / 4' },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
@@ -73,7 +116,7 @@ export const paddedBookCover: CoverKind = {
       qty: 1,
       across: 'cutWidth',
       along: 'cutHeight',
-      match: { anchor: ['cutWidth / 2', 'cutHeight / 2'], delta: ['inch(0)', 'inch(0)'] },
+      match: { anchor: ['frontCentre', 'cutHeight / 2'], delta: ['inch(0)', 'inch(0)'] },
     },
     { name: 'lining', role: 'lining', qty: 1, across: 'cutWidth', along: 'cutHeight' },
     { name: 'batting', role: 'batting', qty: 1, across: 'cutWidth', along: 'cutHeight' },
@@ -82,7 +125,7 @@ export const paddedBookCover: CoverKind = {
   ],
   strips: [],
   notions: [],
-  centre: ['cutWidth / 2', 'cutHeight / 2'],
+  centre: ['frontCentre', 'cutHeight / 2'],
   marks: paddedBookMarks,
   checks: [
     {
@@ -93,45 +136,82 @@ export const paddedBookCover: CoverKind = {
       message: 'Flaps of {flap} would meet inside a wrap of {wrap}; make them less than half.',
     },
   ],
+  inspections: [
+    measured('width, opened flat', 'cutWidth - 2 * seam', FIRM),
+    measured('height', 'cutHeight - 2 * seam', FIRM),
+    ...onTheBook,
+  ],
   steps: [
     cutStep,
+    markStep('the flaps’ folds and both ends of the gap', ['fold', 'hem line', 'end of the gap']),
     {
       do: 'Fuse interfacing to one half of each flap, fold the flaps in half and press.',
       when: "flaps == 'doubled'",
+      tools: ['iron'],
       caution: CAUTION.iron,
     },
-    {
-      do: 'Fuse interfacing to each flap up to its hem, turn the hem 1/2 + 1/2 and top-stitch.',
-      stitch: 'seam',
+    hemStep('Fuse interfacing to each flap up to its hem, turn the hem and stitch it.', [ONE_TURN, ONE_TURN], {
       when: "flaps == 'single'",
+    }),
+    {
+      do: 'Fuse the batting to the outer; where it is not fusible, baste it round the edge.',
+      stitch: 'basting',
+      tools: ['iron', 'contrasting thread for basting'],
       caution: CAUTION.iron,
     },
     {
-      do: 'Baste the batting to the outer; lay the flaps on it, raw edges out, then the lining face down.',
-      stitch: 'basting',
+      do: 'Lay the flaps on the right side of the outer, folds inwards, raw edges at the edge; the lining face down over all.',
+      before: {
+        ask: 'Do the flaps’ folds point inwards, and is the print upright?',
+        helps: 'Turn the flap round now; inside the cover it can’t be turned.',
+      },
+      tools: ['pins', 'clips'],
+    },
+    seamStep('Sew all round but for the gap, {metric ? cm(6) : inch(5/2)} in the middle of the lower edge.', {
+      marks: ['end of the gap'],
+    }),
+    {
+      do: 'Trim the corners, and the allowance to {metric ? mm(3) : inch(1/8)}, but not at the gap.',
+      tip: 'The gap needs its whole allowance to be turned in.',
+      tools: ['shears'],
+      caution: CAUTION.cutter,
     },
     {
-      do: 'Sew all round at the seam allowance, leaving a gap of 2 to 3 in.',
-      marks: ['end of the gap'],
-      stitch: 'seam',
-      caution: CAUTION.needle,
+      do: 'Turn through the gap with a blunt point, turn the gap’s edges in and press.',
+      tip: 'A blunt point, never scissors.',
+      tools: ['point turner', 'iron'],
+      caution: CAUTION.iron,
     },
-    { do: 'Clip the corners, turn through the gap with a blunt point, press and close the gap.' },
-    { do: 'Check: it goes over the closed book without pulling the boards.' },
+    seamStep('Edge-stitch all round, which closes the gap.', {
+      seam: either('inch(1/8)', 'mm(3)'),
+      tip: 'Needle down at the corners, foot up, turn.',
+      tools: [],
+    }),
+    { do: 'Try it on the closed book: it goes over without pulling the boards.' },
   ],
 };
+
+const HAS_POCKET = 'pocketWidthGiven && pocketHeightGiven';
+/** What the pocket is cut larger than it comes out. */
+const POCKET = either('inch(1)', 'cm(2)');
 
 /** Kind M: hemmed flaps, an optional pocket. Common practice, no source. */
 export const hemmedBookCover: CoverKind = {
   id: 'hemmed-book-cover',
   letter: 'M',
   name: 'Book cover with hemmed flaps',
-  version: 2,
-  about: 'Outer and lining with two hemmed flaps, and a pocket if wanted; sewn at 3/8 in.',
+  version: 3,
+  about: 'Outer and lining with two hemmed flaps, and a pocket on the outside if wanted.',
   drawing: 'book',
   object: 'book',
   fill: 'firm',
-  measures: [...wrapAndHeight, { id: 'cover', label: 'Cover', hint: 'the width of one cover alone', tape: 'cover' }],
+  measures: [
+    ...wrapAndHeight(
+      { fromSeams: 'wrap + 2 * seam - allowance', fromCut: 'wrap - allowance' },
+      { fromSeams: 'height + 2 * seam - allowance', fromCut: 'height - allowance' },
+    ),
+    { id: 'cover', label: 'Cover', hint: 'the width of one cover alone', tape: 'cover' },
+  ],
   options: [
     seamOf('inch(3/8)', 'cm(1)'),
     flapLayers('single'),
@@ -143,18 +223,23 @@ export const hemmedBookCover: CoverKind = {
       metric: ['cm(1)', 'cm(1)'],
       when: "flaps == 'single'",
     },
-    { id: 'spine', isRare: true, label: 'Spine', type: 'length', hint: 'its thickness, to prove the wrap' },
+    { ...spineOption, hint: 'its thickness, to prove the wrap' },
     { id: 'pocketWidth', label: 'Pocket width', type: 'length', hint: 'finished; empty: no pocket' },
     { id: 'pocketHeight', label: 'Pocket height', type: 'length', hint: 'finished; empty: no pocket' },
+    pinsOption,
   ],
   defaultFit: 'true',
-  allowance: { true: 'inch(1)' },
+  allowance: { true: either('inch(1)', 'cm(2.5)') },
   results: [
     { name: 'cutWidth', is: 'wrap + allowance' },
     { name: 'cutHeight', is: 'height + allowance' },
     // A doubled flap reaches in as far as the hemmed one does, twice, with a seam at its raw edges.
-    { name: 'reach', is: 'cover - inch(1/2) - seam - inch(1)' },
-    { name: 'flapWidth', is: "flaps == 'single' ? cover - inch(1/2) : 2 * (reach + seam)" },
+    { name: 'shy', is: ONE_TURN, inline: true },
+    { name: 'flapHem', is: 'hem', inline: true },
+    { name: 'reach', is: `cover - shy - seam - ${SINGLE_HEM}` },
+    { name: 'flapWidth', is: "flaps == 'single' ? cover - shy : 2 * (reach + seam)" },
+    // The front cover is the right half of the outer's right side; the spine lies between the two.
+    { name: 'frontCentre', is: 'cutWidth - allowance / 2 - cover / 2' },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
@@ -164,7 +249,7 @@ export const hemmedBookCover: CoverKind = {
       qty: 1,
       across: 'cutWidth',
       along: 'cutHeight',
-      match: { anchor: ['cutWidth / 2', 'cutHeight / 2'], delta: ['inch(0)', 'inch(0)'] },
+      match: { anchor: ['frontCentre', 'cutHeight / 2'], delta: ['inch(0)', 'inch(0)'] },
     },
     { name: 'lining', role: 'lining', qty: 1, across: 'cutWidth', along: 'cutHeight' },
     { name: 'flap', role: 'flap', qty: 2, across: 'flapWidth', along: 'cutHeight' },
@@ -172,14 +257,14 @@ export const hemmedBookCover: CoverKind = {
       name: 'pocket',
       role: 'pocket',
       qty: 2,
-      when: 'pocketWidthGiven && pocketHeightGiven',
-      across: 'pocketWidth + inch(1)',
-      along: 'pocketHeight + inch(1)',
+      when: HAS_POCKET,
+      across: `pocketWidth + ${POCKET}`,
+      along: `pocketHeight + ${POCKET}`,
     },
   ],
   strips: [],
   notions: [],
-  centre: ['cutWidth / 2', 'cutHeight / 2'],
+  centre: ['frontCentre', 'cutHeight / 2'],
   marks: hemmedBookMarks,
   checks: [
     {
@@ -204,28 +289,71 @@ export const hemmedBookCover: CoverKind = {
       message: 'A pocket of {pocketWidth} by {pocketHeight} is larger than the cover of {cover} by {height}.',
     },
   ],
+  inspections: [
+    measured('width, opened flat', 'cutWidth - 2 * seam', FIRM),
+    measured('height', 'cutHeight - 2 * seam', FIRM),
+    seen('pocket centred on the front, its three sides straight', undefined, HAS_POCKET),
+    ...onTheBook,
+  ],
   steps: [
     cutStep,
-    {
-      do: 'Hem one long edge of each flap: press the turns, then stitch along the fold.',
-      stitch: 'seam',
+    markStep('the flaps’ hems, both ends of the gap, and on the right side the pocket,', [
+      'fold',
+      'hem line',
+      'end of the gap',
+      'corner of the pocket, right side',
+    ]),
+    hemStep('Hem one long edge of each flap, turned so that the right side shows.', 'hem', {
       when: "flaps == 'single'",
+      before: {
+        ask: 'Are both hems turned to the side that leaves the right side seen?',
+        helps: 'The usual slip is to the other side, and one of each: lay both flaps on the book and look.',
+      },
+    }),
+    {
+      do: 'Fold each flap in half along its length and press.',
+      when: "flaps == 'doubled'",
+      tools: ['iron'],
       caution: CAUTION.iron,
     },
-    { do: 'Fold each flap in half along its length and press.', when: "flaps == 'doubled'", caution: CAUTION.iron },
+    seamStep(
+      'Sew the pocket’s two layers right sides together but for its lower edge; clip, turn through it and press.',
+      {
+        when: HAS_POCKET,
+        seam: `${POCKET} / 2`,
+        tools: ['pins', 'shears', 'point turner', 'iron'],
+      },
+    ),
+    seamStep('Sew the pocket on the outside, centred on the front cover, along three sides.', {
+      marks: ['corner of the pocket, right side'],
+      when: HAS_POCKET,
+      seam: either('inch(1/8)', 'mm(3)'),
+      tip: 'Before all is put together; back-stitch at both upper ends.',
+    }),
     {
-      do: 'Sew the pocket’s layers together, turn, and stitch it to the lining.',
-      stitch: 'seam',
-      when: 'pocketWidthGiven && pocketHeightGiven',
+      do: 'Lay flaps and lining right side up, the outer face down on them.',
+      before: {
+        ask: 'Do the flaps’ hems point inwards, and is the print upright?',
+        helps: 'Turn the flap round now; inside the cover it can’t be turned.',
+      },
+      tools: ['pins', 'clips'],
     },
-    {
-      do: 'Lay the flaps on the outer, the lining face down over them, and sew all round at 3/8 in, leaving a gap.',
+    seamStep('Sew all round but for the gap, {metric ? cm(9) : inch(7/2)} in the middle of the lower edge.', {
       marks: ['end of the gap'],
-      stitch: 'seam',
-      caution: CAUTION.needle,
+    }),
+    {
+      do: 'Pink the allowance all round but for the gap.',
+      tip: 'The gap needs its whole allowance to be turned in.',
+      tools: ['shears'],
+      caution: CAUTION.cutter,
     },
-    { do: 'Clip the corners, turn with a blunt point, press and close the gap.' },
-    { do: 'Check: it goes over the closed book, the flaps hold both boards.' },
+    {
+      do: 'Turn through the gap with a blunt point, press, and close the gap by hand or along its edge.',
+      tip: 'A blunt point, never scissors.',
+      tools: ['point turner', 'iron', 'hand needle'],
+      caution: CAUTION.iron,
+    },
+    { do: 'Try it on the closed book: the flaps hold both boards.' },
   ],
 };
 
@@ -234,12 +362,15 @@ export const vinylBookCover: CoverKind = {
   id: 'vinyl-book-cover',
   letter: 'N',
   name: 'Book cover, one layer of vinyl',
-  version: 3,
+  version: 4,
   about: 'One layer with turned-in flaps; edges stitched by hand or glued. Square the hide or offcut first.',
   drawing: 'book',
   object: 'book',
   fill: 'firm',
-  measures: wrapAndHeight,
+  measures: wrapAndHeight(
+    { fromSeams: 'wrap', fromCut: 'wrap - 2 * flap' },
+    { fromSeams: 'height - allowance', fromCut: 'height - allowance' },
+  ),
   options: [
     {
       id: 'flap',
@@ -251,22 +382,33 @@ export const vinylBookCover: CoverKind = {
     },
     { id: 'margin', label: 'Margin', type: 'length', default: 'mm(5)', hint: 'beyond the book at top and bottom' },
     seamOf('mm(4)', 'mm(4)'),
+    {
+      id: 'edge',
+      label: 'Edges',
+      type: 'choice',
+      choices: [
+        { id: 'stitched', label: 'stitched by hand' },
+        { id: 'glued', label: 'glued' },
+      ],
+      default: 'stitched',
+    },
   ],
   defaultFit: 'true',
   allowance: { true: '2 * margin' },
   results: [
-    { name: 'cutWidth', is: 'asCut ? wrap : wrap + 2 * flap' },
+    { name: 'cutWidth', is: 'wrap + 2 * flap' },
     { name: 'cutHeight', is: 'height + allowance' },
   ],
-  finished: { width: 'asCut ? wrap - 2 * flap : wrap', height: 'cutHeight' },
+  finished: { width: 'wrap', height: 'cutHeight' },
   pieces: [{ name: 'cover', role: 'face', qty: 1, across: 'cutWidth', along: 'cutHeight' }],
   strips: [],
   notions: [
     {
       name: 'thread',
       qty: '1',
+      when: "edge == 'stitched'",
       length: '4 * cutHeight + 4 * flap',
-      note: 'waxed, for stitching 3 to 4 mm in; or adhesive',
+      note: 'waxed, for stitching {seam} in',
     },
   ],
   marks: vinylBookMarks,
@@ -275,14 +417,43 @@ export const vinylBookCover: CoverKind = {
       code: 'flap-wide',
       field: 'flap',
       level: 'warn',
-      when: 'flap > inch(7)',
-      message: 'A flap of {flap} is more than the 7 in that are usual at most.',
+      when: `flap > ${either('inch(7)', 'cm(18)')}`,
+      message: 'A flap of {flap} is more than the {metric ? cm(18) : inch(7)} that are usual at most, and slow to fit.',
     },
   ],
+  inspections: [measured('width, flaps folded in', 'wrap', FIRM), measured('height', 'cutHeight', FIRM), ...onTheBook],
   steps: [
-    { do: 'Square the hide or offcut, then cut the cover.', caution: CAUTION.cutter },
-    { do: 'Fold the flaps in round the book’s boards and clip them.', marks: ['flap fold'] },
-    { do: 'Stitch the edges by hand 3 to 4 mm in, or glue them.', caution: CAUTION.adhesive },
-    { do: 'Check: the book opens flat.' },
+    {
+      do: 'Square the hide or offcut, then cut the cover; put a label on it.',
+      tools: ['rotary cutter and ruler', 'tape measure'],
+      caution: CAUTION.cutter,
+    },
+    markStep('the fold of each flap', ['flap fold']),
+    {
+      do: 'Fold the flaps round the book itself, mark where they end and tape them down.',
+      marks: ['flap fold'],
+      tip: 'Deep flaps are slow to fit: take the book out and in again before anything is fixed.',
+      tools: ['clips', 'basting tape, 1/4 in'],
+      before: {
+        ask: 'Does the book open and close with the flaps taped?',
+        helps: 'Let the flaps out a little; holes in vinyl stay.',
+      },
+    },
+    {
+      do: 'Stitch the four edges by hand with the curved needle; hide the thread’s ends in the flap.',
+      seam: 'seam',
+      needle: 'curved',
+      when: "edge == 'stitched'",
+      tools: ['hand needle', 'clips'],
+      caution: CAUTION.needle,
+    },
+    {
+      do: 'Glue the four edges with vinyl or leather glue, clip them and let them dry.',
+      seam: 'seam',
+      when: "edge == 'glued'",
+      tools: ['leather or vinyl glue', 'clips'],
+      caution: CAUTION.glue,
+    },
+    { do: 'Try it on the book: it opens flat.' },
   ],
 };

@@ -1,13 +1,33 @@
 import type { CoverKind } from '../kind';
 import { envelopeMarks } from './marks';
-import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
+import {
+  cutStep,
+  edgesOption,
+  edgesSteps,
+  either,
+  fillStep,
+  hemStep,
+  markStep,
+  overlapChecks,
+  overlapCloses,
+  padMeasures,
+  padNotion,
+  pinsOption,
+  seamOf,
+  seamStep,
+  SOFT,
+  measured,
+  softSizes,
+  threads,
+  turnStep,
+} from './shared';
 
 /** Kind A: one front, two hemmed backs that overlap. Common practice, no source. */
 export const envelopeCushion: CoverKind = {
   id: 'envelope-cushion',
   letter: 'A',
   name: 'Envelope cushion',
-  version: 2,
+  version: 3,
   about: 'One front and two hemmed backs that overlap; no closure.',
   drawing: 'envelope',
   object: 'pad',
@@ -27,7 +47,7 @@ export const envelopeCushion: CoverKind = {
       id: 'overlap',
       label: 'Overlap',
       type: 'length',
-      hint: 'how far the backs lie over each other; 6 in unless the back is given',
+      hint: 'how far the backs lie over each other; 6 in, 15 cm, unless the back is given',
     },
     {
       id: 'backCut',
@@ -36,13 +56,14 @@ export const envelopeCushion: CoverKind = {
       hint: 'each back’s cut height, when you fix that instead of the overlap',
     },
     edgesOption,
+    pinsOption,
   ],
   defaultFit: 'true',
-  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
+  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [
     { name: 'cutWidth', is: 'width + allowance' },
     { name: 'cutHeight', is: 'height + allowance' },
-    { name: 'wanted', is: 'overlapGiven ? overlap : inch(6)', inline: true },
+    { name: 'wanted', is: `overlapGiven ? overlap : ${either('inch(6)', 'cm(15)')}`, inline: true },
     { name: 'back', is: 'backCutGiven ? backCut : (cutHeight + wanted) / 2 + hem' },
     { name: 'lies', is: '2 * (back - hem) - cutHeight' },
   ],
@@ -59,7 +80,7 @@ export const envelopeCushion: CoverKind = {
     { name: 'back panel', role: 'back', qty: 2, across: 'cutWidth', along: 'back' },
   ],
   strips: [],
-  notions: [],
+  notions: [padNotion()],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   marks: envelopeMarks,
   checks: [
@@ -79,22 +100,27 @@ export const envelopeCushion: CoverKind = {
       message: 'Backs cut at {backCut} overlap {lies}, not {overlap}; the back cut is used. Clear one of the two.',
     },
   ],
+  inspections: [
+    ...softSizes('cutWidth - 2 * seam', 'cutHeight - 2 * seam'),
+    measured('overlap', 'lies', SOFT),
+    ...overlapCloses,
+    threads,
+  ],
   steps: [
     cutStep,
+    markStep('the hem of each back', ['hem line']),
+    hemStep('Hem one long edge of each back panel: press the turns, then stitch along the fold.', 'hem'),
     {
-      do: 'Hem one long edge of each back panel: press the turns, then stitch along the fold.',
-      stitch: 'seam',
-      caution: CAUTION.iron,
+      do: 'Lay the front face up, the upper back face down on it, then the lower back; pin the four sides.',
+      before: {
+        ask: 'Does the print run the same way on front and backs?',
+        helps: 'Turn the back that stands on its head before anything is sewn.',
+      },
+      tools: ['pins'],
     },
-    { do: 'Lay the front face up, the upper back face down on it, then the lower back; pin the four sides.' },
-    {
-      do: 'Sew round all four sides at the seam allowance; backstitch where the hems cross.',
-      stitch: 'seam',
-      caution: CAUTION.needle,
-    },
-    { do: 'Clip the corners.' },
+    seamStep('Sew round all four sides; forward, back and forward again where the hems cross a side seam.'),
     ...edgesSteps,
-    { do: 'Turn with a blunt point and press.', caution: CAUTION.iron },
-    { do: 'Check: diagonals equal, the overlap stays shut over the pad.' },
+    turnStep(),
+    fillStep(),
   ],
 };

@@ -1,18 +1,46 @@
 import type { CoverKind } from '../kind';
 import { flangeMarks } from './marks';
-import { CAUTION, cutStep, edgesOption, edgesSteps, overlapChecks, padMeasures, seamOf } from './shared';
+import {
+  cutStep,
+  edgesOption,
+  edgesSteps,
+  either,
+  fillStep,
+  FIRM,
+  hemStep,
+  markStep,
+  measured,
+  overlapChecks,
+  overlapCloses,
+  padMeasures,
+  padNotion,
+  pinsOption,
+  seamOf,
+  seamStep,
+  seen,
+  softSizes,
+  threads,
+  turnStep,
+} from './shared';
 
 /** Kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */
 export const flangedCushion: CoverKind = {
   id: 'flanged-cushion',
   letter: 'E',
   name: 'Flanged cushion',
-  version: 3,
+  version: 4,
   about: 'A flat flange stands out round the pad; the back is in two hemmed parts.',
   drawing: 'flange',
   object: 'pad',
   fill: 'soft',
-  measures: [...padMeasures, { id: 'flange', label: 'Flange', hint: 'how far the flange stands out', tape: 'edge' }],
+  measures: [
+    ...padMeasures.map((measure) => ({
+      ...measure,
+      fromSeams: `${measure.fromSeams} - 2 * flange`,
+      fromCut: `${measure.fromCut} - 2 * flange`,
+    })),
+    { id: 'flange', label: 'Flange', hint: 'how far the flange stands out', tape: 'edge' },
+  ],
   options: [
     seamOf('inch(1/2)', 'cm(1)'),
     {
@@ -32,12 +60,13 @@ export const flangedCushion: CoverKind = {
       hint: 'how far the backs lie over each other',
     },
     edgesOption,
+    pinsOption,
   ],
   defaultFit: 'true',
-  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
+  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [
-    { name: 'cutWidth', is: 'asCut ? width : width + 2 * flange + allowance' },
-    { name: 'cutHeight', is: 'asCut ? height : height + 2 * flange + allowance' },
+    { name: 'cutWidth', is: 'width + 2 * flange + allowance' },
+    { name: 'cutHeight', is: 'height + 2 * flange + allowance' },
     { name: 'back', is: '(cutHeight + overlap) / 2 + hem' },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam', flange: 'flange' },
@@ -53,7 +82,7 @@ export const flangedCushion: CoverKind = {
     { name: 'back panel', role: 'back', qty: 2, across: 'cutWidth', along: 'back' },
   ],
   strips: [],
-  notions: [],
+  notions: [padNotion()],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   marks: flangeMarks,
   checks: [
@@ -66,25 +95,36 @@ export const flangedCushion: CoverKind = {
       message: 'A flange of {flange} is wide for this pad and will flop; up to a third of the pad is usual.',
     },
   ],
+  inspections: [
+    ...softSizes('cutWidth - 2 * seam', 'cutHeight - 2 * seam'),
+    measured('flange, all four sides alike', 'flange', FIRM, {
+      helps: 'Unpick the side that is off and sew it again from the finished edge.',
+    }),
+    seen('stitch line at the same place of the pattern on all four sides'),
+    ...overlapCloses.slice(0, 2),
+    threads,
+  ],
   steps: [
     cutStep,
-    {
-      do: 'Hem one long edge of each back panel: press the turns, then stitch along the fold.',
-      stitch: 'seam',
-      caution: CAUTION.iron,
-    },
-    {
-      do: 'Lay the backs over the front right sides together and sew all round at the seam allowance.',
-      stitch: 'seam',
-      caution: CAUTION.needle,
-    },
+    markStep('the hem of each back', ['hem line']),
+    hemStep('Hem one long edge of each back panel: press the turns, then stitch along the fold.', 'hem'),
+    seamStep('Lay the backs over the front, right sides together, and sew round all four sides.', {
+      before: {
+        ask: 'Does the print run the same way on front and backs?',
+        helps: 'Turn the back that stands on its head before anything is sewn.',
+      },
+    }),
     ...edgesSteps,
-    { do: 'Clip the corners, turn with a blunt point, press, and mark the flange all round.' },
+    turnStep(),
     {
-      marks: ['stitch line'],
-      do: 'Stitch the flange in along the mark; on a bold pattern all four lines fall at the same place of the pattern.',
-      stitch: 'seam',
+      do: 'On the right side, set a line of pins all round, {flange} from the finished edge; on light cloth press the line instead.',
+      tip: 'Velour does not bear a hot iron: pins there.',
+      tools: ['pins', 'tape measure', 'iron'],
     },
-    { do: 'Check: flange equal on four sides within 1/8 in, corners square.' },
+    seamStep('From the right side, stitch the flange in along that line.', {
+      seam: 'flange',
+      tip: 'On a bold pattern all four lines fall at the same place of the pattern. Needle down at the corners.',
+    }),
+    fillStep(),
   ],
 };

@@ -38,39 +38,30 @@ const openingEnds = (pieces: readonly string[], width: string, opening: string, 
 /** A: where each back is hemmed. */
 export const envelopeMarks: PartMark[] = [folded(across('back panel', 'hem line', 'hem'))];
 
-/** B: the hems, and the two folds from the hemmed edge of the outer flap, which is the upper one: at the overlap, and a height further. */
+/**
+ * B: the hems, the centre line to which one end is brought and past which the other, and the two folds where they fall; the outer flap is at
+ * the upper end.
+ */
 export const wrapMarks: PartMark[] = [
   folded(across('wrap', 'upper hem line', 'cutLength - hem')),
   folded(across('wrap', 'lower hem line', 'hem')),
-  folded(across('wrap', 'first fold', 'cutLength - hem - overlap')),
-  folded(across('wrap', 'second fold', 'cutLength - hem - overlap - (cutLength - overlap - 2 * hem) / 2')),
+  folded(across('wrap', 'first fold', 'upperFold')),
+  folded(across('wrap', 'second fold', 'lowerFold')),
+  folded(across('wrap', 'centre line', 'cutLength / 2', { when: "opening == 'middle'" })),
 ];
 
-/** C: the ends of the zip or of the tape. */
-export const zipMarks: PartMark[] = [
-  ...openingEnds(
-    ['front', 'back'],
-    'cutWidth',
-    'min(zip, opening)',
-    "closure == 'zip' && zip > inch(0) && opening > inch(0)",
-  ),
-  ...openingEnds(['front', 'back'], 'cutWidth', 'opening', "closure == 'tape' && opening > inch(0)"),
-];
+/** C: the ends of the opening, so far from each cut edge as the seam is closed. */
+export const zipMarks: PartMark[] = openingEnds(['front', 'back'], 'cutWidth', 'opening', 'opening > inch(0)');
 
 /** D: where the back is cut in two, and the fold of the flap. */
 export const flapZipMarks: PartMark[] = [
-  across('back', 'cut here', 'backHeight / 2'),
-  folded(across('flap', 'fold', 'inch(2)')),
+  across('back', 'cut here', 'cutAt'),
+  folded(across('back', 'flap fold', 'cutAt + (metric ? cm(5) : inch(2))', { when: "flap == 'fold'" })),
+  folded(across('flap', 'fold', '(metric ? cm(5) : inch(2))')),
 ];
 
-/** E: the flange's stitch line, all round, its own width from the finished edge. */
-export const flangeMarks: PartMark[] = [
-  across('front', 'stitch line', 'seam + flange'),
-  across('front', 'stitch line', 'cutHeight - seam - flange'),
-  upright('front', 'stitch line', 'seam + flange'),
-  upright('front', 'stitch line', 'cutWidth - seam - flange'),
-  folded(across('back panel', 'hem line', 'hem')),
-];
+/** E: the hems alone; the flange's line is pinned or pressed on the right side of the finished cover. */
+export const flangeMarks: PartMark[] = [folded(across('back panel', 'hem line', 'hem'))];
 
 /** F: the ends of the zip. */
 export const floorMarks: PartMark[] = [
@@ -80,7 +71,12 @@ export const floorMarks: PartMark[] = [
     'min(zip, cutWidth - 2 * seam)',
     "closure == 'zip' && zip > inch(0)",
   ),
-  ...openingEnds(['top face', 'under face'], 'cutWidth', '(cutWidth - inch(4))', "closure == 'tape'"),
+  ...openingEnds(
+    ['top face', 'under face'],
+    'cutWidth',
+    '(cutWidth - (metric ? cm(10) : inch(4)))',
+    "closure == 'tape'",
+  ),
 ];
 
 /** G: the ends of the zip in its panel's halves are the panel's own; the corners are marked where the boxing meets the plate. */
@@ -88,7 +84,7 @@ export const boxedMarks: PartMark[] = ['top', 'bottom'].map((piece) =>
   folded(upright(piece, 'centre line', 'cutLength / 2')),
 );
 
-/** H: centre marks on all parts, and the places of the straps at the back edge. */
+/** H: centre marks on all parts, and the places of the straps at the front of the top plate. */
 export const strappedMarks: PartMark[] = [
   ...['top', 'bottom'].flatMap((piece) => [
     point(piece, 'centre, front', 'cutWidth / 2', 'inch(0)', { when: '!traced' }),
@@ -96,13 +92,13 @@ export const strappedMarks: PartMark[] = [
   ]),
   point('closure, full width', 'centre', 'cutWidth / 2', 'inch(0)'),
   point('closure, half width', 'centre', 'cutWidth / 2', 'inch(0)'),
-  point('bottom', 'strap', 'seam + (cutWidth - 2 * seam) * nth / (straps + 1)', 'cutDepth - seam', {
+  point('top', 'strap', 'seam + (cutWidth - 2 * seam) * nth / (straps + 1)', 'seam', {
     count: 'straps',
     when: '!traced',
   }),
 ];
 
-const hasTufts = 'tuftsAcross > 0 && tuftsAlong > 0';
+export const hasTufts = 'tuftsAcross > 0 && tuftsAlong > 0';
 
 /**
  * How a stapled cushion is tufted: so many along its length, in so many rows; at equal spaces, or where the old cover had them, measured
@@ -169,6 +165,31 @@ const tufts = (left: string, long: string, low: string, deep: string): PartMark[
   ),
 ];
 
+/** The rows of top stitching through the tufts: as many the short way as there are tufts along the length, and one the long way for each row. */
+function tuftRows(left: string, long: string, low: string, deep: string): PartMark[] {
+  const stitched = `${hasTufts} && rows == 'yes'`;
+  const evenly = `${stitched} && !${isReadOff}`;
+  const asRead = `${stitched} && ${isReadOff}`;
+  return [
+    upright('plate', 'row, the short way', `${left} + ${long} * nth / (tuftsAcross + 1)`, {
+      count: 'tuftsAcross',
+      when: evenly,
+    }),
+    upright('plate', 'row, the short way', `${left} + tuftLeft + (nth - 1) * tuftStep`, {
+      count: 'tuftsAcross',
+      when: asRead,
+    }),
+    across('plate', 'row, the long way', `${low} + ${deep} * nth / (tuftsAlong + 1)`, {
+      count: 'tuftsAlong',
+      when: evenly,
+    }),
+    across('plate', 'row, the long way', `${low} + tuftFront + (nth - 1) * tuftRowStep`, {
+      count: 'tuftsAlong',
+      when: asRead,
+    }),
+  ];
+}
+
 /** Finds faults of tufts on a plate of this length and depth between its seams. */
 export const tuftChecks = (long: string, deep: string): Check[] => [
   {
@@ -194,12 +215,15 @@ const tuftsNear = (long: string, deep: string): Check => ({
   code: 'tufts-near',
   field: 'tuftsAcross',
   level: 'warn',
-  when: `${hasTufts} && !${isReadOff} && min(${long} / (tuftsAcross + 1), ${deep} / (tuftsAlong + 1)) < inch(1/2)`,
-  message: 'So many tufts lie nearer than 1/2 in to the seams; take fewer.',
+  when: `${hasTufts} && !${isReadOff} && min(${long} / (tuftsAcross + 1), ${deep} / (tuftsAlong + 1)) < (metric ? mm(12) : inch(1/2))`,
+  message: 'So many tufts lie nearer than {metric ? mm(12) : inch(1/2)} to the seams; take fewer.',
 });
 
-/** I. */
-export const platformBoxedMarks = tufts('seam', '(plateLength - 2 * seam)', 'seam', '(plateWidth - 2 * seam)');
+/** I: the tufts, and the rows of top stitching that cross at them. */
+export const platformBoxedMarks: PartMark[] = [
+  ...tufts('seam', '(plateLength - 2 * seam)', 'seam', '(plateWidth - 2 * seam)'),
+  ...tuftRows('seam', '(plateLength - 2 * seam)', 'seam', '(plateWidth - 2 * seam)'),
+];
 
 /** J: the inner corner of each of the four notches, and the tufts between them. */
 export const platformNotchedMarks: PartMark[] = [
@@ -209,37 +233,44 @@ export const platformNotchedMarks: PartMark[] = [
   ...tufts('notchAcross', '(plateLength - 2 * notchAcross)', 'notchAlong', '(plateWidth - 2 * notchAlong)'),
 ];
 
-/** K: up to where the skirt’s corners are sewn straight, the frame’s height over its pull; and where the skirt joins the underside. */
+/** K: up to where the skirt’s corners are sewn straight, from its lower edge; and where the skirt joins the underside, from its cut edge. */
 export const stoolMarks: PartMark[] = [
-  ...['long skirt', 'short skirt'].map((piece) =>
-    across(piece, 'mitre starts', 'skirtHeight - inset', { when: "corners == 'mitred'" }),
-  ),
-  across('bottom', 'skirt line', 'seam + inset'),
-  across('bottom', 'skirt line', 'cutWidth - seam - inset'),
-  upright('bottom', 'skirt line', 'seam + inset'),
-  upright('bottom', 'skirt line', 'cutLength - seam - inset'),
+  ...['long skirt', 'short skirt'].map((piece) => across(piece, 'straight seam ends', 'straight')),
+  across('bottom', 'skirt line', 'inset'),
+  across('bottom', 'skirt line', 'cutWidth - inset'),
+  upright('bottom', 'skirt line', 'inset'),
+  upright('bottom', 'skirt line', 'cutLength - inset'),
+];
+
+/** Both ends of a gap in the middle of the lower edge. */
+const gapEnds = (gap: string): PartMark[] => [
+  point('lining', 'end of the gap', `(cutWidth - ${gap}) / 2`, 'seam'),
+  point('lining', 'end of the gap', `(cutWidth + ${gap}) / 2`, 'seam'),
 ];
 
 /** L: the fold of each flap, and both ends of the gap for turning, in the middle of the lower edge. */
 export const paddedBookMarks: PartMark[] = [
   folded(upright('flap', 'fold', 'flapWidth / 2', { when: "flaps != 'single'" })),
-  folded(upright('flap', 'hem line', 'flapWidth - inch(1)', { when: "flaps == 'single'" })),
-  point('lining', 'end of the gap', '(cutWidth - inch(5/2)) / 2', 'seam'),
-  point('lining', 'end of the gap', '(cutWidth + inch(5/2)) / 2', 'seam'),
+  folded(upright('flap', 'hem line', 'flapWidth - flapHem', { when: "flaps == 'single'" })),
+  ...gapEnds('(metric ? cm(6) : inch(5/2))'),
 ];
 
-/** M: the same, and the pocket on the front half of the lining, half an inch off the spine. */
+/** M: the same, and the pocket on the outside, centred on the front cover, which is the right half of the outer's right side. */
 export const hemmedBookMarks: PartMark[] = [
   folded(upright('flap', 'fold', 'flapWidth / 2', { when: "flaps != 'single'" })),
-  folded(upright('flap', 'hem line', 'flapWidth - inch(1)', { when: "flaps == 'single'" })),
-  point('lining', 'end of the gap', '(cutWidth - inch(5/2)) / 2', 'seam'),
-  point('lining', 'end of the gap', '(cutWidth + inch(5/2)) / 2', 'seam'),
-  point('lining', 'corner of the pocket', 'cutWidth / 2 + inch(1/2)', '(cutHeight - pocketHeight) / 2', {
-    when: 'pocketWidthGiven && pocketHeightGiven',
-  }),
-  point('lining', 'corner of the pocket', 'cutWidth / 2 + inch(1/2)', '(cutHeight + pocketHeight) / 2', {
-    when: 'pocketWidthGiven && pocketHeightGiven',
-  }),
+  folded(upright('flap', 'hem line', 'flapWidth - flapHem', { when: "flaps == 'single'" })),
+  ...gapEnds('(metric ? cm(9) : inch(7/2))'),
+  ...['-', '+'].flatMap((side) =>
+    ['-', '+'].map((end) =>
+      point(
+        'outer',
+        'corner of the pocket, right side',
+        `frontCentre ${side} pocketWidth / 2`,
+        `(cutHeight ${end} pocketHeight) / 2`,
+        { when: 'pocketWidthGiven && pocketHeightGiven' },
+      ),
+    ),
+  ),
 ];
 
 /** N: where the flaps are folded in. */
@@ -250,22 +281,29 @@ export const vinylBookMarks: PartMark[] = [
 
 /** O: the loop at the back’s upper edge, the button below the notch, the panels in from the sides and down from the edge. */
 export const sleeveMarks: PartMark[] = [
-  point('back side', 'loop', 'cutWidth / 2', 'cutLength - inch(1/2)', { when: "button == 'yes'" }),
-  point('front side', 'button', 'cutWidth / 2', 'cutLength - inch(1) - inch(5/8)', { when: "button == 'yes'" }),
+  point('back side', 'loop', 'cutWidth / 2', 'cutLength - (metric ? mm(12) : inch(1/2))', { when: "button == 'yes'" }),
+  point('front side', 'button', 'cutWidth / 2', 'cutLength - notch - (metric ? mm(15) : inch(5/8))', {
+    when: "button == 'yes'",
+  }),
   ...['front side', 'back side'].flatMap((piece) => [
-    upright(piece, 'panel’s side', 'inch(1/2)'),
-    upright(piece, 'panel’s side', 'cutWidth - inch(1/2)'),
+    upright(piece, 'panel’s side', 'panelIn'),
+    upright(piece, 'panel’s side', 'cutWidth - panelIn'),
   ]),
-  across('back side', 'panel’s upper edge', 'cutLength - inch(1/4)'),
+  across('back side', 'panel’s upper edge', 'cutLength - panelDown'),
+  across('front side', 'panel’s upper edge', 'cutLength - notch - panelDown'),
 ];
 
-/** P: the snaps, evenly along the finished length, 1.5 cm in from the finished edge. */
-export const strapPadMarks: PartMark[] = ['outer', 'inner'].map((piece) =>
-  point(
-    piece,
-    'snap',
-    piece === 'outer' ? 'seam + mm(15)' : 'cutWidth - seam - mm(15)',
-    'seam + length * nth / (snaps + 1)',
-    { count: 'snaps', when: "closure == 'snaps'" },
+/**
+ * P: the snaps, marked on the finished pad, evenly along its length and 1.5 cm in from both edges; hook-and-loop lies at opposing ends of the two
+ * layers, its middle as far in.
+ */
+export const strapPadMarks: PartMark[] = [
+  ...['seam + mm(15)', 'cutWidth - seam - mm(15)'].map((at) =>
+    point('outer', 'snap, on the finished pad', at, 'seam + length * nth / (snaps + 1)', {
+      count: 'snaps',
+      when: "closure == 'snaps'",
+    }),
   ),
-);
+  upright('outer', 'middle of the tape', 'seam + mm(15)', { when: "closure == 'tape'" }),
+  upright('inner', 'middle of the tape', 'cutWidth - seam - mm(15)', { when: "closure == 'tape'" }),
+];

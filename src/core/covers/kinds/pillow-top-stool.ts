@@ -1,6 +1,7 @@
 import type { CoverKind, PartMatch, PartPiece } from '../kind';
 import { stoolMarks } from './marks';
 import {
+  boxingLooks,
   CAUTION,
   cordNotion,
   cordShort,
@@ -8,62 +9,91 @@ import {
   cutStep,
   edgesOption,
   edgesSteps,
+  either,
+  fillStep,
+  FIRM,
+  markStep,
+  measured,
+  OPEN_ZIP,
   ownCord,
   ownZip,
+  padNotion,
+  pinsOption,
   piping,
+  pipingEndOption,
+  pipingLooks,
   pipingOptions,
+  pipingSteps,
   seamOf,
-  zipLong,
+  seamStep,
+  seen,
+  SHORT,
+  SOFT,
+  threads,
+  trimZipStep,
+  turnStep,
+  zipHoldOption,
+  zipRuns,
+  zipStep,
 } from './shared';
 
-/** The four sides of the skirt; the long ones go on from the pattern of the top. */
-const skirt = (when: string, outlineOf: (across: string) => PartPiece['outline']): PartPiece[] =>
-  (
-    [
-      ['long skirt', 'cutLength'],
-      ['short skirt', 'cutWidth'],
-    ] as const
-  ).map(([name, across]) => {
-    const outline = outlineOf(across);
-    return {
-      name,
-      role: 'skirt',
-      qty: 2,
-      when,
-      across,
-      along: 'skirtHeight',
-      ...(outline && { outline }),
-      ...(name === 'long skirt' && {
-        match: { anchor: ['seam', 'skirtHeight - seam'], delta: ['inch(0)', 'inch(0)'] } as PartMatch,
-      }),
-    };
-  });
-
-/** A side whose two upper corners are cut off for the mitre. */
-const mitred = (across: string): PartPiece['outline'] => [
-  ['inch(0)', 'inch(0)'],
-  [across, 'inch(0)'],
-  [across, 'skirtHeight - mitre'],
-  [`${across} - mitre`, 'skirtHeight'],
-  ['mitre', 'skirtHeight'],
-  ['inch(0)', 'skirtHeight - mitre'],
-];
+/** The four sides of the skirt; the long ones go on from the pattern of the top. Mitres are pinned on the frame and trimmed after sewing. */
+const skirt: PartPiece[] = (
+  [
+    ['long skirt', 'cutLength'],
+    ['short skirt', 'cutWidth'],
+  ] as const
+).map(([name, across]) => ({
+  name,
+  role: 'skirt',
+  qty: 2,
+  across,
+  along: 'skirtHeight',
+  ...(name === 'long skirt' && {
+    match: { anchor: ['seam', 'skirtHeight - seam'], delta: ['inch(0)', 'inch(0)'] } as PartMatch,
+  }),
+}));
 
 /** Kind K: an ottoman or stool with a pillow top and a stapled skirt. Common practice, no source. */
 export const pillowTopStool: CoverKind = {
   id: 'pillow-top-stool',
   letter: 'K',
   name: 'Stool with a pillow top and a skirt',
-  version: 3,
+  version: 4,
   about: 'A piped, boxed pillow on top; a skirt joined to its underside and stapled to the frame.',
   drawing: 'stool',
   object: 'stool',
   fill: 'soft',
   measures: [
-    { id: 'length', label: 'Length', hint: 'seam to seam along the finished top', tape: 'front' },
-    { id: 'width', label: 'Width', hint: 'seam to seam across the finished top', tape: 'deep' },
-    { id: 'thickness', label: 'Thickness', hint: 'of the pillow at its edge', tape: 'high' },
-    { id: 'drop', label: 'Drop', hint: 'from the seam to the underside of the frame', tape: 'drop' },
+    {
+      id: 'length',
+      label: 'Length',
+      hint: 'seam to seam along the finished top',
+      tape: 'front',
+      fromCut: 'length - allowance',
+    },
+    {
+      id: 'width',
+      label: 'Width',
+      hint: 'seam to seam across the finished top',
+      tape: 'deep',
+      fromCut: 'width - allowance',
+    },
+    {
+      id: 'thickness',
+      label: 'Thickness',
+      hint: 'of the pillow at its edge',
+      tape: 'high',
+      fromSeams: 'thickness',
+      fromCut: 'thickness - 2 * seam',
+    },
+    {
+      id: 'drop',
+      label: 'Frame’s height',
+      hint: 'from the seam to the underside of the frame; or of the old skirt with its pull, and then no pull below',
+      tape: 'drop',
+      fromCut: 'drop - pull - inset - seam',
+    },
   ],
   options: [
     seamOf('inch(1/2)', 'mm(15)'),
@@ -73,23 +103,23 @@ export const pillowTopStool: CoverKind = {
       type: 'length',
       default: 'inch(2)',
       metric: 'cm(5)',
-      hint: 'what goes under the frame to be stapled',
+      hint: 'what goes under the frame to be stapled; 0 where the old pull is in the measure',
     },
     {
       id: 'inset',
-      label: 'Inset',
+      label: 'Inwards',
       type: 'length',
       default: 'inch(1/2)',
-      metric: 'mm(12)',
-      hint: 'how far from the pillow’s edge the skirt joins: 1/2 to 4 in',
+      metric: 'mm(15)',
+      hint: 'how far from its cut edge the underside takes the skirt: 1/2 to 4 in, 1.5 to 10 cm',
     },
     {
       id: 'corners',
       label: 'Skirt corners',
       type: 'choice',
       choices: [
-        { id: 'mitred', label: 'mitred above the frame' },
-        { id: 'straight', label: 'cut straight' },
+        { id: 'mitred', label: 'mitred as they fall on the frame' },
+        { id: 'straight', label: 'sewn straight' },
       ],
       default: 'mitred',
     },
@@ -102,27 +132,31 @@ export const pillowTopStool: CoverKind = {
     },
     ...pipingOptions(undefined),
     ownCord(undefined),
+    pipingEndOption(),
     ownZip,
+    zipHoldOption(),
     edgesOption,
+    pinsOption,
   ],
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [
     { name: 'cutLength', is: 'length + allowance' },
     { name: 'cutWidth', is: 'width + allowance' },
-    { name: 'boxingHeight', is: 'asCut ? thickness : thickness + 2 * seam' },
+    { name: 'boxingHeight', is: 'thickness + 2 * seam' },
     { name: 'boxingLength', is: 'cutLength + cutWidth - 2 * seam' },
-    { name: 'skirtHeight', is: 'asCut ? drop : drop + pull' },
-    // The mitre's seam takes the inset off both ways; its cut edge lies a seam allowance outside it.
-    { name: 'mitre', is: 'min(inset + 2 * seam - diagonal(seam, seam), min(cutWidth / 2, skirtHeight))', inline: true },
+    { name: 'straight', is: 'drop + pull' },
+    { name: 'skirtHeight', is: 'straight + inset + seam' },
+    // The zip must not cross the line on which the skirt is sewn.
+    { name: 'freeDiagonal', is: 'diagonal(max(cutLength - 2 * inset, inch(0)), max(cutWidth - 2 * inset, inch(0)))' },
     { name: 'run', is: '2 * (cutLength - 2 * seam + cutWidth - 2 * seam)' },
-    { name: 'zip', is: 'zipLengthGiven ? zipLength : stockDown(diagonal(cutLength, cutWidth) - inch(4))' },
+    { name: 'zip', is: 'zipLengthGiven ? zipLength : stockDown(freeDiagonal)' },
   ],
   finished: {
     width: 'cutLength - 2 * seam',
     height: 'cutWidth - 2 * seam',
     thickness: 'boxingHeight - 2 * seam',
-    skirt: 'asCut ? drop - pull : drop',
+    skirt: 'drop',
   },
   pieces: [
     {
@@ -143,14 +177,28 @@ export const pillowTopStool: CoverKind = {
       along: 'cutWidth',
     },
     { name: 'boxing', role: 'boxing', qty: 2, across: 'boxingLength', along: 'boxingHeight' },
-    ...skirt("corners == 'mitred'", (across) => mitred(across)),
-    ...skirt("corners == 'straight'", () => undefined),
+    ...skirt,
+    // Dacron goes round the frame under the skirt. From memory.
+    { name: 'dacron, long side', role: 'batting', qty: 2, across: 'length', along: 'drop' },
+    { name: 'dacron, short side', role: 'batting', qty: 2, across: 'width', along: 'drop' },
+    { name: 'dust cover', role: 'dust cover', qty: 1, across: 'length', along: 'width' },
   ],
   strips: [piping('2', undefined)],
   notions: [
     cordNotion('2', undefined),
-    { name: 'zip', qty: '1', when: 'zip > inch(0)', length: 'zip', note: 'on the diagonal of the hidden underside' },
-    { name: 'staples', qty: 'whole(2 * (length + width) / inch(1))', note: 'about one an inch round the frame' },
+    padNotion('length', 'width'),
+    {
+      name: 'zip',
+      qty: '1',
+      when: 'zip > inch(0)',
+      length: 'zip',
+      note: 'on the diagonal of the underside, inside the skirt’s line',
+    },
+    {
+      name: 'staples',
+      qty: 'whole(2 * (length + width) / inch(1))',
+      note: 'about one every {metric ? mm(25) : inch(1)} round the frame',
+    },
   ],
   centre: ['cutLength / 2', 'cutWidth / 2'],
   marks: stoolMarks,
@@ -159,15 +207,17 @@ export const pillowTopStool: CoverKind = {
       code: 'inset-range',
       field: 'inset',
       level: 'warn',
-      when: 'inset < inch(1/2) || inset > inch(4)',
-      message: 'The skirt joins the underside 1/2 to 4 in from its edge; {inset} is outside that.',
+      when: `inset < ${either('inch(1/2)', 'mm(12)')} || inset > ${either('inch(4)', 'cm(10)')}`,
+      message:
+        'The skirt joins the underside {metric ? mm(15) : inch(1/2)} to {metric ? cm(10) : inch(4)} from its cut edge; {inset} is outside that.',
     },
     {
       code: 'pull-short',
       field: 'pull',
       level: 'warn',
-      when: '!asCut && pull < inch(3/2)',
-      message: 'A pull of {pull} is too short to staple; 2 in is usual.',
+      when: `pull > inch(0) && pull < ${either('inch(3/2)', 'cm(4)')}`,
+      message:
+        'A pull of {pull} is too short to staple; {metric ? cm(5) : inch(2)} is usual, nothing where the old pull is in the measure.',
     },
     {
       code: 'drops-disagree',
@@ -178,40 +228,115 @@ export const pillowTopStool: CoverKind = {
     },
     cordWide('cord > inch(0)'),
     cordShort('cord > inch(0)'),
-    zipLong('diagonal(cutLength, cutWidth)'),
+    {
+      code: 'zip-long',
+      field: 'zipLength',
+      level: 'stop',
+      when: 'zipLengthGiven && zipLength > freeDiagonal',
+      message:
+        'A zip of {zipLength} would cross the line on which the skirt is sewn: inside it the diagonal of the underside is {freeDiagonal}. Take a shorter one.',
+    },
+    {
+      code: 'zip-none',
+      field: 'inset',
+      level: 'warn',
+      when: 'zip == inch(0)',
+      message: 'Inside the skirt’s line the underside has a diagonal of {freeDiagonal}: no stock zip is so short.',
+    },
+  ],
+  inspections: [
+    measured('length', 'cutLength - 2 * seam', SOFT, { helps: SHORT }),
+    measured('depth', 'cutWidth - 2 * seam', SOFT, { helps: SHORT }),
+    measured('height of the boxing', 'boxingHeight - 2 * seam', SOFT),
+    measured('skirt, at the same height all round', 'drop', FIRM, {
+      helps: 'Pull the staples of the side that is off and draw it again from its middle.',
+    }),
+    seen('mitres lie flat', 'Try the corner on the frame again before more is trimmed.', "corners == 'mitred'"),
+    ...boxingLooks,
+    pipingLooks(),
+    ...zipRuns('zip > inch(0)'),
+    threads,
   ],
   steps: [
     cutStep,
+    markStep(
+      'where the straight seam ends, {straight} from the lower edge, and the skirt’s line on the underside, {inset} from its cut edge,',
+      ['straight seam ends', 'skirt line'],
+    ),
+    ...edgesSteps,
+    seamStep('Sew the four skirt sides into a ring, their corners only up to the mark.', {
+      marks: ['straight seam ends'],
+      stitch: 'upholstery',
+      needle: 'heavy',
+    }),
     {
-      do: 'Set the zip into a diagonal cut of the bottom; open it half way.',
-      stitch: 'seam',
-      foot: 'zip foot',
-      caution: CAUTION.needle,
+      do: 'Pin the ring over the frame wrong side out, and pin the mitres as they fall.',
+      when: "corners == 'mitred'",
+      tools: ['pins', 'marker'],
     },
+    seamStep('Sew the mitres along the pins and try the ring on right side out; only then trim them.', {
+      when: "corners == 'mitred'",
+      stitch: 'upholstery',
+      needle: 'heavy',
+      before: {
+        ask: 'Is the mitre tried on the frame before it is trimmed?',
+        helps: 'Try it on right side out; unpick and pin again where it stands off.',
+      },
+      tools: ['pins', 'shears', 'seam ripper'],
+    }),
+    seamStep('Sew the corners straight on over the whole height.', {
+      when: "corners == 'straight'",
+      stitch: 'upholstery',
+      needle: 'heavy',
+    }),
+    seamStep('Sew the ring to the underside along the line drawn on it, corners over corners.', {
+      marks: ['skirt line'],
+      seam: 'inset',
+      stitch: 'upholstery',
+      needle: 'heavy',
+      before: { ask: 'Is the ring free of twists?', helps: 'Lay it flat round the underside once more.' },
+    }),
+    zipStep(
+      'Lay the zip on the diagonal inside that line, a scrap at each end, sew round it, and slit the underside behind it.',
+      {
+        when: 'zip > inch(0)',
+        seam: either('inch(1/4)', 'mm(6)'),
+        tip: 'The zip must not cross the line. Scraps cover its ends. Past the slider: needle down, foot up, slider through, foot down.',
+        tools: ['pins', 'shears', 'contrasting thread for basting'],
+      },
+    ),
+    trimZipStep('zip > freeDiagonal'),
+    ...pipingSteps('top and underside', undefined),
+    seamStep('Seam the two boxing lengths at the corners and sew the ring to the top, from the middle of a side.', {
+      stitch: 'upholstery',
+      needle: 'heavy',
+      before: {
+        ask: 'Is the boxing free of twists, and does its seam fall on a corner?',
+        helps: 'Lay the ring flat round the top and pin the corners first.',
+      },
+    }),
     {
-      do: 'Join the piping strips at 45 degrees, wrap the cord, and sew it round top and bottom.',
+      do: 'Look at each corner of the piping; sew again closer to the cord where it pulls, before the underside goes on.',
       stitch: 'upholstery',
       foot: 'piping foot',
-      caution: CAUTION.needle,
+      needle: 'heavy',
     },
-    { do: 'Seam the two boxing lengths at the corners and sew them between top and bottom.', stitch: 'upholstery' },
-    {
-      marks: ['mitre starts', 'skirt line'],
-      do: 'Sew the skirt’s corners straight up to the frame’s height and mitre them above; join it to the underside {inset} from the edge.',
+    seamStep('Sew the underside in last, the skirt folded out of the way.', {
       stitch: 'upholstery',
-      when: "corners == 'mitred'",
-    },
+      needle: 'heavy',
+      before: OPEN_ZIP,
+    }),
+    turnStep(),
     {
-      marks: ['skirt line'],
-      do: 'Sew the skirt’s corners straight; join it to the underside {inset} from the edge.',
-      stitch: 'upholstery',
-      when: "corners == 'straight'",
+      do: 'Lay dacron over the frame, draw the skirt over it and staple under it: middles first, opposite sides by turns, corners last.',
+      tools: ['staple gun', 'staple remover'],
+      before: {
+        ask: 'Does the cover sit straight on its frame?',
+        helps: 'Pull the few staples and shift it now; after the corners it stays as it is.',
+      },
+      caution: CAUTION.staples,
     },
-    ...edgesSteps,
-    { do: 'Pull the skirt over the frame and staple under it, middles first.', caution: CAUTION.staples },
-    {
-      do: 'Fill the pillow. Check: corners full, no pull at the piping, the skirt hangs straight.',
-      caution: CAUTION.foam,
-    },
+    { do: 'Staple the dust cover under the frame.', tools: ['staple gun'], caution: CAUTION.staples },
+    fillStep('Fill the pillow, the corners first.'),
   ],
 };

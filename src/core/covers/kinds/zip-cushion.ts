@@ -1,26 +1,43 @@
 import type { CoverKind } from '../kind';
 import { zipMarks } from './marks';
 import {
-  CAUTION,
   closureOption,
   cutStep,
   edgesOption,
   edgesSteps,
+  either,
+  fillStep,
+  markStep,
+  OPEN_ZIP,
   ownZip,
   padMeasures,
+  padNotion,
+  pinsOption,
   seamOf,
+  seamStep,
+  seen,
+  softSizes,
   TAPED,
   tapeFacing,
+  threads,
+  trimZipStep,
+  turnStep,
+  zipHoldOption,
   ZIPPED,
-  zipLong,
+  zipRuns,
+  zipStep,
 } from './shared';
+
+/** The zip ends behind the closed seam; one that reaches further than so much beyond its opening is trimmed, or does not fit. */
+const BEHIND = either('inch(1)', 'cm(3)');
+const TRIMMED = `${ZIPPED} && zipTeeth == 'coil' && zip > opening + ${BEHIND}`;
 
 /** Kind C: two faces, a zip in the bottom seam. Common practice, no source. */
 export const zipCushion: CoverKind = {
   id: 'zip-cushion',
   letter: 'C',
   name: 'Cushion with a zip in the bottom seam',
-  version: 3,
+  version: 4,
   about: 'Two faces, usually cut snug, with a zip set into the bottom seam.',
   drawing: 'flat',
   object: 'pad',
@@ -34,7 +51,7 @@ export const zipCushion: CoverKind = {
       type: 'length',
       default: 'inch(2)',
       metric: 'cm(5)',
-      hint: 'the seam sewn shut at each end of the zip; 2 to 2 1/2 in, 5 to 6 cm',
+      hint: 'the seam sewn shut at each end, from the cut edge; 2 to 2 1/2 in, 5 to 6 cm',
     },
     closureOption,
     {
@@ -50,15 +67,18 @@ export const zipCushion: CoverKind = {
       default: 'coil',
     },
     { ...ownZip, when: ZIPPED },
+    zipHoldOption(ZIPPED),
     edgesOption,
+    pinsOption,
   ],
   defaultFit: 'snug',
-  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: '-inch(1)' },
+  allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [
     { name: 'cutWidth', is: 'width + allowance' },
     { name: 'cutHeight', is: 'height + allowance' },
-    { name: 'opening', is: 'width - 2 * closedEnds' },
-    { name: 'zip', is: 'zipLengthGiven ? zipLength : stockDown(opening)' },
+    { name: 'opening', is: 'cutWidth - 2 * closedEnds' },
+    // A little longer than its opening, so that its ends lie behind the closed seam.
+    { name: 'zip', is: `zipLengthGiven ? zipLength : stockUp(opening + ${either('inch(1/2)', 'cm(1)')})` },
   ],
   finished: { width: 'cutWidth - 2 * seam', height: 'cutHeight - 2 * seam' },
   pieces: [
@@ -82,82 +102,96 @@ export const zipCushion: CoverKind = {
   ],
   strips: [],
   notions: [
+    padNotion(),
     { name: 'hook-and-loop', qty: '1', when: TAPED, length: 'opening', note: 'on the facings' },
     {
       name: 'zip',
       qty: '1',
-      when: `${ZIPPED} && zip > inch(0)`,
+      when: ZIPPED,
       length: 'zip',
-      note: '{zipTeeth}; marks {(width - min(zip, opening)) / 2} from each end of the seam',
+      note: `{zipTeeth}{${TRIMMED} ? ', trimmed' : ''}; marks {closedEnds} from each cut end of the seam`,
     },
   ],
   centre: ['cutWidth / 2', 'cutHeight / 2'],
   marks: zipMarks,
   checks: [
     {
-      code: 'zip-uncut',
-      field: 'zipLength',
-      level: 'stop',
-      when: "closure == 'zip' && zipLengthGiven && zipTeeth == 'metal' && zipLength > opening",
-      message: 'A metal zip of {zipLength} can’t be cut down to the opening of {opening}; take a shorter one.',
-    },
-    zipLong("(zipTeeth == 'metal' ? zipLength : opening)", ZIPPED),
-    {
       code: 'opening-none',
       field: 'closedEnds',
       level: 'stop',
       when: 'opening <= inch(0)',
-      message: 'Two closed ends of {closedEnds} leave no opening in a {width} edge.',
+      message: 'Two closed ends of {closedEnds} leave no opening in a cut edge of {cutWidth}.',
     },
     {
-      code: 'zip-none',
-      field: 'closedEnds',
+      code: 'zip-uncut',
+      field: 'zipLength',
+      level: 'stop',
+      when: `${ZIPPED} && zipLengthGiven && zipTeeth == 'metal' && zipLength > cutWidth - 2 * seam`,
+      message: 'A metal zip of {zipLength} can’t be cut down to its seam of {cutWidth - 2 * seam}; take a shorter one.',
+    },
+    {
+      code: 'zip-long',
+      field: 'zipLength',
       level: 'warn',
-      when: `${ZIPPED} && opening > inch(0) && zip == inch(0)`,
-      message: 'No stock zip is as short as the opening of {opening}; shorten the closed ends.',
+      when: `${ZIPPED} && zipLengthGiven && zipTeeth != 'metal' && zipLength > cutWidth - 2 * seam`,
+      message:
+        'A zip of {zipLength} is longer than the {cutWidth - 2 * seam} it goes into; sew across a coil zip and cut it, or take a shorter one.',
+    },
+    {
+      code: 'zip-short',
+      field: 'zipLength',
+      level: 'warn',
+      when: `${ZIPPED} && zipLengthGiven && opening > inch(0) && zipLength < opening`,
+      message:
+        'A zip of {zipLength} is shorter than the opening of {opening}; make the closed ends {(cutWidth - zipLength) / 2}.',
     },
     {
       code: 'zip-metal',
       field: 'zipTeeth',
       level: 'warn',
-      when: "closure == 'zip' && zipTeeth != 'coil' && zip > inch(0) && zip < opening",
-      message:
-        'A {zipTeeth} zip can’t be shortened and must fit exactly: the {zip} zip leaves closed ends of {(width - zip) / 2}.',
+      when: `${ZIPPED} && zipTeeth != 'coil' && opening > inch(0) && zip <= cutWidth - 2 * seam && zip > opening + ${BEHIND}`,
+      message: `A {zipTeeth} zip can’t be shortened and must fit: closed ends of {(cutWidth - zip + ${either('inch(1/2)', 'cm(1)')}) / 2} suit the {zip} zip.`,
     },
     {
       code: 'closed-ends',
       field: 'closedEnds',
       level: 'warn',
-      when: 'closedEnds > inch(3) && opening > inch(0)',
-      message: 'Closed ends of {closedEnds} make the opening hard to fill; 2 to 2 1/2 in, or 5 to 6 cm, is usual.',
+      when: `closedEnds > ${either('inch(3)', 'cm(8)')} && opening > inch(0)`,
+      message:
+        'Closed ends of {closedEnds} make the opening hard to fill; {metric ? cm(5) : inch(2)} to {metric ? cm(6) : inch(5/2)} is usual.',
     },
+  ],
+  inspections: [
+    ...softSizes('cutWidth - 2 * seam', 'cutHeight - 2 * seam'),
+    ...zipRuns(ZIPPED),
+    seen('hook-and-loop shuts its whole length', undefined, TAPED),
+    seen('motif or stripe meets at the seam, within {metric ? mm(3) : inch(1/8)}'),
+    threads,
   ],
   steps: [
     cutStep,
     ...edgesSteps,
-    { do: 'Mark the ends of the opening on the bottom seam.', marks: ['end of the opening'] },
-    {
-      do: 'Sew a facing to each side of the opening and hook-and-loop to the facings; sew the seam shut beyond the marks.',
-      stitch: 'seam',
-      when: TAPED,
-      caution: CAUTION.needle,
-    },
-    {
-      do: 'Sew the bottom seam from each side to the zip marks, and baste the rest.',
-      stitch: 'seam',
+    markStep('the ends of the opening, {closedEnds} from each cut end of the bottom seam,', ['end of the opening']),
+    seamStep('Sew the bottom seam from each side to its mark, back-stitched, then baste over the zip’s place.', {
       when: ZIPPED,
-      caution: CAUTION.needle,
-    },
-    {
+      tip: 'Stitches of 2–3 mm up to the mark; over the zip’s place 4 mm or the longest, to be unpicked.',
+      tools: ['pins', 'seam ripper'],
+    }),
+    zipStep('Press the seam open, centre the zip under it face down, and sew it in; unpick the basting.', {
       when: ZIPPED,
-      do: 'Press the seam open, centre the zip under it face down, and sew it in; take the basting out.',
-      stitch: 'seam',
-      foot: 'zip foot',
-      caution: CAUTION.iron,
-    },
-    { do: 'Open the zip half way.', when: ZIPPED },
-    { do: 'Right sides together, sew the three other sides at the seam allowance.', stitch: 'seam' },
-    { do: 'Clip the corners, turn with a blunt point, press and fill.' },
-    { do: 'Check: the motif or stripe meets within 1/8 in, the opening shuts.' },
+      tools: ['pins', 'hand needle', 'contrasting thread for basting', 'seam ripper', 'iron'],
+    }),
+    trimZipStep(TRIMMED),
+    seamStep(
+      'Sew a facing to each side of the opening and hook-and-loop to the facings; sew the seam shut beyond the marks.',
+      { when: TAPED },
+    ),
+    seamStep('Right sides together, sew the three other sides.', {
+      when: ZIPPED,
+      before: OPEN_ZIP,
+    }),
+    seamStep('Right sides together, sew the three other sides.', { when: TAPED }),
+    turnStep(),
+    fillStep(),
   ],
 };

@@ -5,7 +5,17 @@ import dynamic from 'next/dynamic';
 import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { memo } from 'react';
-import { fitsOf, openOptions, usualOf, type CoverKind, type KindOption, type TakeOff } from '@/core/covers';
+import {
+  fitsOf,
+  openOptions,
+  takenOf,
+  usualOf,
+  worksBack,
+  type CoverKind,
+  type KindOption,
+  type Taken,
+  type TakeOff,
+} from '@/core/covers';
 import { parseLength, printBoth, type OrderUnits } from '@/core/length';
 import { isAlike } from '@/ui/alike';
 import { Choice, TextField } from '@/ui/fields/choice';
@@ -18,6 +28,7 @@ import {
   materialRolesOf,
   ROLE_LABELS,
   rolesOf,
+  TAKEN_LABELS,
   type Change,
   type LineForm,
 } from '../form';
@@ -102,10 +113,7 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
         <Pick
           label="Sizes are"
           value={line.measuredAs}
-          choices={[
-            { id: 'finished', label: 'of the form' },
-            { id: 'cut', label: 'an old cover’s cut edges' },
-          ]}
+          choices={(worksBack(kind) ? LINE_TAKEN : BEFORE_TAKEN).map((id) => ({ id, label: TAKEN_LABELS[id] }))}
           onChange={(value) => change(() => ({ measuredAs: value as LineForm['measuredAs'] }))}
         />
         {cloth?.cloth.repeat && (
@@ -160,6 +168,11 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
             onChange={(outline) => change(() => ({ outline }))}
           />
         )}
+        {worksBack(kind) && (
+          <Folded title="How each size was taken" isOpen={Object.keys(line.taken).length > 0}>
+            <TakenFields kind={kind} line={line} errorAt={errorAt} change={change} />
+          </Folded>
+        )}
         {cover && (
           <Folded title="Which way the cloth runs" isOpen={Object.keys(line.directions).length > 0}>
             <Directions cover={cover} line={line} cloth={cloth} change={change} />
@@ -179,6 +192,38 @@ export function LineFields({ kind, line, units, cover, cloth, change, errorAt, o
         )}
       </Stack>
     </Stack>
+  );
+}
+
+/** Ways that hold for a whole line; trimmed is only ever one of its sizes. */
+const LINE_TAKEN = ['finished', 'seams', 'cut'] as const;
+/** Those of kinds from before, which take all sizes alike. */
+const BEFORE_TAKEN = ['finished', 'cut'] as const;
+
+/** How each size was taken, where it is otherwise than the line’s: an old cover is good for one number and not for the next. */
+function TakenFields({ kind, line, errorAt, change }: Pick<Props, 'kind' | 'line' | 'errorAt' | 'change'>) {
+  return (
+    <Grid templateColumns={{ base: 'repeat(2, minmax(0, 1fr))', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
+      {kind.measures
+        .filter((measure) => takenOf(measure).length > 1)
+        .map((measure) => (
+          <Pick
+            key={measure.id}
+            label={measure.label}
+            value={line.taken[measure.id] ?? ''}
+            error={errorAt(`taken.${measure.id}`)}
+            choices={[
+              { id: '', label: 'as the line' },
+              ...takenOf(measure).map((id) => ({ id, label: TAKEN_LABELS[id] })),
+            ]}
+            onChange={(way) =>
+              change(({ taken: { [measure.id]: _, ...others } }) => ({
+                taken: way === '' ? others : { ...others, [measure.id]: way as Taken },
+              }))
+            }
+          />
+        ))}
+    </Grid>
   );
 }
 

@@ -17,7 +17,7 @@ import { Notice } from '@/ui/page';
 import type { Change, LineForm } from '../form';
 import type { ClothChoice } from '../queries';
 import { useOrder } from './order-context';
-import { Inspections, notionsText, Steps } from './sewing';
+import { Inspections, notionsText, Steps, Tools } from './sewing';
 
 /** The drawings come after the page: the fields and the sums need none. */
 const CoverDrawing = dynamic(
@@ -86,6 +86,7 @@ export const LinePreview = memo(function LinePreview(props: Props) {
           directions={line.directions}
         />
       </Box>
+      <WorkedBack kind={kind} cover={cover} units={units} />
       <CutTable list={list} units={units} />
       {list.notions.length > 0 && (
         <Text fontSize="sm" color="fg.muted">
@@ -101,7 +102,8 @@ export const LinePreview = memo(function LinePreview(props: Props) {
           <Guide kind={kind} focused={focused} />
         </Folded>
         <Folded title="How it is sewn, and what to mind">
-          <Steps list={list} />
+          <Tools list={list} />
+          <Steps list={list} units={units} />
         </Folded>
         <Folded title="What is checked when it is sewn">
           <Inspections list={list} units={units} />
@@ -110,6 +112,23 @@ export const LinePreview = memo(function LinePreview(props: Props) {
     </>
   );
 });
+
+/** The form's sizes that were worked back from an old cover. */
+function WorkedBack({ kind, cover, units }: { kind: CoverKind; cover: TakeOff; units: OrderUnits }) {
+  const sizes = kind.measures.filter(({ id }) => cover.workedBack[id] !== undefined);
+  if (sizes.length === 0) return null;
+  const said = sizes.map(
+    ({ id, label }) => `${label.toLowerCase()} ${printLength(cover.workedBack[id]!, STYLES[units])}`,
+  );
+  return (
+    <Text fontSize="sm" color="fg.muted">
+      <Text as="span" fontWeight="700" color="fg">
+        Worked back from the old cover:{' '}
+      </Text>
+      <Fractions>{said.join(', ')}</Fractions>
+    </Text>
+  );
+}
 
 /** Where a bias strip cut round a tube, from one square, takes less cloth than parallel strips: the square. */
 function Tubes({ list, units }: { list: CutList; units: OrderUnits }) {

@@ -12,7 +12,7 @@ import { OFF_SCREEN, PrintBar } from '@/ui/print-bar';
 import { FIT_LABELS, readLineForm } from '../form';
 import type { StoredOrder } from '../load-orders';
 import type { ClothChoice } from '../queries';
-import { Inspections, notionsText, Steps } from './sewing';
+import { Inspections, notionsText, Steps, Tools } from './sewing';
 
 interface Shelves {
   cloths: ClothChoice[];
@@ -161,7 +161,8 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
         </Stack>
         <Stack gap="3" fontSize="sm">
           <Marks marks={cover.value.marks} units={units} />
-          <Steps list={list.value} />
+          <Tools list={list.value} />
+          <Steps list={list.value} units={units} />
           <Text fontWeight="700">Checked, on each cover</Text>
           <Inspections list={list.value} units={units} isPrint />
         </Stack>

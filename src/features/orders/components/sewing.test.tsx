@@ -18,7 +18,7 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s on paper', (_
   const list = listOf(kind);
 
   test('has every step with what its machine is set to', () => {
-    const text = textOf(<Steps list={list} />);
+    const text = textOf(<Steps list={list} units="in" />);
     expect(list.steps.length).toBeGreaterThan(2);
     for (const { stitch, foot } of list.steps) {
       if (stitch) expect(text).toContain(`Stitch ${STITCHES[stitch]}`);
@@ -29,7 +29,7 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s on paper', (_
   });
 
   test('tells the usual cautions where they belong', () => {
-    const text = textOf(<Steps list={list} />);
+    const text = textOf(<Steps list={list} units="in" />);
     for (const { caution } of list.steps) if (caution) expect(text).toContain(caution.replaceAll("'", '’'));
   });
 

@@ -1,28 +1,44 @@
 import { Box, HStack, Stack, Text } from '@chakra-ui/react';
-import { TriangleAlert } from 'lucide-react';
-import { STITCHES } from '@/core/covers';
+import { CircleHelp, TriangleAlert } from 'lucide-react';
+import { NEEDLES, STITCHES, TENSIONS, type CoverStep } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
 import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
 import { Fractions } from '@/ui/fraction';
 
-/** How the cover is sewn: what the machine is set to, and the cautions where they belong. */
-export function Steps({ list }: { list: CutList }) {
+/** How the cover is sewn: allowances, what the machine is set to, questions before what can't be taken back, tips and cautions where they belong. */
+export function Steps({ list, units }: { list: CutList; units: OrderUnits }) {
   return (
     <Stack as="ol" gap="2" pl="5" css={{ listStyle: 'decimal' }}>
-      {list.steps.map(({ n, do: what, stitch, foot, caution }) => (
-        <li key={n}>
-          <Fractions>{what}</Fractions>
-          {(stitch ?? foot) && (
-            <Text as="span" fontWeight="600" whiteSpace="nowrap">
-              {` ${[stitch && `Stitch ${STITCHES[stitch]}`, foot].filter(Boolean).join(', ')}.`}
+      {list.steps.map((step) => (
+        <li key={step.n}>
+          {step.before && (
+            <HStack gap="2" align="flex-start" mb="1">
+              <Box flex="none" mt="0.5">
+                <CircleHelp size={16} aria-label="Before this step" />
+              </Box>
+              <Text>
+                <Text as="span" fontWeight="700">
+                  <Fractions>{step.before.ask}</Fractions>
+                </Text>{' '}
+                <Text as="span" color="fg.muted">
+                  If not: <Fractions>{step.before.helps}</Fractions>
+                </Text>
+              </Text>
+            </HStack>
+          )}
+          <Fractions>{step.do}</Fractions>
+          <Settings step={step} units={units} />
+          {step.tip && (
+            <Text color="fg.muted">
+              <Fractions>{step.tip}</Fractions>
             </Text>
           )}
-          {caution && (
+          {step.caution && (
             <HStack gap="2" align="flex-start" color="fg.muted" mt="1">
               <Box flex="none" mt="0.5" color="warn.line">
                 <TriangleAlert size={16} aria-label="Caution" />
               </Box>
-              <Text>{caution}</Text>
+              <Text>{step.caution}</Text>
             </HStack>
           )}
         </li>
@@ -31,21 +47,81 @@ export function Steps({ list }: { list: CutList }) {
   );
 }
 
-/** Checks of the sewn cover; on paper with a place for what the tape shows. */
+/** The allowance or the hem of a step and what the machine is set to, as one line. */
+export function settingsOf({ seam, hem, stitch, foot, needle, tension }: CoverStep, units: OrderUnits): string[] {
+  const say = (length: number) => printLength(length, STYLES[units]);
+  return [
+    seam !== undefined && `Seam ${say(seam)}`,
+    hem && `Hem ${hem.map(say).join(' + ')}`,
+    stitch && `Stitch ${STITCHES[stitch]}`,
+    foot,
+    needle && NEEDLES[needle],
+    tension && TENSIONS[tension],
+  ].filter((one) => typeof one === 'string');
+}
+
+function Settings({ step, units }: { step: CoverStep; units: OrderUnits }) {
+  const all = settingsOf(step, units);
+  if (all.length === 0) return null;
+  return (
+    <Text fontWeight="600">
+      <Fractions>{`${all.join(', ')}.`}</Fractions>
+    </Text>
+  );
+}
+
+/** What people lay out before they begin: the machine with its feet and needles, and the tools of all steps. */
+export function toolsOf(steps: readonly CoverStep[]): string[] {
+  const feet = steps.flatMap(({ foot }) => foot ?? []);
+  const needles = steps.flatMap(({ needle }) => (needle ? [NEEDLES[needle]] : []));
+  const tools = steps.flatMap((step) => step.tools ?? []);
+  return [...new Set([...feet, ...needles, ...tools])];
+}
+
+export function Tools({ list }: { list: CutList }) {
+  const tools = toolsOf(list.steps);
+  if (tools.length === 0) return null;
+  return (
+    <Text>
+      <Text as="span" fontWeight="700">
+        Lay out:{' '}
+      </Text>
+      <Fractions>{`${tools.join(', ')}.`}</Fractions>
+    </Text>
+  );
+}
+
+/** Checks of the sewn cover; on paper with a place for what the tape shows, or a box for what is seen. */
 export function Inspections({ list, units, isPrint = false }: { list: CutList; units: OrderUnits; isPrint?: boolean }) {
+  const blank = (width: string) => (
+    <Box as="span" display="inline-block" w={width} ml="3" borderBottomWidth="1px" borderColor="#000">
+      &nbsp;
+    </Box>
+  );
+  const box = <Box as="span" display="inline-block" boxSize="3" ml="3" borderWidth="1px" borderColor="#000" />;
   return (
     <Stack as="ul" gap="1" pl="5" css={{ listStyle: 'disc' }}>
-      {list.inspections.map(({ what, size, tolerance }) => (
+      {list.inspections.map(({ what, size, tolerance, helps }) => (
         <li key={what}>
-          {what}:{' '}
-          <b>
-            <Fractions>{printLength(size, STYLES[units])}</Fractions>
-          </b>
-          , within <Fractions>{printLength(tolerance, STYLES[units])}</Fractions>
-          {isPrint && (
-            <Box as="span" display="inline-block" w="20" ml="3" borderBottomWidth="1px" borderColor="#000">
-              &nbsp;
-            </Box>
+          <Fractions>{what}</Fractions>
+          {size !== undefined && (
+            <>
+              :{' '}
+              <b>
+                <Fractions>{printLength(size, STYLES[units])}</Fractions>
+              </b>
+              {tolerance !== undefined && (
+                <>
+                  , within <Fractions>{printLength(tolerance, STYLES[units])}</Fractions>
+                </>
+              )}
+            </>
+          )}
+          {isPrint && (size === undefined ? box : blank('20'))}
+          {helps && (
+            <Text color="fg.muted">
+              <Fractions>{helps}</Fractions>
+            </Text>
           )}
         </li>
       ))}
