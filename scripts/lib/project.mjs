@@ -180,6 +180,7 @@ export async function ensureBundles() {
       fuzz: 'src/cli/fuzz.ts',
       archive: 'src/cli/archive.ts',
       'release-kinds': 'src/cli/release-kinds.ts',
+      'kind-pages': 'src/cli/kind-pages.ts',
       worker: 'src/work/worker.ts',
       'lay-worker': 'src/work/lay-worker.ts',
       'sheet-child': 'src/features/orders/sheet-process/child.ts',

@@ -24,6 +24,19 @@ interface MaterialSeed {
   place: string;
 }
 
+/** Foam by the sheet: how thick, for how much, how many there are. */
+const FOAMS: [units: Units, thickness: string, priceMinor: number, stock: number][] = [
+  ['in', '2', 2340, 4],
+  ['in', '2 1/2', 2890, 5],
+  ['in', '3', 3440, 4],
+  ['in', '3 1/2', 3980, 4],
+  ['in', '4', 4490, 5],
+  ['in', '4 1/2', 5040, 4],
+  ['mm', '5', 2650, 11],
+  ['mm', '6', 3150, 6],
+  ['mm', '7', 3680, 4],
+];
+
 export const DEMO_MATERIALS: MaterialSeed[] = [
   {
     name: 'Loft batting',
@@ -95,6 +108,36 @@ export const DEMO_MATERIALS: MaterialSeed[] = [
     life: 'some years of daily use',
     stock: 3,
     place: 'loft',
+  },
+  ...FOAMS.map(([units, thickness, priceMinor, stock]): MaterialSeed => ({
+    name: `Seat foam ${thickness} ${units === 'in' ? 'in' : 'cm'}`,
+    sort: 'foam',
+    units,
+    width: units === 'in' ? '78' : '200',
+    sheet: units === 'in' ? '48' : '120',
+    thickness,
+    priceMinor,
+    usualFor: [],
+    supplier: 'Capstan Hardware',
+    ground: '#e6d8b5',
+    notes: 'Keep out of the light',
+    firmness: 'firm',
+    life: 'some years of daily use',
+    stock,
+    place: 'loft',
+  })),
+  {
+    name: 'Cloth-backed foam',
+    sort: 'sewing foam',
+    units: 'mm',
+    width: '150',
+    priceMinor: 420,
+    usualFor: ['sewing foam'],
+    supplier: 'Loom Lane Mill',
+    ground: '#dcd3bd',
+    notes: 'Thin, for behind a stitched plate',
+    stock: '14 m',
+    place: 'rack 5',
   },
 ];
 

@@ -105,8 +105,9 @@ interface NotionSeed {
   name: string;
   sort: NotionSort;
   countedBy: 'length' | 'piece' | 'pack';
-  /** Length of a zip; the selling step of what is sold by its length. */
+  /** Length of a zip, height of a pad; the selling step of what is sold by its length. */
   length?: string;
+  width?: string;
   pack?: number;
   price: number;
   per: 'm' | 'yd' | 'piece' | 'pack';
@@ -128,7 +129,28 @@ const zip = (inches: number, price: number, stock: number): NotionSeed => ({
   stock,
 });
 
+const pad = (wide: number, high: number, price: number, stock: number): NotionSeed => ({
+  name: `Feather pad ${wide} × ${high} in`,
+  sort: 'pad',
+  countedBy: 'piece',
+  length: String(high),
+  width: String(wide),
+  price,
+  per: 'piece',
+  usualFor: ['pad'],
+  supplier: 'Loom Lane Mill',
+  stock,
+});
+
 const NOTIONS: NotionSeed[] = [
+  pad(12, 20, 620, 8),
+  pad(16, 16, 590, 22),
+  pad(18, 18, 680, 26),
+  pad(20, 20, 790, 18),
+  pad(22, 22, 930, 10),
+  pad(24, 24, 1120, 8),
+  pad(26, 26, 1340, 4),
+  pad(32, 32, 2150, 3),
   zip(10, 48, 20),
   zip(12, 55, 34),
   zip(14, 60, 41),
@@ -407,8 +429,9 @@ async function insertNotions(tx: Transaction, people: readonly number[], at: Dat
         sort: seed.sort,
         countedBy: seed.countedBy,
         packSize: seed.pack ?? 1,
-        sellingStepNm: !isZip && seed.length ? read(seed.length, 'in') : 0,
-        lengthNm: isZip ? read(seed.length!, 'in') : null,
+        sellingStepNm: seed.countedBy === 'length' && seed.length ? read(seed.length, 'in') : 0,
+        lengthNm: isZip || seed.sort === 'pad' ? read(seed.length!, 'in') : null,
+        widthNm: seed.width ? read(seed.width, 'in') : null,
         teeth: isZip ? 'coil' : null,
         supplier: seed.supplier,
         priceMinor: seed.price,

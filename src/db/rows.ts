@@ -32,6 +32,7 @@ const asBought = (row: ClothRow): Cloth => ({
   nature: { fibre: row.fibre, weight: row.weight, give: row.give },
   price: { minor: row.priceMinor, currency: row.currency, per: row.pricePer },
   ...(isCutStraight(row.sort) && { isCutStraight: true }),
+  ...(row.thicknessNm && { thickness: row.thicknessNm }),
   // A sheet is sold as a whole.
   ...(row.sheetLengthNm ? { sheetLength: row.sheetLengthNm } : {}),
   sellingStep: row.sheetLengthNm ?? row.sellingStepNm,
@@ -63,6 +64,7 @@ export function toOrderLine(
     fit: line.fit,
     measuredAs: line.measuredAs,
     taken: line.taken,
+    provided: line.provided,
     matching: line.matching,
     measures,
     ...(line.outline && { outline: line.outline.corners }),

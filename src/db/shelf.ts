@@ -1,5 +1,6 @@
 import { and, eq, gt, inArray, sql } from 'drizzle-orm';
 import type { PricedItem } from '@/core/batch';
+import type { Nm } from '@/core/length';
 import type { StockChoice } from '@/core/stock';
 import type { Reader } from './connection';
 import { schema } from '.';
@@ -54,6 +55,22 @@ export async function loadShelf(db: Reader, clothIds: readonly number[]): Promis
 export async function loadStockChoices(db: Reader, batchId: number): Promise<Map<number, StockChoice>> {
   const rows = await db.select().from(schema.stockChoices).where(eq(schema.stockChoices.batchId, batchId));
   return new Map(rows.map(({ clothId, pinned, leftOut, isLotMixed }) => [clothId, { pinned, leftOut, isLotMixed }]));
+}
+
+/** A foam is that thick where it is so to the width of a chalk line. */
+const SAME_THICKNESS: Nm = 2_000_000;
+
+/** Foams of the catalogue by thickness: for a form of `thickness` (nm) the one that is as thick, the cheapest first. */
+export async function foamByThickness(db: Reader): Promise<(thickness: Nm | undefined) => string | undefined> {
+  const { id, thicknessNm, sort, priceMinor } = schema.cloths;
+  const rows = await db.select({ id, thicknessNm }).from(schema.cloths).where(eq(sort, 'foam')).orderBy(priceMinor, id);
+  return (thickness) => {
+    const found = rows.find(
+      (row) =>
+        thickness !== undefined && row.thicknessNm !== null && Math.abs(row.thicknessNm - thickness) <= SAME_THICKNESS,
+    );
+    return found && String(found.id);
+  };
 }
 
 /** The workroom's usual materials: the id of a cloth of the catalogue by the role that it serves. */

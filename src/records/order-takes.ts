@@ -2,6 +2,7 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import { clothTasks, type ClothTask, FROZEN_STATES } from '@/core/batch';
 import type { LayJob } from '@/core/lay';
 import { boughtLength, costOf, printMoney, type OrderTakes } from '@/core/cost';
+import { isMaterial } from '@/core/covers';
 import { longLength, type Nm, type Units } from '@/core/length';
 import { beforeWash, bindNotion, worthOf } from '@/core/stock';
 import { schema, type Reader } from '@/db';
@@ -18,11 +19,12 @@ export async function takesAlone(db: Reader, orderId: number, find: FindLengths)
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
   const [order] = lists.orders;
   if (!order) return { materials: [], labour: [], unpriced: [] };
-  const { materials: notions, unpriced } = await notionTakes(db, order);
+  const { materials: notions, unpriced, provided } = await notionTakes(db, order);
   return {
     materials: [...(await clothAlone(lists, order, find)), ...notions],
     labour: labourOf(lists, order),
-    unpriced,
+    unpriced: [...unlaid(lists, order), ...unpriced],
+    provided: [...providedMaterials(lists, order), ...provided],
   };
 }
 
@@ -70,12 +72,40 @@ export async function takesNow(
             open.map(({ id }) => id),
             find,
           );
-  const { materials: notions, unpriced } = await notionTakes(db, order, await approvalsOf(db, orderId));
+  const { materials: notions, unpriced, provided } = await notionTakes(db, order, await approvalsOf(db, orderId));
   return {
     materials: [...ofLays, ...rest, ...(await recutTakes(db, orderId)), ...notions],
     labour: labourOf(lists, order),
-    unpriced,
+    unpriced: [...unlaid(lists, order), ...unpriced],
+    provided: [...providedMaterials(lists, order), ...provided],
   };
+}
+
+/** Materials that the workroom keeps none of: nothing of them is laid or priced. */
+const unlaid = ({ cloths }: CutLists, { cutList }: OrderToCut): OrderTakes['unpriced'] =>
+  [
+    ...new Set(
+      cutList.pieces.filter(({ role, cloth }) => isMaterial(role) && !cloths.has(cloth)).map(({ role }) => role),
+    ),
+  ].map((name) => ({ name, isLaid: true }));
+
+/** Materials that are supplied or reused, each with what its area would have cost. */
+function providedMaterials({ cloths }: CutLists, { cutList, lines }: OrderToCut): NonNullable<OrderTakes['provided']> {
+  return cutList.provided.flatMap(({ line, name, role, how, qty, size }) => {
+    if (role === undefined || size === undefined) return [];
+    const own = lines.find(({ position }) => String(position) === line)!.line.cloth[role];
+    const cloth = own === undefined ? undefined : cloths.get(own);
+    const along = cloth && Math.ceil((qty * size[0] * size[1]) / cloth.width);
+    const amount =
+      cloth === undefined
+        ? null
+        : worthOf(along!, {
+            priceMinor: cloth.price.minor,
+            pricePer: cloth.price.per === 'sheet' ? 'whole' : cloth.price.per,
+            ...(cloth.sheetLength && { lengthNm: cloth.sheetLength }),
+          });
+    return [{ what: name, how, amount, currency: cloth?.price.currency ?? '' }];
+  });
 }
 
 async function ofLines(db: Reader, ids: readonly number[], find: FindLengths) {
@@ -139,7 +169,7 @@ async function notionTakes(
   db: Reader,
   order: OrderToCut,
   approvals: readonly Frozen[] = [],
-): Promise<Pick<OrderTakes, 'materials' | 'unpriced'>> {
+): Promise<Required<Pick<OrderTakes, 'materials' | 'unpriced' | 'provided'>>> {
   const today = await db.select().from(schema.materials).orderBy(schema.materials.id);
   const catalogueOf = new Map<number, Material[]>();
   for (const approval of approvals) {
@@ -162,7 +192,8 @@ async function notionTakes(
     sums.set(key, { row, quantity: sum.quantity + quantity });
   }
   return {
-    unpriced: [...new Set(unpriced)],
+    unpriced: [...new Set(unpriced)].map((name) => ({ name, isLaid: false })),
+    provided: providedNotions(order, today),
     materials: [...sums.values()].map(({ row, quantity }) => ({
       part: 'notions' as const,
       what: row.name,
@@ -175,6 +206,24 @@ async function notionTakes(
     })),
   };
 }
+
+/** Notions that are supplied or reused, each with what it would have cost today. */
+const providedNotions = (
+  { cutList }: OrderToCut,
+  catalogue: readonly Material[],
+): NonNullable<OrderTakes['provided']> =>
+  cutList.provided
+    .filter(({ role }) => role === undefined)
+    .map((notion) => {
+      const { material, quantity } = bindNotion(notion, catalogue);
+      const row = catalogue.find(({ id }) => id === material?.id);
+      return {
+        what: notion.name,
+        how: notion.how,
+        amount: row ? worthOf(quantity, row) : null,
+        currency: row?.currency ?? '',
+      };
+    });
 
 const labourOf = ({ kinds }: CutLists, { lines }: OrderToCut): OrderTakes['labour'] =>
   lines.map(({ kind, kindVersion, qty }) => ({ kind, name: kinds.find(kind, kindVersion)?.name ?? kind, qty }));

@@ -22,12 +22,13 @@ export interface LaidCloth {
 /** The notions of all covers, those of one name and length together. */
 function gathered({ orders }: Loaded): NotionNeed[] {
   const all = new Map<string, NotionNeed>();
-  for (const { name, qty, length, estimate, material } of orders.flatMap(({ cutList }) => cutList.notions)) {
-    const key = `${name} ${length ?? ''} ${estimate ?? ''} ${material ?? ''}`;
+  for (const { name, qty, length, size, estimate, material } of orders.flatMap(({ cutList }) => cutList.notions)) {
+    const key = `${name} ${length ?? ''} ${size ?? ''} ${estimate ?? ''} ${material ?? ''}`;
     const one = all.get(key) ?? {
       name,
       qty: 0,
       ...(length && { length }),
+      ...(size && { size }),
       ...(estimate && { estimate }),
       ...(material && { material }),
     };

@@ -61,6 +61,8 @@ export interface Cloth {
   shrinkage?: { across: number; along: number };
   /** Foam and board are cut edge to edge, with a saw or a knife along a ruler. */
   isCutStraight?: boolean;
+  /** Thickness of a sheet (foam, board), nm. */
+  thickness?: Nm;
   /** Length of a sheet (foam, board), nm; a price is then for one sheet. Length of a remnant that is priced whole. */
   sheetLength?: Nm;
   price: Price;

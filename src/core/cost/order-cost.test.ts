@@ -56,7 +56,7 @@ describe('the cost of an order', () => {
       {
         materials: [...takes.materials, { part: 'cloth', what: 'Moquette', sum: '', amount: 999, currency: 'EUR' }],
         labour: [],
-        unpriced: ['cord'],
+        unpriced: [{ name: 'cord', isLaid: false }],
       },
       { ...costing, overheadPart: 0, markupPart: 0, taxName: '' },
     );

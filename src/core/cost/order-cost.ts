@@ -1,3 +1,4 @@
+import type { Provided } from '../covers/kind';
 import { labourOf, partOf } from './rounding';
 
 /** Settings of costs: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
@@ -52,21 +53,33 @@ export interface CostSheet {
   total: number;
   /** Left out of the sum, and why: a notion without a price, a cloth in another currency. */
   missing: string[];
+  /** Of what is missing, that without a price: where one can be entered depends on whether it is laid. Sheets from before have none. */
+  unpriced?: Unpriced[];
+  /** Materials that are supplied or reused, and what that saves, where it has a price in the sheet's currency. */
+  provided?: { what: string; how: Provided; saved: number | null }[];
+}
+
+/** Something of an order that has no price: a notion, or a material that is laid, by its role. */
+export interface Unpriced {
+  name: string;
+  isLaid: boolean;
 }
 
 /** Takings of an order: amounts that are known, in the currency of each. */
 export interface OrderTakes {
   materials: { part: 'cloth' | 'notions' | 'recuts'; what: string; sum: string; amount: number; currency: string }[];
   labour: { kind: string; name: string; qty: number }[];
-  /** Names of what has no price at all. */
-  unpriced: string[];
+  /** What has no price at all. */
+  unpriced: Unpriced[];
+  /** What is supplied or reused; its price where it were bought, null where none is known. */
+  provided?: { what: string; how: Provided; amount: number | null; currency: string }[];
 }
 
 /**
  * The cost sheet of an order: its share of the cloth, other materials and notions, minutes at a rate, then a part for the overhead, the
  * markup on all of that, and tax on the whole. Common practice of the trade, no source. The lines add up to the totals exactly.
  */
-export function costSheet({ materials, labour, unpriced }: OrderTakes, costing: Costing): CostSheet {
+export function costSheet({ materials, labour, unpriced, provided = [] }: OrderTakes, costing: Costing): CostSheet {
   const { currency, hourMinor, overheadPart, markupPart, taxName, taxPart } = costing;
   const own = materials.filter((one) => one.currency === currency);
   const lines: CostLine[] = own.map(({ part, what, sum, amount }) => ({ part, what, sum, amount }));
@@ -92,7 +105,15 @@ export function costSheet({ materials, labour, unpriced }: OrderTakes, costing: 
     lines,
     net,
     total: sumOf(),
-    missing: [...foreign, ...unpriced.map((what) => `${what}: no price`)],
+    missing: [...foreign, ...unpriced.map(({ name }) => `${name}: no price`)],
+    unpriced,
+    ...(provided.length > 0 && {
+      provided: provided.map(({ what, how, amount, currency: theirs }) => ({
+        what,
+        how,
+        saved: theirs === currency ? amount : null,
+      })),
+    }),
   };
 }
 

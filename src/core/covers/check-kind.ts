@@ -1,4 +1,4 @@
-import { inches, printLength, STYLES, type Nm, type OrderUnits } from '../length';
+import { inches, millimetres, printLength, STYLES, type Nm, type OrderUnits } from '../length';
 import type { Fault } from '../result';
 import { FormulaError, namesIn, parseFormula, RESERVED, type Value } from './formula';
 import { TAPES, usualOf, type CoverKind, type KindOption } from './kind';
@@ -26,10 +26,19 @@ const SAMPLES: Record<string, number> = {
 const DEVICE: Record<string, number> = { across: 6, long: 9, deep: 1 / 2 };
 const PLAIN_SAMPLE = 12;
 
-/** A sample of a kind's measures, for trials and previews. */
-export function sampleOf({ measures, object }: Pick<CoverKind, 'measures' | 'object'>): Record<string, Nm> {
+/** A sample of a kind's measures, for trials and previews: whole inches, or what is round in centimetres or millimetres. */
+export function sampleOf(
+  { measures, object }: Pick<CoverKind, 'measures' | 'object'>,
+  units: OrderUnits = 'in',
+): Record<string, Nm> {
   const sizes = object === 'device' ? { ...SAMPLES, ...DEVICE } : SAMPLES;
-  return Object.fromEntries(measures.map(({ id, tape }) => [id, inches(sizes[tape ?? ''] ?? PLAIN_SAMPLE)]));
+  return Object.fromEntries(
+    measures.map(({ id, tape }) => {
+      const size = sizes[tape ?? ''] ?? PLAIN_SAMPLE;
+      if (units === 'in') return [id, inches(size)];
+      return [id, size < 1 ? millimetres(Math.round(size * 25)) : millimetres(10 * Math.round(size * 2.5))];
+    }),
+  );
 }
 
 const NAME = /^[a-z][A-Za-z0-9]{0,30}$/;
@@ -71,6 +80,7 @@ function placesOf(kind: CoverKind): Place[] {
     if (typeof piece.qty === 'string') add(`pieces.${i}.qty`, piece.qty, 'number');
     add(`pieces.${i}.across`, piece.across, 'size');
     add(`pieces.${i}.along`, piece.along, 'size');
+    add(`pieces.${i}.traceAllowance`, piece.traceAllowance, 'length');
     for (const corner of piece.outline ?? [])
       (Array.isArray(corner) ? corner : [...corner.centre, corner.radius]).forEach((formula) =>
         add(`pieces.${i}.outline`, formula, 'length'),

@@ -1,8 +1,10 @@
 export * from './kind';
 export * from './kinds';
+export { SCHOOLS } from './kinds/shared';
 export * from './cover';
 export { fitsOf, MOST_MEASURE } from './input-faults';
 export * from './take-off';
+export { markPicture } from './mark-picture';
 export { isSimple, offsetOutline, perimeterOf, sliceOutline } from './outline';
 export { outlineFromOffsets, type OffsetShape, type Station } from './offsets';
 export { checkKind, sampleOf } from './check-kind';

@@ -125,6 +125,8 @@ export interface PartPiece {
   outline?: ([string, string] | Arc)[];
   /** Cut along the traced outline, where one is given, with the seam allowance all round. */
   isTraced?: boolean;
+  /** What goes round the traced outline of this piece, where it is not the kind's allowance. */
+  traceAllowance?: string;
   /** Seen parts are matched where the cloth has a pattern. */
   match?: PartMatch;
 }
@@ -287,6 +289,10 @@ export const MATERIAL_ROLES = [
 ] as const;
 export const ROLES = [...CLOTH_ROLES, ...MATERIAL_ROLES] as const;
 export type Role = (typeof ROLES)[number];
+
+/** A material of a line that is not bought for it: the customer brings it, or it is taken over from the old cover. */
+export const PROVIDED = ['supplied', 'reused'] as const;
+export type Provided = (typeof PROVIDED)[number];
 
 export const isMaterial = (role: Role): boolean => (MATERIAL_ROLES as readonly string[]).includes(role);
 

@@ -134,7 +134,7 @@ function workOut(kind: CoverKind, input: CoverInput): Result<TakeOff> {
   const formulas = formulasOf(kind, input);
   const { scope, holds, size, count, point, text } = formulas;
   const traced = input.outline ? tracedOutline(input.outline, size(kind.outline!.allowance)) : null;
-  const pieces = piecesOf(kind, traced, formulas);
+  const pieces = piecesOf(kind, input.outline, traced, formulas);
   const strips = stripsOf(kind, formulas);
   const impossible = impossibleParts(kind, pieces, strips);
   if (impossible.length > 0) return { ok: false, faults: impossible };
@@ -237,7 +237,12 @@ type Traced = ReturnType<typeof tracedOutline>;
 const shiftedBy = ([x, y]: [Nm, Nm], traced: Traced | null): [Nm, Nm] =>
   traced ? [x + traced.shift[0], y + traced.shift[1]] : [x, y];
 
-function piecesOf(kind: CoverKind, traced: Traced | null, formulas: Formulas): CoverPiece[] {
+function piecesOf(
+  kind: CoverKind,
+  form: [Nm, Nm][] | undefined,
+  traced: Traced | null,
+  formulas: Formulas,
+): CoverPiece[] {
   const { holds, size, count, point, sum, style } = formulas;
   const ring = (outline: NonNullable<PartPiece['outline']>): [Nm, Nm][] =>
     outline.flatMap((one) =>
@@ -247,8 +252,13 @@ function piecesOf(kind: CoverKind, traced: Traced | null, formulas: Formulas): C
     whole > plain ? `${text}; its corners reach ${printNumber(whole, style).text}` : text;
   return kind.pieces
     .filter(({ when, qty }) => holds(when) && (typeof qty === 'number' || count(qty) > 0))
-    .map(({ name, role, qty, axes, across, along, outline, isTraced, match }): CoverPiece => {
-      const cutAlong = isTraced ? traced : null;
+    .map(({ name, role, qty, axes, across, along, outline, isTraced, traceAllowance, match }): CoverPiece => {
+      const cutAlong =
+        !isTraced || !traced || !form
+          ? null
+          : traceAllowance === undefined
+            ? traced
+            : tracedOutline(form, size(traceAllowance));
       const [wide, deep] = cutAlong ? boxSize(cutAlong.ring) : [size(across), size(along)];
       return {
         name,

@@ -127,6 +127,17 @@ const CHECKS: readonly ClothCheck[] = [
         : null,
   },
   {
+    code: 'foam-thickness',
+    field: 'cloth.foam',
+    find: ({ cover, clothOf, say }) => {
+      const sheet = clothOf('foam');
+      const { thickness } = cover.finished;
+      if (!sheet?.thickness || !thickness || !cover.pieces.some(({ role }) => role === 'foam')) return null;
+      if (Math.abs(sheet.thickness - thickness) <= inches(1 / 8)) return null;
+      return `${sheet.name} is ${say(sheet.thickness)} thick and this cover takes ${say(thickness)}: choose another foam for it, or have it cut to size.`;
+    },
+  },
+  {
     code: 'direction-upright',
     field: 'directions',
     find: ({ line, face, cover }) => {

@@ -27,6 +27,7 @@ export function cutList(lines: readonly OrderLine[], units: OrderUnits, room: Wo
     marks: [],
     steps: [],
     inspections: [],
+    provided: [],
     warnings: [],
     wide: [],
   };
@@ -68,7 +69,13 @@ function addLine(
   const before = list.pieces.length;
   const clothOf = (role: Role) => cloths?.get(clothFor(line, role).cloth);
   const id = { line: line.id };
-  for (const part of partsOf(list, line, cover, clothOf, units)) {
+  const isProvided = (name: string) => line.provided?.[name] !== undefined;
+  for (const { name, role, qty, across, along } of cover.pieces.filter(
+    ({ role }) => isMaterial(role) && isProvided(role),
+  ))
+    list.provided.push({ ...id, name, role, how: line.provided![role]!, qty: qty * line.qty, size: [across, along] });
+  const bought = { ...cover, pieces: cover.pieces.filter(({ role }) => !isMaterial(role) || !isProvided(role)) };
+  for (const part of partsOf(list, line, bought, clothOf, units)) {
     list.pieces.push(
       Object.assign(part, id, clothFor(line, part.role), { qty: part.qty * line.qty, seam: cover.seam }),
     );
@@ -87,7 +94,12 @@ function addLine(
   for (const strip of cover.strips)
     list.strips.push(Object.assign(strip, id, clothFor(line, strip.role), { qty: strip.qty * line.qty }));
   // The cover is fresh and nobody else's: its rows are marked with their line as they are, without copies.
-  for (const notion of cover.notions) list.notions.push(Object.assign(notion, id, { qty: notion.qty * line.qty }));
+  for (const notion of cover.notions) {
+    const of = Object.assign(notion, id, { qty: notion.qty * line.qty });
+    const how = line.provided?.[notion.name];
+    if (how === undefined) list.notions.push(of);
+    else list.provided.push({ ...of, how });
+  }
   for (const one of cover.marks) list.marks.push(Object.assign(one, id));
   for (const one of cover.inspections) list.inspections.push(Object.assign(one, id));
   const ofCloth = clothSteps(clothOf('face'));

@@ -7,6 +7,7 @@ import type {
   Inspection,
   KindBook,
   MatchPoint,
+  Provided,
   Role,
   Warning,
   TakeOff,
@@ -77,6 +78,21 @@ interface CutStrip {
   sum: [string, string];
 }
 
+/** A material or a notion that is supplied or reused, for the whole line: sizes where it has them (nm). */
+export interface ProvidedPart {
+  line: string;
+  name: string;
+  how: Provided;
+  qty: number;
+  /** The role of a material; a notion has none. */
+  role?: Role;
+  size?: [Nm, Nm];
+  length?: Nm;
+  estimate?: Nm;
+  /** The notion of the catalogue that its line names. */
+  material?: number;
+}
+
 export interface CutList {
   pieces: CutPiece[];
   strips: CutStrip[];
@@ -88,6 +104,8 @@ export interface CutList {
   marks: (CoverMark & { line: string })[];
   steps: (CoverStep & { line: string })[];
   inspections: (Inspection & { line: string })[];
+  /** What the lines take and nobody buys for them. */
+  provided: ProvidedPart[];
   warnings: (Warning & { line: string })[];
   wide: WidePart[];
 }

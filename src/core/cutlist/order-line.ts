@@ -1,4 +1,4 @@
-import type { CoverInput, Fit, Role, Taken } from '../covers';
+import type { CoverInput, Fit, Provided, Role, Taken } from '../covers';
 import type { Nm } from '../length';
 import type { Direction, WideWay } from './panels';
 
@@ -25,6 +25,8 @@ export interface OrderLine {
   directions?: Record<string, Direction>;
   /** How a part that is wider than its cloth is cut, by the part's name. */
   panels?: Record<string, WideWay>;
+  /** Materials and notions that are not bought for the line, by the material's role or the notion's name. */
+  provided?: Record<string, Provided>;
   /** The cloth by role; a role that is not named falls back to face. */
   cloth: Partial<Record<Role, string>>;
 }

@@ -125,6 +125,7 @@ const KIND_SHAPE = Joi.object<CoverKind>({
         .min(1)
         .max(200),
       isTraced: Joi.boolean(),
+      traceAllowance: formula,
       match: Joi.object({ anchor: pair.required(), delta: pair.required() }),
     }),
   ),

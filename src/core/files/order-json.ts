@@ -1,4 +1,15 @@
-import { FITS, kindById, NEEDLES, ROLES, STITCHES, TAKEN, TENSIONS, type CoverInput, type Fit } from '../covers';
+import {
+  FITS,
+  kindById,
+  NEEDLES,
+  PROVIDED,
+  ROLES,
+  STITCHES,
+  TAKEN,
+  TENSIONS,
+  type CoverInput,
+  type Fit,
+} from '../covers';
 import { cutList, DIRECTIONS, MOST_COVERS, WIDE_WAYS, type CutList, type OrderLine } from '../cutlist';
 import { parseLength, printNumber, STYLES, toUnits, type Nm, type Units } from '../length';
 import { ok, refuse, type Result } from '../result';
@@ -125,6 +136,7 @@ function readLine(value: unknown, i: number, units: Units, seen: Set<string>): O
       measuredAs: oneOf(line.measuredAs, TAKEN, at('measuredAs')),
     }),
     ...(line.taken !== undefined && { taken: byPart('taken', TAKEN) }),
+    ...(line.provided !== undefined && { provided: byPart('provided', PROVIDED) }),
   };
 }
 
@@ -213,6 +225,16 @@ export function cutListToJson(list: CutList, units: Units) {
       ...(length !== undefined && { length: out(length) }),
       note,
     })),
+    ...(list.provided.length > 0 && {
+      provided: list.provided.map(({ line, name, how, qty, size, length }) => ({
+        line,
+        name,
+        how,
+        qty,
+        ...(size && { size: size.map(out) }),
+        ...(length !== undefined && { length: out(length) }),
+      })),
+    }),
     steps: list.steps.map(
       ({ line, n, do: what, seam, hem, stitch, foot, needle, tension, before, tip, tools, caution }) => ({
         line,

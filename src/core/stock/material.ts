@@ -15,12 +15,19 @@ export const NOTION_SORTS = [
   'snaps',
   'button',
   'thread',
+  'pad',
   'tape',
   'staples',
   'adhesive',
   'other',
 ] as const;
 export type NotionSort = (typeof NOTION_SORTS)[number];
+
+/** Nature of the notion that covers call by this name: only such a one can be it. */
+export function sortOfNotion(name: string): NotionSort {
+  const exact = NOTION_SORTS.find((sort) => sort === name || `${sort}s` === name);
+  return exact ?? (/\bcord\b/.test(name) ? 'cord' : 'other');
+}
 
 /** How a notion is counted and sold: by its length, by the piece, or in packs of so many pieces. */
 export const COUNTED_BY = ['length', 'piece', 'pack'] as const;

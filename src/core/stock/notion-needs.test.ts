@@ -8,6 +8,7 @@ const one = (id: number, rest: Partial<NotionStock>): NotionStock => ({
   sort: 'cord',
   countedBy: 'length',
   lengthNm: null,
+  widthNm: null,
   usualFor: [],
   ...rest,
 });
@@ -21,6 +22,26 @@ const stock = [
   one(5, { sort: 'staples', countedBy: 'pack', usualFor: ['staples'] }),
   zip(6, 22),
 ];
+
+describe('a pad', () => {
+  const pad = (id: number, wide: number, high: number) =>
+    one(id, {
+      sort: 'pad',
+      countedBy: 'piece',
+      widthNm: inches(wide),
+      lengthNm: inches(high),
+      usualFor: ['pad'],
+    });
+  const pads = [pad(1, 20, 20), pad(2, 16, 16), pad(3, 12, 20), pad(4, 18, 18)];
+  const of = (wide: number, high: number) =>
+    bindNotion({ name: 'pad', qty: 2, size: [inches(wide), inches(high)] }, pads).material?.id;
+
+  // Common practice, no source: the next stock size that fills the form.
+  test('is the smallest that is as large as the form, one way round or the other', () => {
+    expect([of(16, 16), of(16.5, 16), of(20, 12), of(19, 19)]).toEqual([2, 4, 3, 1]);
+    expect(of(24, 24)).toBeUndefined();
+  });
+});
 
 describe('what a cover asks for', () => {
   test.each([

@@ -14,7 +14,7 @@ import {
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
-import { ROLES, TAKEN, type Taken } from '../../core/covers/kind';
+import { ROLES, TAKEN, type Provided, type Taken } from '../../core/covers/kind';
 import { DIRECTIONS, WIDE_WAYS } from '../../core/cutlist/panels';
 import { createdAt, id, nm, updatedAt, version, words } from './columns';
 import { cloths } from './cloths';
@@ -87,6 +87,8 @@ export const orderLines = pgTable(
     /** How the sizes were taken, and single measures otherwise, by their names. */
     measuredAs: text('measured_as', { enum: TAKEN }).notNull().default('finished'),
     taken: jsonb('taken').$type<Record<string, Taken>>().notNull().default({}),
+    /** Materials and notions that the customer brings or that are reused, by role or name. */
+    provided: jsonb('provided').$type<Record<string, Provided>>().notNull().default({}),
     matching: text('matching', { enum: ['none', 'alike', 'centred'] })
       .notNull()
       .default('none'),

@@ -41,8 +41,10 @@ export const materials = pgTable(
     packSize: integer('pack_size').notNull().default(1),
     /** The step in which a length is sold. */
     sellingStepNm: nm('selling_step_nm').notNull().default(0),
-    /** How long a zip is; null for everything else. */
+    /** How long a zip is, how high a pad; null for everything else. */
     lengthNm: nm('length_nm'),
+    /** How wide a pad is. */
+    widthNm: nm('width_nm'),
     teeth: text('teeth', { enum: ZIP_TEETH }),
     supplier: text('supplier').notNull().default(''),
     priceMinor: minor('price_minor').notNull(),
@@ -69,7 +71,10 @@ export const materials = pgTable(
       'materials_amounts',
       sql`${t.packSize} > 0 AND ${t.sellingStepNm} >= 0 AND ${t.priceMinor} >= 0 AND ${t.currency} ~ '^[A-Z]{3}$'`,
     ),
-    check('materials_zip', sql`(${t.sort} = 'zip') = (${t.lengthNm} IS NOT NULL)`),
+    check(
+      'materials_sizes',
+      sql`(${t.sort} IN ('zip', 'pad')) = (${t.lengthNm} IS NOT NULL) AND (${t.sort} = 'pad') = (${t.widthNm} IS NOT NULL)`,
+    ),
   ],
 );
 

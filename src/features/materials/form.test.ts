@@ -18,6 +18,17 @@ const faultsOf = (form: MaterialForm) =>
   Object.fromEntries(readMaterial(form, 'in').faults.map(({ field, message }) => [field, message]));
 
 describe('a notion as it is typed', () => {
+  test('a pad has its width and its height, and is counted by the piece', () => {
+    const pad = { ...zip, sort: 'pad' as const, width: '18', length: '20', usualFor: ['pad'] };
+    const { values, faults } = readMaterial(pad, 'in');
+    expect(faults).toEqual([]);
+    expect(values).toMatchObject({ lengthNm: inches(20), widthNm: inches(18), teeth: null, countedBy: 'piece' });
+    expect(readMaterial({ ...pad, width: '' }, 'in').faults).toMatchObject([{ field: 'width' }]);
+    expect(readMaterial({ ...pad, countedBy: 'length' }, 'in').faults).toMatchObject(
+      [{ field: 'countedBy' }, { field: 'pricePer' }].slice(0, 1),
+    );
+  });
+
   test('a zip has its stock length and its teeth, and is counted by the piece', () => {
     expect(readMaterial(zip, 'in')).toEqual({
       faults: [],
@@ -28,6 +39,7 @@ describe('a notion as it is typed', () => {
         packSize: 1,
         sellingStepNm: 0,
         lengthNm: inches(22),
+        widthNm: null,
         teeth: 'coil',
         supplier: '',
         priceMinor: 185,

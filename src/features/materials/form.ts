@@ -11,6 +11,7 @@ export interface MaterialForm {
   packSize: string;
   sellingStep: string;
   length: string;
+  width: string;
   teeth: ZipTeeth | '';
   supplier: string;
   price: string;
@@ -28,6 +29,7 @@ export const EMPTY_MATERIAL: MaterialForm = {
   packSize: '1',
   sellingStep: '',
   length: '',
+  width: '',
   teeth: 'coil',
   supplier: '',
   price: '',
@@ -58,6 +60,7 @@ interface MaterialValues {
   packSize: number;
   sellingStepNm: Nm;
   lengthNm: Nm | null;
+  widthNm: Nm | null;
   teeth: ZipTeeth | null;
   supplier: string;
   priceMinor: number;
@@ -67,24 +70,39 @@ interface MaterialValues {
   notes: string;
 }
 
+/** Notions that are sold by their length. */
+const BY_LENGTH: readonly NotionSort[] = ['cord', 'hook-and-loop', 'thread', 'tape'];
+
+/** How a notion is mostly counted and priced. */
+export const pricedBy = (sort: NotionSort, units: Units): Pick<MaterialForm, 'countedBy' | 'pricePer'> =>
+  BY_LENGTH.includes(sort)
+    ? { countedBy: 'length', pricePer: units === 'in' ? 'yd' : 'm' }
+    : { countedBy: 'piece', pricePer: 'piece' };
+
 const MOST_PRICE = 100_000_000;
 
 /** Reads a typed notion; each fault names its field. */
 export function readMaterial(form: MaterialForm, units: Units): { values: MaterialValues; faults: Fault[] } {
   const faults: Fault[] = [];
   const fault = (field: string, message: string) => faults.push({ code: 'material', field, message });
-  const length = (field: 'length' | 'sellingStep'): Nm => {
+  const length = (field: 'length' | 'width' | 'sellingStep'): Nm => {
     const read = parseLength(form[field], typingUnit(units), field);
     if (read.ok && read.value > 0) return read.value;
     faults.push(...(read.ok ? [{ code: 'length', field, message: 'A length is more than zero.' }] : read.faults));
     return 0;
   };
   const isZip = form.sort === 'zip';
-  const countedBy = isZip && form.countedBy === 'length' ? 'piece' : form.countedBy;
+  const isPad = form.sort === 'pad';
+  const countedBy = (isZip || isPad) && form.countedBy === 'length' ? 'piece' : form.countedBy;
   if (form.name.trim() === '') fault('name', 'Give it a name.');
   else if (form.name.trim().length > 120) fault('name', 'A name has at most 120 letters.');
-  if (isZip && form.countedBy === 'length')
-    fault('countedBy', 'A zip of a stock length is counted by the piece or in packs.');
+  if ((isZip || isPad) && form.countedBy === 'length')
+    fault(
+      'countedBy',
+      isZip
+        ? 'A zip of a stock length is counted by the piece or in packs.'
+        : 'A pad of a stock size is counted by the piece or in packs.',
+    );
   const packSize = countedBy !== 'pack' ? 1 : /^\d{1,6}$/.test(form.packSize.trim()) ? Number(form.packSize) : 0;
   if (packSize < 1) fault('packSize', 'Write how many pieces are in a pack.');
   const per = { length: ['yd', 'm'], piece: ['piece'], pack: ['pack', 'piece'] }[countedBy];
@@ -112,7 +130,8 @@ export function readMaterial(form: MaterialForm, units: Units): { values: Materi
       countedBy,
       packSize: Math.max(1, packSize),
       sellingStepNm: countedBy === 'length' && form.sellingStep.trim() !== '' ? length('sellingStep') : 0,
-      lengthNm: isZip ? length('length') : null,
+      lengthNm: isZip || isPad ? length('length') : null,
+      widthNm: isPad ? length('width') : null,
       teeth: isZip && form.teeth !== '' ? form.teeth : null,
       supplier: form.supplier.trim(),
       priceMinor: priceMinor ?? 0,

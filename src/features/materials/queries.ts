@@ -25,6 +25,14 @@ export interface MaterialRow {
 
 const PER: Record<string, string> = { yd: 'a yard', m: 'a metre', piece: 'each', pack: 'a pack' };
 
+/** The length of a zip, or width by height of a pad. */
+function sizeOf({ lengthNm, widthNm }: typeof materials.$inferSelect, units: Units): string | false {
+  if (lengthNm === null) return false;
+  const { unit } = STYLES[units];
+  const sizes = [widthNm, lengthNm].filter((one) => one !== null).map((one) => printNumber(one, STYLES[units]).text);
+  return `${sizes.join(' × ')} ${unit}`;
+}
+
 /** The notions of the catalogue with what is on the shelf of each. */
 export async function listMaterials(): Promise<MaterialRow[]> {
   const onHand =
@@ -39,11 +47,7 @@ export async function listMaterials(): Promise<MaterialRow[]> {
     id: material.id,
     name: material.name,
     sort: material.sort,
-    about: [
-      material.lengthNm !== null && `${printNumber(material.lengthNm, STYLES[units]).text} ${STYLES[units].unit}`,
-      material.teeth,
-      material.countedBy === 'pack' && `packs of ${material.packSize}`,
-    ]
+    about: [sizeOf(material, units), material.teeth, material.countedBy === 'pack' && `packs of ${material.packSize}`]
       .filter(Boolean)
       .join(', '),
     price: `${printMoney(material.priceMinor, material.currency)} ${PER[material.pricePer] ?? ''}`,
@@ -94,6 +98,7 @@ export async function getMaterial(
       packSize: String(row.packSize),
       sellingStep: row.sellingStepNm > 0 ? writeLength(row.sellingStepNm, units) : '',
       length: row.lengthNm === null ? '' : writeLength(row.lengthNm, units),
+      width: row.widthNm === null ? '' : writeLength(row.widthNm, units),
       teeth: row.teeth ?? '',
       supplier: row.supplier,
       price: writeAmount(row.priceMinor, row.currency),

@@ -17,6 +17,7 @@ const material = Joi.object<MaterialForm>({
   packSize: text(12),
   sellingStep: text(60),
   length: text(60),
+  width: keepableText().allow('').max(60).default(''),
   teeth: word('', ...ZIP_TEETH),
   supplier: text(120),
   price: text(20),

@@ -2,6 +2,7 @@ import 'server-only';
 import { printMoney } from '@/core/cost';
 import { newPdf } from '@/features/lists/pdf';
 import { dayText } from './day-text';
+import { notBought } from './not-bought';
 import type { QuoteView } from './queries';
 
 const MARGIN = 56;
@@ -46,6 +47,7 @@ export function quotePdf(quote: QuoteView): Promise<Buffer> {
   line(1.5);
   row('To pay', printMoney(sheet.total, sheet.currency), 'bold', 14);
   pdf.moveDown().font('text').fontSize(11);
+  if (sheet.provided) pdf.text(notBought(sheet.provided), MARGIN, pdf.y, { width: wide }).moveDown();
   if (quote.words) pdf.text(quote.words, MARGIN, pdf.y, { width: wide }).moveDown();
   pdf.text(`This price holds until ${dayText(quote.validUntil)}.`, MARGIN, pdf.y, { width: wide }).moveDown();
   pdf

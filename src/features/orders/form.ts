@@ -5,11 +5,12 @@ import {
   type Fit,
   type KindBook,
   type KindOption,
+  type Provided,
   type Role,
   type Taken,
   unknownKind,
 } from '@/core/covers';
-import type { Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
+import type { CutList, Direction, Matching, OrderLine, WideWay } from '@/core/cutlist';
 import { parseLength, type Nm, type OrderUnits, typingUnit } from '@/core/length';
 import type { Fault } from '@/core/result';
 import { inOrderUnits, type WorkroomRules } from '@/features/workroom/form';
@@ -37,6 +38,8 @@ export interface LineForm {
   panels: Record<string, WideWay>;
   /** Notions of the catalogue by the names that the kind gives them; what is not here is the workroom's usual one. */
   notions: Record<string, string>;
+  /** Materials and notions that are not bought for the line, by role or name. */
+  provided: Record<string, Provided>;
   /** Ids of cloths by role; empty falls back to face, of a material to the workroom's usual one. */
   cloth: Partial<Record<Role, string>>;
   /** The batch that has already been approved with this line: it can't be changed any more. */
@@ -91,12 +94,21 @@ export const MATCHING_LABELS: Record<Matching, string> = {
   centred: 'Motif centred',
 };
 
+export const PROVIDED_LABELS: Record<Provided, string> = {
+  supplied: 'supplied by the customer',
+  reused: 'reused',
+};
+
 export const TAKEN_LABELS: Record<Taken, string> = {
   finished: 'off the form',
   seams: 'old cover, seam to seam',
   cut: 'old cover, cut edge to cut edge',
   trimmed: 'old cover, trimmed at its staples',
 };
+
+/** What the customer brings and what is reused, as one sentence; empty where all is bought. */
+export const providedText = ({ provided }: Pick<CutList, 'provided'>): string =>
+  provided.map(({ name, how }) => `${name} (${PROVIDED_LABELS[how]})`).join(', ');
 
 /** A new line of a kind: as the workroom does it, and where the workroom has no rule, as is usual for the kind. */
 export function emptyLine(
@@ -120,11 +132,15 @@ export function emptyLine(
     taken: {},
     matching: 'none',
     typed,
-    choices: workroom?.grain && has('grain') ? { grain: workroom.grain } : {},
+    choices: {
+      ...(workroom?.grain && has('grain') && { grain: workroom.grain }),
+      ...Object.fromEntries(Object.entries(workroom?.schools ?? {}).filter(([id]) => has(id))),
+    },
     outline: '',
     directions: {},
     panels: {},
     notions: {},
+    provided: {},
     cloth: {},
   };
 }
@@ -177,6 +193,7 @@ export function readLineForm(
     fit: form.fit,
     measuredAs: form.measuredAs,
     taken: form.taken,
+    provided: form.provided,
     matching: form.matching,
     directions: form.directions,
     panels: form.panels,

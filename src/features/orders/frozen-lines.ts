@@ -66,6 +66,7 @@ function differencesOf(stored: LineForm, typed: LineForm, units: OrderUnits, kin
     ['directions', (name: string) => `The direction of ${name}`],
     ['panels', (name: string) => `How ${name} is cut`],
     ['notions', (name: string) => name],
+    ['provided', (name: string) => `Who brings the ${name}`],
     ['cloth', (name: string) => `The cloth for ${ROLE_LABELS[name as 'face'].toLowerCase()}`],
   ] as const;
   for (const [map, labelOf] of maps) {
@@ -76,7 +77,7 @@ function differencesOf(stored: LineForm, typed: LineForm, units: OrderUnits, kin
         labelOf(name),
         before[name] ?? '',
         now[name] ?? '',
-        map === 'choices' ? before[name] : 'another',
+        map === 'choices' ? before[name] : map === 'provided' ? before[name] || 'bought' : 'another',
       );
   }
   return found;

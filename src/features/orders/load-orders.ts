@@ -72,6 +72,7 @@ export async function loadOrders(db: Reader, ids: readonly number[]): Promise<St
             fit: line.fit,
             measuredAs: line.measuredAs,
             taken: line.taken,
+            provided: line.provided,
             matching: line.matching,
             typed: typedOf(stored, order.units),
             choices: Object.fromEntries(

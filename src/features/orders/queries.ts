@@ -3,7 +3,7 @@ import 'server-only';
 import { and, arrayOverlaps, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { Cloth } from '@/core/cloth';
-import type { ClothSort } from '@/core/stock';
+import type { ClothSort, NotionSort } from '@/core/stock';
 import { database, schema } from '@/db';
 import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { loadKindBook } from '@/db/kinds';
@@ -210,13 +210,14 @@ export interface ClothChoice {
 export interface NotionChoice {
   id: string;
   name: string;
+  sort: NotionSort;
   /** The notions, as cover kinds name them, for which it is the usual one. */
   usualFor: string[];
 }
 
 export async function notionChoices(): Promise<NotionChoice[]> {
-  const { id, name, usualFor } = schema.materials;
-  const rows = await database().select({ id, name, usualFor }).from(schema.materials).orderBy(name);
+  const { id, name, sort, usualFor } = schema.materials;
+  const rows = await database().select({ id, name, sort, usualFor }).from(schema.materials).orderBy(name);
   return rows.map((row) => ({ ...row, id: String(row.id) }));
 }
 

@@ -1,6 +1,6 @@
 import { isMatch } from 'date-fns';
 import Joi from 'joi';
-import { FITS, ROLES, TAKEN } from '@/core/covers';
+import { FITS, PROVIDED, ROLES, TAKEN } from '@/core/covers';
 import { DIRECTIONS, WIDE_WAYS } from '@/core/cutlist';
 import type { Fault } from '@/core/result';
 import { MOST_SHEET_ROWS, type Sheet } from '@/core/files';
@@ -41,6 +41,10 @@ const line = Joi.object({
     .pattern(keepableText().max(80), Joi.string().valid(...WIDE_WAYS))
     .max(60)
     .required(),
+  provided: Joi.object()
+    .pattern(keepableText().max(80), Joi.string().valid(...PROVIDED))
+    .max(40)
+    .default({}),
   notions: Joi.object()
     .pattern(keepableText().max(80), Joi.string().pattern(/^\d*$/).max(12).allow(''))
     .max(40)

@@ -19,6 +19,7 @@ export const columnsOf = ({ form, kind, outline }: AcceptedLine) => ({
   fit: form.fit,
   measuredAs: form.measuredAs,
   taken: takenOf(form, kind),
+  provided: form.provided,
   matching: form.matching,
   outline: outline ? { typed: form.outline, corners: outline } : null,
 });

@@ -191,7 +191,7 @@ describe('rows', () => {
 
   test('that can’t be made are told too, at the row where the sheet has no such column', () => {
     expect(told(row({ Kind: 'zip-cushion', Width: '3' }))).toEqual([
-      '-: Two closed ends of 2 in leave no opening in a 3 in edge.',
+      '-: Two closed ends of 2 in leave no opening in a cut edge of 3 in.',
     ]);
   });
 

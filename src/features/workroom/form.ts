@@ -10,6 +10,8 @@ export interface WorkroomRules {
   hem: string;
   fit: Fit | '';
   grain: 'bias' | 'straight' | '';
+  /** Schools of sewing (`SCHOOLS`): a choice by the school’s name, none where the kind’s usual one holds. */
+  schools: Record<string, string>;
   dueDays: string;
 }
 
@@ -23,7 +25,15 @@ export interface WorkroomAddress {
 
 export const NO_ADDRESS: WorkroomAddress = { name: '', address: '', contact: '' };
 
-export const USUAL_RULES: WorkroomRules = { units: 'in', seam: '', hem: '', fit: '', grain: '', dueDays: '14' };
+export const USUAL_RULES: WorkroomRules = {
+  units: 'in',
+  seam: '',
+  hem: '',
+  fit: '',
+  grain: '',
+  schools: {},
+  dueDays: '14',
+};
 
 /** The day (like 2027-03-01) by which the workroom usually promises an order that is taken on `today`. */
 export const usualDue = ({ dueDays }: WorkroomRules, today = new Date()): string =>

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { SCHOOLS } from '@/core/covers';
 import { FITS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import { keepableText } from '@/features/commands/keepable-text';
@@ -13,6 +14,9 @@ const rules = Joi.object<WorkroomRules>({
     .valid('', ...FITS)
     .required(),
   grain: Joi.string().valid('', 'bias', 'straight').required(),
+  schools: Joi.object(
+    Object.fromEntries(SCHOOLS.map(({ id, choices }) => [id, Joi.string().valid(...choices.map((one) => one.id))])),
+  ).default({}),
   dueDays: keepableText().allow('').max(10).required(),
 });
 

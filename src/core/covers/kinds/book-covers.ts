@@ -3,6 +3,7 @@ import { hemmedBookMarks, paddedBookMarks, vinylBookMarks } from './marks';
 import {
   CAUTION,
   cutStep,
+  edgeStitch,
   either,
   FIRM,
   hemStep,
@@ -182,11 +183,7 @@ export const paddedBookCover: CoverKind = {
       tools: ['point turner', 'iron'],
       caution: CAUTION.iron,
     },
-    seamStep('Edge-stitch all round, which closes the gap.', {
-      seam: either('inch(1/8)', 'mm(3)'),
-      tip: 'Needle down at the corners, foot up, turn.',
-      tools: [],
-    }),
+    edgeStitch('Edge-stitch all round, which closes the gap.'),
     { do: 'Try it on the closed book: it goes over without pulling the boards.' },
   ],
 };

@@ -291,7 +291,6 @@ export const pillowTopStool: CoverKind = {
     }),
     seamStep('Sew the ring to the underside along the line drawn on it, corners over corners.', {
       marks: ['skirt line'],
-      seam: 'inset',
       stitch: 'upholstery',
       needle: 'heavy',
       before: { ask: 'Is the ring free of twists?', helps: 'Lay it flat round the underside once more.' },

@@ -174,6 +174,13 @@ export const pipingEndOption = (when?: string): KindOption => ({
   ...(when && { when }),
 });
 
+/** The schools that a workroom chooses among once. */
+export const SCHOOLS = [pinsOption, zipHoldOption(), pipingEndOption()].map(({ id, label, ...option }) => ({
+  id,
+  label,
+  choices: option.type === 'choice' ? option.choices : [],
+}));
+
 const PINS =
   "{pins == 'over' ? 'Sew slowly over pins set crosswise.' : 'Take each pin out before the foot reaches it.'}";
 const HOLD =
@@ -192,6 +199,17 @@ export const seamStep = (what: string, rest: Partial<Step> = {}): Step => ({
   tools: ['pins'],
   caution: CAUTION.needle,
   ...rest,
+});
+
+/** A line close to the edge of what is turned, which closes its gap. */
+export const edgeStitch = (what: string): Step => ({
+  do: what,
+  seam: either('inch(1/8)', 'mm(3)'),
+  stitch: 'seam',
+  foot: 'standard foot',
+  needle: 'usual',
+  tip: 'Needle down at the corners, foot up, turn.',
+  caution: CAUTION.needle,
 });
 
 /** A hem that is pressed and stitched along its fold. */

@@ -3,6 +3,7 @@ import { sleeveMarks, strapPadMarks } from './marks';
 import {
   CAUTION,
   cutStep,
+  edgeStitch,
   either,
   fillStep,
   FIRM,
@@ -305,13 +306,9 @@ export const strapPad: CoverKind = {
       tools: ['pins', 'marker'],
       caution: CAUTION.needle,
     },
-    seamStep('Right sides together, sew round but for a gap of three fingers.', {}),
+    seamStep('Right sides together, sew round but for a gap of three fingers.'),
     turnStep('Clip the corners, turn through the gap with a blunt point and press.'),
-    seamStep('Top-stitch all round, which closes the gap.', {
-      seam: either('inch(1/8)', 'mm(3)'),
-      tip: 'Needle down at the corners, foot up, turn.',
-      tools: [],
-    }),
+    edgeStitch('Top-stitch all round, which closes the gap.'),
     {
       do: 'Mark the snaps on the finished pad, {mm(15)} in from both edges, and set them.',
       marks: ['snap, on the finished pad'],

@@ -101,7 +101,7 @@ export const strappedPad: CoverKind = {
     },
     { name: 'closure, full width', role: 'boxing', qty: 1, across: 'cutWidth', along: 'boxingHeight' },
     { name: 'closure, half width', role: 'boxing', qty: 1, across: 'cutWidth', along: 'closureHalf' },
-    foamPiece('width', 'depth'),
+    foamPiece('width', 'depth', { isTraced: true, traceAllowance: 'inch(0)' }),
     { name: 'strap', role: 'strap', qty: 'straps', across: 'strapLength', along: 'thickness' },
   ],
   strips: [

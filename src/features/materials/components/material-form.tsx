@@ -57,6 +57,7 @@ export function MaterialFormView({
   };
   const errorAt = (field: string) => faults.find((fault) => fault.field === field)?.message;
   const isZip = form.sort === 'zip';
+  const isPad = form.sort === 'pad';
   useUnsaved(form !== initial && !isBusy);
   const save = () => {
     const found = readMaterial(form, units).faults;
@@ -133,7 +134,25 @@ export function MaterialFormView({
                 onChange={(packSize) => set({ packSize })}
               />
             )}
-            {form.countedBy === 'length' && !isZip && (
+            {isPad && (
+              <>
+                <LengthField
+                  label="Width"
+                  units={units}
+                  value={form.width}
+                  error={errorAt('width')}
+                  onChange={(width) => set({ width })}
+                />
+                <LengthField
+                  label="Height"
+                  units={units}
+                  value={form.length}
+                  error={errorAt('length')}
+                  onChange={(length) => set({ length })}
+                />
+              </>
+            )}
+            {form.countedBy === 'length' && !isZip && !isPad && (
               <LengthField
                 label="Sold in steps of"
                 units={units}

@@ -1,11 +1,12 @@
+import { Fragment } from 'react';
 import { printMoney, type CostSheet } from '@/core/cost';
-import { PART_NAMES } from '../part-names';
 import { Fractions } from '@/ui/fraction';
-import { Notice } from '@/ui/page';
+import { Link } from '@/ui/link';
+import { PART_NAMES } from '../part-names';
 
-/** A cost sheet, each line with the sum behind its amount. */
+/** A cost sheet, each line with the sum behind its amount; what has no price stands at the price, with the way to enter it. */
 export function CostTable({ sheet, label }: { sheet: CostSheet; label: string }) {
-  const { currency, lines, net, total, missing } = sheet;
+  const { currency, lines, net, total, provided = [] } = sheet;
   return (
     <>
       <table className="rows" aria-label={label}>
@@ -22,6 +23,19 @@ export function CostTable({ sheet, label }: { sheet: CostSheet; label: string })
               <td className="number nowrap">{printMoney(amount, currency)}</td>
             </tr>
           ))}
+          {provided.map(({ what, how, saved }, i) => (
+            <tr key={`provided ${i}`}>
+              <td className="small muted">{i === 0 ? 'Not bought' : ''}</td>
+              <td>
+                <span className="strong">{what}</span>
+                <span className="block small muted">
+                  {how}
+                  {saved !== null && `, which saves about ${printMoney(saved, currency)}`}
+                </span>
+              </td>
+              <td className="number nowrap">{printMoney(0, currency)}</td>
+            </tr>
+          ))}
           {net !== total && (
             <tr className="sum">
               <td />
@@ -31,12 +45,50 @@ export function CostTable({ sheet, label }: { sheet: CostSheet; label: string })
           )}
           <tr className="sum">
             <td />
-            <td>In all</td>
+            <td>
+              In all
+              <Missing sheet={sheet} />
+            </td>
             <td className="number nowrap large">{printMoney(total, currency)}</td>
           </tr>
         </tbody>
       </table>
-      {missing.length > 0 && <Notice level="warn">{`Not in the sum: ${missing.join('; ')}.`}</Notice>}
     </>
+  );
+}
+
+/** Says beside the sum what is not in it, each with where its price is entered. */
+export function Missing({ sheet }: { sheet: CostSheet }) {
+  const { missing, unpriced = [] } = sheet;
+  if (missing.length === 0) return null;
+  const foreign = missing.filter((text) => !unpriced.some(({ name }) => text === `${name}: no price`));
+  return (
+    <span className="block small late">
+      {'Not in the sum: '}
+      {[...foreign, ...unpriced].map((one, i) => (
+        <Fragment key={i}>
+          {i > 0 && '; '}
+          {typeof one === 'string' ? (
+            one
+          ) : (
+            <>
+              {one.name}
+              {', '}
+              <Link
+                className="entry no-print"
+                href={
+                  one.isLaid
+                    ? `/cloth/new?sort=${encodeURIComponent(one.name)}`
+                    : `/stock/materials/new?for=${encodeURIComponent(one.name)}`
+                }
+              >
+                enter its price
+              </Link>
+            </>
+          )}
+        </Fragment>
+      ))}
+      {'.'}
+    </span>
   );
 }

@@ -4,6 +4,7 @@ import { OrderMark } from '@/ui/order-mark';
 import { PrintBar } from '@/ui/print-bar';
 import type { ReactNode } from 'react';
 import { dayText } from '../day-text';
+import { notBought } from '../not-bought';
 import type { OrderCost, QuoteView } from '../queries';
 import { CostTable } from './cost-table';
 
@@ -80,6 +81,7 @@ export function QuotePaper({ quote }: { quote: QuoteView }) {
             </tr>
           </tbody>
         </table>
+        {sheet.provided && <Text>{notBought(sheet.provided)}</Text>}
         {quote.words && <Text whiteSpace="pre-line">{quote.words}</Text>}
         <Text>This price holds until {dayText(quote.validUntil)}.</Text>
         <Text fontSize="sm">

@@ -100,8 +100,8 @@ describe('a part that is wider than its cloth', () => {
 
 describe('materials and notions', () => {
   const notions: NotionChoice[] = [
-    { id: '4', name: 'Brass snaps', usualFor: [] },
-    { id: '5', name: 'Nylon zip, no. 5', usualFor: ['zip'] },
+    { id: '4', name: 'Brass snaps', sort: 'snaps', usualFor: [] },
+    { id: '5', name: 'Nylon zip, no. 5', sort: 'zip', usualFor: ['zip'] },
   ] as never;
   const kind = KINDS.find((one) => materialRolesOf(one).length > 0)!;
   const [role] = materialRolesOf(kind) as [Role];
@@ -123,16 +123,26 @@ describe('materials and notions', () => {
   };
   const names = (label: string) => [...field<HTMLSelectElement>(label).options].map(({ text }) => text);
 
-  test('are the usual ones unless another is chosen; what is meant for it stands first', async () => {
+  const notBought = ['supplied by the customer', 'reused'];
+
+  test('are the usual ones unless another that can be that part is chosen', async () => {
     const { me, now } = open();
-    expect(names('Zip')).toEqual(['the usual one', 'Nylon zip, no. 5', 'Brass snaps']);
-    await me.selectOptions(field('Zip'), 'Brass snaps');
-    expect(now().notions).toEqual({ zip: '4' });
+    expect(names('Zip')).toEqual(['the usual one', 'Nylon zip, no. 5', ...notBought]);
+    await me.selectOptions(field('Zip'), 'Nylon zip, no. 5');
+    expect(now()).toMatchObject({ notions: { zip: '5' }, provided: {} });
+  });
+
+  test('may be brought by the customer or reused, and bought again', async () => {
+    const { me, now } = open();
+    await me.selectOptions(field('Zip'), 'reused');
+    expect(now()).toMatchObject({ notions: { zip: '' }, provided: { zip: 'reused' } });
+    await me.selectOptions(field('Zip'), 'the usual one');
+    expect(now()).toMatchObject({ notions: { zip: '' }, provided: {} });
   });
 
   test('a material is chosen among those of its sort', async () => {
     const { me, now } = open({ cloth: { face: '1' } }, kind);
-    expect(names(ROLE_LABELS[role])).toEqual(['the usual one', 'The other one']);
+    expect(names(ROLE_LABELS[role])).toEqual(['the usual one', 'The other one', ...notBought]);
     await me.selectOptions(field(ROLE_LABELS[role]), 'The other one');
     expect(now().cloth).toEqual({ face: '1', [role]: '9' });
   });

@@ -1,14 +1,26 @@
 'use client';
 
 import { Grid } from '@chakra-ui/react';
-import type { CoverKind, TakeOff } from '@/core/covers';
+import { PROVIDED, type CoverKind, type Provided, type TakeOff } from '@/core/covers';
+import { sortOfNotion } from '@/core/stock';
 import { Choice } from '@/ui/fields/choice';
-import { materialRolesOf, ROLE_LABELS, type Change, type LineForm } from '../form';
+import { materialRolesOf, PROVIDED_LABELS, ROLE_LABELS, type Change, type LineForm } from '../form';
 import { useOrder } from './order-context';
 
 /** Tells whether a line takes something else than the workroom's usual materials and notions. */
-export const hasOwnMaterials = (kind: CoverKind, { cloth, notions }: LineForm): boolean =>
-  materialRolesOf(kind).some((role) => cloth[role]) || Object.values(notions).some(Boolean);
+export const hasOwnMaterials = (kind: CoverKind, { cloth, notions, provided }: LineForm): boolean =>
+  materialRolesOf(kind).some((role) => cloth[role]) ||
+  Object.values(notions).some(Boolean) ||
+  Object.keys(provided).length > 0;
+
+const NOT_BOUGHT = PROVIDED.map((id) => ({ id, label: PROVIDED_LABELS[id] }));
+const isProvided = (id: string): id is Provided => (PROVIDED as readonly string[]).includes(id);
+
+/** The line without or with a note of who brings a material. */
+function providedBy(provided: LineForm['provided'], name: string, id: string): LineForm['provided'] {
+  const { [name]: _, ...others } = provided;
+  return isProvided(id) ? { ...others, [name]: id } : others;
+}
 
 /** Hidden materials and notions: the workroom's usual ones, or for this line others. */
 export function LineMaterials({
@@ -26,32 +38,51 @@ export function LineMaterials({
 }) {
   const { cloths, notions } = useOrder();
   const roles = materialRolesOf(kind).map((role) => ({ role, choices: cloths.filter(({ sort }) => sort === role) }));
-  const names = [...new Set((cover?.notions ?? []).map(({ name }) => name))];
-  const first = notions.length > 0 ? names : [];
+  const ofRoles = new Set<string>(roles.map(({ role }) => role));
+  const names = [...new Set((cover?.notions ?? []).map(({ name }) => name))].filter((name) => !ofRoles.has(name));
   return (
     <Grid templateColumns={{ base: 'minmax(0, 1fr)', md: 'repeat(3, minmax(0, 1fr))' }} gap="4">
       {roles.map(({ role, choices }) => (
         <Choice
           key={role}
           label={ROLE_LABELS[role]}
-          value={line.cloth[role] ?? ''}
+          value={line.provided[role] ?? line.cloth[role] ?? ''}
           error={errorAt(`cloth.${role}`)}
-          choices={[{ id: '', label: 'the usual one' }, ...choices.map(({ id, name }) => ({ id, label: name }))]}
-          onChange={(id) => change((now) => ({ cloth: { ...now.cloth, [role]: id } }))}
+          choices={[
+            { id: '', label: 'the usual one' },
+            ...choices.map(({ id, name }) => ({ id, label: name })),
+            ...NOT_BOUGHT,
+          ]}
+          onChange={(id) =>
+            change((now) => ({
+              cloth: { ...now.cloth, [role]: isProvided(id) ? '' : id },
+              provided: providedBy(now.provided, role, id),
+            }))
+          }
         />
       ))}
-      {first.map((name) => {
+      {names.map((name) => {
         const isMeant = ({ usualFor }: { usualFor: string[] }) => usualFor.includes(name);
-        // The usual one stands first; anything else of the catalogue may be taken.
-        const choices = [...notions.filter(isMeant), ...notions.filter((one) => !isMeant(one))];
+        // The usual one stands first, then what else can be that part.
+        const others = notions.filter((one) => !isMeant(one) && one.sort === sortOfNotion(name));
+        const choices = [...notions.filter(isMeant), ...others];
         return (
           <Choice
             key={name}
             label={name.charAt(0).toUpperCase() + name.slice(1)}
-            value={line.notions[name] ?? ''}
+            value={line.provided[name] ?? line.notions[name] ?? ''}
             error={errorAt(`notions.${name}`)}
-            choices={[{ id: '', label: 'the usual one' }, ...choices.map(({ id, name: label }) => ({ id, label }))]}
-            onChange={(id) => change((now) => ({ notions: { ...now.notions, [name]: id } }))}
+            choices={[
+              { id: '', label: 'the usual one' },
+              ...choices.map(({ id, name: label }) => ({ id, label })),
+              ...NOT_BOUGHT,
+            ]}
+            onChange={(id) =>
+              change((now) => ({
+                notions: { ...now.notions, [name]: isProvided(id) ? '' : id },
+                provided: providedBy(now.provided, name, id),
+              }))
+            }
           />
         );
       })}

@@ -12,12 +12,12 @@ import { bestTube } from '@/core/lay';
 import { NM, printLength, STYLES, type OrderUnits } from '@/core/length';
 import { CutTable } from '@/ui/table/cut-table';
 import { Folded } from '@/ui/folded';
+import { Inspections, notionsText, Steps, Tools } from '@/ui/cover/sewing';
 import { Fractions } from '@/ui/fraction';
 import { Notice } from '@/ui/page';
-import type { Change, LineForm } from '../form';
+import { providedText, type Change, type LineForm } from '../form';
 import type { ClothChoice } from '../queries';
 import { useOrder } from './order-context';
-import { Inspections, notionsText, Steps, Tools } from './sewing';
 
 /** The drawings come after the page: the fields and the sums need none. */
 const CoverDrawing = dynamic(
@@ -93,7 +93,15 @@ export const LinePreview = memo(function LinePreview(props: Props) {
           <Text as="span" fontWeight="700" color="fg">
             Also:{' '}
           </Text>
-          <Fractions>{notionsText(list, units)}</Fractions>
+          <Fractions>{notionsText(list.notions, units)}</Fractions>
+        </Text>
+      )}
+      {list.provided.length > 0 && (
+        <Text fontSize="sm" color="fg.muted">
+          <Text as="span" fontWeight="700" color="fg">
+            Not bought:{' '}
+          </Text>
+          {providedText(list)}
         </Text>
       )}
       <Tubes list={list} units={units} />

