@@ -109,7 +109,7 @@ describe('the chart for the wall', () => {
   test('has the usual sizes of a kind with what is cut, on the usual widths or on one cloth', async () => {
     const chart = await wallChart('zip-cushion', null, 2);
     expect(chart.columns).toEqual(['45 in', '54 in', '60 in']);
-    expect(chart.rows[2]).toMatchObject({ size: '16 × 16', zip: '12', filling: 'pad 16 × 16' });
+    expect(chart.rows[2]).toMatchObject({ size: '16 × 16', zip: '14', filling: 'pad 16 × 16' });
     expect(chart.rows[2]!.cut).toMatch(/^front 16 × 16/);
     expect((await wallChart('zip-cushion', cloth, 2)).columns).toEqual(['Plain drill']);
     // A deleted record is left out of the question, not refused.

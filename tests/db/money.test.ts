@@ -150,7 +150,7 @@ describe('a quote', () => {
       total: 8300,
       currency: 'GBP',
       made: [{ name: 'Cushion with a zip in the bottom seam', qty: 4 }],
-      missing: ['thread: no price'],
+      missing: ['pad: no price', 'thread: no price'],
     });
   });
 

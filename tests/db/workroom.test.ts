@@ -64,7 +64,7 @@ describe('the demo workroom', () => {
     await emptyTables(db);
     const ids = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
     expect(ids).toHaveLength(DEMO_BATCHES.length);
-    expect(await listCloths()).toHaveLength(17);
+    expect(await listCloths()).toHaveLength(27);
     const orders = await listOrders({});
     expect(orders).toHaveLength(29);
     expect((await listOwnKinds()).map(({ name }) => name)).toEqual(['Headrest slip']);
@@ -84,8 +84,8 @@ describe('the demo workroom', () => {
     const { rows } = await db.execute(sql`
       WITH uses AS (
         SELECT l.id, l.hand_nm, l.cost_minor, l.hand_cost_minor, i.sort, (u->>'used')::numeric AS used,
-          i.price_minor / (CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 WHEN 'whole' THEN i.length_nm END)::numeric AS per_nm
-        FROM lays l CROSS JOIN jsonb_array_elements(l.stock->'uses') u LEFT JOIN stock_items i ON i.id = (u->>'itemId')::int)
+          i.price_minor / (CASE i.price_per WHEN 'yd' THEN 914400000 WHEN 'm' THEN 1000000000 ELSE i.length_nm END)::numeric AS per_nm
+        FROM lays l CROSS JOIN jsonb_array_elements(l.stock->'uses') u JOIN stock_items i ON i.id = (u->>'itemId')::int)
       SELECT cost_minor::text || ' ' || hand_cost_minor AS shown,
         sum(round(used * per_nm))::text || ' ' || max(round(hand_nm * per_nm)) FILTER (WHERE sort = 'bolt') AS again
       FROM uses GROUP BY id, cost_minor, hand_cost_minor`);

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { lazyPart } from '@/ui/parts/lazy-part';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
-import { Fragment, memo, useCallback, useDeferredValue, useMemo, useState, useTransition, type ReactNode } from 'react';
+import { Fragment, memo, useCallback, useDeferredValue, useMemo, useState, useTransition } from 'react';
 import { checkKind, DRAWINGS, FITS, sampleOf, TAPES, type CoverKind, type Fit } from '@/core/covers';
 import { kindToJson } from '@/core/files/kind-text';
 import { parseLength, type Nm, type Units, typingUnit } from '@/core/length';
@@ -30,7 +30,7 @@ import {
   stripColumns,
 } from './kind-columns';
 import { NAMELESS } from './kind-faults';
-import { RowsEditor } from './rows-editor';
+import { RowsEditor, type Column } from './rows-editor';
 
 const KindPreview = dynamic(
   lazyPart(() => import('./kind-preview').then((file) => file.KindPreview)),
@@ -293,132 +293,138 @@ const AFTER_SIZES: readonly ListName[] = [
   'inspections',
 ];
 
+/** What a list of the kind is called, its columns, and a new row of it. */
+interface ListOfKind<Name extends ListName> {
+  title: string;
+  about: string;
+  addLabel: string;
+  columns: (kind: CoverKind) => Column<RowOf<Name>>[];
+  make: (kind: CoverKind) => RowOf<Name>;
+}
+
+/** Columns of the measures by what is measured: the same ones each time, so that only what changes is drawn again. */
+const MEASURED = new Map(
+  (Object.keys(TAPES) as CoverKind['object'][]).map((object) => [object, measureColumns(object)]),
+);
+
+const LISTS: { [Name in ListName]: ListOfKind<Name> } = {
+  measures: {
+    title: 'Measures',
+    about: 'What the tape takes. The name is used in formulas.',
+    addLabel: 'Add a measure',
+    columns: ({ object }) => MEASURED.get(object)!,
+    make: () => ({ id: '', label: '', hint: '' }),
+  },
+  options: {
+    title: 'Options',
+    about: 'What may differ from order to order. A length left empty is 0, and …Given tells whether it was written.',
+    addLabel: 'Add an option',
+    columns: () => optionColumns,
+    make: () => ({ id: '', label: '', type: 'length' as const }),
+  },
+  results: {
+    title: 'Sums',
+    about:
+      'Named results, in any order: + - * / ( ), a ? b : c, inch(1/2), cm(3), min, max, diagonal, circumference, whole, stockUp, stockDown, spread.',
+    addLabel: 'Add a sum',
+    columns: () => resultColumns,
+    make: () => ({ name: '', is: '' }),
+  },
+  pieces: {
+    title: 'Pieces',
+    about: 'What is cut, as cut: across and along are formulas.',
+    addLabel: 'Add a piece',
+    columns: () => pieceColumns,
+    make: () => ({ name: '', role: 'face' as const, qty: 1, across: '', along: '' }),
+  },
+  strips: {
+    title: 'Strips',
+    about: 'Long parts that may be joined: piping, binding, boxing.',
+    addLabel: 'Add a strip',
+    columns: () => stripColumns,
+    make: () => ({
+      name: '',
+      role: 'welt' as const,
+      qty: '1',
+      width: '',
+      length: '',
+      grain: "'straight'",
+      loss: 'inch(1)',
+      least: 'inch(12)',
+    }),
+  },
+  notions: {
+    title: 'Notions',
+    about: 'Zips, cord, snaps, foam: what is not cut from cloth. A note may hold {formulas}.',
+    addLabel: 'Add a notion',
+    columns: () => notionColumns,
+    make: () => ({ name: '', qty: '1', note: '' }),
+  },
+  checks: {
+    title: 'Checks',
+    about: 'Warnings that an order shows; only what can’t be made stops it.',
+    addLabel: 'Add a check',
+    columns: () => checkColumns,
+    make: (now) => ({
+      code: '',
+      field: now.measures[0]?.id ?? '',
+      when: '',
+      message: '',
+      level: 'warn' as const,
+    }),
+  },
+  marks: {
+    title: 'Marks',
+    about:
+      'What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers.',
+    addLabel: 'Add a mark',
+    columns: () => markColumns,
+    make: (now) => ({
+      name: '',
+      piece: now.pieces[0]?.name ?? '',
+      sort: 'point' as const,
+      across: '',
+      along: '',
+    }),
+  },
+  steps: {
+    title: 'Steps',
+    about:
+      'How it is sewn, in order: allowance, setting, the question before what can’t be taken back, the caution where work can hurt.',
+    addLabel: 'Add a step',
+    columns: () => stepColumns,
+    make: () => ({ do: '' }),
+  },
+  inspections: {
+    title: 'What is looked at when it is sewn',
+    about:
+      'A size is measured, within its tolerance; anything else is seen, right or not. Without any: the finished sizes.',
+    addLabel: 'Add one',
+    columns: () => inspectionColumns,
+    make: () => ({ what: '' }),
+  },
+};
+
 /** The editors of some of the kind’s lists, in that order. */
-function Lists({ kind, faults, change, names }: PartProps & { names: readonly ListName[] }) {
-  const measured = useMemo(() => measureColumns(kind.object), [kind.object]);
-  /** Editors of the kind’s lists. */
-  const list = <Name extends ListName>(field: Name, make: (now: CoverKind) => RowOf<Name>) => ({
-    field,
-    rows: (kind[field] ?? NO_ROWS) as readonly RowOf<Name>[],
-    faults,
-    onAdd: () => change((now) => ({ [field]: [...(now[field] ?? []), make(now)] })),
-    onChange: (next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) =>
-      change((now) => ({ [field]: next((now[field] ?? []) as readonly RowOf<Name>[]) })),
-  });
-  const editors: Record<ListName, ReactNode> = {
-    measures: (
-      <RowsEditor
-        {...list('measures', () => ({ id: '', label: '', hint: '' }))}
-        title="Measures"
-        about="What the tape takes. The name is used in formulas."
-        columns={measured}
-        addLabel="Add a measure"
-      />
-    ),
-    options: (
-      <RowsEditor
-        {...list('options', () => ({ id: '', label: '', type: 'length' as const }))}
-        title="Options"
-        about="What may differ from order to order. A length left empty is 0, and …Given tells whether it was written."
-        columns={optionColumns}
-        addLabel="Add an option"
-      />
-    ),
-    results: (
-      <RowsEditor
-        {...list('results', () => ({ name: '', is: '' }))}
-        title="Sums"
-        about="Named results, in any order: + - * / ( ), a ? b : c, inch(1/2), cm(3), min, max, diagonal, circumference, whole, stockUp, stockDown, spread."
-        columns={resultColumns}
-        addLabel="Add a sum"
-      />
-    ),
-    pieces: (
-      <RowsEditor
-        {...list('pieces', () => ({ name: '', role: 'face' as const, qty: 1, across: '', along: '' }))}
-        title="Pieces"
-        about="What is cut, as cut: across and along are formulas."
-        columns={pieceColumns}
-        addLabel="Add a piece"
-      />
-    ),
-    strips: (
-      <RowsEditor
-        {...list('strips', () => ({
-          name: '',
-          role: 'welt' as const,
-          qty: '1',
-          width: '',
-          length: '',
-          grain: "'straight'",
-          loss: 'inch(1)',
-          least: 'inch(12)',
-        }))}
-        title="Strips"
-        about="Long parts that may be joined: piping, binding, boxing."
-        columns={stripColumns}
-        addLabel="Add a strip"
-      />
-    ),
-    notions: (
-      <RowsEditor
-        {...list('notions', () => ({ name: '', qty: '1', note: '' }))}
-        title="Notions"
-        about="Zips, cord, snaps, foam: what is not cut from cloth. A note may hold {formulas}."
-        columns={notionColumns}
-        addLabel="Add a notion"
-      />
-    ),
-    checks: (
-      <RowsEditor
-        {...list('checks', (now) => ({
-          code: '',
-          field: now.measures[0]?.id ?? '',
-          when: '',
-          message: '',
-          level: 'warn' as const,
-        }))}
-        title="Checks"
-        about="Warnings that an order shows; only what can’t be made stops it."
-        columns={checkColumns}
-        addLabel="Add a check"
-      />
-    ),
-    marks: (
-      <RowsEditor
-        {...list('marks', (now) => ({
-          name: '',
-          piece: now.pieces[0]?.name ?? '',
-          sort: 'point' as const,
-          across: '',
-          along: '',
-        }))}
-        title="Marks"
-        about="What is marked on the pieces once they are cut, from the left and from the lower cut edge; steps speak of their numbers."
-        columns={markColumns}
-        addLabel="Add a mark"
-      />
-    ),
-    steps: (
-      <RowsEditor
-        {...list('steps', () => ({ do: '' }))}
-        title="Steps"
-        about="How it is sewn, in order: allowance, setting, the question before what can’t be taken back, the caution where work can hurt."
-        columns={stepColumns}
-        addLabel="Add a step"
-      />
-    ),
-    inspections: (
-      <RowsEditor
-        {...list('inspections', () => ({ what: '' }))}
-        title="What is looked at when it is sewn"
-        about="A size is measured, within its tolerance; anything else is seen, right or not. Without any: the finished sizes."
-        columns={inspectionColumns}
-        addLabel="Add one"
-      />
-    ),
-  };
-  return names.map((name) => <Fragment key={name}>{editors[name]}</Fragment>);
+function Lists({ names, ...props }: PartProps & { names: readonly ListName[] }) {
+  return names.map((name) => <ListEditor key={name} name={name} {...props} />);
+}
+
+function ListEditor<Name extends ListName>({ name, kind, faults, change }: PartProps & { name: Name }) {
+  const { columns, make, ...words } = LISTS[name];
+  return (
+    <RowsEditor
+      {...words}
+      field={name}
+      rows={(kind[name] ?? NO_ROWS) as readonly RowOf<Name>[]}
+      columns={columns(kind)}
+      faults={faults}
+      onAdd={() => change((now) => ({ [name]: [...(now[name] ?? []), make(now)] }))}
+      onChange={(next: (rows: readonly RowOf<Name>[]) => RowOf<Name>[]) =>
+        change((now) => ({ [name]: next((now[name] ?? []) as readonly RowOf<Name>[]) }))
+      }
+    />
+  );
 }
 
 const without = <T extends object>(from: T, key: string, text: string): T => {
