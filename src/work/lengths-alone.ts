@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
+import { deserialize, serialize } from 'node:v8';
 import { inArray } from 'drizzle-orm';
 import type { LayJob } from '@/core/lay';
 import type { Nm } from '@/core/length';
@@ -22,8 +23,14 @@ interface ContentJob {
   job: LayJob;
 }
 
-/** A request to the queue: one length, or all that an order takes by itself. */
-export type AloneRequest = { key: string; job: LayJob; seed: number } | { orderId: number };
+/**
+ * A request to the queue: one length, or all that an order takes by itself. The job is packed, since the queue keeps JSON, and JSON has no
+ * endless cloth.
+ */
+export type AloneRequest = { key: string; packed: string; seed: number } | { orderId: number };
+
+const pack = (job: LayJob): string => serialize(job).toString('base64');
+const unpack = (packed: string): LayJob => deserialize(Buffer.from(packed, 'base64')) as LayJob;
 
 /** A length that the worker has been asked for and has not found yet. */
 export class NotYetLaid extends Error {}
@@ -32,7 +39,7 @@ const keyOf = (content: string) => createHash('sha256').update(content).digest('
 
 let searchesHere = false;
 /** Makes this process search itself: the worker, and programs that run by themselves. A web process asks the worker. */
-export const searchHere = (): void => void (searchesHere = true);
+export const searchHere = (isHere = true): void => void (searchesHere = isHere);
 
 /**
  * The length (nm) that each job takes, by its content: computed once ever, as long as what is cut stays the same. A cancelled search
@@ -74,8 +81,11 @@ async function searchOne(
 }
 
 /** Searches for one length that was asked for, unless it is kept by now: a page that waits asks again. */
-export async function findOnce(db: Database, asked: { key: string; job: LayJob; seed: number }): Promise<void> {
-  if (!(await kept(db, [asked.key])).has(asked.key)) await searchOne(db, asked, new Cancel());
+export async function findOnce(
+  db: Database,
+  { key, packed, seed }: Extract<AloneRequest, { key: string }>,
+): Promise<void> {
+  if (!(await kept(db, [key])).has(key)) await searchOne(db, { key, job: unpack(packed), seed }, new Cancel());
 }
 
 /** Has the worker find what an order takes by itself, so that its cost is known when somebody asks. */
@@ -99,7 +109,7 @@ async function askWorker(
   cancel: Cancel,
   waitMs: number,
 ) {
-  for (const one of missing) await request(one, one.key);
+  for (const { key, job, seed } of missing) await request({ key, packed: pack(job), seed }, key);
   const end = performance.now() + waitMs;
   const open = new Set(missing.map(({ key }) => key));
   while (open.size > 0) {

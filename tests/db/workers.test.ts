@@ -3,13 +3,17 @@ import { once } from 'node:events';
 import { getPriority } from 'node:os';
 import { and, asc, eq, gte, isNotNull, sql } from 'drizzle-orm';
 import { afterAll, afterEach, beforeAll, beforeEach, expect, test } from 'vitest';
+import { clothTasks } from '@/core/batch';
 import { databaseUrl, schema, type Database } from '@/db';
 import { batchProgress } from '@/features/batches/queries';
 import { createBatch, makeLays } from '@/features/batches/actions';
 import { saveOrder } from '@/features/orders/actions';
 import { getOrder } from '@/features/orders/queries';
 import { addPerson } from '@/features/people/actions';
+import { loadCutLists } from '@/records/cut-lists';
 import { stopBoss } from '@/work/boss';
+import { lengthsOnceEver, searchHere } from '@/work/lengths-alone';
+import { Cancel } from '@/work/pool';
 import { lineForm, orderForm } from '../support/forms';
 import { Namespaces } from '../support/namespaces';
 import { openWorkroom, resetWorkroom, value } from '../support/workroom';
@@ -143,6 +147,19 @@ test('26 batches by three workers that are killed at random: each laid once, and
   expect(place).toBeLessThan(20);
   expect(runs.filter(({ askedBy }) => askedBy === ben)).toHaveLength(6);
 }, 300_000);
+
+test('a length that a web process asks the worker for is the one that a search finds here, on a cloth without an end', async () => {
+  const { id } = value(await saveOrder(orderForm([lineForm(cloth, { typed: { width: '20', height: '18' } })]), null));
+  const { orders, clothRows, cloths } = await loadCutLists(db, eq(schema.orderLines.orderId, id));
+  const keyed = clothRows.map((row) => ({ key: String(row.id), cloth: cloths.get(String(row.id))!, units: row.units }));
+  const jobs = clothTasks(orders, keyed).map(({ orders: [own] }) => ({ content: own!.content, job: own!.job.job }));
+  searchHere(false);
+  startWorker();
+  const asked = await lengthsOnceEver(db, jobs, 1, new Cancel()).finally(() => searchHere());
+  await db.delete(schema.aloneLays);
+  expect(asked).toEqual(await lengthsOnceEver(db, jobs, 1, new Cancel()));
+  expect([...asked.values()].every((used) => used > 0)).toBe(true);
+});
 
 test('without a worker a batch waits and says so; a worker that comes takes it', async () => {
   const [id] = await asks(null, 1);
