@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { beforeEach, describe, expect, test } from 'vitest';
+import { KINDS } from '@/core/covers';
 import { NM } from '@/core/length';
 import type { WasteCause } from '@/core/stock';
 import { schema } from '@/db';
@@ -8,6 +9,8 @@ import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { figure, figures } from '@/features/figures/queries';
 import { wallCells, wallChart, type WallCell } from '@/features/figures/wall';
 import { receive } from '@/features/stock/actions';
+import { saveKind } from '@/features/workroom/actions';
+import { EMPTY_KIND } from '@/features/workroom/form';
 import { movementSums, receipt } from '../support/stock';
 import { value, db, inWorkroom } from '../support/workroom';
 
@@ -114,6 +117,32 @@ describe('the chart for the wall', () => {
     expect((await wallChart('zip-cushion', cloth, 2)).columns).toEqual(['Plain drill']);
     // A deleted record is left out of the question, not refused.
     expect((await wallChart('none', 999_999, 1)).clothId).toBeNull();
+  });
+
+  test('has every kind; foam covers with and without piping, beds and benches by their foam', async () => {
+    const { kinds } = await wallChart('envelope-cushion', null, 1);
+    expect(kinds.map(({ id }) => id)).toEqual(KINDS.map(({ id }) => id));
+    const { rows } = await wallChart('boxed-cushion', null, 1);
+    const [plain, piped] = rows.filter(({ size }) => size === '30 × 20 × 4');
+    expect(plain).toMatchObject({ way: '', zip: '30', filling: 'foam 30 × 20 × 4' });
+    expect(piped!.way).toBe('piped top and bottom');
+    // Two runs of 100 with 6 more, of 1 1/2.
+    expect(piped!.cut).toBe(`${plain!.cut}, 2 × piping 1 1/2 × 106`);
+    for (const { id } of KINDS)
+      for (const { cut } of (await wallChart(id, null, 1)).rows)
+        expect([id, cut]).toEqual([id, expect.stringMatching(/\d/)]);
+  });
+
+  test('has own kinds with the sizes that were written for them', async () => {
+    const own = { ...EMPTY_KIND, name: 'Punt cushion', usualSizes: [{ in: '33 x 26' }, { in: '40 x 30 1/2' }] };
+    value(await saveKind(own, null));
+    const { kinds } = await wallChart('', null, 1);
+    const { id } = kinds.find(({ name }) => name === 'Punt cushion')!;
+    expect((await wallChart(id, null, 1)).rows.map(({ size }) => size)).toEqual(['33 × 26', '40 × 30 1/2']);
+    expect(await saveKind({ ...own, name: 'Other', usualSizes: [{ in: '33' }] }, null)).toMatchObject({
+      ok: false,
+      faults: [{ field: 'usualSizes.0.in' }],
+    });
   });
 
   test('each length to buy is a real lay’s, in the shop’s steps, and laid once ever', async () => {

@@ -3,6 +3,7 @@ import type { Fault } from '../result';
 import { FormulaError, namesIn, parseFormula, RESERVED, type Value } from './formula';
 import { TAPES, usualOf, type CoverKind, type KindOption } from './kind';
 import { takeOff, trial } from './take-off';
+import { readUsualSize, wantedMeasures } from './usual-sizes';
 
 // A kind is checked before it is kept: its names, its formulas, and what they come to on a sample.
 
@@ -147,6 +148,7 @@ export function checkKind(
   const fault: Tell = (field, code, message) => faults.push({ code, field, message });
   checkParts(kind, fault);
   checkMarks(kind, fault);
+  checkSizes(kind, fault);
   const read = reader(fault);
   checkUsual(kind, read, fault);
   const { ready, places } = inOrder(kind, read, fault);
@@ -167,6 +169,16 @@ function checkParts(kind: CoverKind, fault: Tell) {
   kind.measures.forEach(({ tape, label }, i) => {
     if (tape && !(TAPES[kind.object] as readonly string[]).includes(tape))
       fault(`measures.${i}.tape`, 'tape', `A ${kind.object} has no place for the tape of ${label}.`);
+  });
+}
+
+function checkSizes(kind: CoverKind, fault: Tell) {
+  const wanted = wantedMeasures(kind);
+  const names = kind.measures.filter(({ id }) => wanted.includes(id)).map(({ label }) => label || '?');
+  kind.usualSizes?.forEach((size, i) => {
+    for (const unit of ['in', 'cm'] as const)
+      if (size[unit] !== undefined && readUsualSize(kind, size[unit], unit) === null)
+        fault(`usualSizes.${i}.${unit}`, 'size', `Write ${names.join(' x ')}, each more than zero.`);
   });
 }
 

@@ -9,4 +9,5 @@ export { isSimple, offsetOutline, perimeterOf, sliceOutline } from './outline';
 export { outlineFromOffsets, type OffsetShape, type Station } from './offsets';
 export { checkKind, sampleOf } from './check-kind';
 export { formFromPhoto, refineCorners, SHEETS, type SheetId, type SheetPhoto } from './sheet-photo';
+export { readUsualSize, wantedMeasures } from './usual-sizes';
 export { unusualMeasures } from './usual-range';

@@ -324,6 +324,12 @@ export const TAPES = {
 } as const;
 export type MeasuredObject = keyof typeof TAPES;
 
+/** A usual size for the chart on the wall: every measure that an order must give, in the kind's order, as people write it: `20 x 30 x 4`. */
+export interface UsualSize {
+  in?: string;
+  cm?: string;
+}
+
 export interface CoverKind {
   id: string;
   letter: string;
@@ -351,6 +357,8 @@ export interface CoverKind {
   checks: Check[];
   /** What is looked at when it is sewn; without them the finished sizes and the diagonals. */
   inspections?: KindInspection[];
+  /** Sizes that people ask for again and again; a kind without any is not on the wall. */
+  usualSizes?: UsualSize[];
   /** None where nothing is marked. */
   marks?: PartMark[];
   steps: Step[];

@@ -163,6 +163,9 @@ const KIND_SHAPE = Joi.object<CoverKind>({
       level: Joi.string().valid('warn', 'stop').required(),
     }),
   ),
+  usualSizes: Joi.array()
+    .items(Joi.object({ in: text(60), cm: text(60) }))
+    .max(40),
   inspections: Joi.array()
     .items(
       Joi.object({

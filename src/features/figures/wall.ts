@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm';
 import { clothTasks } from '@/core/batch';
 import type { Cloth } from '@/core/cloth';
 import { boughtLength } from '@/core/cost';
-import { takeOff, type CoverKind } from '@/core/covers';
+import { isMaterial, readUsualSize, takeOff, type CoverKind } from '@/core/covers';
 import { cutList } from '@/core/cutlist';
 import { inches, millimetres, printNumber, STYLES, type Nm, type Units } from '@/core/length';
 import { beforeWash } from '@/core/stock';
@@ -15,89 +15,14 @@ import { longLength } from '@/ui/words';
 import { lengthsOnceEver, NotYetLaid } from '@/work/lengths-alone';
 import { Cancel } from '@/work/pool';
 
-/** Usual sizes, in inches and in centimetres, by the measures that a kind asks for (common practice, no source; metric from memory). */
-const USUAL_SIZES: { measures: string[]; in: number[][]; cm: number[][] }[] = [
-  {
-    measures: ['width', 'height'],
-    in: [
-      [12, 12],
-      [14, 14],
-      [16, 16],
-      [18, 18],
-      [20, 20],
-      [22, 22],
-      [24, 24],
-      [12, 20],
-      [14, 22],
-    ],
-    cm: [
-      [30, 30],
-      [40, 40],
-      [45, 45],
-      [50, 50],
-      [60, 60],
-      [30, 50],
-      [40, 60],
-    ],
-  },
-  {
-    measures: ['length', 'width', 'thickness'],
-    in: [
-      [16, 16, 2],
-      [18, 18, 2],
-      [20, 20, 3],
-      [22, 22, 4],
-      [24, 20, 3],
-      [36, 18, 3],
-      [48, 20, 3],
-      [60, 20, 4],
-    ],
-    cm: [
-      [40, 40, 5],
-      [45, 45, 5],
-      [50, 50, 8],
-      [60, 50, 8],
-      [90, 45, 8],
-      [120, 50, 8],
-      [150, 50, 10],
-    ],
-  },
-  {
-    measures: ['diameter', 'thickness'],
-    in: [
-      [14, 2],
-      [16, 2],
-      [18, 3],
-      [20, 3],
-    ],
-    cm: [
-      [35, 5],
-      [40, 5],
-      [45, 8],
-      [50, 8],
-    ],
-  },
-  {
-    measures: ['diameter', 'length'],
-    in: [
-      [6, 18],
-      [7, 24],
-      [8, 30],
-    ],
-    cm: [
-      [15, 45],
-      [18, 60],
-      [20, 75],
-    ],
-  },
-];
-
-/** Usual widths of cloth (common practice, no source). */
-const WIDTHS = { in: [45, 54, 60], mm: [1400, 1500] } as const;
+/** Usual widths of cloth (common practice, no source; the narrow metric one from memory). */
+const WIDTHS = { in: [45, 54, 60], mm: [1100, 1400, 1500] } as const;
 
 interface WallSize {
   key: string;
   size: string;
+  /** How it is piped; empty without. */
+  way: string;
   /** Part by part: `front 17 × 17`. */
   cut: string;
   zip: string;
@@ -124,7 +49,7 @@ export async function wallChart(kindId: string, clothId: number | null, qty: num
     workroomRules(),
     db.select().from(schema.cloths).where(eq(schema.cloths.sort, 'cloth')).orderBy(schema.cloths.name),
   ]);
-  const kinds = book.current.filter((kind) => sizesOf(kind) !== null);
+  const kinds = book.current.filter((kind) => sizesFor(kind, units).length > 0);
   const kind = kinds.find(({ id }) => id === kindId) ?? kinds[0]!;
   const cloth = rows.find(({ id }) => id === clothId) ?? null;
   return {
@@ -134,53 +59,66 @@ export async function wallChart(kindId: string, clothId: number | null, qty: num
     clothId: cloth?.id ?? null,
     qty,
     units,
-    rows: sizesFor(kind, units).map((measures) => sizeOf(kind, measures, units)),
+    rows: sizesFor(kind, units).map((made) => sizeOf(kind, made, units)),
     columns: cloth ? [cloth.name] : WIDTHS[units].map((width) => (units === 'in' ? `${width} in` : `${width / 10} cm`)),
   };
 }
 
-const sizesOf = (kind: CoverKind) => {
-  const wanted = kind.measures.filter((measure) => measure.default === undefined).map(({ id }) => id);
-  return (
-    USUAL_SIZES.find(
-      ({ measures }) => measures.length === wanted.length && measures.every((id) => wanted.includes(id)),
-    ) ?? null
-  );
-};
-
-function sizesFor(kind: CoverKind, units: Units): Record<string, Nm>[] {
-  const usual = sizesOf(kind)!;
-  return (units === 'in' ? usual.in : usual.cm).map((values) =>
-    Object.fromEntries(
-      usual.measures.map((id, i) => [id, units === 'in' ? inches(values[i]!) : millimetres(10 * values[i]!)]),
-    ),
-  );
+/** A row of the chart: a size of the kind, made in one of its ways. */
+interface Made {
+  measures: Record<string, Nm>;
+  /** The way of piping that it is made with, where the kind has several. */
+  piping: { id: string; label: string } | null;
 }
+
+/** The usual sizes of a kind in the workroom's units, each without piping and with it where the kind may have some. */
+function sizesFor(kind: CoverKind, units: Units): Made[] {
+  const unit = units === 'in' ? 'in' : 'cm';
+  const piping = kind.options.find(({ id }) => id === 'piping');
+  const ways = piping?.type === 'choice' ? [piping.choices[0]!, piping.choices.at(-1)!] : [null];
+  return (kind.usualSizes ?? []).flatMap((size) => {
+    const measures = size[unit] === undefined ? null : readUsualSize(kind, size[unit], unit);
+    return measures === null ? [] : ways.map((one) => ({ measures, piping: one }));
+  });
+}
+
+const optionsOf = ({ piping }: Made): Record<string, string> => (piping ? { piping: piping.id } : {});
+const WITHOUT = 'none';
 
 const number = (length: Nm, units: Units) => printNumber(length, STYLES[units]).text.replace('≈ ', '');
-const keyOf = (measures: Record<string, Nm>) => Object.values(measures).join(' ');
+const keyOf = ({ measures, piping }: Made) => [...Object.values(measures), piping?.id ?? ''].join(' ').trim();
 
-function sizeOf(kind: CoverKind, measures: Record<string, Nm>, units: Units): WallSize {
-  const cover = takeOff(kind, { measures, options: {}, units });
-  const size = Object.values(measures)
+function sizeOf(kind: CoverKind, made: Made, units: Units): WallSize {
+  const cover = takeOff(kind, { measures: made.measures, options: optionsOf(made), units });
+  const pair = ([wide, high]: readonly [Nm, Nm]) => `${number(wide, units)} × ${number(high, units)}`;
+  const size = Object.values(made.measures)
     .map((value) => number(value, units))
     .join(' × ');
-  if (!cover.ok) return { key: keyOf(measures), size, cut: cover.faults[0]!.message, zip: '', filling: '' };
-  const { pieces, notions } = cover.value;
+  const way = made.piping && made.piping.id !== WITHOUT ? `piped ${made.piping.label}` : '';
+  const row = { key: keyOf(made), size, way };
+  if (!cover.ok) return { ...row, cut: cover.faults[0]!.message, zip: '', filling: '' };
+  const { pieces, strips, notions, finished } = cover.value;
   const zip = notions.find(({ name }) => name === 'zip');
+  const pad = notions.find(({ name }) => name === 'pad')?.size;
+  const foam = pieces.find(({ role }) => role === 'foam');
   return {
-    key: keyOf(measures),
-    size,
-    cut: pieces
-      .map(
-        ({ name, qty, across, along }) =>
-          `${qty > 1 ? `${qty} × ` : ''}${name} ${number(across, units)} × ${number(along, units)}`,
-      )
-      .join(', '),
+    ...row,
+    cut: [
+      ...pieces
+        .filter(({ role }) => !isMaterial(role))
+        .map(({ name, qty, across, along }) => `${times(qty)}${name} ${pair([across, along])}`),
+      ...strips.map(({ name, qty, width, length }) => `${times(qty)}${name} ${pair([width, length])}`),
+    ].join(', '),
     zip: zip?.length ? number(zip.length, units) : '',
-    filling: kind.fill === 'soft' ? `pad ${size}` : size,
+    filling: pad
+      ? `pad ${pair(pad)}`
+      : foam
+        ? `foam ${pair([foam.across, foam.along])}${finished.thickness ? ` × ${number(finished.thickness, units)}` : ''}`
+        : '',
   };
 }
+
+const times = (qty: number) => (qty > 1 ? `${qty} × ` : '');
 
 export interface WallCell {
   row: string;
@@ -199,18 +137,18 @@ export async function wallCells(
   const db = database();
   const [book, { units }] = await Promise.all([loadKindBook(db), workroomRules()]);
   const kind = book.current.find(({ id }) => id === kindId);
-  if (!kind || !sizesOf(kind)) return;
+  if (!kind) return;
   const [row] = clothId === null ? [] : await db.select().from(schema.cloths).where(eq(schema.cloths.id, clothId));
   const cloths = row
     ? [toCloth(row)]
     : WIDTHS[units].map((width) => plainCloth(units === 'in' ? inches(width) : millimetres(width), units));
   const cancel = new Cancel();
   signal.addEventListener('abort', () => cancel.request());
-  for (const measures of sizesFor(kind, units)) {
+  for (const made of sizesFor(kind, units)) {
     if (signal.aborted) return;
     try {
-      const lengths = await Promise.all(cloths.map((cloth) => lengthFor(kind, measures, cloth, qty, units, cancel)));
-      for (const [column, length] of lengths.entries()) tell({ row: keyOf(measures), column, length });
+      const lengths = await Promise.all(cloths.map((cloth) => lengthFor(kind, made, cloth, qty, units, cancel)));
+      for (const [column, length] of lengths.entries()) tell({ row: keyOf(made), column, length });
     } catch (error) {
       if (error instanceof NotYetLaid) return;
       throw error;
@@ -220,7 +158,7 @@ export async function wallCells(
 
 async function lengthFor(
   kind: CoverKind,
-  measures: Record<string, Nm>,
+  made: Made,
   cloth: Cloth,
   qty: number,
   units: Units,
@@ -231,8 +169,8 @@ async function lengthFor(
     kind: kind.id,
     kindVersion: kind.version,
     qty,
-    measures,
-    options: {},
+    measures: made.measures,
+    options: optionsOf(made),
     matching: cloth.repeat ? ('alike' as const) : ('none' as const),
     cloth: { face: 'c' },
   };
@@ -248,13 +186,13 @@ async function lengthFor(
     : longLength(boughtLength(beforeWash(used, cloth.shrinkage?.along), cloth.sellingStep), units).replace('≈ ', '');
 }
 
-/** A plain cloth of a width with usual selvages, sold in the usual steps (common practice, no source). */
+/** A plain cloth of a width with usual selvages, that may lie any way, sold in the usual steps (common practice, no source). */
 const plainCloth = (width: Nm, units: Units): Cloth => ({
   name: 'plain',
   width,
   selvage: [inches(0.5), inches(0.5)],
   repeat: null,
-  turns: 'half',
+  turns: 'any',
   price: { minor: 0, currency: 'GBP', per: units === 'in' ? 'yd' : 'm' },
   sellingStep: units === 'in' ? inches(4.5) : millimetres(100),
 });

@@ -15,6 +15,7 @@ import {
   seen,
   threads,
 } from './shared';
+import { BOOK_SIZES, BOOK_WITH_COVER_SIZES } from './usual-sizes';
 
 type OldCover = Pick<Measure, 'fromSeams' | 'fromCut'>;
 
@@ -98,6 +99,7 @@ export const paddedBookCover: CoverKind = {
     spineOption,
     pinsOption,
   ],
+  usualSizes: BOOK_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [
@@ -225,6 +227,7 @@ export const hemmedBookCover: CoverKind = {
     { id: 'pocketHeight', label: 'Pocket height', type: 'length', hint: 'finished; empty: no pocket' },
     pinsOption,
   ],
+  usualSizes: BOOK_WITH_COVER_SIZES,
   defaultFit: 'true',
   allowance: { true: either('inch(1)', 'cm(2.5)') },
   results: [
@@ -390,6 +393,7 @@ export const vinylBookCover: CoverKind = {
       default: 'stitched',
     },
   ],
+  usualSizes: BOOK_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * margin' },
   results: [

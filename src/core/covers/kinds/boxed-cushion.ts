@@ -43,6 +43,7 @@ import {
   zipShort,
   zipStep,
 } from './shared';
+import { FOAM_SIZES } from './usual-sizes';
 
 /** Kind G: top, bottom, boxing, a zip panel cut lengthwise in two, and piping. Common practice, no source. */
 export const boxedCushion: CoverKind = {
@@ -83,6 +84,7 @@ export const boxedCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: FOAM_SIZES,
   defaultFit: 'true',
   // Foam covers are cut true size, or 1/4 to 1/2 under in each direction so that the foam fills the corners.
   allowance: {

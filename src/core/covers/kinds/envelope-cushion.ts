@@ -21,6 +21,7 @@ import {
   threads,
   turnStep,
 } from './shared';
+import { PAD_SIZES } from './usual-sizes';
 
 /** Kind A: one front, two hemmed backs that overlap. Common practice, no source. */
 export const envelopeCushion: CoverKind = {
@@ -58,6 +59,7 @@ export const envelopeCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: PAD_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [

@@ -22,6 +22,7 @@ import {
   threads,
   turnStep,
 } from './shared';
+import { FLANGED_SIZES } from './usual-sizes';
 
 /** Kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */
 export const flangedCushion: CoverKind = {
@@ -62,6 +63,7 @@ export const flangedCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: FLANGED_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [

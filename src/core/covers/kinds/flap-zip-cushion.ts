@@ -25,6 +25,7 @@ import {
   zipShort,
   zipStep,
 } from './shared';
+import { PAD_SIZES } from './usual-sizes';
 
 const FLAP_STRIP = either('inch(4)', 'cm(10)');
 
@@ -72,6 +73,7 @@ export const flapZipCushion: CoverKind = {
     { ...edgesOption, when: "edge == 'seamed'" },
     pinsOption,
   ],
+  usualSizes: PAD_SIZES,
   defaultFit: 'snug',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [

@@ -29,6 +29,7 @@ import {
   zipRuns,
   zipStep,
 } from './shared';
+import { FLOOR_SIZES } from './usual-sizes';
 
 /** What the zip is shorter than its cut edge. */
 const UNDER = either('inch(4)', 'cm(10)');
@@ -59,6 +60,7 @@ export const floorCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: FLOOR_SIZES,
   defaultFit: 'overfull',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [

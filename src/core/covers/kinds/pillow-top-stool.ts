@@ -36,6 +36,7 @@ import {
   zipRuns,
   zipStep,
 } from './shared';
+import { STOOL_SIZES } from './usual-sizes';
 
 /** The four sides of the skirt; the long ones go on from the pattern of the top. Mitres are pinned on the frame and trimmed after sewing. */
 const skirt: PartPiece[] = (
@@ -138,6 +139,7 @@ export const pillowTopStool: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: STOOL_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [

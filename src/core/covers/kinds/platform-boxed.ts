@@ -22,6 +22,7 @@ import {
   threads,
   YES_NO,
 } from './shared';
+import { PLATFORM_SIZES } from './usual-sizes';
 
 const STITCHED = `${hasTufts} && rows == 'yes'`;
 
@@ -85,6 +86,7 @@ export const platformBoxed: CoverKind = {
     foamOption,
     pinsOption,
   ],
+  usualSizes: PLATFORM_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam - under' },
   results: [

@@ -16,6 +16,7 @@ import {
   seen,
   threads,
 } from './shared';
+import { NOTCHED_SIZES } from './usual-sizes';
 
 const wrapped = (id: string) => ({
   fromSeams: `${id} + under`,
@@ -53,6 +54,7 @@ export const platformNotched: CoverKind = {
     ...tuftOptions,
     foamOption,
   ],
+  usualSizes: NOTCHED_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [

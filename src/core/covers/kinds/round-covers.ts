@@ -40,6 +40,7 @@ import {
   zipShort,
   zipStep,
 } from './shared';
+import { BOLSTER_SIZES, ROUND_SIZES } from './usual-sizes';
 
 // Round covers: a disc and a tube; what runs round a disc is pi times its diameter (field standard).
 
@@ -93,6 +94,7 @@ export const roundCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: ROUND_SIZES,
   defaultFit: 'true',
   allowance: {
     true: '2 * seam',
@@ -229,6 +231,7 @@ export const bolster: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: BOLSTER_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: `2 * seam - ${either('inch(1/2)', 'mm(12)')}` },
   results: [

@@ -22,6 +22,7 @@ import {
   turnStep,
   YES_NO,
 } from './shared';
+import { DEVICE_SIZES, FOUND_SIZES, STRAP_SIZES } from './usual-sizes';
 
 /** How neoprene is sewn. */
 const NEOPRENE = {
@@ -74,6 +75,7 @@ export const deviceSleeve: CoverKind = {
     },
     { id: 'button', label: 'Loop and button', type: 'choice', choices: YES_NO, default: 'yes' },
   ],
+  usualSizes: DEVICE_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [
@@ -236,6 +238,7 @@ export const strapPad: CoverKind = {
     { id: 'snaps', label: 'Snaps', type: 'count', default: 3, when: "closure == 'snaps'" },
     pinsOption,
   ],
+  usualSizes: STRAP_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [
@@ -358,6 +361,7 @@ export const foundClothCover: CoverKind = {
     { id: 'stretch', label: 'Knit that stretches', type: 'choice', choices: YES_NO, default: 'no' },
     pinsOption,
   ],
+  usualSizes: FOUND_SIZES,
   defaultFit: 'true',
   allowance: { true: "stretch == 'yes' ? inch(0) : 2 * seam" },
   results: [

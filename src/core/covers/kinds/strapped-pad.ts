@@ -22,6 +22,7 @@ import {
   threads,
   workedBack,
 } from './shared';
+import { CHAIR_SIZES } from './usual-sizes';
 
 /** Kind H: a boxed chair pad closed with hook-and-loop, with straps. Common practice, no source. */
 export const strappedPad: CoverKind = {
@@ -69,6 +70,7 @@ export const strappedPad: CoverKind = {
     foamOption,
     pinsOption,
   ],
+  usualSizes: CHAIR_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam' },
   results: [

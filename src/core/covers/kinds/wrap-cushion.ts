@@ -21,6 +21,7 @@ import {
   threads,
   turnStep,
 } from './shared';
+import { PAD_SIZES } from './usual-sizes';
 
 /** Kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */
 export const wrapCushion: CoverKind = {
@@ -70,6 +71,7 @@ export const wrapCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: PAD_SIZES,
   defaultFit: 'true',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [

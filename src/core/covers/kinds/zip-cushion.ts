@@ -27,6 +27,7 @@ import {
   zipRuns,
   zipStep,
 } from './shared';
+import { PAD_SIZES } from './usual-sizes';
 
 /** The zip ends behind the closed seam; one that reaches further than so much beyond its opening is trimmed, or does not fit. */
 const BEHIND = either('inch(1)', 'cm(3)');
@@ -71,6 +72,7 @@ export const zipCushion: CoverKind = {
     edgesOption,
     pinsOption,
   ],
+  usualSizes: PAD_SIZES,
   defaultFit: 'snug',
   allowance: { true: '2 * seam', snug: 'inch(0)', overfull: `-${either('inch(1)', 'cm(2.5)')}` },
   results: [

@@ -42,6 +42,7 @@ export function WallPage({ chart }: { chart: WallChart }) {
       `/wall?${new URLSearchParams({ kind, ...(clothId !== null && { cloth: String(clothId) }), qty: String(qty), ...part })}`,
     );
   const hasZip = rows.some(({ zip }) => zip !== '');
+  const hasFilling = rows.some(({ filling }) => filling !== '');
   const name = kinds.find(({ id }) => id === kind)?.name ?? '';
   return (
     <>
@@ -120,7 +121,7 @@ export function WallPage({ chart }: { chart: WallChart }) {
               <th scope="col">Size</th>
               <th scope="col">Cut</th>
               {hasZip && <th scope="col">Zip</th>}
-              <th scope="col">Filling</th>
+              {hasFilling && <th scope="col">Filling</th>}
               {columns.map((column) => (
                 <th key={column} scope="col" className="number">
                   {column}
@@ -133,6 +134,7 @@ export function WallPage({ chart }: { chart: WallChart }) {
               <tr key={row.key}>
                 <td className="bold large nowrap">
                   <Fractions>{row.size}</Fractions>
+                  {row.way && <span className="block small">{row.way}</span>}
                 </td>
                 <td className="small">
                   <Fractions>{row.cut}</Fractions>
@@ -142,9 +144,11 @@ export function WallPage({ chart }: { chart: WallChart }) {
                     <Fractions>{row.zip}</Fractions>
                   </td>
                 )}
-                <td className="nowrap">
-                  <Fractions>{row.filling}</Fractions>
-                </td>
+                {hasFilling && (
+                  <td className="nowrap">
+                    <Fractions>{row.filling}</Fractions>
+                  </td>
+                )}
                 {columns.map((column, i) => (
                   <td key={column} className="number nowrap bold">
                     <Fractions>{cells.get(`${row.key} ${i}`) ?? '…'}</Fractions>

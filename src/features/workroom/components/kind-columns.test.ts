@@ -9,6 +9,7 @@ import {
   optionColumns,
   pieceColumns,
   resultColumns,
+  sizeColumns,
   stepColumns,
   stripColumns,
 } from './kind-columns';
@@ -42,6 +43,7 @@ describe('what the editor shows of a kind', () => {
       same(kind.marks ?? [], markColumns);
       same(kind.steps, stepColumns);
       same(kind.inspections ?? [], inspectionColumns);
+      same(kind.usualSizes ?? [], sizeColumns);
     },
   );
 });

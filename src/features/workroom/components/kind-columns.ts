@@ -20,6 +20,7 @@ import {
   type PartStrip,
   type Result_,
   type Step,
+  type UsualSize,
 } from '@/core/covers';
 import type { Column } from './rows-editor';
 
@@ -363,6 +364,11 @@ export const stepColumns: Column<Step>[] = [
   listed('marks', 'Marks it needs'),
   listed('tools', 'Tools'),
   when(),
+];
+
+export const sizeColumns: Column<UsualSize>[] = [
+  text('in', 'In inches', '1 1 160px', { isOptional: true, placeholder: '20 x 30 x 4' }),
+  text('cm', 'In centimetres', '1 1 160px', { isOptional: true, placeholder: '50 x 75 x 10' }),
 ];
 
 export const inspectionColumns: Column<KindInspection>[] = [

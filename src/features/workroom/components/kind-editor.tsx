@@ -26,6 +26,7 @@ import {
   optionColumns,
   pieceColumns,
   resultColumns,
+  sizeColumns,
   stepColumns,
   stripColumns,
 } from './kind-columns';
@@ -46,7 +47,17 @@ const Pick = memo(Choice, isAlike);
 
 /** The parts of a kind that are lists of rows. */
 type ListName =
-  'measures' | 'options' | 'results' | 'pieces' | 'strips' | 'notions' | 'checks' | 'marks' | 'steps' | 'inspections';
+  | 'measures'
+  | 'options'
+  | 'results'
+  | 'pieces'
+  | 'strips'
+  | 'notions'
+  | 'checks'
+  | 'marks'
+  | 'steps'
+  | 'inspections'
+  | 'usualSizes';
 type RowOf<Name extends ListName> = NonNullable<CoverKind[Name]>[number];
 const NO_ROWS: readonly never[] = [];
 
@@ -291,6 +302,7 @@ const AFTER_SIZES: readonly ListName[] = [
   'marks',
   'steps',
   'inspections',
+  'usualSizes',
 ];
 
 /** What a list of the kind is called, its columns, and a new row of it. */
@@ -402,6 +414,13 @@ const LISTS: { [Name in ListName]: ListOfKind<Name> } = {
     addLabel: 'Add one',
     columns: () => inspectionColumns,
     make: () => ({ what: '' }),
+  },
+  usualSizes: {
+    title: 'Usual sizes',
+    about: 'For the chart on the wall: every measure that must be given, in its order, with an x between.',
+    addLabel: 'Add a size',
+    columns: () => sizeColumns,
+    make: () => ({}),
   },
 };
 
