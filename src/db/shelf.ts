@@ -1,6 +1,6 @@
-import { and, eq, gt, inArray, sql } from 'drizzle-orm';
+import { and, eq, gt, inArray, ne } from 'drizzle-orm';
 import type { PricedItem } from '@/core/batch';
-import type { Nm } from '@/core/length';
+import type { MaterialChoice } from '@/core/cutlist';
 import type { StockChoice } from '@/core/stock';
 import type { Reader } from './connection';
 import { schema } from '.';
@@ -57,28 +57,18 @@ export async function loadStockChoices(db: Reader, batchId: number): Promise<Map
   return new Map(rows.map(({ clothId, pinned, leftOut, isLotMixed }) => [clothId, { pinned, leftOut, isLotMixed }]));
 }
 
-/** A foam is that thick where it is so to the width of a chalk line. */
-const SAME_THICKNESS: Nm = 2_000_000;
-
-/** Foams of the catalogue by thickness: for a form of `thickness` (nm) the one that is as thick, the cheapest first. */
-export async function foamByThickness(db: Reader): Promise<(thickness: Nm | undefined) => string | undefined> {
-  const { id, thicknessNm, sort, priceMinor } = schema.cloths;
-  const rows = await db.select({ id, thicknessNm }).from(schema.cloths).where(eq(sort, 'foam')).orderBy(priceMinor, id);
-  return (thickness) => {
-    const found = rows.find(
-      (row) =>
-        thickness !== undefined && row.thicknessNm !== null && Math.abs(row.thicknessNm - thickness) <= SAME_THICKNESS,
-    );
-    return found && String(found.id);
-  };
-}
-
-/** The workroom's usual materials: the id of a cloth of the catalogue by the role that it serves. */
-export async function usualMaterials(db: Reader): Promise<Record<string, string>> {
+/** The materials of the catalogue, for what lines take that name none themselves. */
+export async function materialChoices(db: Reader): Promise<MaterialChoice[]> {
+  const { id, sort, usualFor, thicknessNm } = schema.cloths;
   const rows = await db
-    .select({ id: schema.cloths.id, roles: schema.cloths.usualFor })
+    .select({ id, sort, usualFor, thicknessNm })
     .from(schema.cloths)
-    .where(sql`${schema.cloths.usualFor} <> '{}'`)
-    .orderBy(schema.cloths.id);
-  return Object.fromEntries(rows.flatMap(({ id, roles }) => roles.map((role) => [role, String(id)])));
+    .where(ne(sort, 'cloth'))
+    .orderBy(id);
+  return rows.map((row) => ({
+    id: String(row.id),
+    sort: row.sort,
+    usualFor: row.usualFor,
+    thickness: row.thicknessNm ?? undefined,
+  }));
 }

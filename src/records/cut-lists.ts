@@ -1,12 +1,12 @@
 import { inArray, type SQL, eq } from 'drizzle-orm';
 import type { Cloth } from '@/core/cloth';
 import type { KindBook } from '@/core/covers';
-import { cutList, type BatchOrder, type OrderLine } from '@/core/cutlist';
+import { cutList, usualMaterials, type BatchOrder, type OrderLine } from '@/core/cutlist';
 import type { OrderUnits } from '@/core/length';
 import { schema, type Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
-import { foamByThickness, usualMaterials } from '@/db/shelf';
+import { materialChoices } from '@/db/shelf';
 
 /** A lay or a cost that can't be made, in words for the person who asked for it. */
 export class LayFailure extends Error {}
@@ -44,26 +44,18 @@ export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
     .orderBy(schema.orders.no, schema.orderLines.position);
   const ids = lines.map(({ line }) => line.id);
   const { lineValues, lineCloths, lineParts, lineMaterials } = schema;
-  const [kinds, valueRows, namedRows, partRows, notionRows, usual, foamOf] = await Promise.all([
+  const [kinds, valueRows, namedRows, partRows, notionRows, materials] = await Promise.all([
     loadKindBook(db),
     db.select().from(lineValues).where(inArray(lineValues.lineId, ids)),
     db.select().from(lineCloths).where(inArray(lineCloths.lineId, ids)),
     db.select().from(lineParts).where(inArray(lineParts.lineId, ids)),
     db.select().from(lineMaterials).where(inArray(lineMaterials.lineId, ids)),
-    usualMaterials(db),
-    foamByThickness(db),
+    materialChoices(db),
   ]);
   if (ids.length === 0) return { orders: [], clothRows: [], cloths: new Map(), kinds };
   const [values, named, parts, notions] = [byLine(valueRows), byLine(namedRows), byLine(partRows), byLine(notionRows)];
-  const foams = new Map(
-    valueRows.flatMap(({ lineId, name, isMeasure, valueNm }) => {
-      const foam = isMeasure && name === 'thickness' ? foamOf(valueNm!) : undefined;
-      return foam === undefined ? [] : [[lineId, foam] as const];
-    }),
-  );
-  const wanted = [
-    ...new Set([...namedRows.map(({ clothId }) => clothId), ...Object.values(usual), ...foams.values()].map(Number)),
-  ];
+  const wanted = [...namedRows.map(({ clothId }) => clothId), ...materials.map(({ id }) => Number(id))];
+  const takes = usualMaterials(materials);
   const clothRows = await db
     .select()
     .from(schema.cloths)
@@ -76,8 +68,7 @@ export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
     const { no, units } = own[0]!.order;
     const read = own.map(({ line }) => {
       const one = toOrderLine(line, values.get(line.id) ?? [], named.get(line.id) ?? [], parts.get(line.id) ?? []);
-      const foam = foams.get(line.id);
-      return { ...one, cloth: { ...usual, ...(foam && { foam }), ...one.cloth } };
+      return { ...one, cloth: takes(one) };
     });
     const list = cutList(read, units, { kinds, cloths });
     if (!list.ok) throw new LayFailure(`Order ${no}: ${list.faults[0]!.message}`);

@@ -79,7 +79,7 @@ journey('from nothing to a costed lay', (leg) => {
     await me.sees('piping, bias');
     await me.sees('27 + 2 × 1⁄2 = 28');
     // Both lines, laid in the browser: 12 pieces of the cushions, 7 of the boxed one and its piping.
-    await me.sees('The cloth it takes by itself');
+    await me.sees('The cloth and materials it takes by itself');
     await me.sees('Rushes 20');
     await me.press('Save order');
     await me.sees('The order is saved.');

@@ -4,3 +4,4 @@ export * from './order-line';
 export * from './lay-job';
 export * from './mark';
 export { DIRECTIONS, proposedDirection, WIDE_WAYS, type Direction, type PieceMark, type WideWay } from './panels';
+export { usualMaterials, type MaterialChoice } from './usual-materials';

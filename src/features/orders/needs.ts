@@ -1,11 +1,12 @@
 import type { Cloth } from '@/core/cloth';
-import type { KindBook } from '@/core/covers';
+import { isMaterial, type KindBook } from '@/core/covers';
 import { boughtLength, costOf } from '@/core/cost';
 import { beforeWash } from '@/core/stock';
-import { cutList, layJobFor } from '@/core/cutlist';
+import { cutList, layJobFor, usualMaterials, type MaterialChoice } from '@/core/cutlist';
 import { copiesOf, nest, type LayJob, type NestOptions } from '@/core/lay';
 import { systemOf, type Nm, type OrderUnits } from '@/core/length';
 import { readLineForm, type LineForm } from './form';
+import type { ClothChoice } from './queries';
 
 /** An order's need of a cloth, laid by itself. Lengths in nm, the cost in minor units. */
 export interface ClothNeed {
@@ -30,27 +31,42 @@ interface NeedJob {
   job: LayJob;
 }
 
-/** The lay jobs of an order as it is typed, one a cloth; lines that can't be made yet are left out and counted. */
+/** The materials among the cloths that an order's page knows. */
+export const materialsOf = (cloths: readonly ClothChoice[]): MaterialChoice[] =>
+  cloths
+    .filter(({ sort }) => sort !== 'cloth')
+    .map(({ id, sort, usualFor, cloth }) => ({ id, sort, usualFor, thickness: cloth.thickness }));
+
+/**
+ * The lay jobs of an order as it is typed, one a cloth; lines that can't be made yet are left out and counted, and materials that the workroom
+ * keeps none of are named.
+ */
 export function needJobs(
   lines: readonly LineForm[],
   units: OrderUnits,
   room: { kinds: KindBook; cloths: ReadonlyMap<string, Cloth> },
-): { jobs: NeedJob[]; leftOut: number } {
+  materials: readonly MaterialChoice[] = [],
+): { jobs: NeedJob[]; leftOut: number; unpriced: string[] } {
+  const takes = usualMaterials(materials);
   const good = lines.flatMap((form, i) => {
-    const { line, faults } = readLineForm(form, units, String(i + 1), room.kinds);
+    const { line: read, faults } = readLineForm(form, units, String(i + 1), room.kinds);
     if (faults.length > 0) return [];
+    const line = { ...read, cloth: takes(read) };
     const list = cutList([line], units, room);
     return list.ok && list.value.warnings.every(({ level }) => level !== 'stop') ? [line] : [];
   });
   const leftOut = lines.length - good.length;
   const list = cutList(good, units, room);
-  if (!list.ok) return { jobs: [], leftOut: lines.length };
+  if (!list.ok) return { jobs: [], leftOut: lines.length, unpriced: [] };
+  const unpriced = list.value.pieces.flatMap(({ role, cloth }) =>
+    isMaterial(role) && !room.cloths.has(cloth) ? [role] : [],
+  );
   const jobs = [...room.cloths].flatMap(([cloth, stuff]): NeedJob[] => {
     const made = layJobFor([{ orderNo: '', cutList: list.value }], cloth, stuff, systemOf(units));
     if (!made) return [];
     return [{ cloth, name: stuff.name, stuff, pieces: copiesOf(made.job), job: made.job }];
   });
-  return { jobs, leftOut };
+  return { jobs, leftOut, unpriced: [...new Set(unpriced)] };
 }
 
 /** Length and cost of a job, by a lay made under these options. */

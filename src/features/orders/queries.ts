@@ -202,6 +202,8 @@ export interface ClothChoice {
   look: ClothLook;
   /** Cloth that is seen, or one of the materials that nobody sees. */
   sort: ClothSort;
+  /** The roles for which it is the workroom's usual material. */
+  usualFor: string[];
   /** For the core: what is cut from it depends on its width, its pattern and what it is like. */
   cloth: Cloth;
 }
@@ -227,6 +229,7 @@ export async function clothChoices(): Promise<ClothChoice[]> {
     id: String(row.id),
     name: row.name,
     sort: row.sort,
+    usualFor: row.usualFor,
     cloth: toCloth(row),
     look: lookOf(row),
   }));

@@ -13,6 +13,7 @@ export const clothChoice = (
   id,
   name,
   sort,
+  usualFor: [],
   look: { pattern: 'plain', ground: '#ddd', figure: '#333', repeatAcross: 0, repeatAlong: 0, drop: 0, motif: [0, 0] },
   cloth: {
     name,

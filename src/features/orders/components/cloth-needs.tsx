@@ -6,6 +6,7 @@ import { useWatch, type Control } from 'react-hook-form';
 import { printMoney } from '@/core/cost';
 import type { OrderUnits } from '@/core/length';
 import { Flash } from '@/ui/flash';
+import { Link } from '@/ui/link';
 import { Fractions } from '@/ui/fraction';
 import { Panel } from '@/ui/page';
 import { pageWorker } from '@/ui/page-worker';
@@ -21,11 +22,11 @@ const REST = 250;
 export function ClothNeeds({ control, units }: { control: Control<OrderForm>; units: OrderUnits }) {
   const answer = useNeeds(control, units);
   if (!answer || answer.needs.length === 0) return null;
-  const { needs, leftOut, isFirst } = answer;
+  const { needs, leftOut, unpriced, isFirst } = answer;
   return (
     <Panel>
       <Heading as="h2" fontSize="lg" mb="1">
-        The cloth it takes by itself
+        The cloth and materials it takes by itself
       </Heading>
       <Text color="fg.muted" mb="3">
         {isFirst
@@ -42,7 +43,7 @@ export function ClothNeeds({ control, units }: { control: Control<OrderForm>; un
       >
         <thead>
           <tr>
-            {['Cloth', 'Pieces and strips', 'Used', 'To buy', 'Cost'].map((name) => (
+            {['Cloth or material', 'Pieces and strips', 'Used', 'To buy', 'Cost'].map((name) => (
               <th key={name}>{name}</th>
             ))}
           </tr>
@@ -62,6 +63,18 @@ export function ClothNeeds({ control, units }: { control: Control<OrderForm>; un
               <td>
                 {printMoney(cost, currency)}
                 {unplaced > 0 && `, without ${unplaced} that it is not wide enough for`}
+              </td>
+            </tr>
+          ))}
+          {unpriced.map((name) => (
+            <tr key={name}>
+              <td>{name}</td>
+              <td colSpan={3}>none is kept</td>
+              <td className="late">
+                no price,{' '}
+                <Link href={`/cloth/new?sort=${encodeURIComponent(name)}`} target="_blank" className="entry">
+                  enter it
+                </Link>
               </td>
             </tr>
           ))}

@@ -56,14 +56,17 @@ export const LineCard = memo(function LineCard(props: Props) {
 function KnownLine({ control, getValues, index, units, saved, isTried, onRemove, onMore }: Props) {
   const { field } = useController({ control, name: `lines.${index}` });
   const line = useWatch({ control, name: `lines.${index}` });
-  const { cloths, kinds, workroom, room } = useOrder();
+  const { cloths, kinds, workroom, room, takes } = useOrder();
   const [focused, setFocused] = useState<string>();
   const [several, setSeveral] = useState<boolean | null>(null);
   const kind = kinds.find(line.kind, line.kindVersion)!;
   // The letters appear at once; the cover and its cut list follow as soon as there is time.
   const settled = useDeferredValue(line);
   const settledKind = kinds.find(settled.kind, settled.kindVersion)!;
-  const read = useMemo(() => readLineForm(settled, units, '1', kinds), [settled, units, kinds]);
+  const read = useMemo(() => {
+    const { line: typed, ...rest } = readLineForm(settled, units, '1', kinds);
+    return { ...rest, line: { ...typed, cloth: takes(typed) } };
+  }, [settled, units, kinds, takes]);
   const live = useMemo(() => seen(read, settledKind, units, room), [read, settledKind, units, room]);
   // While a size is being typed again the last cover stays to be seen, fainter.
   const [kept, setKept] = useState<{ kind: CoverKind; cover: TakeOff; list: CutList } | null>(null);

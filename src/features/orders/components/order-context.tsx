@@ -2,8 +2,9 @@
 
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
-import type { Workroom } from '@/core/cutlist';
+import { usualMaterials, type Workroom } from '@/core/cutlist';
 import type { WorkroomRules } from '@/features/workroom/form';
+import { materialsOf } from '../needs';
 import type { ClothChoice, NotionChoice } from '../queries';
 
 /** Data for an order's page, from the server. */
@@ -25,6 +26,8 @@ interface OrderContextValue {
   workroom: WorkroomRules;
   /** For the core. */
   room: Workroom;
+  /** The cloths of a line with the materials that it takes where it names none. */
+  takes: ReturnType<typeof usualMaterials>;
 }
 
 const NO_NOTIONS: readonly NotionChoice[] = [];
@@ -49,6 +52,7 @@ export function OrderProvider({
       withdrawn,
       workroom,
       room: { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) },
+      takes: usualMaterials(materialsOf(cloths)),
     };
   }, [cloths, notions, own, withdrawn, workroom]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
