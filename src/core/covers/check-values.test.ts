@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { NM, parseLength, printNumber, STYLES } from '../length';
-import { kindById, takeOff, type Taken } from './index';
+import { nest, readJob } from '../lay';
+import { kindById, takeOff, type CoverPiece, type Taken } from './index';
 
 // The worked cases of the trade, one row each, from the order as it is typed to cut sizes, marks, finished size and notions. Common practice, no
 // source.
@@ -21,6 +22,9 @@ interface Case {
   marks?: Record<string, string[]>;
   finished?: Record<string, string>;
   zip?: string;
+  cord?: string;
+  /** The length of each cloth that is bought, by role, on a cloth of 54 in sold by the yard. */
+  bought?: Record<string, string>;
   workedBack?: Record<string, string>;
   warnings?: string[];
 }
@@ -114,6 +118,8 @@ const CASES: Case[] = [
     sizes: { width: '32', height: '32' },
     pieces: { 'top face': [1, '31', '31'], 'under face': [1, '31', '31'], ticking: [2, '31', '31'] },
     zip: '27',
+    // One face needs 31 of a 54 cloth, two tickings 62, because twice 31 is more than 54.
+    bought: { face: '36', back: '36', ticking: '72' },
   },
   {
     what: 'G 20 x 30 foam, T 4, s 1/2: 21 x 31 twice, zip panel 31 x 6 as two halves 31 x 3',
@@ -136,6 +142,7 @@ const CASES: Case[] = [
     sizes: { length: '20', width: '30', thickness: '4' },
     options: { piping: 'top', cord: '1/4' },
     strips: { piping: ['1 1/2', '106'] },
+    cord: '102',
   },
   {
     what: 'H s 1, T 2: outline + 1 all round, half strip T/2 + s + its hem, hems at the boxing’s ends',
@@ -245,6 +252,23 @@ const read = (text: string, units: 'in' | 'mm') => {
   return length.value;
 };
 
+/** What is bought of a cloth of 54 in, sold by the yard, for the parts of a role (nm): their lay's length, up to a whole yard. */
+function bought(pieces: readonly CoverPiece[], role: string): number {
+  const job = readJob({
+    format: 'jolly-bolt/lay-job',
+    version: 1,
+    units: 'in',
+    cloth: { name: role, width: 54, turns: 'half' },
+    pieces: pieces
+      .filter((piece) => piece.role === role)
+      .map(({ name, qty, across, along }) => ({ id: name, qty, size: [across / NM.in, along / NM.in] })),
+  });
+  if (!job.ok) throw new Error(job.faults[0]!.message);
+  const plan = nest(job.value, { steps: 20 });
+  if (!plan.ok) throw new Error(plan.faults[0]!.message);
+  return Math.ceil(plan.value.used / NM.yd) * NM.yd;
+}
+
 describe('the worked cases', () => {
   test.each(CASES.map((one) => [one.what, one] as const))('%s', (_, one) => {
     const { units = 'in' } = one;
@@ -283,6 +307,9 @@ describe('the worked cases', () => {
     for (const [name, wanted] of Object.entries(one.finished ?? {}))
       expect([name, say(finished[name as 'width'])]).toEqual([name, wanted]);
     if (one.zip) expect(say(notions.find(({ name }) => name === 'zip')!.length!)).toBe(one.zip);
+    if (one.cord) expect(say(notions.find(({ name }) => name === 'piping cord')!.length!)).toBe(one.cord);
+    for (const [role, wanted] of Object.entries(one.bought ?? {}))
+      expect([role, say(bought(pieces, role))]).toEqual([role, wanted]);
     if (one.workedBack)
       expect(Object.fromEntries(Object.entries(workedBack).map(([id, size]) => [id, say(size)]))).toEqual(
         one.workedBack,

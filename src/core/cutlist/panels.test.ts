@@ -208,6 +208,45 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
     expect(told.message).toMatch(/^\S.*\.$/);
   });
 
+  test('fleece is turned once without a word; twice is too thick (common practice, no source)', () => {
+    const turned = (hem: number[]) =>
+      codes(cushion({ options: { hem: hem.map(inches) } }), cloth(nature({ fibre: 'fleece' })));
+    expect(turned([1 / 2])).not.toContain('hem-thick');
+    expect(turned([1 / 2, 1 / 2])).toContain('hem-thick');
+  });
+
+  test('foam of a sheet that is not as thick as the cover warns', () => {
+    const bed = bench({
+      measures: { length: inches(30), width: inches(20), thickness: inches(3) },
+      cloth: { face: 'c', foam: 'f' },
+    });
+    const told = (thick: number) => {
+      const list = cutList([bed], 'in', {
+        cloths: new Map([
+          ['c', cloth()],
+          ['f', { ...cloth(), name: 'Seat foam', thickness: inches(thick) }],
+        ]),
+      });
+      return list.ok ? list.value.warnings.map(({ code }) => code) : list.faults;
+    };
+    expect(told(3)).not.toContain('foam-thickness');
+    expect(told(2)).toContain('foam-thickness');
+  });
+
+  test('what is supplied or reused is neither cut nor bought, and is named', () => {
+    const bed = bench({
+      measures: { length: inches(30), width: inches(20), thickness: inches(3) },
+      provided: { foam: 'reused', zip: 'supplied' },
+    });
+    const list = listOf(bed, cloth());
+    expect(list.pieces.map(({ name }) => name)).not.toContain('foam');
+    expect(list.notions.map(({ name }) => name)).not.toContain('zip');
+    expect(list.provided).toMatchObject([
+      { name: 'foam', how: 'reused', role: 'foam', size: [inches(30), inches(20)] },
+      { name: 'zip', how: 'supplied', length: inches(30) },
+    ]);
+  });
+
   test('strips across: 54 + 54 - 1 1/2 = 106 1/2 would do for 106; with 53 between the selvages they make 104 1/2', () => {
     const bed = bench({
       measures: { length: inches(30), width: inches(20), thickness: inches(3) },

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { dayText } from '../day-text';
 import { notBought } from '../not-bought';
 import type { OrderCost, QuoteView } from '../queries';
-import { CostTable } from './cost-table';
+import { CostTable, Missing } from './cost-table';
 
 function Paper({ children }: { children: ReactNode }) {
   return (
@@ -76,7 +76,10 @@ export function QuotePaper({ quote }: { quote: QuoteView }) {
               </>
             )}
             <tr className="sum">
-              <td>To pay</td>
+              <td>
+                To pay
+                <Missing sheet={sheet} />
+              </td>
               <td className="number large">{printMoney(sheet.total, sheet.currency)}</td>
             </tr>
           </tbody>

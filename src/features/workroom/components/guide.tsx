@@ -3,7 +3,7 @@
 import { Box, Button, Grid, Heading, Stack, Text } from '@chakra-ui/react';
 import { Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
-import { sampleOf, takeOff, type CoverKind, type MeasuredObject } from '@/core/covers';
+import { sampleOf, takenOf, takeOff, type CoverKind, type Measure, type MeasuredObject } from '@/core/covers';
 import { CoverDrawing } from '@/ui/cover/cover-drawing';
 import { Fractions } from '@/ui/fraction';
 import { MeasureDrawing } from '@/ui/measure-drawing';
@@ -83,6 +83,7 @@ export function GuideSheet({ kind }: { kind: CoverKind }) {
                     {hint}
                     {usual ? '; may be left open' : ''}
                   </Text>
+                  <OldCover measure={kind.measures[i]!} />
                 </Box>
                 <Box borderBottomWidth="2px" borderColor="fg.subtle" />
               </Grid>
@@ -106,6 +107,24 @@ export function GuideSheet({ kind }: { kind: CoverKind }) {
         </Stack>
       </Grid>
     </>
+  );
+}
+
+/** How the measure may be taken off an old cover; written down with it, the form is worked back. */
+function OldCover({ measure }: { measure: Measure }) {
+  const ways = takenOf(measure).filter((way) => way === 'seams' || way === 'cut');
+  if (ways.length === 0) return null;
+  const said = ways.map((way) => (way === 'seams' ? 'seam to seam' : 'cut edge to cut edge'));
+  return (
+    <Text color="fg.muted" fontSize="sm">
+      Off an old cover, tick which:{' '}
+      {said.map((way) => (
+        <Box as="span" key={way} mr="3" whiteSpace="nowrap">
+          <Box as="span" display="inline-block" boxSize="3" borderWidth="1px" borderColor="fg.subtle" mr="1" />
+          {way}
+        </Box>
+      ))}
+    </Text>
   );
 }
 
