@@ -118,6 +118,7 @@ test.each([
   '/wall',
   '/guide',
   '/guide/boxed-cushion',
+  '/guide/platform-boxed/sewing',
   '/workroom',
   '/workroom/kinds/new',
 ])(

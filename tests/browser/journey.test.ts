@@ -92,7 +92,7 @@ journey('from nothing to a costed lay', (leg) => {
     await me.sees('Order 201, to sew');
     const text = await me.text();
     expect(text).toContain('2. 1 × Boxed cushion with a zip panel, true size');
-    expect(text).toMatch(/zip panel half under.*Stitch 2\.5–3 mm, zip foot\./);
+    expect(text).toMatch(/each panel half under.*Seam 1⁄4 in, Stitch 2\.5–3 mm, zip foot, needle 90 \(14\)\./);
     expect(text).toContain('width: 17 1⁄2 in, within 1⁄4 in');
     expect(text).toContain('local fire-safety rules');
     await me.go('/orders');

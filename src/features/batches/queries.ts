@@ -1,5 +1,5 @@
-import { isBeingLaid } from '@/core/batch';
 import 'server-only';
+import { isBeingLaid } from '@/core/batch';
 import { WORKER_NAME } from '@/work/boss';
 import { and, asc, eq, inArray, sql, type SQL } from 'drizzle-orm';
 import { printNumber, STYLES, type Nm } from '@/core/length';

@@ -1,5 +1,5 @@
-import { isCut } from '@/core/batch';
 import 'server-only';
+import { isCut } from '@/core/batch';
 import { and, arrayOverlaps, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { Cloth } from '@/core/cloth';

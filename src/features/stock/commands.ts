@@ -1,5 +1,5 @@
-import { isFrozen } from '@/core/batch';
 import 'server-only';
+import { isFrozen } from '@/core/batch';
 import { eq } from 'drizzle-orm';
 import Joi from 'joi';
 import { availableOf, movementFault } from '@/core/stock';

@@ -1,5 +1,5 @@
-import { BATCH_STATES, hasLays, isCut, isFrozen, type BatchState } from '@/core/batch';
 import 'server-only';
+import { BATCH_STATES, hasLays, isCut, isFrozen, type BatchState } from '@/core/batch';
 import { and, eq, inArray, sql, notInArray } from 'drizzle-orm';
 import { boughtLength, costOf } from '@/core/cost';
 import { bindNotion, roundedUp, type NotionNeed } from '@/core/stock';

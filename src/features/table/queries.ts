@@ -1,7 +1,7 @@
+import 'server-only';
 import { markerOf } from '@/records/lay-marker';
 import { canHappen } from '@/core/transitions';
 import { BATCH_TRANSITIONS } from '@/core/batch';
-import 'server-only';
 import { lookOf } from '@/features/cloth/look';
 import { and, eq, inArray } from 'drizzle-orm';
 import { NM } from '@/core/length';

@@ -137,7 +137,7 @@ export function Inspections({
           )}
           {isPrint && (size === undefined ? box : blank('20'))}
           {helps && (
-            <Text color="fg.muted">
+            <Text {...(!isPrint && { color: 'fg.muted' })}>
               <Fractions>{helps}</Fractions>
             </Text>
           )}

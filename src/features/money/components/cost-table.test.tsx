@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest';
 import type { CostSheet } from '@/core/cost';
-import { textOf } from '@/ui/testing/markup';
+import { attributes, markup, textOf } from '@/ui/testing/markup';
 import { PART_NAMES } from '../part-names';
 import { CostTable } from './cost-table';
 
@@ -43,6 +43,28 @@ describe('a cost sheet', () => {
       'Not in the sum: the price of cord; minutes of this kind.',
     );
     expect(shown()).not.toContain('Not in the sum');
+  });
+
+  test('leads from what has no price to where it is entered', () => {
+    const part = {
+      missing: ['strap: no price', 'pad: no price'],
+      unpriced: [
+        { name: 'strap', isLaid: true },
+        { name: 'pad', isLaid: false },
+      ],
+    };
+    expect(shown(part)).toContain('In all Not in the sum: strap, enter its price ; pad, enter its price .');
+    const links = attributes(markup(<CostTable sheet={sheet(part)} label="Cost" />), 'href');
+    expect(links).toEqual(['/cloth/new?sort=strap', '/stock/materials/new?for=pad']);
+  });
+
+  test('names what is not bought, and what that saves', () => {
+    const provided = [
+      { what: 'foam', how: 'reused' as const, saved: 1_240 },
+      { what: 'zip', how: 'supplied' as const, saved: null },
+    ];
+    expect(shown({ provided })).toMatch(/Not bought foam reused, which saves about £12\.40 £0\.00/);
+    expect(shown({ provided })).toContain('zip supplied £0.00');
   });
 
   test('is written in its currency', () => {

@@ -66,6 +66,9 @@ export function PrintSheet({
       w="full"
       maxW="210mm"
       overflowX={{ base: 'auto', _print: 'visible' }}
+      tabIndex={0}
+      role="group"
+      aria-label={`Sheet of ${lay.clothName}`}
       mx="auto"
       borderWidth={{ base: '1px', _print: '0' }}
       borderColor="#999"
