@@ -5,15 +5,19 @@ import type { CutList } from '@/core/cutlist';
 import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
 import { Fractions } from '../fraction';
 
-/** How the cover is sewn: allowances, what the machine is set to, questions before what can't be taken back, tips and cautions where they belong. */
-export function Steps({ list, units }: { list: Pick<CutList, 'steps'>; units: OrderUnits }) {
+/** Nobody reads the same sentence ten times: it stands where it is needed first. */
+function onlyOnce() {
   const seen = new Set<string>();
-  /** Nobody reads the same sentence ten times: it stands where it is needed first. */
-  const once = (text: string | undefined) => {
+  return (text: string | undefined): string | undefined => {
     if (text === undefined || seen.has(text)) return undefined;
     seen.add(text);
     return text;
   };
+}
+
+/** How the cover is sewn: allowances, what the machine is set to, questions before what can't be taken back, tips and cautions where they belong. */
+export function Steps({ list, units }: { list: Pick<CutList, 'steps'>; units: OrderUnits }) {
+  const once = onlyOnce();
   return (
     <Stack as="ol" gap="2" pl="5" css={{ listStyle: 'decimal' }}>
       {list.steps.map((step) => {
@@ -111,6 +115,7 @@ export function Inspections({
   units: OrderUnits;
   isPrint?: boolean;
 }) {
+  const once = onlyOnce();
   const blank = (width: string) => (
     <Box as="span" display="inline-block" w={width} ml="3" borderBottomWidth="1px" borderColor="#000">
       &nbsp;
@@ -119,30 +124,33 @@ export function Inspections({
   const box = <Box as="span" display="inline-block" boxSize="3" ml="3" borderWidth="1px" borderColor="#000" />;
   return (
     <Stack as="ul" gap="1" pl="5" css={{ listStyle: 'disc' }}>
-      {list.inspections.map(({ what, size, tolerance, helps }) => (
-        <li key={what}>
-          <Fractions>{what}</Fractions>
-          {size !== undefined && (
-            <>
-              :{' '}
-              <b>
-                <Fractions>{printLength(size, STYLES[units])}</Fractions>
-              </b>
-              {tolerance !== undefined && (
-                <>
-                  , within <Fractions>{printLength(tolerance, STYLES[units])}</Fractions>
-                </>
-              )}
-            </>
-          )}
-          {isPrint && (size === undefined ? box : blank('20'))}
-          {helps && (
-            <Text {...(!isPrint && { color: 'fg.muted' })}>
-              <Fractions>{helps}</Fractions>
-            </Text>
-          )}
-        </li>
-      ))}
+      {list.inspections.map(({ what, size, tolerance, helps: help }) => {
+        const helps = once(help);
+        return (
+          <li key={what}>
+            <Fractions>{what}</Fractions>
+            {size !== undefined && (
+              <>
+                :{' '}
+                <b>
+                  <Fractions>{printLength(size, STYLES[units])}</Fractions>
+                </b>
+                {tolerance !== undefined && (
+                  <>
+                    , within <Fractions>{printLength(tolerance, STYLES[units])}</Fractions>
+                  </>
+                )}
+              </>
+            )}
+            {isPrint && (size === undefined ? box : blank('20'))}
+            {helps && (
+              <Text {...(!isPrint && { color: 'fg.muted' })}>
+                <Fractions>{helps}</Fractions>
+              </Text>
+            )}
+          </li>
+        );
+      })}
     </Stack>
   );
 }

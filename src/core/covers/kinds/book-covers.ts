@@ -13,7 +13,7 @@ import {
   seamOf,
   seamStep,
   seen,
-  threads,
+  trimmed,
 } from './shared';
 import { BOOK_SIZES, BOOK_WITH_COVER_SIZES } from './usual-sizes';
 
@@ -35,7 +35,7 @@ const onTheBook: KindInspection[] = [
   seen('closes on the book without strain'),
   seen('flaps the same width'),
   seen('edges even'),
-  threads,
+  trimmed,
 ];
 
 const spineOption: KindOption = {
@@ -297,12 +297,14 @@ export const hemmedBookCover: CoverKind = {
   ],
   steps: [
     cutStep,
-    markStep('the flaps’ hems, both ends of the gap, and on the right side the pocket,', [
-      'fold',
-      'hem line',
-      'end of the gap',
-      'corner of the pocket, right side',
-    ]),
+    markStep('the flaps’ hems and both ends of the gap', ['fold', 'hem line', 'end of the gap']),
+    {
+      do: 'On the right side, mark the corners of the pocket, centred on the front cover.',
+      marks: ['corner of the pocket, right side'],
+      when: HAS_POCKET,
+      tip: 'The spine is counted off: the front cover is the right half of the outer.',
+      tools: ['pins', 'tape measure'],
+    },
     hemStep('Hem one long edge of each flap, turned so that the right side shows.', 'hem', {
       when: "flaps == 'single'",
       before: {

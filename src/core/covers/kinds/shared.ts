@@ -357,6 +357,11 @@ export const threads: KindInspection = seen(
   'corners full, no loose threads',
   'Push the filling into the corners; trim the threads.',
 );
+/** The same of a cover without a filling. */
+export const trimmed: KindInspection = seen(
+  'corners square, no loose threads',
+  'Push the corners out with a blunt point; trim the threads.',
+);
 export const overlapCloses: KindInspection[] = [
   seen('overlap closes on the filled form without gaping', 'A hidden snap in the middle of the overlap.'),
   seen('hems straight'),

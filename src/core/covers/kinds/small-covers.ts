@@ -19,6 +19,7 @@ import {
   seen,
   softSizes,
   threads,
+  trimmed,
   turnStep,
   YES_NO,
 } from './shared';
@@ -30,6 +31,12 @@ const NEOPRENE = {
   needle: 'denim',
   tension: 'more',
 } as const;
+
+/** Neoprene keeps every hole. */
+const TRIED = {
+  ask: 'Was the setting tried on a scrap, and did it lie flat?',
+  helps: 'Tighten the thread a little more and sew another scrap; neoprene shows every hole.',
+};
 
 /** What a sleeve is longer than its device. */
 const HEAD = either('inch(1/2)', 'mm(12)');
@@ -145,7 +152,7 @@ export const deviceSleeve: CoverKind = {
     measured('length', 'cutLength - seam', FIRM),
     seen('the device slips in and out', 'Sew the sides again {metric ? mm(3) : inch(1/8)} nearer to the edge.'),
     seen('loop closes over the button', undefined, "button == 'yes'"),
-    threads,
+    trimmed,
   ],
   steps: [
     {
@@ -158,10 +165,6 @@ export const deviceSleeve: CoverKind = {
       do: 'Sew a test piece of two scraps: more thread tension until both threads meet inside.',
       stitch: 'neoprene',
       ...NEOPRENE,
-      before: {
-        ask: 'Was the setting tried on a scrap, and did it lie flat?',
-        helps: 'Tighten the thread a little more and sew another scrap; neoprene shows every hole.',
-      },
       tools: ['clips'],
       caution: CAUTION.needle,
     },
@@ -170,6 +173,7 @@ export const deviceSleeve: CoverKind = {
       marks: ['loop'],
       stitch: 'neoprene',
       ...NEOPRENE,
+      before: TRIED,
       when: "button == 'yes'",
       tools: ['clips'],
       caution: CAUTION.small,
@@ -179,6 +183,7 @@ export const deviceSleeve: CoverKind = {
       marks: ['panel’s side', 'panel’s upper edge'],
       stitch: 'zigzag',
       ...NEOPRENE,
+      before: TRIED,
       tip: 'Clips, no pins: pins leave holes.',
       tools: ['clips'],
       caution: CAUTION.needle,
@@ -290,7 +295,7 @@ export const strapPad: CoverKind = {
     seen('snaps meet', 'Pull the snap that is off and set a larger one in its place.', "closure == 'snaps'"),
     seen('hook-and-loop meets', undefined, "closure == 'tape'"),
     seen('closes round the strap'),
-    threads,
+    trimmed,
   ],
   steps: [
     cutStep,
