@@ -43,6 +43,7 @@ export function SewingGuide({ kind, initial }: { kind: CoverKind; initial: Units
           templateColumns={{ base: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.2fr)' }}
           gap="5"
           alignItems="start"
+          css={{ '& li, & tr, & figure': { breakInside: 'avoid' }, '& h2': { breakAfter: 'avoid' } }}
         >
           <Stack gap="5">
             <Panel
