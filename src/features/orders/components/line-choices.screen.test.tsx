@@ -1,5 +1,5 @@
 import { describe, expect, test, vi } from 'vitest';
-import { kindById, KINDS, sampleOf, takeOff, type Role, type TakeOff } from '@/core/covers';
+import { kindById, KINDS, sampleOf, takeOff, type CoverKind, type Role, type TakeOff } from '@/core/covers';
 import { cutList, type WidePart } from '@/core/cutlist';
 import { inches } from '@/core/length';
 import { USUAL_RULES } from '@/features/workroom/form';
@@ -14,11 +14,12 @@ import { OrderProvider } from './order-context';
 // Choices of a line beside its sizes: which way the cloth runs, how a part is cut that is too wide, other materials than the usual.
 
 const boxed = kindById('boxed-cushion')!;
-const cover = (() => {
-  const made = takeOff(boxed, { measures: sampleOf(boxed), options: {}, units: 'in' });
+const sampleCover = (kind: CoverKind): TakeOff => {
+  const made = takeOff(kind, { measures: sampleOf(kind), options: {}, units: 'in' });
   if (!made.ok) throw new Error(made.faults[0]!.message);
   return made.value;
-})() satisfies TakeOff;
+};
+const cover = sampleCover(boxed);
 /** Keeps a line as the form does, and shows what is made of it. */
 function keeping(first: Partial<LineForm>) {
   let line: LineForm = { ...emptyLine(boxed), ...first };
@@ -116,7 +117,7 @@ describe('materials and notions', () => {
         withdrawn={[]}
         workroom={USUAL_RULES}
       >
-        <LineMaterials kind={of} cover={cover} line={now()} change={change} errorAt={() => undefined} />
+        <LineMaterials kind={of} cover={sampleCover(of)} line={now()} change={change} errorAt={() => undefined} />
       </OrderProvider>,
     );
     return { me, now };
@@ -138,6 +139,24 @@ describe('materials and notions', () => {
     expect(now()).toMatchObject({ notions: { zip: '' }, provided: { zip: 'reused' } });
     await me.selectOptions(field('Zip'), 'the usual one');
     expect(now()).toMatchObject({ notions: { zip: '' }, provided: {} });
+  });
+
+  test('foam that is bought cut to size is chosen among the notions', () => {
+    const made = takeOff(boxed, { measures: sampleOf(boxed), options: { foam: 'cut' }, units: 'in' });
+    if (!made.ok) throw new Error(made.faults[0]!.message);
+    const block = { id: '6', name: 'Foam block 24 x 20 x 3', sort: 'other', usualFor: ['foam'] } as never;
+    show(
+      <OrderProvider cloths={[material]} notions={[...notions, block]} own={[]} withdrawn={[]} workroom={USUAL_RULES}>
+        <LineMaterials
+          kind={boxed}
+          cover={made.value}
+          line={emptyLine(boxed)}
+          change={vi.fn()}
+          errorAt={() => undefined}
+        />
+      </OrderProvider>,
+    );
+    expect(names('Foam')).toEqual(['the usual one', 'Foam block 24 x 20 x 3', ...notBought]);
   });
 
   test('a material is chosen among those of its sort', async () => {

@@ -37,7 +37,11 @@ export function LineMaterials({
   errorAt: (name: string) => string | undefined;
 }) {
   const { cloths, notions } = useOrder();
-  const roles = materialRolesOf(kind).map((role) => ({ role, choices: cloths.filter(({ sort }) => sort === role) }));
+  // Foam that is bought cut to size is no laid material, but a notion.
+  const isCut = (role: string) => cover === null || cover.pieces.some((piece) => piece.role === role);
+  const roles = materialRolesOf(kind)
+    .filter(isCut)
+    .map((role) => ({ role, choices: cloths.filter(({ sort }) => sort === role) }));
   const ofRoles = new Set<string>(roles.map(({ role }) => role));
   const names = [...new Set((cover?.notions ?? []).map(({ name }) => name))].filter((name) => !ofRoles.has(name));
   return (
