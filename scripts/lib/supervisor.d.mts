@@ -8,3 +8,4 @@ export class Supervised {
   replace(): void;
   stop(): Promise<void>;
 }
+export function logStream(stream: NodeJS.ReadableStream, file: string, also?: NodeJS.WritableStream): void;

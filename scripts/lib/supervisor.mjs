@@ -67,7 +67,10 @@ const KEPT_LOGS = 3;
 
 /** Moves a log that has grown large out of the way: `server.log` becomes `server.log.1`, and so on; the oldest is dropped. */
 export function rotateLog(file) {
-  if (!existsSync(file) || statSync(file).size < MOST_LOG_BYTES) return;
+  if (existsSync(file) && statSync(file).size >= MOST_LOG_BYTES) moveAside(file);
+}
+
+function moveAside(file) {
   for (let i = KEPT_LOGS - 1; i > 0; i--)
     if (existsSync(`${file}.${i}`)) renameSync(`${file}.${i}`, `${file}.${i + 1}`);
   renameSync(file, `${file}.1`);
@@ -83,8 +86,9 @@ export function logStream(stream, file, also) {
     written += chunk.length;
     out.write(chunk);
     if (written < MOST_LOG_BYTES) return;
+    // What is still on its way goes into the file that is moved.
     out.end();
-    rotateLog(file);
+    if (existsSync(file)) moveAside(file);
     written = 0;
     out = createWriteStream(file, { flags: 'a' });
     out.on('error', () => undefined);

@@ -1,3 +1,4 @@
+import { parseCookie, stringifySetCookie } from 'cookie';
 import { createHash, randomBytes } from 'node:crypto';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { IncomingMessage, ServerResponse } from 'node:http';
@@ -93,7 +94,7 @@ export class DeviceGate {
 
   /** The id of the paired device that asks, or null. */
   private async deviceOf(request: IncomingMessage): Promise<number | null> {
-    const token = cookieOf(request, DEVICE_COOKIE);
+    const token = parseCookie(request.headers.cookie ?? '')[DEVICE_COOKIE] ?? null;
     if (!token) return null;
     const { rows } = await this.source.query<{ id: number }>(
       'SELECT id FROM devices WHERE token_hash = $1 AND revoked_at IS NULL',
@@ -165,7 +166,15 @@ export class DeviceGate {
     ]);
     response.writeHead(303, {
       location: '/',
-      'set-cookie': `${DEVICE_COOKIE}=${token}; Path=/; HttpOnly; SameSite=Lax; Max-Age=${YEAR_S}${this.source.isSecure ? '; Secure' : ''}`,
+      'set-cookie': stringifySetCookie({
+        name: DEVICE_COOKIE,
+        value: token,
+        path: '/',
+        httpOnly: true,
+        sameSite: 'lax',
+        maxAge: YEAR_S,
+        secure: this.source.isSecure,
+      }),
       'cache-control': 'no-store',
     });
     response.end();
@@ -209,14 +218,6 @@ function isFromDesk({ headers }: IncomingMessage): boolean {
   } catch {
     return false;
   }
-}
-
-function cookieOf({ headers }: IncomingMessage, name: string): string | null {
-  for (const pair of (headers.cookie ?? '').split(';')) {
-    const [key, ...value] = pair.trim().split('=');
-    if (key === name) return value.join('=');
-  }
-  return null;
 }
 
 async function bodyOf(request: IncomingMessage): Promise<string> {

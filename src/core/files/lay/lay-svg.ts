@@ -1,4 +1,4 @@
-import { create } from 'xmlbuilder2';
+import { XMLBuilder } from 'fast-xml-parser';
 import { middleOf, sheetTops, type LaySheet } from './lay-sheets';
 
 const GAP = 20;
@@ -9,6 +9,37 @@ const number = (value: number) => String(Math.round(value * 1e5) / 1e5);
 const points = (ring: readonly (readonly [number, number])[]) =>
   ring.map(([x, y]) => `${number(x)},${number(y)}`).join(' ');
 
+/** An element of a document as the builder takes it: its children in their order, its attributes beside them. */
+type Node = Record<string, unknown>;
+
+/** An element under construction; each child comes behind the ones before. */
+class Element {
+  private readonly children: Node[] = [];
+  readonly node: Node;
+
+  constructor(name: string, attributes: Record<string, string> = {}) {
+    this.node = { [name]: this.children, ':@': attributes };
+  }
+
+  ele(name: string, attributes?: Record<string, string>): Element {
+    const child = new Element(name, attributes);
+    this.children.push(child.node);
+    return child;
+  }
+
+  txt(text: string): this {
+    this.children.push({ '#text': text });
+    return this;
+  }
+}
+
+const builder = new XMLBuilder({
+  preserveOrder: true,
+  ignoreAttributes: false,
+  attributeNamePrefix: '',
+  suppressEmptyNode: true,
+});
+
 /**
  * A lay as SVG (W3C, SVG 1.1) at true scale: one user unit is a millimetre, the cloth's length runs to the right. Each kind of line
  * stands in a group of its own (`id`): cloth, flaws, cut, strips, seam, marks, words.
@@ -18,7 +49,8 @@ export function laySvg(sheets: readonly LaySheet[], title: string): string {
   const wide = Math.max(...sheets.map(({ used }) => used), 1);
   const high = (tops.at(-1) ?? 0) + (sheets.at(-1)?.width ?? 1);
   const box = [-GAP, -GAP, wide + 2 * GAP, high + 2 * GAP];
-  const svg = create({ version: '1.0', encoding: 'UTF-8' }).ele('http://www.w3.org/2000/svg', 'svg', {
+  const svg = new Element('svg', {
+    xmlns: 'http://www.w3.org/2000/svg',
     width: `${number(box[2]!)}mm`,
     height: `${number(box[3]!)}mm`,
     viewBox: box.map(number).join(' '),
@@ -87,5 +119,5 @@ export function laySvg(sheets: readonly LaySheet[], title: string): string {
       text.ele('tspan', { x: number(x), dy: '14' }).txt(size);
     }
   });
-  return svg.end({ prettyPrint: false });
+  return `<?xml version="1.0" encoding="UTF-8"?>${builder.build([svg.node])}`;
 }
