@@ -68,8 +68,8 @@ export function materialsThen(today: readonly Material[], { materials }: Frozen)
 }
 
 /** The rules that an order's cost is calculated with: those of its last approval, or today's where none of it is approved. */
-export async function costingRulesOf(db: Reader, orderId: number): Promise<Costing> {
-  const last = (await approvalsOf(db, orderId)).at(-1);
+export async function costingRulesOf(db: Reader, approvals: readonly Frozen[]): Promise<Costing> {
+  const last = approvals.at(-1);
   const form = last ? costingOf(last.settings.find(({ key }) => key === COSTING_KEY)?.value) : await loadCosting(db);
   return readCosting(form).value.costing;
 }

@@ -6,7 +6,7 @@ import { isMaterial } from '@/core/covers';
 import { longLength, type Nm, type Units } from '@/core/length';
 import { beforeWash, bindNotion, worthOf } from '@/core/stock';
 import { schema, type Reader } from '@/db';
-import { approvalsOf, materialsThen, type Frozen, type Material } from './approval';
+import { materialsThen, type Frozen, type Material } from './approval';
 import { loadCutLists, type CutLists, type OrderToCut } from './cut-lists';
 
 const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', whole: 'for all of it' } as const;
@@ -35,7 +35,7 @@ export async function takesAlone(db: Reader, orderId: number, find: FindLengths)
 export async function takesNow(
   db: Reader,
   orderId: number,
-  shareBy: 'length' | 'area',
+  { shareBy, approvals }: { shareBy: 'length' | 'area'; approvals: readonly Frozen[] },
   find: FindLengths,
 ): Promise<OrderTakes> {
   const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
@@ -72,7 +72,7 @@ export async function takesNow(
             open.map(({ id }) => id),
             find,
           );
-  const { materials: notions, unpriced, provided } = await notionTakes(db, order, await approvalsOf(db, orderId));
+  const { materials: notions, unpriced, provided } = await notionTakes(db, order, approvals);
   return {
     materials: [...ofLays, ...rest, ...(await recutTakes(db, orderId)), ...notions],
     labour: labourOf(lists, order),

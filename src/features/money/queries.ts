@@ -13,7 +13,7 @@ import type { WorkroomAddress } from '@/features/workroom/form';
 import { costingForm, workroomAddress } from '@/features/workroom/queries';
 import { readCosting } from '@/core/cost/costing-form';
 import { LayFailure } from '@/records/cut-lists';
-import { costingRulesOf } from '@/records/approval';
+import { approvalsOf, costingRulesOf } from '@/records/approval';
 import { findLengths, NotYetLaid } from '@/work/lengths-alone';
 import { takesAlone, takesNow } from '@/records/order-takes';
 
@@ -80,11 +80,12 @@ export async function orderCost(
   orderId: number,
   waitMs?: number,
 ): Promise<OrderCost | { message: string; isComing: boolean } | null> {
-  const [order, costing] = await Promise.all([head(orderId), costingRulesOf(database(), orderId)]);
+  const [order, approvals] = await Promise.all([head(orderId), approvalsOf(database(), orderId)]);
   if (!order) return null;
+  const costing = await costingRulesOf(database(), approvals);
   try {
     const [takes, rows] = await Promise.all([
-      takesNow(database(), orderId, costing.shareBy, findLengths(database(), waitMs)),
+      takesNow(database(), orderId, { shareBy: costing.shareBy, approvals }, findLengths(database(), waitMs)),
       database().select().from(quotes).where(eq(quotes.orderId, orderId)).orderBy(desc(quotes.no)),
     ]);
     const now = costSheet(takes, costing);
