@@ -35,6 +35,8 @@ interface LineSeed {
   fit?: 'true' | 'snug' | 'overfull';
   matching?: 'none' | 'alike' | 'centred';
   cloth: Record<string, string>;
+  /** Materials that are not bought for it, by role or name. */
+  provided?: Record<string, 'supplied' | 'reused'>;
   /** A form that was measured by offsets from a centre line (in): a smooth edge through the stations. */
   offsets?: readonly (readonly [at: number, left: number, right: number])[];
 }
@@ -368,6 +370,12 @@ const ORDERS: OrderSeed[] = [
         typed: { width: '7 1/8', length: '9 7/8', depth: '3/8' },
         cloth: { face: 'Bilge canvas' },
       },
+      {
+        kind: 'hemmed-book-cover',
+        qty: 2,
+        typed: { wrap: '14 1/2', height: '10', cover: '6 3/4', pocketWidth: '4', pocketHeight: '6' },
+        cloth: { face: 'Winding wheel', lining: 'Depot lining' },
+      },
       { kind: 'bolster', qty: 2, typed: { diameter: '7', length: '26' }, cloth: { face: 'Towpath ticking' } },
     ],
   },
@@ -396,13 +404,27 @@ const ORDERS: OrderSeed[] = [
     customer: 2,
     due: 35,
     units: 'mm',
-    notes: 'Waiting-room bench, six lids',
+    notes: 'Waiting room: bench with six lids, the stool, three seats',
     lines: [
       {
         kind: 'platform-notched',
         qty: 6,
         typed: { length: '86', width: '41', thickness: '7', wrap: '5' },
         cloth: { face: 'Saloon moquette' },
+      },
+      {
+        kind: 'pillow-top-stool',
+        qty: 1,
+        typed: { length: '52', width: '44', thickness: '9', drop: '31', inset: '6' },
+        cloth: { face: 'Saloon moquette', welt: 'Upper-deck vinyl' },
+      },
+      {
+        kind: 'platform-boxed',
+        qty: 3,
+        typed: { length: '64', width: '38', thickness: '6' },
+        choices: { tuftsAcross: '3', tuftsAlong: '2' },
+        cloth: { face: 'Upper-deck vinyl' },
+        provided: { 'dust cover': 'reused' },
       },
     ],
   },
@@ -580,6 +602,7 @@ export async function insertDemo(tx: Transaction, today: Date): Promise<number[]
           matching: line.matching ?? 'none',
           batchId: seed.batch === undefined ? null : batches[seed.batch]!.id,
           outline: line.offsets ? tracedBy(line.offsets) : null,
+          provided: line.provided ?? {},
         })
         .returning({ id: schema.orderLines.id });
       await tx.insert(schema.lineValues).values([

@@ -64,7 +64,7 @@ describe('the demo workroom', () => {
     await emptyTables(db);
     const ids = await db.transaction((tx) => insertDemo(tx, new Date('2026-05-05')));
     expect(ids).toHaveLength(DEMO_BATCHES.length);
-    expect(await listCloths()).toHaveLength(27);
+    expect(await listCloths()).toHaveLength(28);
     const orders = await listOrders({});
     expect(orders).toHaveLength(29);
     expect((await listOwnKinds()).map(({ name }) => name)).toEqual(['Headrest slip']);

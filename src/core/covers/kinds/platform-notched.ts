@@ -106,12 +106,6 @@ export const platformNotched: CoverKind = {
   ],
   strips: [],
   notions: [
-    {
-      name: 'corner notch',
-      qty: '4',
-      length: 'notchAcross',
-      note: '{notchAcross} by {notchAlong}, cut out of each corner',
-    },
     foamNotion('{length} x {width} x {thickness}'),
     {
       name: 'staples',

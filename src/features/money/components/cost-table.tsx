@@ -7,22 +7,25 @@ import { PART_NAMES } from '../part-names';
 /** A cost sheet, each line with the sum behind its amount; what has no price stands at the price, with the way to enter it. */
 export function CostTable({ sheet, label }: { sheet: CostSheet; label: string }) {
   const { currency, lines, net, total, provided = [] } = sheet;
+  // What is not bought stands with the materials, before work and what is added.
+  const bought = lines.filter(({ part }) => part === 'cloth' || part === 'notions').length;
+  const row = ({ part, what, sum, amount }: CostSheet['lines'][number], i: number) => (
+    <tr key={i}>
+      <td className="small muted">{lines[i - 1]?.part === part ? '' : PART_NAMES[part]}</td>
+      <td>
+        <span className="strong">{what}</span>
+        <span className="block small muted">
+          <Fractions>{sum}</Fractions>
+        </span>
+      </td>
+      <td className="number nowrap">{printMoney(amount, currency)}</td>
+    </tr>
+  );
   return (
     <>
       <table className="rows" aria-label={label}>
         <tbody>
-          {lines.map(({ part, what, sum, amount }, i) => (
-            <tr key={i}>
-              <td className="small muted">{lines[i - 1]?.part === part ? '' : PART_NAMES[part]}</td>
-              <td>
-                <span className="strong">{what}</span>
-                <span className="block small muted">
-                  <Fractions>{sum}</Fractions>
-                </span>
-              </td>
-              <td className="number nowrap">{printMoney(amount, currency)}</td>
-            </tr>
-          ))}
+          {lines.slice(0, bought).map(row)}
           {provided.map(({ what, how, saved }, i) => (
             <tr key={`provided ${i}`}>
               <td className="small muted">{i === 0 ? 'Not bought' : ''}</td>
@@ -36,6 +39,7 @@ export function CostTable({ sheet, label }: { sheet: CostSheet; label: string })
               <td className="number nowrap">{printMoney(0, currency)}</td>
             </tr>
           ))}
+          {lines.slice(bought).map((line, i) => row(line, i + bought))}
           {net !== total && (
             <tr className="sum">
               <td />
