@@ -86,7 +86,7 @@ export function logStream(stream, file, also) {
     written += chunk.length;
     out.write(chunk);
     if (written < MOST_LOG_BYTES) return;
-    // What is still on its way goes into the file that is moved.
+    // Lines that are still on their way go into the file that is moved.
     out.end();
     if (existsSync(file)) moveAside(file);
     written = 0;

@@ -53,7 +53,7 @@ export interface CostSheet {
   total: number;
   /** Left out of the sum, and why: a notion without a price, a cloth in another currency. */
   missing: string[];
-  /** Of what is missing, that without a price: where one can be entered depends on whether it is laid. Sheets from before have none. */
+  /** Missing things without a price: where one can be entered depends on whether it is laid. Sheets from before have none. */
   unpriced?: Unpriced[];
   /** Materials that are supplied or reused, and what that saves, where it has a price in the sheet's currency. */
   provided?: { what: string; how: Provided; saved: number | null }[];
@@ -69,9 +69,9 @@ export interface Unpriced {
 export interface OrderTakes {
   materials: { part: 'cloth' | 'notions' | 'recuts'; what: string; sum: string; amount: number; currency: string }[];
   labour: { kind: string; name: string; qty: number }[];
-  /** What has no price at all. */
+  /** Things that have no price at all. */
   unpriced: Unpriced[];
-  /** What is supplied or reused; its price where it were bought, null where none is known. */
+  /** Things that are supplied or reused, each with its price if it were bought, null where none is known. */
   provided?: { what: string; how: Provided; amount: number | null; currency: string }[];
 }
 

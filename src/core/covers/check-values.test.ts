@@ -252,7 +252,7 @@ const read = (text: string, units: 'in' | 'mm') => {
   return length.value;
 };
 
-/** What is bought of a cloth of 54 in, sold by the yard, for the parts of a role (nm): their lay's length, up to a whole yard. */
+/** Length (nm) that is bought of a cloth of 54 in, sold by the yard, for the parts of a role: that of their lay, up to a whole yard. */
 function bought(pieces: readonly CoverPiece[], role: string): number {
   const job = readJob({
     format: 'jolly-bolt/lay-job',

@@ -1,6 +1,6 @@
 export * from './kind';
 export * from './kinds';
-export { SCHOOLS } from './kinds/shared';
+export { SCHOOLS } from './kinds/steps';
 export * from './cover';
 export { fitsOf, MOST_MEASURE } from './input-faults';
 export * from './take-off';

@@ -125,7 +125,7 @@ export interface PartPiece {
   outline?: ([string, string] | Arc)[];
   /** Cut along the traced outline, where one is given, with the seam allowance all round. */
   isTraced?: boolean;
-  /** What goes round the traced outline of this piece, where it is not the kind's allowance. */
+  /** Allowance round the traced outline of this piece, where it is not the kind's. */
   traceAllowance?: string;
   /** Seen parts are matched where the cloth has a pattern. */
   match?: PartMatch;

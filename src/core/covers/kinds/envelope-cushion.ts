@@ -1,26 +1,8 @@
 import type { CoverKind } from '../kind';
 import { envelopeMarks } from './marks';
-import {
-  cutStep,
-  edgesOption,
-  edgesSteps,
-  either,
-  fillStep,
-  hemStep,
-  markStep,
-  overlapChecks,
-  overlapCloses,
-  padMeasures,
-  padNotion,
-  pinsOption,
-  seamOf,
-  seamStep,
-  SOFT,
-  measured,
-  softSizes,
-  threads,
-  turnStep,
-} from './shared';
+import { edgesOption, either, overlapChecks, padMeasures, padNotion, seamOf } from './shared';
+import { cutStep, edgesSteps, fillStep, hemStep, markStep, pinsOption, seamStep, turnStep } from './steps';
+import { measured, overlapCloses, SOFT, softSizes, threads } from './looks';
 import { PAD_SIZES } from './usual-sizes';
 
 /** Kind A: one front, two hemmed backs that overlap. Common practice, no source. */

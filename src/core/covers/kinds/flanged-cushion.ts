@@ -1,27 +1,8 @@
 import type { CoverKind } from '../kind';
 import { flangeMarks } from './marks';
-import {
-  cutStep,
-  edgesOption,
-  edgesSteps,
-  either,
-  fillStep,
-  FIRM,
-  hemStep,
-  markStep,
-  measured,
-  overlapChecks,
-  overlapCloses,
-  padMeasures,
-  padNotion,
-  pinsOption,
-  seamOf,
-  seamStep,
-  seen,
-  softSizes,
-  threads,
-  turnStep,
-} from './shared';
+import { edgesOption, either, overlapChecks, padMeasures, padNotion, seamOf } from './shared';
+import { cutStep, edgesSteps, fillStep, hemStep, markStep, pinsOption, seamStep, turnStep } from './steps';
+import { FIRM, measured, overlapCloses, seen, softSizes, threads } from './looks';
 import { FLANGED_SIZES } from './usual-sizes';
 
 /** Kind E: an envelope cushion with a flange stitched in all round. Common practice, no source. */

@@ -1,30 +1,21 @@
 import type { CoverKind } from '../kind';
 import { flapZipMarks } from './marks';
+import { edgesOption, either, ownZip, padMeasures, padNotion, seamOf, zipShort } from './shared';
 import {
   CAUTION,
   cutStep,
-  edgesOption,
   edgesSteps,
-  either,
   fillStep,
   markStep,
   OPEN_ZIP,
-  ownZip,
-  padMeasures,
-  padNotion,
   pinsOption,
-  seamOf,
   seamStep,
-  seen,
-  softSizes,
-  threads,
   trimZipStep,
   turnStep,
   zipHoldOption,
-  zipRuns,
-  zipShort,
   zipStep,
-} from './shared';
+} from './steps';
+import { seen, softSizes, threads, zipRuns } from './looks';
 import { PAD_SIZES } from './usual-sizes';
 
 const FLAP_STRIP = either('inch(4)', 'cm(10)');

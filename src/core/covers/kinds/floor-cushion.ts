@@ -1,34 +1,33 @@
 import type { CoverKind } from '../kind';
 import { floorMarks } from './marks';
 import {
-  CAUTION,
   closureOption,
-  cutStep,
   edgesOption,
-  edgesSteps,
   either,
-  fillStep,
-  markStep,
-  OPEN_ZIP,
   ownZip,
   padMeasures,
   padNotion,
-  pinsOption,
   seamOf,
-  seamStep,
-  seen,
-  softSizes,
   TAPED,
   tapeFacing,
-  threads,
-  turnStep,
   YES_NO,
-  zipHoldOption,
-  ZIPPED,
   zipLong,
-  zipRuns,
-  zipStep,
+  ZIPPED,
 } from './shared';
+import {
+  CAUTION,
+  cutStep,
+  edgesSteps,
+  fillStep,
+  markStep,
+  OPEN_ZIP,
+  pinsOption,
+  seamStep,
+  turnStep,
+  zipHoldOption,
+  zipStep,
+} from './steps';
+import { seen, softSizes, threads, zipRuns } from './looks';
 import { FLOOR_SIZES } from './usual-sizes';
 
 /** What the zip is shorter than its cut edge. */

@@ -1,41 +1,35 @@
 import type { CoverKind, PartMatch, PartPiece } from '../kind';
 import { stoolMarks } from './marks';
 import {
-  boxingLooks,
-  CAUTION,
   cordNotion,
   cordShort,
   cordWide,
-  cutStep,
   edgesOption,
-  edgesSteps,
   either,
-  fillStep,
-  FIRM,
-  markStep,
-  measured,
-  OPEN_ZIP,
   ownCord,
   ownZip,
   padNotion,
-  pinsOption,
   piping,
-  pipingEndOption,
-  pipingLooks,
   pipingOptions,
-  pipingSteps,
   seamOf,
+} from './shared';
+import {
+  CAUTION,
+  cutStep,
+  edgesSteps,
+  fillStep,
+  markStep,
+  OPEN_ZIP,
+  pinsOption,
+  pipingEndOption,
+  pipingSteps,
   seamStep,
-  seen,
-  SHORT,
-  SOFT,
-  threads,
   trimZipStep,
   turnStep,
   zipHoldOption,
-  zipRuns,
   zipStep,
-} from './shared';
+} from './steps';
+import { boxingLooks, FIRM, measured, pipingLooks, seen, SHORT, SOFT, threads, zipRuns } from './looks';
 import { STOOL_SIZES } from './usual-sizes';
 
 /** The four sides of the skirt; the long ones go on from the pattern of the top. Mitres are pinned on the frame and trimmed after sewing. */

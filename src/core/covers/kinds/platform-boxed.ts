@@ -1,27 +1,8 @@
 import type { CoverKind } from '../kind';
 import { hasTufts, platformBoxedMarks, tuftChecks, tuftOptions } from './marks';
-import {
-  blockMeasures,
-  boxingLooks,
-  CAUTION,
-  cutStep,
-  either,
-  FIRM,
-  foamNotion,
-  foamOption,
-  foamPiece,
-  markStep,
-  measured,
-  pinsOption,
-  plateSizes,
-  sawStep,
-  seamOf,
-  seamStep,
-  seen,
-  SOFT,
-  threads,
-  YES_NO,
-} from './shared';
+import { blockMeasures, either, foamNotion, foamOption, foamPiece, seamOf, YES_NO } from './shared';
+import { CAUTION, cutStep, markStep, pinsOption, sawStep, seamStep } from './steps';
+import { boxingLooks, FIRM, measured, plateSizes, seen, SOFT, threads } from './looks';
 import { PLATFORM_SIZES } from './usual-sizes';
 
 const STITCHED = `${hasTufts} && rows == 'yes'`;

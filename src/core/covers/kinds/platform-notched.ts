@@ -1,21 +1,8 @@
 import type { CoverKind } from '../kind';
 import { platformNotchedMarks, tuftChecks, tuftOptions } from './marks';
-import {
-  blockMeasures,
-  CAUTION,
-  cutStep,
-  either,
-  foamNotion,
-  foamOption,
-  foamPiece,
-  markStep,
-  measured,
-  plateSizes,
-  sawStep,
-  seamOf,
-  seen,
-  threads,
-} from './shared';
+import { blockMeasures, either, foamNotion, foamOption, foamPiece, seamOf } from './shared';
+import { CAUTION, cutStep, markStep, sawStep } from './steps';
+import { measured, plateSizes, seen, threads } from './looks';
 import { NOTCHED_SIZES } from './usual-sizes';
 
 const wrapped = (id: string) => ({

@@ -1,27 +1,8 @@
 import type { CoverKind } from '../kind';
 import { strappedMarks } from './marks';
-import {
-  boxingBack,
-  boxingLooks,
-  CAUTION,
-  cutStep,
-  either,
-  foamFillStep,
-  foamNotion,
-  foamOption,
-  foamPiece,
-  hemStep,
-  markStep,
-  measured,
-  pinsOption,
-  plateSizes,
-  sawStep,
-  seamOf,
-  seamStep,
-  seen,
-  threads,
-  workedBack,
-} from './shared';
+import { boxingBack, either, foamNotion, foamOption, foamPiece, seamOf, workedBack } from './shared';
+import { CAUTION, cutStep, foamFillStep, hemStep, markStep, pinsOption, sawStep, seamStep } from './steps';
+import { boxingLooks, measured, plateSizes, seen, threads } from './looks';
 import { CHAIR_SIZES } from './usual-sizes';
 
 /** Kind H: a boxed chair pad closed with hook-and-loop, with straps. Common practice, no source. */

@@ -1,26 +1,8 @@
 import type { CoverKind } from '../kind';
 import { wrapMarks } from './marks';
-import {
-  cutStep,
-  edgesOption,
-  edgesSteps,
-  either,
-  fillStep,
-  hemStep,
-  markStep,
-  measured,
-  overlapChecks,
-  overlapCloses,
-  padMeasures,
-  padNotion,
-  pinsOption,
-  seamOf,
-  seamStep,
-  SOFT,
-  softSizes,
-  threads,
-  turnStep,
-} from './shared';
+import { edgesOption, either, overlapChecks, padMeasures, padNotion, seamOf } from './shared';
+import { cutStep, edgesSteps, fillStep, hemStep, markStep, pinsOption, seamStep, turnStep } from './steps';
+import { measured, overlapCloses, SOFT, softSizes, threads } from './looks';
 import { PAD_SIZES } from './usual-sizes';
 
 /** Kind B: one strip wrapped round the pad, its hemmed ends overlapping at the back. Common practice, no source. */

@@ -2,31 +2,30 @@ import type { CoverKind } from '../kind';
 import { zipMarks } from './marks';
 import {
   closureOption,
-  cutStep,
   edgesOption,
-  edgesSteps,
   either,
-  fillStep,
-  markStep,
-  OPEN_ZIP,
   ownZip,
   padMeasures,
   padNotion,
-  pinsOption,
   seamOf,
-  seamStep,
-  seen,
-  softSizes,
   TAPED,
   tapeFacing,
-  threads,
+  ZIPPED,
+} from './shared';
+import {
+  cutStep,
+  edgesSteps,
+  fillStep,
+  markStep,
+  OPEN_ZIP,
+  pinsOption,
+  seamStep,
   trimZipStep,
   turnStep,
   zipHoldOption,
-  ZIPPED,
-  zipRuns,
   zipStep,
-} from './shared';
+} from './steps';
+import { seen, softSizes, threads, zipRuns } from './looks';
 import { PAD_SIZES } from './usual-sizes';
 
 /** The zip ends behind the closed seam; one that reaches further than so much beyond its opening is trimmed, or does not fit. */
