@@ -268,7 +268,7 @@ export interface KindInspection {
   what: string;
   size?: string;
   tolerance?: string;
-  /** What usually helps where it is not right. */
+  /** Help, usually, where it is not right. */
   helps?: string;
   when?: string;
 }
@@ -355,7 +355,7 @@ export interface CoverKind {
   strips: PartStrip[];
   notions: Notion[];
   checks: Check[];
-  /** What is looked at when it is sewn; without them the finished sizes and the diagonals. */
+  /** Looks at the sewn cover; without them the finished sizes and the diagonals. */
   inspections?: KindInspection[];
   /** Sizes that people ask for again and again; a kind without any is not on the wall. */
   usualSizes?: UsualSize[];

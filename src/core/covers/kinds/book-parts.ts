@@ -15,7 +15,7 @@ export const wrapAndHeight = (wrap: OldCover, height: OldCover): Measure[] => [
   { id: 'height', label: 'Height', hint: 'of the cover, top to bottom', tape: 'tall', ...height },
 ];
 
-/** What is looked at on a cover that a book goes into; nobody taps its diagonals. */
+/** Looks at a cover that a book goes into; nobody taps its diagonals. */
 export const onTheBook: KindInspection[] = [
   seen('closes on the book without strain'),
   seen('flaps the same width'),

@@ -18,7 +18,7 @@ const TRIED = {
   helps: 'Tighten the thread a little more and sew another scrap; neoprene shows every hole.',
 };
 
-/** What a sleeve is longer than its device. */
+/** Length that a sleeve has over its device. */
 const HEAD = either('inch(1/2)', 'mm(12)');
 
 /** Kind O: a neoprene sleeve for a tablet or the like. Common practice, no source. */

@@ -30,7 +30,7 @@ import {
 import { seen, softSizes, threads, zipRuns } from './looks';
 import { FLOOR_SIZES } from './usual-sizes';
 
-/** What the zip is shorter than its cut edge. */
+/** Length that the zip is shorter than its cut edge. */
 const UNDER = either('inch(4)', 'cm(10)');
 
 /** Kind F: two cloths, an inner ticking behind each. Common practice, no source. */

@@ -8,7 +8,7 @@ import { flapLayers, ONE_TURN, onTheBook, SINGLE_HEM, spineOption, wrapAndHeight
 
 const HAS_POCKET = 'pocketWidthGiven && pocketHeightGiven';
 
-/** What the pocket is cut larger than it comes out. */
+/** Length that the pocket is cut larger than it comes out. */
 const POCKET = either('inch(1)', 'cm(2)');
 
 /** Kind M: hemmed flaps, an optional pocket. Common practice, no source. */

@@ -1,7 +1,7 @@
 import type { KindInspection } from '../kind';
 import { either } from './shared';
 
-// What is looked at on the finished cover, where several kinds share it. Common practice, no source.
+// Looks at the finished cover that several kinds share. Common practice, no source.
 
 /** Tolerances: 1/8 in by the tape, 1/4 on soft fills. */
 export const FIRM = either('inch(1/8)', 'mm(3)');

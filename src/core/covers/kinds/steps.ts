@@ -218,8 +218,6 @@ export const sawStep = (foam: string): Step => ({
   caution: CAUTION.knife,
 });
 
-// What is looked at on the finished cover. Common practice, no source.
-
 export const edgesSteps: Step[] = [
   { do: 'Overlock or zigzag the edges that fray.', when: "edges == 'overlock'", stitch: 'zigzag' },
   { do: 'Pink the raw edges.', when: "edges == 'pinked'", tools: ['shears'], caution: CAUTION.cutter },

@@ -16,7 +16,7 @@ export const wrapCushion: CoverKind = {
   object: 'pad',
   fill: 'soft',
   measures: padMeasures.map((measure) =>
-    // Of an old strip both hems and the overlap come off, and it went round twice.
+    // Both hems and the overlap come off an old strip, and it went round twice.
     measure.id === 'height'
       ? { ...measure, fromCut: '(height - overlap - 2 * hem) / 2 + 2 * seam - allowance' }
       : measure,

@@ -7,7 +7,7 @@ import { PART_NAMES } from '../part-names';
 /** A cost sheet, each line with the sum behind its amount; what has no price stands at the price, with the way to enter it. */
 export function CostTable({ sheet, label }: { sheet: CostSheet; label: string }) {
   const { currency, lines, net, total, provided = [] } = sheet;
-  // What is not bought stands with the materials, before work and what is added.
+  // Materials that are not bought stand with the others, before work and what is added.
   const bought = lines.filter(({ part }) => part === 'cloth' || part === 'notions').length;
   const row = ({ part, what, sum, amount }: CostSheet['lines'][number], i: number) => (
     <tr key={i}>
