@@ -204,7 +204,9 @@ journey('from nothing to a costed lay', (leg) => {
     await me.go('/batches/1');
     await me.press('Sewing sheets');
     await me.sees('Print these 2 sheets');
-    expect(await me.text()).toMatch(/Order 201, to sew.*Order 202, to sew/);
+    // The second lies below the window and is not drawn yet.
+    const whole = await me.page.evaluate(() => document.body.textContent);
+    expect(whole).toMatch(/Order 201, to sew[\s\S]*Order 202, to sew/);
     expect(await pages()).toBe(2 * ofOne);
   });
 
