@@ -39,8 +39,8 @@ export const pinsOption: KindOption = {
   isRare: true,
   type: 'choice',
   choices: [
-    { id: 'out', label: 'taken out before the foot' },
-    { id: 'over', label: 'sewn over, set crosswise' },
+    { id: 'out', label: 'taken out' },
+    { id: 'over', label: 'sewn over' },
   ],
   default: 'out',
 };
@@ -66,8 +66,8 @@ export const pipingEndOption = (when?: string): KindOption => ({
   isRare: true,
   type: 'choice',
   choices: [
-    { id: 'overlapped', label: 'overlapped along a side' },
-    { id: 'crossed', label: 'crossed out at a corner' },
+    { id: 'overlapped', label: 'lapped at a side' },
+    { id: 'crossed', label: 'crossed at a corner' },
   ],
   default: 'overlapped',
   ...(when && { when }),
