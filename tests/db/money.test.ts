@@ -25,6 +25,7 @@ import { saveCosting } from '@/features/workroom/actions';
 import { USUAL_COSTING_FORM } from '@/core/cost/costing-form';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm, orderForm } from '../support/forms';
+import { savedOrder } from '../support/orders';
 import { receipt } from '../support/stock';
 import { A_MOMENT, faultsOf, value, db, inWorkroom } from '../support/workroom';
 
@@ -152,6 +153,16 @@ describe('a quote', () => {
       made: [{ name: 'Cushion with a zip in the bottom seam', qty: 4 }],
       missing: ['pad: no price', 'thread: no price'],
     });
+  });
+
+  test('buys nothing that is supplied: it is named with what it saves, and the order keeps who brings it', async () => {
+    const id = await savedOrder([{ ...zipped(), provided: { zip: 'supplied' } }]);
+    const { sheet } = (await getQuote(value(await makeQuote(id)).id))!;
+    expect(sheet.lines.some(({ part }) => part === 'notions')).toBe(false);
+    const [line] = (await getOrder(id))!.form.lines;
+    expect(line!.provided).toEqual({ zip: 'supplied' });
+    // As many zips at 60p as the line has covers.
+    expect(sheet.provided).toEqual([{ what: 'zip', how: 'supplied', saved: 60 * Number(line!.qty) }]);
   });
 
   test('goes from draft to sent to accepted, once for an order; what was sent never changes by itself', async () => {

@@ -5,6 +5,7 @@ export * from './cover';
 export { fitsOf, MOST_MEASURE } from './input-faults';
 export * from './take-off';
 export { markPicture } from './mark-picture';
+export { onlyOnce, settingsOf, toolsOf } from './step-text';
 export { isSimple, offsetOutline, perimeterOf, sliceOutline } from './outline';
 export { outlineFromOffsets, type OffsetShape, type Station } from './offsets';
 export { checkKind, sampleOf } from './check-kind';

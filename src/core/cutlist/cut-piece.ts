@@ -104,7 +104,7 @@ export interface CutList {
   marks: (CoverMark & { line: string })[];
   steps: (CoverStep & { line: string })[];
   inspections: (Inspection & { line: string })[];
-  /** What the lines take and nobody buys for them. */
+  /** Materials and notions that nobody buys for the lines. */
   provided: ProvidedPart[];
   warnings: (Warning & { line: string })[];
   wide: WidePart[];

@@ -1,10 +1,10 @@
 import {
   markPicture,
-  NEEDLES,
+  onlyOnce,
   sampleOf,
-  STITCHES,
+  settingsOf,
   takeOff,
-  TENSIONS,
+  toolsOf,
   type CoverKind,
   type CoverStep,
   type TakeOff,
@@ -29,32 +29,16 @@ const table = (head: readonly string[], rows: readonly (readonly string[])[]): s
   rows.length === 0 ? [] : [row(head), row(head.map(() => '---')), ...rows.map(row), ''];
 const row = (cells: readonly string[]) => `| ${cells.map((cell) => cell.replaceAll('|', '/')).join(' | ')} |`;
 
-/** The settings of a step as they stand on the sewing sheet. */
-function settings({ seam, hem, stitch, foot, needle, tension }: CoverStep, units: OrderUnits): string {
-  const say = (length: number) => printLength(length, STYLES[units]);
-  return [
-    seam !== undefined && `seam ${say(seam)}`,
-    hem && `hem ${hem.map(say).join(' + ')}`,
-    stitch && `stitch ${STITCHES[stitch]}`,
-    foot,
-    needle && NEEDLES[needle],
-    tension && TENSIONS[tension],
-  ]
-    .filter(Boolean)
-    .join(', ');
-}
-
 function stepLines(steps: readonly CoverStep[], units: OrderUnits): string[] {
-  // A tip or a caution stands where it is needed first.
-  const seen = new Set<string>();
-  const isNew = (text: string | undefined) => text !== undefined && !seen.has(text) && seen.add(text) !== undefined;
+  const once = onlyOnce();
   return steps.flatMap((step) => {
-    const set = settings(step, units);
+    const set = settingsOf(step, units).join(', ');
+    const [tip, caution] = [once(step.tip), once(step.caution)];
     return [
       `${step.n}. ${step.do}${set ? ` **${set}.**` : ''}`,
       ...(step.before ? [`    - *First:* ${step.before.ask} If not: ${step.before.helps}`] : []),
-      ...(isNew(step.tip) ? [`    - ${step.tip}`] : []),
-      ...(isNew(step.caution) ? [`    - **Caution:** ${step.caution}`] : []),
+      ...(tip ? [`    - ${tip}`] : []),
+      ...(caution ? [`    - **Caution:** ${caution}`] : []),
     ];
   });
 }
@@ -65,9 +49,6 @@ function system(kind: CoverKind, units: OrderUnits, name: string): string[] {
   const sample = sampleOf(kind, units);
   const size = (length: number) => printNumber(length, style).text;
   const say = (length: number) => printLength(length, style);
-  const tools = new Set(
-    cover.steps.flatMap((step) => [step.foot, step.needle && NEEDLES[step.needle], ...(step.tools ?? [])]),
-  );
   return [
     `## ${name}`,
     '',
@@ -112,7 +93,7 @@ function system(kind: CoverKind, units: OrderUnits, name: string): string[] {
       : []),
     '### Lay out',
     '',
-    `${[...tools].filter(Boolean).join('; ')}.`,
+    `${toolsOf(cover.steps).join('; ')}.`,
     '',
     '### Sewing',
     '',

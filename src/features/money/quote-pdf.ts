@@ -46,6 +46,11 @@ export function quotePdf(quote: QuoteView): Promise<Buffer> {
   }
   line(1.5);
   row('To pay', printMoney(sheet.total, sheet.currency), 'bold', 14);
+  if (sheet.missing.length > 0)
+    pdf
+      .font('bold')
+      .fontSize(9)
+      .text(`Not in the sum: ${sheet.missing.join('; ')}.`, MARGIN, pdf.y, { width: wide });
   pdf.moveDown().font('text').fontSize(11);
   if (sheet.provided) pdf.text(notBought(sheet.provided), MARGIN, pdf.y, { width: wide }).moveDown();
   if (quote.words) pdf.text(quote.words, MARGIN, pdf.y, { width: wide }).moveDown();

@@ -106,7 +106,7 @@ export const TAKEN_LABELS: Record<Taken, string> = {
   trimmed: 'old cover, trimmed at its staples',
 };
 
-/** What the customer brings and what is reused, as one sentence; empty where all is bought. */
+/** Materials that the customer brings or that are reused, as one sentence; empty where all is bought. */
 export const providedText = ({ provided }: Pick<CutList, 'provided'>): string =>
   provided.map(({ name, how }) => `${name} (${PROVIDED_LABELS[how]})`).join(', ');
 

@@ -1,19 +1,9 @@
 import { Box, HStack, Stack, Text } from '@chakra-ui/react';
 import { CircleHelp, TriangleAlert } from 'lucide-react';
-import { NEEDLES, STITCHES, TENSIONS, type CoverMark, type CoverNotion, type CoverStep } from '@/core/covers';
+import { onlyOnce, settingsOf, toolsOf, type CoverMark, type CoverNotion, type CoverStep } from '@/core/covers';
 import type { CutList } from '@/core/cutlist';
 import { printLength, printNumber, STYLES, type OrderUnits } from '@/core/length';
 import { Fractions } from '../fraction';
-
-/** Nobody reads the same sentence ten times: it stands where it is needed first. */
-function onlyOnce() {
-  const seen = new Set<string>();
-  return (text: string | undefined): string | undefined => {
-    if (text === undefined || seen.has(text)) return undefined;
-    seen.add(text);
-    return text;
-  };
-}
 
 /** How the cover is sewn: allowances, what the machine is set to, questions before what can't be taken back, tips and cautions where they belong. */
 export function Steps({ list, units }: { list: Pick<CutList, 'steps'>; units: OrderUnits }) {
@@ -61,19 +51,6 @@ export function Steps({ list, units }: { list: Pick<CutList, 'steps'>; units: Or
   );
 }
 
-/** The allowance or the hem of a step and what the machine is set to, as one line. */
-export function settingsOf({ seam, hem, stitch, foot, needle, tension }: CoverStep, units: OrderUnits): string[] {
-  const say = (length: number) => printLength(length, STYLES[units]);
-  return [
-    seam !== undefined && `Seam ${say(seam)}`,
-    hem && `Hem ${hem.map(say).join(' + ')}`,
-    stitch && `Stitch ${STITCHES[stitch]}`,
-    foot,
-    needle && NEEDLES[needle],
-    tension && TENSIONS[tension],
-  ].filter((one) => typeof one === 'string');
-}
-
 function Settings({ step, units }: { step: CoverStep; units: OrderUnits }) {
   const all = settingsOf(step, units);
   if (all.length === 0) return null;
@@ -84,14 +61,7 @@ function Settings({ step, units }: { step: CoverStep; units: OrderUnits }) {
   );
 }
 
-/** What people lay out before they begin: the machine with its feet and needles, and the tools of all steps. */
-export function toolsOf(steps: readonly CoverStep[]): string[] {
-  const feet = steps.flatMap(({ foot }) => foot ?? []);
-  const needles = steps.flatMap(({ needle }) => (needle ? [NEEDLES[needle]] : []));
-  const tools = steps.flatMap((step) => step.tools ?? []);
-  return [...new Set([...feet, ...needles, ...tools])];
-}
-
+/** Tools to lay out, in one sentence. */
 export function Tools({ list }: { list: Pick<CutList, 'steps'> }) {
   const tools = toolsOf(list.steps);
   if (tools.length === 0) return null;

@@ -53,7 +53,7 @@ describe('a cost sheet', () => {
         { name: 'pad', isLaid: false },
       ],
     };
-    expect(shown(part)).toContain('In all Not in the sum: strap, enter its price ; pad, enter its price .');
+    expect(shown(part)).toContain('In all Not in the sum: strap , enter its price ; pad , enter its price .');
     const links = attributes(markup(<CostTable sheet={sheet(part)} label="Cost" />), 'href');
     expect(links).toEqual(['/cloth/new?sort=strap', '/stock/materials/new?for=pad']);
   });

@@ -77,17 +77,19 @@ export function Missing({ sheet }: { sheet: CostSheet }) {
           ) : (
             <>
               {one.name}
-              {', '}
-              <Link
-                className="entry no-print"
-                href={
-                  one.isLaid
-                    ? `/cloth/new?sort=${encodeURIComponent(one.name)}`
-                    : `/stock/materials/new?for=${encodeURIComponent(one.name)}`
-                }
-              >
-                enter its price
-              </Link>
+              <span className="no-print">
+                {', '}
+                <Link
+                  className="entry"
+                  href={
+                    one.isLaid
+                      ? `/cloth/new?sort=${encodeURIComponent(one.name)}`
+                      : `/stock/materials/new?for=${encodeURIComponent(one.name)}`
+                  }
+                >
+                  enter its price
+                </Link>
+              </span>
             </>
           )}
         </Fragment>

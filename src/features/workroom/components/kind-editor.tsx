@@ -305,7 +305,7 @@ const AFTER_SIZES: readonly ListName[] = [
   'usualSizes',
 ];
 
-/** What a list of the kind is called, its columns, and a new row of it. */
+/** A list of the kind: its name, its columns, and a new row of it. */
 interface ListOfKind<Name extends ListName> {
   title: string;
   about: string;
