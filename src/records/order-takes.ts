@@ -38,21 +38,13 @@ export async function takesNow(
   { shareBy, approvals }: { shareBy: 'length' | 'area'; approvals: readonly Frozen[] },
   find: FindLengths,
 ): Promise<OrderTakes> {
-  const lists = await loadCutLists(db, eq(schema.orderLines.orderId, orderId));
+  const [lists, shares, recuts] = await Promise.all([
+    loadCutLists(db, eq(schema.orderLines.orderId, orderId)),
+    sharesOf(db, orderId),
+    recutTakes(db, orderId),
+  ]);
   const [order] = lists.orders;
   if (!order) return { materials: [], labour: [], unpriced: [] };
-  const { layShares, lays, batches } = schema;
-  const shares = await db
-    .select({
-      share: layShares,
-      lay: { clothId: lays.clothId, cloth: lays.cloth, units: lays.units, currency: lays.currency },
-      batch: { id: batches.id, name: batches.name },
-    })
-    .from(layShares)
-    .innerJoin(lays, eq(lays.id, layShares.layId))
-    .innerJoin(batches, eq(batches.id, lays.batchId))
-    .where(and(eq(layShares.orderId, orderId), inArray(batches.status, FROZEN_STATES)))
-    .orderBy(lays.id);
   const frozen = new Set(shares.map(({ batch }) => batch.id));
   const ofLays = shares.map(({ share, lay, batch }) => ({
     part: 'cloth' as const,
@@ -62,19 +54,20 @@ export async function takesNow(
     currency: lay.currency,
   }));
   const open = order.lines.filter(({ batchId }) => batchId === null || !frozen.has(batchId));
-  const rest =
+  const [rest, { materials: notions, unpriced, provided }] = await Promise.all([
     open.length === 0
       ? []
       : open.length === order.lines.length
-        ? await clothAlone(lists, order, find)
-        : await ofLines(
+        ? clothAlone(lists, order, find)
+        : ofLines(
             db,
             open.map(({ id }) => id),
             find,
-          );
-  const { materials: notions, unpriced, provided } = await notionTakes(db, order, approvals);
+          ),
+    notionTakes(db, order, approvals),
+  ]);
   return {
-    materials: [...ofLays, ...rest, ...(await recutTakes(db, orderId)), ...notions],
+    materials: [...ofLays, ...rest, ...recuts, ...notions],
     labour: labourOf(lists, order),
     unpriced: [...unlaid(lists, order), ...unpriced],
     provided: [...providedMaterials(lists, order), ...provided],
@@ -106,6 +99,22 @@ function providedMaterials({ cloths }: CutLists, { cutList, lines }: OrderToCut)
           });
     return [{ what: name, how, amount, currency: cloth?.price.currency ?? '' }];
   });
+}
+
+/** Shares of an order in approved and cut lays. */
+async function sharesOf(db: Reader, orderId: number) {
+  const { layShares, lays, batches } = schema;
+  return db
+    .select({
+      share: layShares,
+      lay: { clothId: lays.clothId, cloth: lays.cloth, units: lays.units, currency: lays.currency },
+      batch: { id: batches.id, name: batches.name },
+    })
+    .from(layShares)
+    .innerJoin(lays, eq(lays.id, layShares.layId))
+    .innerJoin(batches, eq(batches.id, lays.batchId))
+    .where(and(eq(layShares.orderId, orderId), inArray(batches.status, FROZEN_STATES)))
+    .orderBy(lays.id);
 }
 
 async function ofLines(db: Reader, ids: readonly number[], find: FindLengths) {

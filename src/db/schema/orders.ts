@@ -66,6 +66,9 @@ export const orders = pgTable(
     index('orders_by_status')
       .on(t.status, t.due, t.no)
       .where(sql`${t.deletedAt} IS NULL`),
+    index('orders_deleted')
+      .on(t.id)
+      .where(sql`${t.deletedAt} IS NOT NULL`),
     index('orders_kinds').using('gin', t.kinds),
     check('orders_units', sql`${t.units} IN ('in', 'mm', 'millimetres')`),
     check('orders_no', sql`${t.no} > 0 AND ${t.mark} >= 0`),

@@ -150,6 +150,9 @@ export const stockItems = pgTable(
     index('stock_items_material')
       .on(t.materialId)
       .where(sql`${t.onHand} > 0`),
+    index('stock_items_place')
+      .on(t.place, t.id)
+      .where(sql`${t.onHand} > 0`),
     index('stock_items_there')
       .on(t.id)
       .where(sql`${t.onHand} > 0`),

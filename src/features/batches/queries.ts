@@ -53,19 +53,23 @@ const isWaiting = sql`${orderLines.batchId} IS NULL AND ${orders.deletedAt} IS N
 export async function batchLines(batchId: number | null): Promise<BatchLines> {
   const db = database();
   const within = batchId === null ? isWaiting : eq(orderLines.batchId, batchId);
-  const grouped = await db
+  const counted = db
     .select({
-      cloth: cloths,
-      lines: sql<number>`count(*)::int`,
-      covers: sql<number>`sum(${orderLines.qty})::int`,
-      due: sql<string>`min(${orders.due})::text`,
+      clothId: lineCloths.clothId,
+      lines: sql<number>`count(*)::int`.as('lines'),
+      covers: sql<number>`sum(${orderLines.qty})::int`.as('covers'),
+      due: sql<string>`min(${orders.due})::text`.as('due'),
     })
     .from(orderLines)
     .innerJoin(orders, eq(orders.id, orderLines.orderId))
     .innerJoin(lineCloths, and(eq(lineCloths.lineId, orderLines.id), eq(lineCloths.role, 'face')))
-    .innerJoin(cloths, eq(cloths.id, lineCloths.clothId))
     .where(within)
-    .groupBy(cloths.id)
+    .groupBy(lineCloths.clothId)
+    .as('counted');
+  const grouped = await db
+    .select({ cloth: cloths, lines: counted.lines, covers: counted.covers, due: counted.due })
+    .from(counted)
+    .innerJoin(cloths, eq(cloths.id, counted.clothId))
     .orderBy(cloths.name);
   const total = grouped.reduce((sum, one) => sum + one.lines, 0);
   const soonest = [...grouped].sort((a, b) => a.due.localeCompare(b.due)).slice(0, SHOWN_CLOTHS_OPEN);
@@ -73,13 +77,8 @@ export async function batchLines(batchId: number | null): Promise<BatchLines> {
     total <= SHOWN_IN_ALL
       ? await linesWhere(within)
       : await firstOfEach(
-          and(
-            within,
-            inArray(
-              lineCloths.clothId,
-              soonest.map(({ cloth }) => cloth.id),
-            ),
-          )!,
+          within,
+          soonest.map(({ cloth }) => cloth.id),
           Math.floor(SHOWN_IN_ALL / soonest.length),
         );
   const named = new Map(grouped.map(({ cloth, lines: count, covers }) => [cloth.id, { cloth, lines: count, covers }]));
@@ -112,11 +111,13 @@ export async function lineIdsByOrder(batchId: number): Promise<Map<number, Set<n
 
 /** How many lines wait for a batch. */
 export async function countWaiting(): Promise<number> {
-  const [row] = await database()
-    .select({ count: sql<number>`count(*)::int` })
-    .from(orderLines)
-    .innerJoin(orders, eq(orders.id, orderLines.orderId))
-    .where(isWaiting);
+  // Few orders are deleted: their lines are counted apart, so that the many are counted from their index alone.
+  const [row] = (
+    await database().execute<{ count: number }>(sql`
+      SELECT ((SELECT count(*) FROM ${orderLines} WHERE ${orderLines.batchId} IS NULL)
+        - (SELECT count(*) FROM ${orders} JOIN ${orderLines} ON ${orderLines.orderId} = ${orders.id}
+            WHERE ${orders.deletedAt} IS NOT NULL AND ${orderLines.batchId} IS NULL))::int AS count`)
+  ).rows;
   return row!.count;
 }
 
@@ -133,17 +134,18 @@ export const linesOfCloth = (batchId: number | null, clothId: number): Promise<B
 /** The most lines that a batch takes, and that are sent at once. */
 const MOST_AT_ONCE = 2000;
 
-async function firstOfEach(within: SQL, each: number): Promise<BatchLine[]> {
-  const ranked = await database().execute<{ id: number }>(sql`
-    SELECT id FROM (
-      SELECT ${orderLines.id} AS id,
-        row_number() OVER (PARTITION BY ${lineCloths.clothId} ORDER BY ${orders.due}, ${orders.no}, ${orderLines.position}) AS rank
-      FROM ${orderLines}
+/** The first lines by due date whose faces are of each of these cloths. */
+async function firstOfEach(within: SQL, clothIds: readonly number[], each: number): Promise<BatchLine[]> {
+  const first = await database().execute<{ id: number }>(sql`
+    SELECT first.id FROM unnest(${sql.param(clothIds)}::int[]) AS wanted(cloth_id) CROSS JOIN LATERAL (
+      SELECT ${orderLines.id} AS id
+      FROM ${lineCloths}
+      JOIN ${orderLines} ON ${orderLines.id} = ${lineCloths.lineId}
       JOIN ${orders} ON ${orders.id} = ${orderLines.orderId}
-      JOIN ${lineCloths} ON ${lineCloths.lineId} = ${orderLines.id} AND ${lineCloths.role} = 'face'
-      WHERE ${within}
-    ) AS ranked WHERE rank <= ${each}`);
-  const ids = ranked.rows.map(({ id }) => id);
+      WHERE ${lineCloths.role} = 'face' AND ${lineCloths.clothId} = wanted.cloth_id AND ${within}
+      ORDER BY ${orders.due}, ${orders.no}, ${orderLines.position} LIMIT ${each}
+    ) AS first`);
+  const ids = first.rows.map(({ id }) => id);
   return ids.length > 0 ? linesWhere(inArray(orderLines.id, ids)) : [];
 }
 
@@ -223,6 +225,12 @@ export async function listBatches(
   const view = turned(found, PAGE, cursor, ({ id }) => [id]);
   const ids = view.rows.map(({ id }) => id);
   if (ids.length === 0) return { batches: [], previous: null, next: null };
+  const onCloth = db
+    .selectDistinct({ batchId: orderLines.batchId, clothId: lineCloths.clothId })
+    .from(orderLines)
+    .innerJoin(lineCloths, eq(lineCloths.lineId, orderLines.id))
+    .where(inArray(orderLines.batchId, ids))
+    .as('on_cloth');
   const [inOrders, onCloths, costs] = await Promise.all([
     db
       .select({
@@ -237,11 +245,9 @@ export async function listBatches(
       .groupBy(orderLines.batchId, orders.no, orders.mark)
       .orderBy(asc(orders.no)),
     db
-      .selectDistinct({ batchId: orderLines.batchId, cloth: cloths })
-      .from(orderLines)
-      .innerJoin(lineCloths, eq(lineCloths.lineId, orderLines.id))
-      .innerJoin(cloths, eq(cloths.id, lineCloths.clothId))
-      .where(inArray(orderLines.batchId, ids))
+      .select({ batchId: onCloth.batchId, cloth: cloths })
+      .from(onCloth)
+      .innerJoin(cloths, eq(cloths.id, onCloth.clothId))
       .orderBy(cloths.name),
     db
       .select({ batchId: lays.batchId, currency: lays.currency, cost: sql<number>`sum(${lays.costMinor})::bigint` })

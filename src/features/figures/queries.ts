@@ -48,9 +48,10 @@ const wasteByCause: Maker = async ({ unit, nm }) => {
 
 const yardageByCloth: Maker = async ({ unit, nm }) => {
   const found = await rowsOf<{ name: string; pieces: string; rest: string }>(sql`
-    SELECT c.name, sum(s.quantity) FILTER (WHERE s.sort = 'cut') AS pieces, sum(s.quantity) FILTER (WHERE s.sort IN ('wasted', 'kept')) AS rest
-    FROM movement_sums s JOIN cloths c ON c.id = s.cloth_id
-    WHERE s.item_sort <> 'sheets' GROUP BY c.id ORDER BY sum(s.quantity) DESC LIMIT ${SHOWN}`);
+    SELECT c.name, s.pieces, s.rest FROM (
+      SELECT cloth_id, sum(quantity) FILTER (WHERE sort = 'cut') AS pieces, sum(quantity) FILTER (WHERE sort IN ('wasted', 'kept')) AS rest, sum(quantity) AS total
+      FROM movement_sums WHERE item_sort <> 'sheets' AND cloth_id IS NOT NULL GROUP BY cloth_id ORDER BY total DESC LIMIT ${SHOWN}
+    ) AS s JOIN cloths c ON c.id = s.cloth_id ORDER BY s.total DESC`);
   return {
     id: 'yardage',
     title: 'Yardage by cloth',
@@ -105,7 +106,7 @@ const valueByAge: Maker = async () => {
   const found = await rowsOf<{ age: string; sort: string; currency: string; worth: string }>(sql`
     SELECT CASE WHEN i.received_at > now() - interval '1 month' THEN 'under a month' WHEN i.received_at > now() - interval '3 months' THEN '1 to 3 months'
       WHEN i.received_at > now() - interval '1 year' THEN '3 to 12 months' ELSE 'over a year' END AS age, i.sort, i.currency,
-      sum(i.on_hand::numeric * i.price_minor / ${unitOf}) AS worth
+      sum(i.on_hand::float8 * i.price_minor / ${unitOf}) AS worth
     FROM stock_items i LEFT JOIN materials n ON n.id = i.material_id WHERE i.on_hand > 0 GROUP BY 1, 2, 3`);
   const [currency = 'GBP'] = mostOf(found.map((row) => row.currency));
   const own = found.filter((row) => row.currency === currency);

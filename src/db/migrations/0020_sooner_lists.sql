@@ -1,0 +1,2 @@
+CREATE INDEX "orders_deleted" ON "orders" USING btree ("id") WHERE "orders"."deleted_at" IS NOT NULL;--> statement-breakpoint
+CREATE INDEX "stock_items_place" ON "stock_items" USING btree ("place","id") WHERE "stock_items"."on_hand" > 0;
