@@ -10,7 +10,7 @@ import {
   lengthInRows,
   narrowJoin,
   turned,
-  type Part,
+  type CoverPart,
   type PieceMark,
   type WideWay,
 } from './panels';
@@ -22,13 +22,13 @@ export function partsOf(
   { pieces, marks, centre, seam }: TakeOff,
   clothOf: (role: Role) => Cloth | undefined,
   units: OrderUnits,
-): Part[] {
+): CoverPart[] {
   const isMatched = line.matching !== undefined && line.matching !== 'none';
   const first = pieces.find(({ match }) => match);
   const isTurned = (name: string) => line.directions?.[name] === 'across';
-  const parts = pieces.map(({ match, ...piece }): Part => {
+  const parts = pieces.map(({ match, ...piece }): CoverPart => {
     const own = marks.filter((mark) => mark.piece === piece.name).map((mark) => markOn(mark, piece));
-    const part: Part = { ...piece, ...(own.length > 0 && { marks: own }) };
+    const part: CoverPart = { ...piece, ...(own.length > 0 && { marks: own }) };
     if (isMatched && match) part.match = match;
     // A centred motif is centred on the first matched part; a part that runs another way has its own phase.
     if (part.match && line.matching === 'centred' && centre && isTurned(piece.name) === isTurned(first!.name))
@@ -76,13 +76,13 @@ function markOn({ n, name, sort, across, along }: CoverMark, piece: { across: Nm
 function moved(
   list: CutList,
   line: OrderLine,
-  part: Part,
-  others: readonly Part[],
+  part: CoverPart,
+  others: readonly CoverPart[],
   copies: number,
   cloth: Cloth,
   seam: Nm,
   units: OrderUnits,
-): Part[] {
+): CoverPart[] {
   const usable = usableWidth(cloth);
   if (part.across > usable) return fitted(list, line, part, copies, cloth, seam, units);
   const joined = joinedParts(part, narrowJoin(part.across, seam, missOfMotif(part, cloth)), seam, true, units);
@@ -108,7 +108,7 @@ function moved(
 }
 
 /** The length in plain rows (nm) that parts of one cover take for so many covers. */
-const lengthOfCovers = (parts: readonly Part[], covers: number, cloth: Cloth): Nm =>
+const lengthOfCovers = (parts: readonly CoverPart[], covers: number, cloth: Cloth): Nm =>
   lengthInRows(
     parts.map((one) => ({ ...one, qty: one.qty * covers })),
     cloth,
@@ -124,18 +124,18 @@ const WORTH_A_SEAM = 1.15;
 function fitted(
   list: CutList,
   line: OrderLine,
-  part: Part,
+  part: CoverPart,
   copies: number,
   cloth: Cloth,
   seam: Nm,
   units: OrderUnits,
-): Part[] {
+): CoverPart[] {
   const usable = usableWidth(cloth);
   const join = joinOf(part.across, usable, seam);
   if (!join) return [part];
   const joined = joinedParts(part, join, seam, cloth.repeat !== null, units);
   const sideways = part.along <= usable ? { ...turned(part), isFixed: true } : null;
-  const all = (parts: readonly Part[]) =>
+  const all = (parts: readonly CoverPart[]) =>
     lengthOfCovers(
       parts.map((one) => ({ ...one, qty: copies })),
       line.qty,

@@ -1,11 +1,11 @@
 import { canShareAPhase, latticeOf, missAcross, usableWidth, type Cloth, type Lattice, type Span } from '../cloth';
 import { printLength, STYLES, type Nm, type OrderUnits } from '../length';
-import { turned, type Part } from './panels';
+import { turned, type CoverPart } from './panels';
 
 // Checks before anything is laid that matched parts can lie on their cloth with the pattern where the order wants it.
 
 /** Where a part's corner may lie across its cloth, and where the pattern wants it: its own place, or relative to its group's. */
-function spanOf({ across, match, centre }: Part, cloth: Cloth): Span {
+function spanOf({ across, match, centre }: CoverPart, cloth: Cloth): Span {
   const from = cloth.selvage[0];
   const start = match!.delta[0] - match!.anchor[0];
   const phase = centre ? (cloth.motif?.[0] ?? 0) + centre[0] + start : start;
@@ -13,14 +13,14 @@ function spanOf({ across, match, centre }: Part, cloth: Cloth): Span {
 }
 
 /** By how much (nm) a part whose motif is centred misses the cloth, 0 when it has a place or is not centred. */
-export function missOfMotif(part: Part, cloth: Cloth): Nm {
+export function missOfMotif(part: CoverPart, cloth: Cloth): Nm {
   const lattice = latticeOf(cloth.repeat);
   if (!lattice || lattice.across === 0 || !part.match || !part.centre) return 0;
   return Math.ceil(missAcross(spanOf(part, cloth), lattice));
 }
 
 /** Ways out for a part that has no place: each only where it would work. */
-function waysOut(part: Part, all: readonly Part[], canJoin: boolean, cloth: Cloth, lattice: Lattice): string[] {
+function waysOut(part: CoverPart, all: readonly CoverPart[], canJoin: boolean, cloth: Cloth, lattice: Lattice): string[] {
   const alike = all.map(({ centre: _, ...rest }) => rest);
   const sideways = turned(part);
   return [
@@ -46,8 +46,8 @@ const inWords = (ways: readonly string[]) => {
 
 /** The sentence for a part whose motif can't be centred: by how much it misses, and what would work. */
 export function motifMissed(
-  part: Part,
-  all: readonly Part[],
+  part: CoverPart,
+  all: readonly CoverPart[],
   canJoin: boolean,
   cloth: Cloth,
   units: OrderUnits,
@@ -61,7 +61,7 @@ export function motifMissed(
  * The sentence for parts that are to be all alike but can't share one place of the pattern on this cloth, with the widest of
  * them; null when they can.
  */
-export function alikeMissed(parts: readonly Part[], cloth: Cloth, units: OrderUnits): string | null {
+export function alikeMissed(parts: readonly CoverPart[], cloth: Cloth, units: OrderUnits): string | null {
   const lattice = latticeOf(cloth.repeat);
   // Parts that are wider than the cloth are joined.
   const alike = parts.filter(

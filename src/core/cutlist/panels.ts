@@ -19,7 +19,7 @@ export interface PieceMark {
 }
 
 /** A part before it is sorted by cloth and multiplied by the order's quantity. */
-export interface Part {
+export interface CoverPart {
   name: string;
   role: Role;
   qty: number;
@@ -44,7 +44,7 @@ export const proposedDirection = ({ turns, repeat }: Pick<Cloth, 'turns' | 'repe
   turns === 'any' && !repeat ? 'any' : 'along';
 
 /** The part turned a quarter counter-clockwise: what ran across now runs along the bolt. */
-export function turned(part: Part): Part {
+export function turned(part: CoverPart): CoverPart {
   const { across, along, axes, sum, outline, match, centre, marks } = part;
   const point = ([x, y]: [Nm, Nm]): [Nm, Nm] => [along - y, x];
   const vector = ([x, y]: [Nm, Nm]): [Nm, Nm] => [0 - y, x];
@@ -95,7 +95,7 @@ function narrowed(across: Nm, wholes: number, seam: Nm): Join {
 }
 
 /** The parts of a joined panel from left to right; on patterned cloth each goes on from its neighbour at the seam. */
-export function joinedParts(part: Part, join: Join, seam: Nm, hasRepeat: boolean, units: OrderUnits): Part[] {
+export function joinedParts(part: CoverPart, join: Join, seam: Nm, hasRepeat: boolean, units: OrderUnits): CoverPart[] {
   const n = (length: Nm) => printNumber(length, STYLES[units]).text;
   const { wholes, whole, side } = join;
   const widths = [side, ...new Array<Nm>(wholes).fill(whole), side];
@@ -108,7 +108,7 @@ export function joinedParts(part: Part, join: Join, seam: Nm, hasRepeat: boolean
   const anchor = part.match?.anchor ?? [0, 0];
   const delta = part.match?.delta ?? [0, 0];
   let at = 0;
-  return widths.map((width, i): Part => {
+  return widths.map((width, i): CoverPart => {
     // The last part ends where the panel ends; half a nanometre of rounding falls on it.
     const from = i === widths.length - 1 ? part.across - width : at;
     at += width - 2 * seam;

@@ -8,7 +8,7 @@ import { bestOf } from './search/compare-plans';
 import { restOf, withLocked, withoutLocked } from './search/locked';
 import { asShared } from './search/as-shared';
 import { turnOutline, type Point } from './model/outline';
-import { pieceParts, stripSets, type Part } from './model/parts';
+import { pieceParts, stripSets, type LayPart } from './model/parts';
 import type { Lay, LayPlan, StripCut, Unplaced } from './model/plan';
 import type { Found, Exchange } from './search/context';
 import { search } from './search/search';
@@ -206,7 +206,7 @@ function sketchOf(job: LayJob, { parts, placing }: Found): LaySketch {
 }
 
 /** Splits the pieces into those that fit on an empty length and those that fit on none, with the reason. */
-function sortOut(job: LayJob): { pieces: Part[]; unplaced: Unplaced[] } {
+function sortOut(job: LayJob): { pieces: LayPart[]; unplaced: Unplaced[] } {
   const unplaced: Unplaced[] = [];
   const missed = new Map(job.pieces.map((piece) => [piece.id, whyNoPlace(job, piece)]));
   const pieces = pieceParts(job).filter(({ piece, width, height, turns }) => {
@@ -303,7 +303,7 @@ function toPlan(
 }
 
 /** Why a piece that fits the cloth was laid nowhere: an endless length has room for all that the pattern lets lie there. */
-const whyLeft = ({ stock }: LayJob, { match }: Part): string =>
+const whyLeft = ({ stock }: LayJob, { match }: LayPart): string =>
   match?.group && endlessOf(stock) >= 0
     ? `on no place of the pattern can it lie together with the others of its set ${JSON.stringify(match.group)}`
     : 'no stock length has room left for it';

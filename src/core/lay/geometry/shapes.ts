@@ -3,7 +3,7 @@ import type { LayJob } from '../model/job';
 import type { Nm } from '../../length';
 import { boxesOutside, turnOutline, type Point } from '../model/outline';
 import { coarseOutline } from './rounded-outline';
-import type { Part } from '../model/parts';
+import type { LayPart } from '../model/parts';
 
 /** Where a shape lies: nm, its box's lower left corner. */
 export interface Spot {
@@ -26,7 +26,7 @@ export interface ShapeSet {
   clearances: NoFitPolygons;
 }
 
-export function shapesOf(job: LayJob, parts: readonly Part[]): ShapeSet {
+export function shapesOf(job: LayJob, parts: readonly LayPart[]): ShapeSet {
   const shapes: Shape[] = [];
   const turnOf: number[] = [];
   const known = new Map<string, number>();

@@ -15,7 +15,7 @@ import {
 } from '../strips/strips';
 
 /** A rectangle to be placed: one copy of a piece, or a block of cloth that is cut up into strips. */
-export interface Part {
+export interface LayPart {
   width: Nm;
   height: Nm;
   /** The turns worth trying: 0, and 90 when it may lie the other way. */
@@ -28,14 +28,14 @@ export interface Part {
 }
 
 /** The job's pieces as parts, copy by copy. A half turn of a rectangle is the same place, so it is not tried. */
-export function pieceParts(job: LayJob): Part[] {
+export function pieceParts(job: LayJob): LayPart[] {
   return job.pieces.flatMap(({ id, qty, width, height, turns, match, outline }) => {
     const outlines = outline && {
       ring: roundedOut(outline, width, height),
       turns,
       area: areaOfPiece({ outline, width, height }),
     };
-    return Array.from({ length: qty }, (_, i): Part => ({
+    return Array.from({ length: qty }, (_, i): LayPart => ({
       width,
       height,
       turns: width !== height && turns.includes(90) ? (turns.includes(0) ? [0, 90] : [90]) : [0],
@@ -200,7 +200,7 @@ export function bestTube(want: StripWant, across: Nm, gap: Nm): Tube | null {
   return { side, tube: side * side, strips };
 }
 
-export const blockPart = (block: StripBlock): Part => ({
+export const blockPart = (block: StripBlock): LayPart => ({
   width: block.width,
   height: block.height,
   turns: [0],

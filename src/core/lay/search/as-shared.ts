@@ -1,7 +1,7 @@
 import { findFaults } from '../check/check';
 import type { Box } from '../model/box';
 import type { LayJob } from '../model/job';
-import type { Part, StripSet } from '../model/parts';
+import type { LayPart, StripSet } from '../model/parts';
 import type { LayPlan, StripCut } from '../model/plan';
 import type { StripBlock } from '../strips/strips';
 import type { SharedLay } from './context';
@@ -19,7 +19,7 @@ interface LaidBlock {
  */
 export function asShared(
   job: LayJob,
-  pieces: readonly Part[],
+  pieces: readonly LayPart[],
   sets: readonly StripSet[][],
   plan: LayPlan,
 ): SharedLay | null {

@@ -1,7 +1,7 @@
 import type { Nm } from '../../length';
 import { MinTree } from '../geometry/min-tree';
 import { partWays, type Way as PartWay } from './part-classes';
-import type { Part } from '../model/parts';
+import type { LayPart } from '../model/parts';
 
 /** A way a kind of part may lie. */
 type Way = PartWay & { kind: number };
@@ -26,7 +26,7 @@ export class BestFit {
   private readonly width: Nm;
 
   constructor(
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     left: Nm,
     right: Nm,
     private readonly gap: Nm,

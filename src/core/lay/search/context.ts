@@ -1,7 +1,7 @@
 import type { Nm } from '../../length';
 import { TOLERANCE } from '../check/check';
 import type { LayJob } from '../model/job';
-import { blockPart, blocksOf, type ChosenWay, type Part, type StripSet } from '../model/parts';
+import { blockPart, blocksOf, type ChosenWay, type LayPart, type StripSet } from '../model/parts';
 import type { Features } from './features';
 import { measured, Placer, type Placing, type Rule } from './placer';
 import { type Phase } from './phase-tracker';
@@ -38,7 +38,7 @@ export interface Exchange {
 }
 
 export interface Found {
-  parts: readonly Part[];
+  parts: readonly LayPart[];
   placing: Placing;
   /** Which sets of strips were cut, and each of them how. */
   setChoice: number;
@@ -90,7 +90,7 @@ export class SearchContext {
 
   constructor(
     readonly job: LayJob,
-    readonly pieces: readonly Part[],
+    readonly pieces: readonly LayPart[],
     readonly sets: readonly StripSet[][],
     readonly limits: SearchLimits,
   ) {
@@ -108,12 +108,12 @@ export class SearchContext {
     return passes;
   }
 
-  assemble(setChoice: number, ways: readonly number[]): { parts: readonly Part[]; placer: Placer } {
+  assemble(setChoice: number, ways: readonly number[]): { parts: readonly LayPart[]; placer: Placer } {
     const parts = this.partsOf(setChoice, ways);
     return { parts, placer: new Placer(this.job, parts) };
   }
 
-  private partsOf(setChoice: number, ways: readonly ChosenWay[]): readonly Part[] {
+  private partsOf(setChoice: number, ways: readonly ChosenWay[]): readonly LayPart[] {
     const blocks = (this.sets[setChoice] ?? []).flatMap((set, i) => blocksOf(set, ways[i]!));
     return [...this.pieces, ...blocks.map(blockPart)];
   }

@@ -1,6 +1,6 @@
 import type { Nm } from '../../length';
 import { endlessOf, type LayJob } from '../model/job';
-import type { Part } from '../model/parts';
+import type { LayPart } from '../model/parts';
 import { suitsOutlineBeam } from '../strategies/outline-beam/suits';
 import { suitsRows } from '../strategies/shelf-rows/shelf-rows';
 import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
@@ -42,14 +42,14 @@ export interface Features {
 }
 
 /** Tells whether so many parts are as many as beams do best with. */
-export const isForBeams = ({ length }: readonly Part[]): boolean =>
+export const isForBeams = ({ length }: readonly LayPart[]): boolean =>
   length >= FOR_BEAMS.least && length <= FOR_BEAMS.most;
 
 /** The features of a job with the parts and the target (nm) that a search begins with. */
 export function featuresOf(
   job: LayJob,
-  parts: readonly Part[],
-  from: { pieces: readonly Part[]; canBeTight: boolean; target: Nm; worker: number },
+  parts: readonly LayPart[],
+  from: { pieces: readonly LayPart[]; canBeTight: boolean; target: Nm; worker: number },
 ): Features {
   const hasOutlines = from.pieces.some(({ outlines }) => outlines);
   const isMatched = from.pieces.some(({ match }) => match);

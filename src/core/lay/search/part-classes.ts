@@ -1,7 +1,7 @@
 import { phaseOf } from '../../cloth';
 import type { Nm } from '../../length';
 import type { LayJob } from '../model/job';
-import type { Part } from '../model/parts';
+import type { LayPart } from '../model/parts';
 
 export type ClassPhase = readonly [Nm, Nm];
 
@@ -13,7 +13,7 @@ export interface Way {
 }
 
 /** The ways a part may lie on a cloth with that gap (nm). */
-export const partWays = ({ width, height, turns }: Part, gap: Nm): Way[] =>
+export const partWays = ({ width, height, turns }: LayPart, gap: Nm): Way[] =>
   turns.map((turn) =>
     turn === 0 ? { w: width + gap, h: height + gap, turned: 0 } : { w: height + gap, h: width + gap, turned: 1 },
   );
@@ -32,7 +32,7 @@ export interface PartClass {
 /** The parts by kind, and how many match groups there are. */
 export function gatherClasses(
   { gap, lattice }: LayJob,
-  parts: readonly Part[],
+  parts: readonly LayPart[],
 ): { kinds: PartClass[]; groups: number } {
   const kinds: PartClass[] = [];
   const groups = new Map<string, number>();

@@ -1,7 +1,7 @@
 import { phaseOf, type Lattice } from '../../cloth';
 import type { Nm } from '../../length';
 import type { PieceMatch } from '../model/job';
-import type { Part } from '../model/parts';
+import type { LayPart } from '../model/parts';
 
 /** Where on the pattern something lies: x and y (nm) relative to the motif. */
 export type Phase = readonly [Nm, Nm];
@@ -25,7 +25,7 @@ export class PhaseTracker {
 
   constructor(
     private readonly lattice: Lattice | null,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
   ) {
     this.names = [...new Set(parts.flatMap(({ match }) => match?.group ?? []))];
     const numbers = new Map(this.names.map((name, number) => [name, number]));

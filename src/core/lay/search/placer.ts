@@ -1,7 +1,7 @@
 import type { Box } from '../model/box';
 import type { Nm } from '../../length';
 import { endlessOf, isPlainRoll, type LayJob } from '../model/job';
-import type { Part } from '../model/parts';
+import type { LayPart } from '../model/parts';
 import { PhaseTracker, type Phase } from './phase-tracker';
 import type { Random } from './random';
 import { BestFit } from './best-fit';
@@ -50,7 +50,7 @@ export class Placer {
 
   constructor(
     private readonly job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
   ) {
     const { gap } = job;
     const sides = parts.map(({ width, height, turns }) => [
@@ -135,7 +135,7 @@ export class Placer {
     for (const space of this.spaces) space.clear(rule);
   }
 
-  private placeOne(part: Part, i: number, rule: SpaceRule, result: Placing): boolean {
+  private placeOne(part: LayPart, i: number, rule: SpaceRule, result: Placing): boolean {
     const { gap, lattice, stock } = this.job;
     const phase = this.groups.cornerPhase(i);
     for (let k = 0; k < stock.length; k++) {
@@ -164,7 +164,7 @@ export class Placer {
 }
 
 /** How far a lay reaches on each length, and what it costs. */
-export function measured(job: LayJob, parts: readonly Part[], where: Omit<Placing, 'cost' | 'used'>): Placing {
+export function measured(job: LayJob, parts: readonly LayPart[], where: Omit<Placing, 'cost' | 'used'>): Placing {
   const { stock, y, turned } = where;
   const used = new Float64Array(job.stock.length);
   parts.forEach(({ width, height }, i) => {
@@ -177,7 +177,7 @@ export function measured(job: LayJob, parts: readonly Part[], where: Omit<Placin
 /** Cost of a lay, to be made small: what is not placed, the endless length, a little the others, and how high it all lies. */
 export function costOf(
   { stock }: LayJob,
-  parts: readonly Part[],
+  parts: readonly LayPart[],
   { stock: at, y, turned, used }: Omit<Placing, 'cost'>,
 ): number {
   let [unplaced, lifted, total] = [0, 0, 0];

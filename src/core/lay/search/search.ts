@@ -1,7 +1,7 @@
 import type { LayJob } from '../model/job';
 import { canFillExactly } from '../strategies/zero-waste-beam/zero-waste-beam';
 import { sortedSequences } from '../strategies/order-search/strategy';
-import type { Part, StripSet } from '../model/parts';
+import type { LayPart, StripSet } from '../model/parts';
 import { SearchContext, type SearchLimits } from './context';
 import { portfolioFor } from './portfolio';
 
@@ -18,7 +18,7 @@ const RECEIVE_EVERY = 50;
  */
 export function search(
   job: LayJob,
-  pieces: readonly Part[],
+  pieces: readonly LayPart[],
   sets: readonly StripSet[][],
   limits: SearchLimits,
 ): number {

@@ -1,6 +1,6 @@
 import type { Nm } from '../../../length';
 import type { LayJob } from '../../model/job';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Random } from '../../search/random';
 
 /** Weight of a pair of blocks that could still be joined, and of the size of a joined block. */
@@ -50,7 +50,7 @@ export class BlockMerging {
 
   constructor(
     private readonly job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     private readonly random: Random,
   ) {
     const [{ left, right }] = job.stock as [LayJob['stock'][number]];

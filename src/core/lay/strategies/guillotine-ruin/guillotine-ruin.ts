@@ -2,7 +2,7 @@ import type { Nm } from '../../../length';
 import { GuillotineTree, type PartBox } from './guillotine-tree';
 import type { LayJob } from '../../model/job';
 import { partWays, type Way } from '../../search/part-classes';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
 
@@ -43,7 +43,7 @@ export class GuillotineRuin {
 
   constructor(
     job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     private readonly random: Random,
   ) {
     const [{ left, right }] = job.stock as [LayJob['stock'][number]];

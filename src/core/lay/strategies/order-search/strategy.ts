@@ -1,5 +1,5 @@
 import type { LayJob } from '../../model/job';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import { phaseAt } from '../../search/phase-tracker';
 import type { Random } from '../../search/random';
 import { passOf, type SearchContext, type State, type Passes, type Strategy } from '../../search/context';
@@ -67,8 +67,8 @@ function* improve(context: SearchContext): Passes {
 }
 
 /** The orders that a cutter would try: by height, width, area, longer side, outline; matched parts first or not. */
-export function sortedSequences(parts: readonly Part[]): Int32Array[] {
-  const keys: ((part: Part) => number)[] = [
+export function sortedSequences(parts: readonly LayPart[]): Int32Array[] {
+  const keys: ((part: LayPart) => number)[] = [
     ({ height }) => height,
     ({ width }) => width,
     ({ width, height }) => width * height,
@@ -129,7 +129,7 @@ function neighbour(context: SearchContext, now: State): Omit<State, 'placing'> {
   return { ...now, sequence: next };
 }
 
-const isAlike = (a: Part, b: Part) =>
+const isAlike = (a: LayPart, b: LayPart) =>
   a.width === b.width && a.height === b.height && a.match === null && b.match === null;
 
 /**

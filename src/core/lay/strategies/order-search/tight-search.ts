@@ -9,7 +9,7 @@ import {
   type ClassPhase,
   type Way,
 } from '../../search/part-classes';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Random } from '../../search/random';
 
 /** Phases that differ by no more than this (nm) are the same: anchors are rounded to whole nanometres. */
@@ -58,7 +58,7 @@ export class TightSearch {
 
   constructor(
     private readonly job: LayJob,
-    parts: readonly Part[],
+    parts: readonly LayPart[],
     private readonly random: Random,
   ) {
     const { gap, lattice, stock } = job;

@@ -3,7 +3,7 @@ import type { NoFitPolygons, Shape } from '../../geometry/no-fit-polygons';
 import type { LayJob } from '../../model/job';
 import type { ChainLay } from '../../search/part-classes';
 import { doubleArea } from '../../model/outline';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Random } from '../../search/random';
 import type { ShapeSet } from '../../geometry/shapes';
 import { NOWHERE, ordersFrom, unseen, type Move, type Order, type Reach, type Sector, type State } from './beam-states';
@@ -50,7 +50,7 @@ export class OutlineBeam {
 
   constructor(
     job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     { shapes, turnOf, ways, clearances }: ShapeSet,
     private readonly random: Random,
   ) {

@@ -2,7 +2,7 @@ import { nextAlong, phaseOf, wrap } from '../../../cloth';
 import type { Nm } from '../../../length';
 import type { NoFitPolygons, Shape } from '../../geometry/no-fit-polygons';
 import { endlessOf, type LayJob } from '../../model/job';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import { PhaseTracker, type Phase } from '../../search/phase-tracker';
 import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
@@ -53,7 +53,7 @@ export class Separation {
   stale = 0;
   constructor(
     private readonly job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     readonly from: ShapeSet,
     private readonly random: Random,
   ) {

@@ -1,5 +1,5 @@
 import { endlessOf, finiteLength } from '../../model/job';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Passes, SearchContext, Strategy } from '../../search/context';
 import { measured } from '../../search/placer';
 import { SHARES } from '../../search/shares';
@@ -22,7 +22,7 @@ function* separate(context: SearchContext): Passes {
   const finite = finiteLength(job.stock);
   const floor = Math.max(0, limits.target - finite);
   let separation: Separation | null = null;
-  let separated: readonly Part[] = [];
+  let separated: readonly LayPart[] = [];
   let share = FIRST_SHARE;
   let isStuck = false;
   for (let isFresh = true; ;) {

@@ -12,7 +12,7 @@ import {
 } from '../../search/part-classes';
 import { Children, growBest, Level } from '../zero-waste-beam/beam';
 import { boxesOutside } from '../../model/outline';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Random } from '../../search/random';
 
 /** Random noise in a rank, in mean parts. */
@@ -115,7 +115,7 @@ export class PhaseWaitingBeam {
   /** The parts are those that lie on length number `on`; `phases` are those that their groups have from parts elsewhere. */
   constructor(
     private readonly job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     private readonly on: number,
     phases: ReadonlyMap<string, ClassPhase>,
     private readonly random: Random,

@@ -5,7 +5,7 @@ import { Columns, profileOf, type Profile } from '../../geometry/columns';
 import { endlessOf, type LayJob } from '../../model/job';
 import { greatestCommon } from '../../search/part-classes';
 import { boxesOutside, turnOutline } from '../../model/outline';
-import { blockPart, type ChosenWay, type Part, type StripSet } from '../../model/parts';
+import { blockPart, type ChosenWay, type LayPart, type StripSet } from '../../model/parts';
 import type { RankedSpot } from '../../geometry/places';
 import { PhaseTracker, type Phase } from '../../search/phase-tracker';
 import { measured, type Placing } from '../../search/placer';
@@ -27,7 +27,7 @@ const HIGHEST_BAND = 0.25;
  */
 export class LaidParts {
   /** The pieces first, then the blocks of all ways of each set of strips, then those from gaps. */
-  readonly parts: Part[];
+  readonly parts: LayPart[];
   private readonly pieceCount: number;
   /** The free cloth of each length: bands of rectangles, or columns where outlines have to be laid. */
   readonly spaces: (Columns | Bands)[];
@@ -71,7 +71,7 @@ export class LaidParts {
   /** `mostGaps`: into so many blocks bias may be cut that comes from gaps. */
   constructor(
     private readonly job: LayJob,
-    pieces: readonly Part[],
+    pieces: readonly LayPart[],
     sets: readonly StripSet[],
     mostGaps: number,
   ) {
@@ -202,7 +202,7 @@ export class LaidParts {
     }
   }
 
-  private fillSlot(i: number, part: Part, spend: number) {
+  private fillSlot(i: number, part: LayPart, spend: number) {
     const m = this.margin;
     this.parts[i] = part;
     this.areas[i] = part.width * part.height;
@@ -286,7 +286,7 @@ export class LaidParts {
  * Which set of strips may be cut from gaps, -1 for none: all bias together, where it is not much of the area or all cloth is scarce. Of several sets
  * each would have blocks of its own, which lose more than the gaps give.
  */
-function gapSetOf(pieces: readonly Part[], sets: readonly StripSet[], isScarce: boolean): number {
+function gapSetOf(pieces: readonly LayPart[], sets: readonly StripSet[], isScarce: boolean): number {
   const ofBias = sets.flatMap(({ grain }, s) => (grain === 'bias' ? [s] : []));
   if (ofBias.length !== 1) return -1;
   const bias = sets[ofBias[0]!]!.wants.reduce((sum, { width, length }) => sum + width * length, 0);
@@ -294,7 +294,7 @@ function gapSetOf(pieces: readonly Part[], sets: readonly StripSet[], isScarce: 
   return isScarce || bias <= LITTLE_BIAS * (rest + bias) ? ofBias[0]! : -1;
 }
 
-function bandHeight(parts: readonly Part[]): Nm {
+function bandHeight(parts: readonly LayPart[]): Nm {
   const heights = parts.reduce((sum, { height }) => sum + height, 0);
   const mean = heights / Math.max(1, parts.length);
   const least = parts.reduce(
@@ -305,7 +305,7 @@ function bandHeight(parts: readonly Part[]): Nm {
 }
 
 /** The width of a column for outlines: what all sizes are multiples of, when that is fine enough, or a part of the cloth. */
-function finestStep(usable: Nm, parts: readonly Part[]): Nm {
+function finestStep(usable: Nm, parts: readonly LayPart[]): Nm {
   const sides = parts.flatMap(({ width, height, outlines }) => (outlines ? [] : [width, height]));
   const step = [usable, ...sides].reduce(greatestCommon);
   const wanted = usable / COLUMNS;

@@ -5,7 +5,7 @@ import { cutFromGaps, leastGap, restOfGaps, type Gap } from '../../strips/from-g
 import { freeBoxes } from '../../geometry/free-boxes';
 import type { LayJob } from '../../model/job';
 import { LaidParts } from './laid-parts';
-import type { ChosenWay, Part, StripSet } from '../../model/parts';
+import type { ChosenWay, LayPart, StripSet } from '../../model/parts';
 import { Places, type RankedSpot, type Window } from '../../geometry/places';
 import type { Placing } from '../../search/placer';
 import type { Random } from '../../search/random';
@@ -54,7 +54,7 @@ export class RuinAndRecreate {
 
   constructor(
     private readonly job: LayJob,
-    pieces: readonly Part[],
+    pieces: readonly LayPart[],
     private readonly sets: readonly StripSet[],
     private readonly random: Random,
   ) {
@@ -73,7 +73,7 @@ export class RuinAndRecreate {
   }
 
   /** Lays everything anew in an order, what a first lay of outlines is made of; yields after each part. */
-  *build(compare: (a: Part, b: Part) => number): Generator<void, void, void> {
+  *build(compare: (a: LayPart, b: LayPart) => number): Generator<void, void, void> {
     this.lay.clear();
     for (const i of this.waiting(compare)) {
       this.layAt(i, false);
@@ -83,12 +83,12 @@ export class RuinAndRecreate {
   }
 
   /** Lays what is not laid yet, in an order. */
-  layRest(compare: (a: Part, b: Part) => number) {
+  layRest(compare: (a: LayPart, b: LayPart) => number) {
     for (const i of this.waiting(compare)) this.layAt(i, false);
     this.aim(this.target);
   }
 
-  private waiting(compare: (a: Part, b: Part) => number): number[] {
+  private waiting(compare: (a: LayPart, b: LayPart) => number): number[] {
     const { parts, spots } = this.lay;
     const rest = this.lay.activeParts().filter((i) => !spots[i]);
     return rest.sort((a, b) => compare(parts[a]!, parts[b]!) || a - b);

@@ -1,6 +1,6 @@
 import { endlessOf, finiteLength } from '../../model/job';
 import { sortedSequences } from '../order-search/strategy';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Found, Passes, SearchContext, Strategy } from '../../search/context';
 import { SHARES } from '../../search/shares';
 import { RuinAndRecreate } from './ruin-and-recreate';
@@ -53,7 +53,7 @@ function* firstOutlines(context: SearchContext): Passes {
   const { setChoice } = context.best!;
   const ruin = new RuinAndRecreate(job, pieces, sets[setChoice] ?? [], random);
   ruin.load(context.best!.placing, context.best!.ways);
-  for (const key of [(p: Part) => p.width * p.height, (p: Part) => p.height, (p: Part) => p.width]) {
+  for (const key of [(p: LayPart) => p.width * p.height, (p: LayPart) => p.height, (p: LayPart) => p.width]) {
     const build = ruin.build((a, b) => key(b) - key(a));
     while (!build.next().done) yield context.spend(4 / pieces.length);
     context.consider({ ...ruin.found(), setChoice });

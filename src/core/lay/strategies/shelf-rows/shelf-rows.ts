@@ -2,7 +2,7 @@ import type { Nm } from '../../../length';
 import { isPlainRoll, type LayJob } from '../../model/job';
 import { gatherClasses, type PartClass, type Way } from '../../search/part-classes';
 import type { FullRow } from '../block-merging/block-merging';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Random } from '../../search/random';
 
 /** Seeds tried for a row, and fillings of each. */
@@ -32,7 +32,7 @@ interface Row {
 }
 
 /** True when a straight lay may be made of rows: one endless length without flaws, nothing with a phase. */
-export const suitsRows = ({ stock, straight }: LayJob, parts: readonly Part[]): boolean =>
+export const suitsRows = ({ stock, straight }: LayJob, parts: readonly LayPart[]): boolean =>
   straight && isPlainRoll(stock) && parts.every(({ match }) => !match);
 
 /**
@@ -54,7 +54,7 @@ export class ShelfRows {
 
   constructor(
     private readonly job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     private readonly random: Random,
     /** The width of the cloth (nm); for a pile of columns its length. */
     width: Nm,

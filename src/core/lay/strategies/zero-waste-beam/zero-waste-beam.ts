@@ -4,7 +4,7 @@ import { Children, growBest } from './beam';
 import { Corners, BeamLevel, type Choices } from './corners';
 import type { LayJob } from '../../model/job';
 import { gatherClasses, greatestCommon, layOf, type ChainLay, type PartClass } from '../../search/part-classes';
-import type { Part } from '../../model/parts';
+import type { LayPart } from '../../model/parts';
 import type { Random } from '../../search/random';
 import { Floors, type Slot } from '../../geometry/skylines';
 
@@ -39,7 +39,7 @@ class BeamChildren extends Children {
 }
 
 /** Cloth (nm²) that a lay of `target` nm on the one length leaves, 0 when the parts fill it exactly. */
-function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): number {
+function wasteAt({ gap, stock }: LayJob, parts: readonly LayPart[], target: Nm): number {
   const area = parts.reduce((sum, { width, height }) => sum + (width + gap) * (height + gap), 0);
   const waste = (stock[0]!.right - stock[0]!.left + gap) * (target + gap) - area;
   return Math.abs(waste) <= 1e-9 * area ? 0 : waste;
@@ -49,7 +49,7 @@ function wasteAt({ gap, stock }: LayJob, parts: readonly Part[], target: Nm): nu
  * Tells whether parts might fill `target` nm of the one length exactly: their area must, and every line along the cloth crosses
  * parts only, whose sides add up to the length.
  */
-export function canFillExactly(job: LayJob, parts: readonly Part[], target: Nm): boolean {
+export function canFillExactly(job: LayJob, parts: readonly LayPart[], target: Nm): boolean {
   const { gap } = job;
   const sides = parts.flatMap(({ width, height, turns }) =>
     turns.length > 1 ? [width, height] : turns[0] === 90 ? [width] : [height],
@@ -89,7 +89,7 @@ export class ZeroWasteBeam {
 
   constructor(
     private readonly job: LayJob,
-    private readonly parts: readonly Part[],
+    private readonly parts: readonly LayPart[],
     private readonly random: Random,
     longest: Nm,
   ) {
