@@ -144,12 +144,12 @@ async function benchBrowser() {
       if (!figures) return console.log('  no Chromium on this machine');
       all.push(figures);
     }
-    const told = (of: (one: BrowserFigures) => number) => {
+    const figures = (of: (one: BrowserFigures) => number) => {
       const sorted = all.map(of).sort((a, b) => a - b);
       return `${sorted[(goes - 1) / 2]!.toFixed(0)} (${sorted.at(-1)!.toFixed(0)}) ms`;
     };
     const frames = `${Math.max(...all.map(({ longestFrame }) => longestFrame)).toFixed(0)} ms, ${all[0]!.usualFrame.toFixed(0)} ms`;
-    console.log(`  ${name.padEnd(36)} ${told(({ cold }) => cold)}, ${told(({ warm }) => warm)}; ${frames}`);
+    console.log(`  ${name.padEnd(36)} ${figures(({ cold }) => cold)}, ${figures(({ warm }) => warm)}; ${frames}`);
   }
 }
 
@@ -161,11 +161,11 @@ async function benchHands() {
   const all = await drawTables(join(process.env.JOLLY_BOLT_HOME!, 'dist'), [200, 1000]);
   if (!all) return console.log('  no Chromium on this machine');
   for (const { pieces, work, again, ...moves } of all) {
-    const told = (['pan', 'zoom', 'drag'] as const).map(
+    const figures = (['pan', 'zoom', 'drag'] as const).map(
       (name) =>
         `${name} ${moves[name].usual.toFixed(1)} ${moves[name].p95.toFixed(1)} ${moves[name].longest.toFixed(1)} (${work[name].toFixed(1)})`,
     );
-    console.log(`  ${`${pieces} pieces`.padEnd(14)} ${told.join('; ')}; again ${again.toFixed(0)} ms`);
+    console.log(`  ${`${pieces} pieces`.padEnd(14)} ${figures.join('; ')}; again ${again.toFixed(0)} ms`);
   }
 }
 

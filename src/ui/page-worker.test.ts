@@ -24,7 +24,7 @@ test('what a worker tells is heard until its answer, and nothing after it', asyn
   asked.end();
 });
 
-test('nor after it broke off, which is told with what it said', async () => {
+test('nor after it broke off, which is shown with what it said', async () => {
   const ears: Ear[] = [];
   const { asked } = workerOf({
     lay: async (ear: Ear): Promise<string> => (ears.push(ear), Promise.reject(new Error('no room'))),
@@ -41,7 +41,7 @@ test('nor after it broke off, which is told with what it said', async () => {
 test.each([
   ['while it is asked', 0],
   ['before it is asked', 20],
-])('one that can’t be loaded is told and not waited for: %s', async (_, wait) => {
+])('one that can’t be loaded is shown and not waited for: %s', async (_, wait) => {
   const { asked, worker } = workerOf({ lay: () => new Promise<string>(() => undefined) });
   if (wait === 0) setTimeout(() => worker.onerror!({ message: '' } as ErrorEvent), 5);
   else worker.onerror!({ message: '' } as ErrorEvent);

@@ -22,20 +22,20 @@ function runHeard(channel: string, task: { channel?: string; seconds: number }) 
   const line = new BroadcastChannel(channel);
   try {
     const plan = layTask({ job, seed: 4, cancel: new SharedArrayBuffer(8), ...task });
-    const told: SharedLay[] = [];
+    const published: SharedLay[] = [];
     const port = line as unknown as MessagePort;
     for (let next = receiveMessageOnPort(port); next; next = receiveMessageOnPort(port))
-      told.push(next.message as SharedLay);
-    return { plan, told };
+      published.push(next.message as SharedLay);
+    return { plan, told: published };
   } finally {
     line.close();
   }
 }
 
 test('a worker tells the others of its better lays, the last of which is its plan', () => {
-  const { plan, told } = runHeard('workers', { channel: 'workers', seconds: 0.4 });
-  expect(told.length).toBeGreaterThan(0);
-  const last = told.at(-1)!;
+  const { plan, told: published } = runHeard('workers', { channel: 'workers', seconds: 0.4 });
+  expect(published.length).toBeGreaterThan(0);
+  const last = published.at(-1)!;
   const places = (of: [number, number][]) => of.map((place) => place.join()).sort();
   expect(places(Array.from(last.x, (x, i) => [x, last.y[i]!]))).toEqual(
     places(plan.lays.flatMap(({ placed }) => placed.map(({ x, y }): [number, number] => [x, y]))),
@@ -43,6 +43,6 @@ test('a worker tells the others of its better lays, the last of which is its pla
   expect(plan.unplaced).toEqual([]);
 });
 
-test('without a channel nothing is told', () => {
+test('without a channel nothing is shown', () => {
   expect(runHeard('nobody', { seconds: 0.1 }).told).toEqual([]);
 });

@@ -62,12 +62,12 @@ async function faultsOf(options: RunOptions) {
     ALIKE,
     { ...options, resultTypes: ['violations'], preload: false } as object,
   );
-  const told = violations.flatMap(({ id, nodes }) =>
+  const breaches = violations.flatMap(({ id, nodes }) =>
     nodes.slice(0, 3).map(({ html }) => `${id}: ${html.slice(0, 160)}`),
   );
   // A rule that broke off has found nothing, which would look like nothing wrong.
   const broken = incomplete.flatMap((one) => ('error' in one ? [`${one.id}: ${JSON.stringify(one.error)}`] : []));
-  return { told: [...told, ...broken], passes: passes.length };
+  return { told: [...breaches, ...broken], passes: passes.length };
 }
 /** Until no colour is on its way to another one. */
 const isStill = () =>

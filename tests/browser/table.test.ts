@@ -119,7 +119,7 @@ test('a piece that is dropped where it may not lie says why, and goes to the nea
   );
 });
 
-test('two people on one lay are told: who else is there, and that somebody saved', async () => {
+test('two people on one lay are shown: who else is there, and that somebody saved', async () => {
   const other = await Person.at(browser, app.url);
   await atTable(me, at.plain);
   await atTable(other, at.plain);

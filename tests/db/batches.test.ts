@@ -146,7 +146,7 @@ describe('batches', () => {
     expect((await listOrders({ only: 'waiting' })).map((row) => row.id)).toEqual([order]);
   });
 
-  test('a changed order opens its batch again and drops the lays; the batch says why, and who saves is told', async () => {
+  test('a changed order opens its batch again and drops the lays; the batch says why, and who saves is shown', async () => {
     const order = await newOrder();
     const id = await batchOf(order);
     await lay(id);

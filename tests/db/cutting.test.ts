@@ -42,7 +42,7 @@ const tick = (step: number, entry = randomUUID()): CutEntry => ({ do: 'tick', st
 const untick = (step: number, of: string): CutEntry => ({ do: 'untick', step, of, entry: randomUUID(), at: AT });
 const send = (entries: CutEntry[], request: string = randomUUID(), layVersion = 1) =>
   runCommand(takeEntries, { batchId: batch, clothId: cloth, layVersion, entries }, request);
-const told = async (entries: CutEntry[], request?: string, layVersion?: number): Promise<SendOutcome> =>
+const sendEntries = async (entries: CutEntry[], request?: string, layVersion?: number): Promise<SendOutcome> =>
   value(await send(entries, request, layVersion));
 const stepsDone = async () => (await getSheetState(batch, cloth))!.ticks.map(({ step }) => step);
 const approve = async () => value(await approveBatch(batch, (await getBatch(batch))!.batch.version));
@@ -68,7 +68,7 @@ describe('the sheet', () => {
 
   test('is there before the lays are approved, but nothing can be ticked then', async () => {
     expect((await getCuttingSheet(batch, cloth))!.state.closed).toContain('not approved yet');
-    const { conflicts } = await told([tick(1)]);
+    const { conflicts } = await sendEntries([tick(1)]);
     expect(conflicts[0]!.message).toContain('not approved yet');
     expect(await stepsDone()).toEqual([]);
   });
@@ -79,33 +79,33 @@ describe('ticks', () => {
 
   test('are kept with their step; the same request twice does nothing twice, and gets the same answer', async () => {
     const [entries, request] = [[tick(1), tick(2)], randomUUID()];
-    const first = await told(entries, request);
-    expect(await told(entries, request)).toEqual(first);
+    const first = await sendEntries(entries, request);
+    expect(await sendEntries(entries, request)).toEqual(first);
     expect(first.conflicts).toEqual([]);
     expect(await stepsDone()).toEqual([1, 2]);
   });
 
-  test('of two devices on one step: the first holds, the other is told; taken back only by who saw that very tick', async () => {
+  test('of two devices on one step: the first holds, the other is shown; taken back only by who saw that very tick', async () => {
     const mine = tick(3);
-    await told([mine]);
-    expect((await told([tick(3)])).conflicts[0]!.message).toMatch(/^Step 3 was ticked by .* already\.$/);
-    expect((await told([untick(3, randomUUID())])).conflicts[0]!.message).toContain('it stays ticked');
+    await sendEntries([mine]);
+    expect((await sendEntries([tick(3)])).conflicts[0]!.message).toMatch(/^Step 3 was ticked by .* already\.$/);
+    expect((await sendEntries([untick(3, randomUUID())])).conflicts[0]!.message).toContain('it stays ticked');
     expect(await stepsDone()).toEqual([3]);
-    await told([untick(3, mine.entry)]);
+    await sendEntries([untick(3, mine.entry)]);
     expect(await stepsDone()).toEqual([]);
   });
 
-  test('forty devices that tick the same step at once leave one tick, and thirty-nine are told', async () => {
-    const answers = await Promise.all(Array.from({ length: 40 }, () => told([tick(2)])));
+  test('forty devices that tick the same step at once leave one tick, and thirty-nine are shown', async () => {
+    const answers = await Promise.all(Array.from({ length: 40 }, () => sendEntries([tick(2)])));
     expect(await stepsDone()).toEqual([2]);
     expect(answers.filter(({ conflicts }) => conflicts.length === 1)).toHaveLength(39);
   });
 
   test('a step that is none, another version of the lay, and nonsense are refused in a sentence; the rest of the entries is taken', async () => {
-    const { conflicts, dealtWith } = await told([tick(1), tick(9_999)]);
+    const { conflicts, dealtWith } = await sendEntries([tick(1), tick(9_999)]);
     expect(dealtWith).toHaveLength(2);
     expect(conflicts.map(({ message }) => message)).toEqual(['There is no step 9999 on this sheet.']);
-    expect((await told([tick(2)], randomUUID(), 7)).conflicts[0]!.message).toContain('laid again since');
+    expect((await sendEntries([tick(2)], randomUUID(), 7)).conflicts[0]!.message).toContain('laid again since');
     expect(await stepsDone()).toEqual([1]);
     for (const wrong of [
       { ...tick(1), entry: 'x' },
@@ -118,7 +118,7 @@ describe('ticks', () => {
   });
 
   test('of a lay that was planned again belong to its earlier version: the new sheet begins with none', async () => {
-    await told([tick(1)]);
+    await sendEntries([tick(1)]);
     value(await withdrawApproval(batch));
     await layAtOnce(db, batch, A_MOMENT);
     await approve();
@@ -143,7 +143,7 @@ describe('what is wrong', () => {
       length: '21',
       why: 'the ruler slipped',
     };
-    await told([trouble, trouble]);
+    await sendEntries([trouble, trouble]);
     const view = (await getCutting(batch, cloth))!;
     expect(view.found).toEqual([
       { sort: 'recut', code: sheet.lengths[0]!.code, part, length: '21', why: 'the ruler slipped' },
@@ -162,6 +162,6 @@ describe('what is wrong', () => {
     const [event] = await db.select().from(schema.layEvents);
     expect(event).toMatchObject({ sort: 'recut', why: 'the ruler slipped' });
     expect((await getSheetState(batch, cloth))!.closed).toBe('This lay is cut and closed.');
-    expect((await told([tick(5)])).conflicts[0]!.message).toBe('This lay is cut and closed.');
+    expect((await sendEntries([tick(5)])).conflicts[0]!.message).toBe('This lay is cut and closed.');
   });
 });

@@ -38,7 +38,7 @@ describe('a notion', () => {
     expect(await getMaterial(id + 1)).toBeNull();
   });
 
-  test('is changed by who has seen it last; the other is told, and nothing is lost', async () => {
+  test('is changed by who has seen it last; the other is shown, and nothing is lost', async () => {
     const first = value(await saveMaterial(zip, null));
     const second = value(await saveMaterial({ ...zip, price: '2' }, first));
     expect(second).toEqual({ id: first.id, version: 2 });

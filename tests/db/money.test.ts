@@ -288,9 +288,9 @@ describe('the shopping list', () => {
 describe('what is worth cutting together', () => {
   const all = async () => {
     const found = new Map<string, Suggestion>();
-    const told: Suggestion[] = [];
-    await suggest(new AbortController().signal, (one) => (told.push(one), found.set(one.id, one)));
-    return { told, last: [...found.values()] };
+    const suggestions: Suggestion[] = [];
+    await suggest(new AbortController().signal, (one) => (suggestions.push(one), found.set(one.id, one)));
+    return { told: suggestions, last: [...found.values()] };
   };
 
   test('same cloth, due close together: first by hand, then for certain, each with its sentence', async () => {
@@ -299,7 +299,7 @@ describe('what is worth cutting together', () => {
       await order(zipped('1', '20'), { due: '2027-03-12' }),
     ];
     await order(zipped('1', '20'), { due: '2027-06-01' });
-    const { told, last } = await all();
+    const { told: suggestions, last } = await all();
     expect(last).toHaveLength(1);
     const [one] = last;
     const lineIds = (await Promise.all([a, b].map((id) => getOrder(id)))).flatMap((found) =>
@@ -308,7 +308,7 @@ describe('what is worth cutting together', () => {
     // Two squares of 20 abreast each: 20 in alone, bought as 27; together 40, bought as 45, not 54.
     expect(one).toMatchObject({ clothName: 'Plain drill', lineIds, savedMinor: 300, isExact: true });
     expect(one!.why).toMatch(/^due .* to .*: together they take 9 in less \(£3\.00\)\.$/);
-    expect(told[0]!.isExact).toBe(false);
+    expect(suggestions[0]!.isExact).toBe(false);
   });
 
   test('of one lot where it is on the shelf', async () => {

@@ -251,7 +251,7 @@ describe('orders from a sheet', () => {
     expect(value(await importSheet(sheetOf(rows, true)))).toEqual({ orders: 2, lines: 2 });
   });
 
-  test('a cell with a character that no database keeps is told at the cell; the rest comes in', async () => {
+  test('a cell with a character that no database keeps is shown at the cell; the rest comes in', async () => {
     const strange = row('A', '17', { 1: 'The\u0000 Lock' });
     expect(value(await importSheet(sheetOf([strange, row('B', '18'), row('C', '\ud800')])))).toEqual({
       orders: 1,

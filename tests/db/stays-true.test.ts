@@ -235,7 +235,7 @@ describe('ids and texts from outside', () => {
   test.each([
     ['NUL', 'a\u0000b'],
     ['half a character', 'a\ud800b'],
-  ])('%s in a text is told at its field', async (_, text) => {
+  ])('%s in a text is shown at its field', async (_, text) => {
     expect(faultsOf(await saveOrder(orderForm([lineForm(cloth)], { customer: text }), null))[0]!.field).toBe(
       'customer',
     );

@@ -118,7 +118,7 @@ describe('a lay that was changed by hand', () => {
     expect(faultsOf(await approveBatch(batch, version))[0]!.code).toBe('unplaced');
   });
 
-  test('by two at once is kept once; the second is told', async () => {
+  test('by two at once is kept once; the second is shown', async () => {
     const batch = await laidBatch();
     const hands = await handsOf(batch);
     const [first] = hands.lay.items;
@@ -154,7 +154,7 @@ describe('a lay that was changed by hand', () => {
   });
 });
 
-test('who else has a table open is told, until they are gone; and which version is saved', async () => {
+test('who else has a table open is shown, until they are gone; and which version is saved', async () => {
   const batch = await laidBatch();
   const page = (n: number) => JSON.stringify({ page: `00000000-0000-4000-8000-00000000000${n}` });
   expect(await visitTable(batch, cloth, page(1))).toEqual({ others: [], version: 1 });

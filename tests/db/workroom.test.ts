@@ -128,7 +128,7 @@ describe('kinds of the workroom’s own', () => {
     expect((await listOwnKinds())[0]).toMatchObject({ name: 'Pennant', version: 2, uses: 2 });
   });
 
-  test('with a fault are refused at its place and nothing is kept; an older edit is told', async () => {
+  test('with a fault are refused at its place and nothing is kept; an older edit is shown', async () => {
     const faulty = { ...pennant, results: [{ name: 'sleeve', is: 'height / (1 - 1)' }] };
     expect(faultsOf(await saveKind(faulty, null))).toEqual([
       { code: 'division-by-zero', field: 'results.0.is', message: 'The formula divides by zero.' },

@@ -29,7 +29,7 @@ const isAlive = () =>
 const turnTo = (path: string) => {
   const { next } = window as unknown as { next?: { router?: { push(path: string): void } } };
   if (!next?.router || location.pathname + location.search === path) return false;
-  for (const told of document.querySelectorAll<HTMLElement>('[data-scope=toast][data-part=root]')) told.hidden = true;
+  for (const toast of document.querySelectorAll<HTMLElement>('[data-scope=toast][data-part=root]')) toast.hidden = true;
   next.router.push(path);
   return true;
 };

@@ -70,11 +70,11 @@ describe('a kind that is checked', () => {
     ['a function out of reach', 'notions.0.qty unknown-function', (k) => (k.notions[0]!.qty = 'eval(1)')],
     ['a fit that is not told', 'defaultFit fit', (k) => (k.defaultFit = 'snug')],
     ['no piece', 'pieces pieces-none', (k) => (k.pieces = [])],
-  ])('%s is told at its place', (_, wanted, change) => {
+  ])('%s is shown at its place', (_, wanted, change) => {
     expect(faultsOf(change)).toContain(wanted);
   });
 
-  test('a circle is told with its way round, at every result in it', () => {
+  test('a circle is shown with its way round, at every result in it', () => {
     const { faults } = checkKind(
       with_((k) => {
         k.results = [

@@ -148,7 +148,7 @@ describe('H, strapped pad', () => {
     expect(one.centre![0]).toBe(top.match!.anchor[0]);
   });
 
-  test('a crossing outline, an outline on a kind without one, and a count that is none are told', () => {
+  test('a crossing outline, an outline on a kind without one, and a count that is none are shown', () => {
     const crossing = [
       [0, 0],
       [9, 9],
@@ -329,7 +329,7 @@ test('Q: the back’s own edge is turned twice, the found hem is kept; knits are
   expect(codes(cover('found-cloth-cover', { width: 24, height: 18, band: 3 }))).toEqual(['band-short']);
 });
 
-describe('one fact given twice with different values is told', () => {
+describe('one fact given twice with different values is shown', () => {
   test.each<[string, string, Sizes, Record<string, number | string>]>([
     [
       'drops-disagree',
@@ -346,10 +346,10 @@ describe('one fact given twice with different values is told', () => {
     ['snaps-even', 'strap-pad', { length: 8, width: 8 }, { snaps: 4 }],
   ])('%s', (code, kind, measures, options) => {
     expect(codes(cover(kind, measures))).not.toContain(code);
-    const told = cover(kind, measures, { options }).warnings.filter((one) => one.code === code);
-    expect(told).toHaveLength(1);
-    expect(told[0]!.level).toBe(code === 'zip-uncut' ? 'stop' : 'warn');
-    expect(told[0]!.message).toMatch(/^[A-Z].*[.]$/);
+    const warnings = cover(kind, measures, { options }).warnings.filter((one) => one.code === code);
+    expect(warnings).toHaveLength(1);
+    expect(warnings[0]!.level).toBe(code === 'zip-uncut' ? 'stop' : 'warn');
+    expect(warnings[0]!.message).toMatch(/^[A-Z].*[.]$/);
   });
 });
 

@@ -248,7 +248,7 @@ describe('any kind', () => {
     },
   );
 
-  test('a mark beside its piece, of no piece, or with a formula that means nothing is told', () => {
+  test('a mark beside its piece, of no piece, or with a formula that means nothing is shown', () => {
     const kind = structuredClone(kindById('zip-cushion')!);
     const withMark = (mark: object) =>
       checkKind({

@@ -125,17 +125,17 @@ describe('a form from offsets', () => {
     expect(ring.filter(([, y]) => y === inches(40))).toHaveLength(1);
   });
 
-  test('what can’t be a form is told', () => {
-    const told = (stations: Station[]) => {
+  test('what can’t be a form is shown', () => {
+    const warnings = (stations: Station[]) => {
       const shape = outlineFromOffsets(stations, true);
       return shape.ok ? 'made' : shape.faults[0]!.message;
     };
-    expect(told([station(0, 1, 1)])).toMatch(/2 to 100 stations/);
-    expect(told([station(0, 9, 9), station(9, 9, 9), station(9, 9, 9)])).toBe(
+    expect(warnings([station(0, 1, 1)])).toMatch(/2 to 100 stations/);
+    expect(warnings([station(0, 9, 9), station(9, 9, 9), station(9, 9, 9)])).toBe(
       'Station 3 does not lie further along the centre line than the one before it.',
     );
-    expect(told([station(0, 9, 9), station(9, -1, 9)])).toMatch(/^Station 2: stretch/);
-    expect(told([station(0, 9, 9), station(5, 0, 0), station(9, 9, 9)])).toMatch(/^Station 2 is nothing wide/);
-    expect(told([station(0, 0, 0), station(9, 0, 0)])).toMatch(/nothing wide/);
+    expect(warnings([station(0, 9, 9), station(9, -1, 9)])).toMatch(/^Station 2: stretch/);
+    expect(warnings([station(0, 9, 9), station(5, 0, 0), station(9, 9, 9)])).toMatch(/^Station 2 is nothing wide/);
+    expect(warnings([station(0, 0, 0), station(9, 0, 0)])).toMatch(/nothing wide/);
   });
 });

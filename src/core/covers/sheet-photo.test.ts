@@ -150,18 +150,21 @@ describe('a form beside a sheet of paper', () => {
 
 test('marks that say nothing are refused in a sentence at their place', () => {
   const photo = photoOf(CAMERA);
-  const told = (rest: Partial<SheetPhoto>) => {
+  const outcome = (rest: Partial<SheetPhoto>) => {
     const read = formFromPhoto({ ...photo, ...rest });
     return read.ok ? null : [read.faults[0]!.field, read.faults[0]!.message];
   };
   const [a, b, c, d] = photo.corners;
-  expect(told({ corners: [a, c, b, d] })).toEqual(['corners', expect.stringContaining('in turn')]);
-  expect(told({ corners: [a, [a[0] + 5, a[1]], c, d] })).toEqual(['corners', expect.stringContaining('too small')]);
-  expect(told({ outline: photo.outline.slice(0, 2) })).toEqual(['outline', expect.stringContaining('at least three')]);
-  expect(told({ outline: Array.from({ length: 121 }, (): Pixel => [1, 1]) })![0]).toBe('outline');
+  expect(outcome({ corners: [a, c, b, d] })).toEqual(['corners', expect.stringContaining('in turn')]);
+  expect(outcome({ corners: [a, [a[0] + 5, a[1]], c, d] })).toEqual(['corners', expect.stringContaining('too small')]);
+  expect(outcome({ outline: photo.outline.slice(0, 2) })).toEqual([
+    'outline',
+    expect.stringContaining('at least three'),
+  ]);
+  expect(outcome({ outline: Array.from({ length: 121 }, (): Pixel => [1, 1]) })![0]).toBe('outline');
   // Above the horizon of the table.
   expect(
-    told({
+    outcome({
       corners: [
         [400, 700],
         [700, 700],

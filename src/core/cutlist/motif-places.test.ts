@@ -58,7 +58,7 @@ describe('a centred motif', () => {
     expect(unplaced(line(width)).length).toBe(isMissed ? 2 : 0);
   });
 
-  test('is told with how far it misses and what would work', () => {
+  test('is shown with how far it misses and what would work', () => {
     expect(stops(line(39))[0]).toBe(
       'The front, 40 in across, can’t have its motif centred on Diamonds, 54 in between its selvages: where the pattern is right for it, it would reach 1/2 in past the edge. Match it all alike instead, join it from a whole width, turn it sideways or take another cloth.',
     );
@@ -102,13 +102,13 @@ describe('a centred motif', () => {
     });
     const list = cutList([bench], 'mm', { kinds: kindBook(RELEASED), cloths: new Map([['a', diamonds]]) });
     if (!list.ok) throw new Error(list.faults[0]!.message);
-    const told = list.value.warnings.filter(({ code }) => code === 'motif-no-place').map(({ message }) => message);
-    expect(told[0]).toMatch(/^The top, 130.54 cm across.* would reach 2.47 cm past the edge/);
+    const messages = list.value.warnings.filter(({ code }) => code === 'motif-no-place').map(({ message }) => message);
+    expect(messages[0]).toMatch(/^The top, 130.54 cm across.* would reach 2.47 cm past the edge/);
     expect(unplaced(bench, diamonds).length).toBeGreaterThan(0);
   });
 });
 
-test('parts that are to be all alike but can’t share the pattern are told', () => {
+test('parts that are to be all alike but can’t share the pattern are shown', () => {
   // Top and boxing of one width share their seam line; a stool's skirt is cut to another width and starts elsewhere.
   const wide = cloth({ repeat: { across: inches(50), along: inches(10), drop: 0 } });
   const boxed = line(0, {

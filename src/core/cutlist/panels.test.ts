@@ -203,9 +203,9 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
   ])('%s is told on the one cloth and not on the other', (code, line, bad, good) => {
     expect(codes(line, cloth(bad))).toContain(code);
     expect(codes(line, cloth(good))).not.toContain(code);
-    const told = listOf(line, cloth(bad)).warnings.find((one) => one.code === code)!;
-    expect(told.level).toBe('warn');
-    expect(told.message).toMatch(/^\S.*\.$/);
+    const warning = listOf(line, cloth(bad)).warnings.find((one) => one.code === code)!;
+    expect(warning.level).toBe('warn');
+    expect(warning.message).toMatch(/^\S.*\.$/);
   });
 
   test('fleece is turned once without a word; twice is too thick (common practice, no source)', () => {
@@ -220,7 +220,7 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
       measures: { length: inches(30), width: inches(20), thickness: inches(3) },
       cloth: { face: 'c', foam: 'f' },
     });
-    const told = (thick: number) => {
+    const warning = (thick: number) => {
       const list = cutList([bed], 'in', {
         cloths: new Map([
           ['c', cloth()],
@@ -229,8 +229,8 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
       });
       return list.ok ? list.value.warnings.map(({ code }) => code) : list.faults;
     };
-    expect(told(3)).not.toContain('foam-thickness');
-    expect(told(2)).toContain('foam-thickness');
+    expect(warning(3)).not.toContain('foam-thickness');
+    expect(warning(2)).toContain('foam-thickness');
   });
 
   test('what is supplied or reused is neither cut nor bought, and is named', () => {
@@ -252,8 +252,8 @@ describe('warnings that the cloth gives (common practice, no source)', () => {
       measures: { length: inches(30), width: inches(20), thickness: inches(3) },
       options: { piping: 'top', grain: 'straight' },
     });
-    const told = listOf(bed, cloth({ width: inches(54) })).warnings.find(({ code }) => code === 'strip-selvage')!;
-    expect(told.message).toBe(
+    const warning = listOf(bed, cloth({ width: inches(54) })).warnings.find(({ code }) => code === 'strip-selvage')!;
+    expect(warning.message).toBe(
       '2 strips across Rushes make 104 1/2 in once the selvages are off, too little for piping of 106 in: 3 are cut.',
     );
     expect(codes(bed, cloth({ width: inches(54), selvage: [0, 0] }))).not.toContain('strip-selvage');

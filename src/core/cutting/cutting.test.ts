@@ -56,7 +56,7 @@ function lie(placed: { id?: string; at: [number, number]; size: [number, number]
 }
 
 const inchesOf = (nm: number) => nm / inches(1);
-const told = (steps: readonly CutStep[]) => steps.map(({ do: what, run, cuts }) => [what, run, cuts.map(inchesOf)]);
+const inInches = (steps: readonly CutStep[]) => steps.map(({ do: what, run, cuts }) => [what, run, cuts.map(inchesOf)]);
 
 describe('the order of cuts', () => {
   test('squares the end, cuts the full widths, then parts each section', () => {
@@ -69,7 +69,7 @@ describe('the order of cuts', () => {
       ],
       31,
     );
-    expect(told(orderOfCuts(job, plan, { ...PLAIN, mayStack: false }))).toEqual([
+    expect(inInches(orderOfCuts(job, plan, { ...PLAIN, mayStack: false }))).toEqual([
       ['square', null, []],
       ['across', 'across', [21]],
       ['across', 'across', [31]],
@@ -86,7 +86,7 @@ describe('the order of cuts', () => {
       size: [13, 13] as [number, number],
     }));
     const steps = orderOfCuts(...args(lie(row, 13)), { ...PLAIN, mayStack: false });
-    expect(told(steps).at(-1)).toEqual(['piece', 'along', [0.5, 13.5, 26.5, 39.5]]);
+    expect(inInches(steps).at(-1)).toEqual(['piece', 'along', [0.5, 13.5, 26.5, 39.5]]);
     expect(steps.at(-1)!.items).toEqual([0, 1, 2]);
   });
 

@@ -50,7 +50,7 @@ const apart = () =>
   });
 
 describe('a search ends, whatever can’t be laid', () => {
-  test('a fixed part without a place is told with how far it misses, and the rest is laid', () => {
+  test('a fixed part without a place is shown with how far it misses, and the rest is laid', () => {
     const plan = laid(centred(), 0.5);
     expect(plan.unplaced.map((one) => ('piece' in one ? one.piece : ''))).toEqual(['top', 'front']);
     // The corner comes every 160 mm from 147.3 - 160 (mod 160): 24.7 mm over the right edge, or more at the left.
@@ -88,20 +88,20 @@ describe('a search ends, whatever can’t be laid', () => {
     for (const { length } of plan.lays.flatMap(({ cuts }) => cuts)) expect(length).toBeGreaterThan(inches(1.5));
   });
 
-  test('a strip of more cuts than anybody joins is told, not planned', () => {
+  test('a strip of more cuts than anybody joins is shown, not planned', () => {
     const job = jobOf({ strips: [{ id: 'mile', width: 1, length: 90_000, grain: 'across', loss: 1, qty: 1 }] });
     expect(lay(job, 10).unplaced[0]).toMatchObject({ strip: 'mile', why: expect.stringMatching(/\d+ cuts, and 400/) });
   });
 
   test('what is told on the way speaks of the same pieces: what lies, what is proven of it, and what is left out', () => {
-    const told: { used: number; bound: number; unplaced: number }[] = [];
+    const progress: { used: number; bound: number; unplaced: number }[] = [];
     nest(apart(), {
       seconds: 0.5,
       clock,
-      onProgress: ({ used, bound, unplaced }) => told.push({ used, bound, unplaced: unplaced.length }),
+      onProgress: ({ used, bound, unplaced }) => progress.push({ used, bound, unplaced: unplaced.length }),
     });
-    expect(told.length).toBeGreaterThan(0);
-    for (const { used, bound, unplaced } of told) {
+    expect(progress.length).toBeGreaterThan(0);
+    for (const { used, bound, unplaced } of progress) {
       expect(bound).toBeLessThanOrEqual(used);
       expect(unplaced).toBe(1);
     }

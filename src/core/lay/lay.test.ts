@@ -125,7 +125,7 @@ describe('small lays whose best length is plain', () => {
     expect(plan.ok && plan.value.lays[0]!.placed.length).toBe(30);
   });
 
-  test('better lays are told as they are found, with what lies where', () => {
+  test('better lays are shown as they are found, with what lies where', () => {
     const job = jobOf({
       pieces: [
         { id: 'a', size: [20, 13], qty: 9 },
@@ -142,13 +142,13 @@ describe('small lays whose best length is plain', () => {
       strips: [{ id: 's', width: 2, length: 150, grain: 'bias', loss: 2 }],
     });
     let time = 0;
-    const told: NestProgress[] = [];
-    const plan = nest(job, { seconds: 60, clock: () => (time += 40), onProgress: (one) => told.push(one) });
+    const progress: NestProgress[] = [];
+    const plan = nest(job, { seconds: 60, clock: () => (time += 40), onProgress: (one) => progress.push(one) });
     if (!plan.ok) throw new Error('refused');
-    const sketches = told.filter(({ sketch }) => sketch);
+    const sketches = progress.filter(({ sketch }) => sketch);
     expect(sketches.length).toBeGreaterThan(0);
     // Never longer than before, and each sketch reaches as far as it says and holds every piece and cut.
-    told.forEach(({ used }, i) => expect(used).toBeLessThanOrEqual(told[i - 1]?.used ?? Infinity));
+    progress.forEach(({ used }, i) => expect(used).toBeLessThanOrEqual(progress[i - 1]?.used ?? Infinity));
     for (const { used, sketch } of sketches) {
       const corners = sketch!.rings.flatMap(({ ring }) => ring);
       expect(Math.max(...corners.map(([, y]) => y))).toBe(used);
@@ -157,7 +157,7 @@ describe('small lays whose best length is plain', () => {
       expect(sketch!.rings.filter(({ isStrip }) => !isStrip)).toHaveLength(13);
       expect(sketch!.rings.some(({ isStrip }) => isStrip)).toBe(true);
     }
-    expect(plan.value.used).toBeLessThanOrEqual(told.at(-1)!.used);
+    expect(plan.value.used).toBeLessThanOrEqual(progress.at(-1)!.used);
   });
 
   test('straight cutting gives a lay that comes apart by edge-to-edge cuts, a pinwheel is refused by the check', () => {

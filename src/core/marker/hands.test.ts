@@ -63,7 +63,7 @@ describe('a move', () => {
     expect(JSON.stringify(hands.plan)).toBe(before);
   });
 
-  test('onto another piece is told with what is there, and how deep', () => {
+  test('onto another piece is shown with what is there, and how deep', () => {
     const hands = handsOn(JOB);
     const [a, b] = [hands.item('a 1')!, hands.item('b 1')!];
     const [obstacle] = hands.obstacles('b 1', { stock: 'roll', x: a.x, y: a.y, turn: 0 });

@@ -4,7 +4,7 @@ import { EMPTY_CLOTH, readClothForm, type ClothForm } from './form';
 import { readClothShape } from './rules';
 
 const form = (rest: Partial<ClothForm> = {}): ClothForm => ({ ...EMPTY_CLOTH, name: 'Reed', price: '18', ...rest });
-const told = (rest: Partial<ClothForm>) =>
+const faultsOf = (rest: Partial<ClothForm>) =>
   readClothForm(form(rest)).faults.map(({ field, message }) => `${field}: ${message}`);
 
 describe('a cloth as it is typed', () => {
@@ -129,9 +129,9 @@ describe('a fault in a cloth is one sentence at its field', () => {
       { sellingStep: '0' },
       'sellingStep: The selling step is more than zero: the shortest length that the shop adds.',
     ],
-  ])('%s', (_, rest, message) => expect(told(rest)).toEqual([message]));
+  ])('%s', (_, rest, message) => expect(faultsOf(rest)).toEqual([message]));
 
-  test('a length that is none is told at its field alone, whatever else hangs on it', () => {
+  test('a length that is none is shown at its field alone, whatever else hangs on it', () => {
     for (const field of [
       'width',
       'selvageLeft',
@@ -147,11 +147,11 @@ describe('a fault in a cloth is one sentence at its field', () => {
     }
   });
 
-  test('several are all told', () => {
-    expect(told({ name: '', width: 'x', price: 'dear', currency: '' })).toHaveLength(4);
+  test('several are all shown', () => {
+    expect(faultsOf({ name: '', width: 'x', price: 'dear', currency: '' })).toHaveLength(4);
   });
 
-  test('what no form would send is told by its field', () => {
+  test('what no form would send is shown by its field', () => {
     const shape = readClothShape({ ...form(), turns: 'upside down', weight: undefined, notes: 'n'.repeat(4001) });
     if ('value' in shape) throw new Error('a cloth of no shape was taken');
     expect(shape.faults.map(({ field }) => field).sort()).toEqual(['notes', 'turns', 'weight']);

@@ -139,7 +139,7 @@ describe('a sheet on a device', () => {
         expect(first!.waiting.length + second!.waiting.length).toBe(0);
         expect(stepsOf(first!)).toEqual([...server.ticks.keys()].sort((a, b) => a - b));
         expect(stepsOf(second!)).toEqual(stepsOf(first!));
-        // Every tick that was made is kept, was taken back, or is told as a conflict: with none taken back, nothing is lost.
+        // Every tick that was made is kept, was taken back, or is shown as a conflict: with none taken back, nothing is lost.
         if (!all.some(({ act }) => act === 'untick')) {
           const wished = new Set(all.filter(({ act }) => act === 'tick').map(({ step }) => step));
           expect(new Set(stepsOf(first!))).toEqual(wished);

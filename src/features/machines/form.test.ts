@@ -84,7 +84,7 @@ describe('addresses of machines', () => {
     expect(machineFaults({ ...NO_MACHINES, [field]: text })).toEqual([]);
   });
 
-  test('several that are wrong are all told', () => {
+  test('several that are wrong are all shown', () => {
     expect(fieldsOf({ cutter: 'x', printer: 'x', tape: 'x', supplier: 'x' })).toEqual([
       'cutter',
       'printer',

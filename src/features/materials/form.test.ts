@@ -84,7 +84,7 @@ describe('a notion as it is typed', () => {
   });
 });
 
-describe('a fault is told at its field, in a sentence', () => {
+describe('a fault is shown at its field, in a sentence', () => {
   test.each<[string, Partial<MaterialForm>, string, RegExp]>([
     ['no name', { name: '  ' }, 'name', /^Give it a name\.$/],
     ['a name too long', { name: 'x'.repeat(121) }, 'name', /at most 120 letters/],
@@ -105,7 +105,7 @@ describe('a fault is told at its field, in a sentence', () => {
     expect(faultsOf({ ...cord, pricePer: 'piece' })).toEqual({ pricePer: 'A price is for one yard or metre.' });
   });
 
-  test('several at once are all told', () => {
+  test('several at once are all shown', () => {
     expect(Object.keys(faultsOf({ ...zip, name: '', price: '', length: 'long' })).sort()).toEqual([
       'length',
       'name',

@@ -15,7 +15,7 @@ const line = (rest: Partial<LineForm> = {}): LineForm => ({
   cloth: { face: '4' },
   ...rest,
 });
-const told = (form: LineForm) =>
+const faultsOf = (form: LineForm) =>
   readLineForm(form, 'in', '1', BUILT_IN).faults.map(({ field, message }) => `${field}: ${message}`);
 
 describe('a new line', () => {
@@ -100,10 +100,10 @@ describe('a line as it is typed', () => {
         'cloth.face: Choose the cloth.',
       ],
     ],
-  ])('%s is told at its field', (_, rest, expected) => expect(told(line(rest))).toEqual(expected));
+  ])('%s is shown at its field', (_, rest, expected) => expect(faultsOf(line(rest))).toEqual(expected));
 
-  test('a length that is none is told where it stands, also in one turn of a hem, which is then left out', () => {
-    expect(told(line({ typed: { width: 'wide', height: '16' } }))).toEqual([
+  test('a length that is none is shown where it stands, also in one turn of a hem, which is then left out', () => {
+    expect(faultsOf(line({ typed: { width: 'wide', height: '16' } }))).toEqual([
       expect.stringMatching(/^typed\.width: “wide” is not a length/),
     ]);
     const { line: read, faults } = readLineForm(
@@ -124,8 +124,8 @@ describe('a line as it is typed', () => {
       typed: { length: '40', width: '20', thickness: '3', cord: 'thick' },
       cloth: { face: '4' },
     });
-    expect(told(boxedLine({ piping: 'none' }))).toEqual([]);
-    expect(told(boxedLine({ piping: 'top' }))).toEqual([
+    expect(faultsOf(boxedLine({ piping: 'none' }))).toEqual([]);
+    expect(faultsOf(boxedLine({ piping: 'top' }))).toEqual([
       expect.stringMatching(/^typed\.cord: “thick” is not a length/),
     ]);
   });
@@ -143,7 +143,7 @@ describe('a line as it is typed', () => {
     expect(faults).toEqual([]);
     expect(read.options).toEqual({ [count.id]: 6 });
     for (const amount of ['101', '-1', '2.5', 'few'])
-      expect(told(strappedLine(amount))).toEqual([
+      expect(faultsOf(strappedLine(amount))).toEqual([
         `choices.${count.id}: “${amount}” is not a number of ${count.label.toLowerCase()}; write a whole number from 0 to 100.`,
       ]);
   });
@@ -167,7 +167,7 @@ describe('a line as it is typed', () => {
       [inches(12), inches(10)],
       [0, inches(10)],
     ]);
-    expect(told({ ...form, outline: '0, 0\nhere\n3, 3' })).toEqual([
+    expect(faultsOf({ ...form, outline: '0, 0\nhere\n3, 3' })).toEqual([
       'outline: “here” is not a corner; write it like 12 1/2, 3.',
     ]);
   });
@@ -210,10 +210,10 @@ describe('an order that is measured in other units from now on', () => {
     expect(lengths(inOtherUnits(there, 'mm', 'in'), 'in')).toEqual(lengths(form, 'in'));
   });
 
-  test('leaves what is no length as it was typed, to be told at its field', () => {
+  test('leaves what is no length as it was typed, to be shown at its field', () => {
     const odd = inOtherUnits(line({ typed: { width: 'wide', height: '' } }), 'in', 'mm');
     expect(odd.typed.height).toBe('');
-    expect(told(odd).find((text) => text.startsWith('typed.width'))).toContain('wide');
+    expect(faultsOf(odd).find((text) => text.startsWith('typed.width'))).toContain('wide');
   });
 
   test('has nothing to do where the units are the same', () => {

@@ -52,7 +52,7 @@ const row = (rest: Record<string, string> = {}): string[] => {
 };
 const check = (...rows: string[][]) => checkSheet({ columns, rows } satisfies Sheet, fields, room);
 const checkPartly = (...rows: string[][]) => checkSheet({ columns, rows } satisfies Sheet, fields, room, true);
-const told = (...rows: string[][]) =>
+const faultsOf = (...rows: string[][]) =>
   check(...rows).faults.map((fault) => `${columns[fault.column] ?? '-'}: ${fault.message}`);
 
 describe('columns', () => {
@@ -170,7 +170,7 @@ describe('rows', () => {
     ],
     ['a formula', { Width: '=A1*2' }, 'Width: This cell holds a formula; write its value instead.'],
     ['a size of nothing', { Width: '0' }, 'Width: Width must be more than zero.'],
-  ])('with %s are told at their cell and left out', (_, rest, message) => {
+  ])('with %s are shown at their cell and left out', (_, rest, message) => {
     const { orders, faults, badRows, goodRows } = checkPartly(row(), row(rest), row());
     expect(faults.map((fault) => `${columns[fault.column] ?? '-'}: ${fault.message}`)).toEqual([message]);
     expect([badRows, goodRows, orders.flatMap(({ rows }) => rows)]).toEqual([[1], 2, [0, 2]]);
@@ -178,7 +178,7 @@ describe('rows', () => {
 
   test('with several faults have each shown at its cell, and none twice', () => {
     expect(
-      told(row({ Customer: '', Due: '2027-13-08', Qty: '0', Width: '=B2', Height: 'tall', Fabric: 'Gold leaf' })),
+      faultsOf(row({ Customer: '', Due: '2027-13-08', Qty: '0', Width: '=B2', Height: 'tall', Fabric: 'Gold leaf' })),
     ).toEqual([
       'Width: This cell holds a formula; write its value instead.',
       'Due: “2027-13-08” is not a day without doubt; write it like 2027-02-12 or 12 Feb 2027.',
@@ -189,8 +189,8 @@ describe('rows', () => {
     ]);
   });
 
-  test('that can’t be made are told too, at the row where the sheet has no such column', () => {
-    expect(told(row({ Kind: 'zip-cushion', Width: '3' }))).toEqual([
+  test('that can’t be made are shown too, at the row where the sheet has no such column', () => {
+    expect(faultsOf(row({ Kind: 'zip-cushion', Width: '3' }))).toEqual([
       '-: Two closed ends of 2 in leave no opening in a cut edge of 3 in.',
     ]);
   });
@@ -204,8 +204,8 @@ describe('rows', () => {
     expect(orders.map(({ form }) => form.due)).toEqual(['2027-02-13']);
   });
 
-  test('of one reference but two customers are told', () => {
-    expect(told(row({ Ref: 'A' }), row({ Ref: 'A', Customer: 'Ferry' }))).toEqual([
+  test('of one reference but two customers are shown', () => {
+    expect(faultsOf(row({ Ref: 'A' }), row({ Ref: 'A', Customer: 'Ferry' }))).toEqual([
       'Ref: Order “A” is of another customer or in other units further up.',
     ]);
   });

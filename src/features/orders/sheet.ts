@@ -62,17 +62,21 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
   const at = (field: string) => fields.indexOf(field);
   sheet.rows.forEach((cells, row) => {
     if (cells.every((cell) => cell.trim() === '')) return;
-    const told: CellFault[] = [];
+    const cellFaults: CellFault[] = [];
     // One sentence a cell: what follows from the first is not told again.
     const tell = (field: string, message: string) => {
       const column = at(field);
-      if (column < 0 || !told.some((one) => one.column === column)) told.push({ row, column, message });
+      if (column < 0 || !cellFaults.some((one) => one.column === column)) cellFaults.push({ row, column, message });
     };
     cells.forEach((cell, column) => {
       if (fields[column] && !isKeepable(cell))
-        told.push({ row, column, message: 'This cell holds a character that can’t be kept; write it again by hand.' });
+        cellFaults.push({
+          row,
+          column,
+          message: 'This cell holds a character that can’t be kept; write it again by hand.',
+        });
       else if (fields[column] && cell.trimStart().startsWith('='))
-        told.push({ row, column, message: 'This cell holds a formula; write its value instead.' });
+        cellFaults.push({ row, column, message: 'This cell holds a formula; write its value instead.' });
     });
     const text = (field: string) => (at(field) < 0 ? '' : (cells[at(field)] ?? '').trim());
     const written = unitsOf(text('units'), room.workroom.units);
@@ -86,14 +90,14 @@ export function checkSheet(sheet: Sheet, fields: readonly string[], room: SheetR
     if (customer.length > 120) tell('customer', 'A customer’s name has at most 120 letters.');
     if (text('notes').length > 4000) tell('notes', 'Notes have at most 4,000 letters.');
     const made = written === null ? null : lineOf(cells, fields, written, room, tell);
-    const line = told.length > 0 ? null : made;
+    const line = cellFaults.length > 0 ? null : made;
     const key = text('order') || `${customer.toLowerCase()} ${due} ${units}`;
     const order = orders.get(key);
     if (line && order && order.lines.length >= MOST_LINES) tell('order', `An order has at most ${MOST_LINES} lines.`);
     if (line && order && (order.form.customer.toLowerCase() !== customer.toLowerCase() || order.form.units !== units))
       tell('order', `Order “${text('order')}” is of another customer or in other units further up.`);
-    if (told.length > 0) {
-      faults.push(...told);
+    if (cellFaults.length > 0) {
+      faults.push(...cellFaults);
       badRows.push(row);
       badOrders.add(key);
       return;
@@ -130,11 +134,11 @@ function lineOf(
   room: SheetRoom,
   tell: (field: string, message: string) => void,
 ): AcceptedLine | null {
-  const told = new Set<string>();
+  const cellFaults = new Set<string>();
   const fault = (field: string, message: string) => {
     // One sentence a cell: what follows from the first is not told again.
-    if (!told.has(field)) tell(field, message);
-    told.add(field);
+    if (!cellFaults.has(field)) tell(field, message);
+    cellFaults.add(field);
   };
   const text = (field: string) => (fields.includes(field) ? (cells[fields.indexOf(field)] ?? '').trim() : '');
   const kind = kindOf(text('kind'), room.kinds.current);
@@ -189,7 +193,7 @@ function lineOf(
 
   const accepted = acceptLine(line, units, room);
   if ('faults' in accepted) for (const { field, message } of accepted.faults) fault(columnOf(field), message);
-  return told.size === 0 && 'line' in accepted ? accepted.line : null;
+  return cellFaults.size === 0 && 'line' in accepted ? accepted.line : null;
 }
 
 /** A field of the form (`typed.width`) as a field of a sheet (`value:width`). */

@@ -50,7 +50,7 @@ describe('how much of it came', () => {
   });
 });
 
-describe('what can’t be is told at its field', () => {
+describe('what can’t be is shown at its field', () => {
   const fine = { length: '20 yd' };
   test.each([
     [{ length: '' }, 'length', /\S/],
@@ -75,7 +75,7 @@ describe('what can’t be is told at its field', () => {
     expect(faults({ length: '80', count }, foam)).toMatchObject({ count: 'Write a whole number from 1 to 1,000,000.' });
   });
 
-  test('of several all are told at once', () => {
+  test('of several all are shown at once', () => {
     expect(Object.keys(faults({ length: 'much', width: 'wide', price: 'dear' })).sort()).toEqual([
       'length',
       'price',

@@ -4,15 +4,15 @@ import { parseLength } from '@/core/length';
 import { EMPTY_KIND, inOrderUnits, rulesFaults, usualDue, USUAL_RULES, type WorkroomRules } from './form';
 import { readRules } from './rules';
 
-const told = (rest: Partial<WorkroomRules>) =>
+const faultsOf = (rest: Partial<WorkroomRules>) =>
   rulesFaults({ ...USUAL_RULES, ...rest }).map(({ field, message }) => `${field}: ${message}`);
 
 describe('how the workroom does things', () => {
   test('as it is usual, nothing is amiss, and empty lengths leave each kind its own', () => {
     expect(rulesFaults(USUAL_RULES)).toEqual([]);
     expect(readRules(USUAL_RULES)).toEqual({ value: USUAL_RULES });
-    expect(told({ seam: ' ', hem: ' ' })).toEqual([]);
-    expect(told({ seam: '3/8', hem: '1/4 + 1/2', fit: 'snug', dueDays: '0' })).toEqual([]);
+    expect(faultsOf({ seam: ' ', hem: ' ' })).toEqual([]);
+    expect(faultsOf({ seam: '3/8', hem: '1/4 + 1/2', fit: 'snug', dueDays: '0' })).toEqual([]);
   });
 
   test.each<[string, Partial<WorkroomRules>, string]>([
@@ -21,11 +21,11 @@ describe('how the workroom does things', () => {
     ['half a day', { dueDays: '1.5' }, 'dueDays: Write a whole number of days, up to 999.'],
     ['three years', { dueDays: '1000' }, 'dueDays: Write a whole number of days, up to 999.'],
     ['a fit of no kind', { fit: 'loose' as WorkroomRules['fit'] }, 'fit: Choose one of the fits.'],
-  ])('%s is told at its field', (_, rest, message) => expect(told(rest)).toEqual([message]));
+  ])('%s is shown at its field', (_, rest, message) => expect(faultsOf(rest)).toEqual([message]));
 
-  test('lengths that are none are told where they stand', () => {
-    expect(told({ seam: 'narrow' })).toEqual([expect.stringMatching(/^seam: “narrow” is not a length/)]);
-    expect(told({ hem: '1/4 + wide' })).toEqual([expect.stringMatching(/^hem: “wide” is not a length/)]);
+  test('lengths that are none are shown where they stand', () => {
+    expect(faultsOf({ seam: 'narrow' })).toEqual([expect.stringMatching(/^seam: “narrow” is not a length/)]);
+    expect(faultsOf({ hem: '1/4 + wide' })).toEqual([expect.stringMatching(/^hem: “wide” is not a length/)]);
   });
 
   test('what no form would send is refused by its field', () => {

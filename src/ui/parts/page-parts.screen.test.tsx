@@ -9,7 +9,7 @@ const PART = '/_next/static/chunks/a.js';
 /** Elements that the script puts into the head, in place of what the network lost. */
 const asked = () =>
   [...document.head.querySelectorAll('script, link')].map((one) => one.getAttribute('src') ?? one.getAttribute('href'));
-const told = () => document.querySelector('.page-parts')?.firstChild?.textContent ?? null;
+const notice = () => document.querySelector('.page-parts')?.firstChild?.textContent ?? null;
 /** A part of the page that the browser could not load. */
 function loses(part: HTMLElement) {
   document.body.append(part);
@@ -55,7 +55,7 @@ afterEach(() => {
 test('a script that was lost is asked for again, with the page’s nonce, later each time, and no more often than that', () => {
   PAGE_PARTS.waits.forEach((wait, i) => {
     loses(scriptFrom(PART, 'f00d'));
-    expect(told()).toBe(i < PAGE_PARTS.quiet ? null : PAGE_PARTS.words);
+    expect(notice()).toBe(i < PAGE_PARTS.quiet ? null : PAGE_PARTS.words);
     vi.advanceTimersByTime(wait - 1);
     expect(asked()).toHaveLength(i);
     vi.advanceTimersByTime(1);
@@ -82,16 +82,16 @@ test('a style sheet too; a picture, and what is not the application’s own, are
 
 test('a page that answers nothing says so in time, and no more once it does', () => {
   vi.advanceTimersByTime(PAGE_PARTS.patience - 1);
-  expect(told()).toBeNull();
+  expect(notice()).toBeNull();
   vi.advanceTimersByTime(1);
-  expect(told()).toBe(PAGE_PARTS.words);
+  expect(notice()).toBe(PAGE_PARTS.words);
   expect(document.querySelector('.page-parts button')!.textContent).toBe('Open it again');
   show(<PageAnswers />);
-  expect(told()).toBeNull();
+  expect(notice()).toBeNull();
 });
 
 test('a page that answers says nothing', () => {
   show(<PageAnswers />);
   vi.advanceTimersByTime(10 * PAGE_PARTS.patience);
-  expect(told()).toBeNull();
+  expect(notice()).toBeNull();
 });

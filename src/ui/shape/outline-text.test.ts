@@ -50,7 +50,7 @@ describe('offsets', () => {
     ]);
   });
 
-  test('a station that is not written yet is told by its number', () => {
+  test('a station that is not written yet is shown by its number', () => {
     expect(readOffsets(offsetsIn('offsets, smooth\n0: 9, 9\n24: 11,')!, 'in')).toMatchObject({
       ok: false,
       faults: [{ field: 'outline', message: expect.stringMatching(/^Station 2 needs three lengths/) }],

@@ -33,7 +33,7 @@ test('is drawn as it is written, with the sizes that the tape should find', asyn
   expect(seen()).toContain('It is drawn here.');
 });
 
-test('what is wrong with it is told at its field', () => {
+test('what is wrong with it is shown at its field', () => {
   show(<Form first={SEAT} error="A form has at least three corners." />);
   expect(seen()).toContain('A form has at least three corners.');
   expect(seen()).not.toContain('One corner a line');

@@ -95,7 +95,7 @@ test.each([{ ctrlKey: true }, { metaKey: true }, { shiftKey: true }, { button: 1
   },
 );
 
-test('the browser is told as well, as long as something is unsaved', () => {
+test('the browser is shown as well, as long as something is unsaved', () => {
   const isAsked = () => {
     const event = new Event('beforeunload', { cancelable: true });
     window.dispatchEvent(event);

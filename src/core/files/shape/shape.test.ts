@@ -8,7 +8,7 @@ const shape = (text: string, unit: 'mm' | 'cm' | 'in' | null = null) => {
   if (!read.ok) throw new Error(read.faults[0]!.message);
   return read.value;
 };
-const told = (text: string, unit: 'mm' | 'cm' | 'in' | null = null) => {
+const faultOf = (text: string, unit: 'mm' | 'cm' | 'in' | null = null) => {
   const read = readDrawing(text, unit);
   return read.ok ? 'read' : read.faults[0]!.message;
 };
@@ -97,7 +97,7 @@ describe('an outline from SVG', () => {
   test('widths in inches with a viewBox in other numbers, and transforms from the inside out', () => {
     const body = '<g transform="translate(50 7)"><g transform="scale(2)"><path d="M0 0h10v5h-10z"/></g></g>';
     expect(boxOf(shape(svg(body, 'width="10in" height="10in" viewBox="0 0 100 100"')).ring)).toEqual([50.8, 25.4]);
-    expect(told(svg(body, 'width="100" height="100"'))).toBe(
+    expect(faultOf(svg(body, 'width="100" height="100"'))).toBe(
       'The drawing does not say its unit; choose what one unit of it is.',
     );
     expect(boxOf(shape(svg(body, 'width="100" height="100"'), 'cm').ring)).toEqual([200, 100]);
@@ -158,7 +158,7 @@ describe('an outline from DXF', () => {
 
   test('a unit is asked where the file has none', () => {
     const text = dxf((file) => file.addCircle(point3d(0, 0), 10), Units.Unitless);
-    expect(told(text)).toMatch(/does not say its unit/);
+    expect(faultOf(text)).toMatch(/does not say its unit/);
     expect(boxOf(shape(text, 'in').ring)[0]).toBeCloseTo(508, 0);
   });
 });
@@ -191,7 +191,7 @@ describe('an SVG whose width and height have another ratio than its viewBox', ()
     );
     expect(boxOf(shape(svg(`${defs}<use xlink:href="#pad"/>`)).ring)[0]).toBeCloseTo(60, 0);
     // One that uses itself ends.
-    expect(told(svg('<g id="a"><use href="#a"/></g>'))).toBe('The drawing holds no line.');
+    expect(faultOf(svg('<g id="a"><use href="#a"/></g>'))).toBe('The drawing holds no line.');
   });
 });
 
@@ -332,23 +332,23 @@ describe('splines and blocks of a DXF', () => {
       'ENDBLK',
     ];
     const begun = performance.now();
-    expect(told(entityFile(entity, blocks))).toMatch(/^(The drawing|A spline)/);
+    expect(faultOf(entityFile(entity, blocks))).toMatch(/^(The drawing|A spline)/);
     expect(performance.now() - begun).toBeLessThan(1_000);
   });
 });
 
 describe('what can’t be an outline', () => {
-  test('is told at its place', () => {
-    expect(told(svg('<path d="M10 -20h100v-50"/>'))).toBe(
+  test('is shown at its place', () => {
+    expect(faultOf(svg('<path d="M10 -20h100v-50"/>'))).toBe(
       'The outline is open: it begins at 10.0, 20.0 mm and ends at 110.0, 70.0 mm.',
     );
-    expect(told(svg('<path d="M0 0L100 -100L100 0L0 -100z"/>'))).toBe(
+    expect(faultOf(svg('<path d="M0 0L100 -100L100 0L0 -100z"/>'))).toBe(
       'The outline crosses or touches itself near 50.0, 50.0 mm.',
     );
-    expect(told(svg('<text>none</text>'))).toBe('The drawing holds no line.');
-    expect(told('hello')).toMatch(/not a DXF file/);
-    expect(told('<svg><path')).toMatch(/not an SVG file/);
-    expect(told(svg('<rect width="90000" height="9"/>'))).toBe('The outline is 90 m long: is the unit right?');
+    expect(faultOf(svg('<text>none</text>'))).toBe('The drawing holds no line.');
+    expect(faultOf('hello')).toMatch(/not a DXF file/);
+    expect(faultOf('<svg><path')).toMatch(/not an SVG file/);
+    expect(faultOf(svg('<rect width="90000" height="9"/>'))).toBe('The outline is 90 m long: is the unit right?');
   });
 
   test('hostile files are refused, in no more than some times what a good file of their size takes', () => {
@@ -365,7 +365,7 @@ describe('what can’t be an outline', () => {
     ];
     const took = (text: string, isRead: boolean) => {
       const start = performance.now();
-      expect(told(text, 'mm') === 'read').toBe(isRead);
+      expect(faultOf(text, 'mm') === 'read').toBe(isRead);
       return performance.now() - start;
     };
     const good = took(

@@ -107,11 +107,11 @@ test('a search by time tells of plans on its way, each shorter than the one befo
       placed,
     });
     let time = 0;
-    const told: LayPlan[] = [];
-    const last = nest(of, { seconds: 60, clock: () => (time += 40), onBetter: (one) => told.push(one) });
-    expect(told.length).toBeGreaterThan(0);
-    for (const one of told) expect(findFaults(of, one)).toEqual([]);
-    const lengths = told.map(({ used }) => used);
+    const plans: LayPlan[] = [];
+    const last = nest(of, { seconds: 60, clock: () => (time += 40), onBetter: (one) => plans.push(one) });
+    expect(plans.length).toBeGreaterThan(0);
+    for (const one of plans) expect(findFaults(of, one)).toEqual([]);
+    const lengths = plans.map(({ used }) => used);
     expect(lengths).toEqual([...lengths].sort((a, b) => b - a));
     expect(last.ok && last.value.used).toBeLessThanOrEqual(lengths.at(-1)!);
   }

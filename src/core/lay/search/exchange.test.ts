@@ -5,9 +5,9 @@ import { findFaults, nest, type LayJob, type SharedLay } from '../index';
 import { jobArb, jobOf } from '../testing';
 
 /** A lay by so many passes, with what it published and received. */
-function layWith(job: LayJob, seed: number, steps: number, told: SharedLay[] = []) {
+function layWith(job: LayJob, seed: number, steps: number, published: SharedLay[] = []) {
   const tells: SharedLay[] = [];
-  const waiting = [...told];
+  const waiting = [...published];
   const plan = nest(job, {
     seed,
     steps,

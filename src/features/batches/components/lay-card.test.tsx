@@ -53,7 +53,7 @@ describe('a lay in its figures', () => {
     expect(textOf(card({ boundNm: 2.9 * NM.yd }))).toContain('3.4 % over the shortest possible');
   });
 
-  test('what fits nowhere is told with its reason, one or several', () => {
+  test('what fits nowhere is shown with its reason, one or several', () => {
     expect(textOf(card({ unplaced: 1, whyUnplaced: 'too wide' }))).toContain('1 piece fits nowhere too wide');
     expect(textOf(card({ unplaced: 4, whyUnplaced: 'too wide' }))).toContain('4 pieces fit nowhere');
   });

@@ -43,7 +43,7 @@ describe('while it is typed', () => {
     expect(seen()).toContain('39 in to cut from between the selvages');
   });
 
-  test('what is no length is told at once, at its field', async () => {
+  test('what is no length is shown at once, at its field', async () => {
     const { me } = open();
     await type(me, field('Left selvage'), 'narrow');
     expect(errorOf(field('Left selvage'))).toContain('narrow');
@@ -117,7 +117,7 @@ describe('saving', () => {
     expect(server.asked[0]!.args[1]).toBeNull();
   });
 
-  test('what the server finds is told at its field, and nothing is lost', async () => {
+  test('what the server finds is shown at its field, and nothing is lost', async () => {
     server.refuses({ name: 'There is a cloth of that name.', price: '“abc” is not a price in GBP.' });
     const { me } = open();
     await type(me, field('Price'), 'abc');

@@ -102,7 +102,7 @@ describe('closing a lay', () => {
     expect(sent()).toMatchObject({ events: [{ sort: 'end crooked', length: '2' }] });
   });
 
-  test('faults are told at what they are about; typing takes them away', async () => {
+  test('faults are shown at what they are about; typing takes them away', async () => {
     server.refuses({ 'remnants.0.along': 'A length is more than zero.', from: 'B-21 has no longer so much.' });
     const { me } = show(<CloseLay view={view()} />);
     await me.click(button('Cut as planned'));

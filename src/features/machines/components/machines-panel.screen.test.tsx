@@ -15,7 +15,7 @@ test('what was only looked at holds nothing that would be lost; what is typed do
   await waitFor(() => expect(hasUnsaved()).toBe(true));
 });
 
-test('an address that is none is told at its field while it is typed; a good one is saved', async () => {
+test('an address that is none is shown at its field while it is typed; a good one is saved', async () => {
   const { me } = open();
   expect(button('Saved').disabled).toBe(true);
   await type(me, field('Label printer'), 'http://127.0.0.1:4102');
@@ -39,7 +39,7 @@ test('what could not be saved since nobody answered goes with the next press', a
   expect(seen()).not.toContain('did not answer');
 });
 
-test('what the server finds is told at its field', async () => {
+test('what the server finds is shown at its field', async () => {
   server.refuses({ supplier: 'That address leads back here.' });
   const { me } = open();
   await type(me, field('Supplier’s list'), 'http://127.0.0.1:4105/prices');

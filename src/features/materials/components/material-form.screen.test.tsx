@@ -54,7 +54,7 @@ test('asks what fits the way it is counted', async () => {
   expect(field<HTMLSelectElement>('For one').value).toBe('pack');
 });
 
-test('what is wrong is told at its field before it is sent', async () => {
+test('what is wrong is shown at its field before it is sent', async () => {
   const { me } = open();
   await type(me, field('Name'), ' ');
   await type(me, field('Price'), 'dear');

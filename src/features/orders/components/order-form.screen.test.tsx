@@ -58,7 +58,7 @@ describe('while a line is typed', () => {
     expect(seen(cutTable())).toContain('front19 × 17 1⁄2');
   });
 
-  test('what is no length is told at its field, and the last cover stays to be seen', async () => {
+  test('what is no length is shown at its field, and the last cover stays to be seen', async () => {
     const { me } = open(order([typed]));
     await screen.findByText('front');
     await type(me, field('Width'), '18 oxen');
@@ -197,7 +197,7 @@ describe('saving', () => {
     expect(server.asked[0]!.args[1]).toBeNull();
   });
 
-  test('what the server refuses is told at its field of its line, and what was typed is still there', async () => {
+  test('what the server refuses is shown at its field of its line, and what was typed is still there', async () => {
     server.refuses({
       due: 'Write the day it is due.',
       'lines.0.typed.width': 'Nothing here is longer than 20 m.',
@@ -205,8 +205,8 @@ describe('saving', () => {
     });
     const { me } = open(order([typed]));
     await save(me);
-    const told = await screen.findByText('Nothing here is longer than 20 m.');
-    expect(errorOf(field('Width'))).toBe(told.textContent);
+    const message = await screen.findByText('Nothing here is longer than 20 m.');
+    expect(errorOf(field('Width'))).toBe(message.textContent);
     expect(errorOf(field('Due'))).toBe('Write the day it is due.');
     expect(seen()).toContain('This customer is not known.');
     expect(field('How many').value).toBe('6');

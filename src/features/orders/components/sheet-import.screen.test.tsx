@@ -56,7 +56,7 @@ test('where the sheet can’t be checked that is said, and nothing is brought in
 });
 
 describe('a pasted sheet', () => {
-  test('has its columns told by their names; each may mean something else, and nothing twice', async () => {
+  test('has its columns shown by their names; each may mean something else, and nothing twice', async () => {
     const me = await paste(GOOD);
     expect(field<HTMLSelectElement>('Cloth means').value).toBe('cloth:face');
     expect(field<HTMLSelectElement>('Qty means').value).toBe('qty');

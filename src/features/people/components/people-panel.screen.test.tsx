@@ -43,7 +43,7 @@ describe('who is here', () => {
     await waitFor(() => expect(asked()).toEqual(['addPerson', 'choosePerson', 'addPerson']));
   });
 
-  test('a name that is none is told at the field, and stays there', async () => {
+  test('a name that is none is shown at the field, and stays there', async () => {
     server.refuses({ name: 'Write a name of at most 60 letters.' });
     const { me } = open(null);
     await type(me, field('Name of somebody who works here'), 'x'.repeat(61));

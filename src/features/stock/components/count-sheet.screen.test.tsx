@@ -90,7 +90,7 @@ test('sums of two currencies are never added to each other', async () => {
   expect(seen()).toMatch(/In all .*£24\.00 and .*€180\.00/);
 });
 
-test('what is no amount is told at its item and keeps the count from being booked', async () => {
+test('what is no amount is shown at its item and keeps the count from being booked', async () => {
   const { me } = open();
   await type(me, field('Counted of N-2'), '12.5');
   expect(lineOf('N-2')).toContain('Write a whole number.');
@@ -114,7 +114,7 @@ test('only what was counted is booked, with what the book said when it was read,
   expect(field('Counted of B-1').value).toBe('');
 });
 
-test('what was moved meanwhile is told at its item, and the count is still there', async () => {
+test('what was moved meanwhile is shown at its item, and the count is still there', async () => {
   server.refuses({ 'rows.1': 'It was booked since you read it: 8 yd.' });
   const { me } = open();
   await type(me, field('Counted of B-1'), '9 yd');

@@ -87,7 +87,7 @@ describe('what would be lost with the page', () => {
 });
 
 describe('booking', () => {
-  test('what is missing is told at its field, and nothing is sent', async () => {
+  test('what is missing is shown at its field, and nothing is sent', async () => {
     const { me } = open();
     await type(me, field('Width'), '0');
     await me.click(button('Book it in'));
@@ -98,7 +98,7 @@ describe('booking', () => {
     expect(errorOf(field('Width'))).toBeUndefined();
   });
 
-  test('a flaw beyond the end of the cloth is told at the flaw; put right or taken out, the bolt is booked with the others', async () => {
+  test('a flaw beyond the end of the cloth is shown at the flaw; put right or taken out, the bolt is booked with the others', async () => {
     const { me } = open();
     await type(me, field('Length'), '3 yd');
     await me.click(button('Add a flaw'));
@@ -139,7 +139,7 @@ describe('booking', () => {
     expect(server.asked[0]!.request).not.toBe(server.asked[1]!.request);
   });
 
-  test('what the server refuses stays typed, told where it belongs', async () => {
+  test('what the server refuses stays typed, shown where it belongs', async () => {
     server.refuses({ lot: 'This lot is closed.', '': 'The shelf is being counted.' });
     const { me } = open();
     await type(me, field('Lot'), 'K 4');

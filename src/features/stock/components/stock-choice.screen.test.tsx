@@ -69,7 +69,7 @@ test('keeps what is chosen now', async () => {
   });
 });
 
-test('a refusal is told, and what was chosen stays', async () => {
+test('a refusal is shown, and what was chosen stays', async () => {
   server.refuses({ '': 'The batch was approved meanwhile.' });
   const { me } = open();
   await me.click(way('B-3', 'use it'));

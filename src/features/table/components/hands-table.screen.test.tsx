@@ -100,7 +100,7 @@ describe('by keyboard', () => {
     expect(figures()).toMatch(/14 1⁄4 in ?2 1⁄4 in more/);
   });
 
-  test('a piece stops at its neighbour, and is told which', () => {
+  test('a piece stops at its neighbour, and is shown which', () => {
     open();
     pick('31/1 front 1');
     keys({ key: 'ArrowDown', shiftKey: true });
@@ -259,7 +259,7 @@ describe('laying the rest again', () => {
   });
 });
 
-test('a search that breaks off is told; the next one has a worker of its own', async () => {
+test('a search that breaks off is shown; the next one has a worker of its own', async () => {
   workers = nearWorkers({
     again: () => {
       throw new Error('out of memory');

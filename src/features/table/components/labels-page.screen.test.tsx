@@ -67,7 +67,7 @@ test('the page is as large as the sheet, or on a roll as the label', async () =>
   expect(paper()).toBe('62mm 40mm');
 });
 
-test('an own size is told at its field until it is one', async () => {
+test('an own size is shown at its field until it is one', async () => {
   const { me } = open(many(1));
   await me.selectOptions(field('Size of the labels'), 'Our own size, on a roll');
   await type(me, field('Wide, mm'), '12');

@@ -115,7 +115,7 @@ test('at most three ways are laid at once, and none while none is chosen', async
   expect(button('Lay these 2 ways').disabled).toBe(false);
 });
 
-test('ways are laid beside the lay, what differs from it is told, and the better one is kept and taken', async () => {
+test('ways are laid beside the lay, what differs from it is shown, and the better one is kept and taken', async () => {
   server.gives({ ids: [17] });
   const { me } = open();
   expect(seen()).toContain('Another way appears here beside it.');
@@ -177,7 +177,7 @@ test('a way that can’t be laid says why; the others are kept', async () => {
   expect((server.asked[0]!.args[0] as { ways: Way[] }).ways.map(({ name }) => name)).toEqual(['Joined']);
 });
 
-test('a search that breaks off is told, and is over', async () => {
+test('a search that breaks off is shown, and is over', async () => {
   search = () => {
     throw new Error('out of memory');
   };

@@ -37,7 +37,7 @@ describe('a new kind', () => {
     expect(kind).toMatchObject({ name: 'Fender jacket', about: 'Two faces, laced.' });
   });
 
-  test('faults are counted, and what was written stays; a sum that is wrong is told so at its cell, each time why, until it is right', async () => {
+  test('faults are counted, and what was written stays; a sum that is wrong is shown so at its cell, each time why, until it is right', async () => {
     const { me } = open();
     await press(me, 'Add a sum');
     await type(me, field('Sums, 1, Name'), 'loop');
@@ -60,7 +60,7 @@ describe('a new kind', () => {
     await waitFor(() => expect(errorOf(cell())).toBeUndefined());
   });
 
-  test('a piece that would come to nothing on the sample is told, with what it comes to', async () => {
+  test('a piece that would come to nothing on the sample is shown, with what it comes to', async () => {
     const { me } = open();
     await press(me, 'Add a piece');
     await type(me, field('Pieces, 2, Piece'), 'strap');
@@ -86,7 +86,7 @@ describe('one that is there', () => {
     await waitFor(() => expect(sent()[1]).toEqual({ id: 1, version: 3 }));
   });
 
-  test('what the server refuses is told, and what was written is still there', async () => {
+  test('what the server refuses is shown, and what was written is still there', async () => {
     server.refuses({ name: 'Another kind has this name already.' });
     const { me } = open(own, EDITED);
     await type(me, field('Name'), 'Bolster');

@@ -54,7 +54,7 @@ describe.each(panels)('$name', ({ panel, save, label, good, bad }) => {
     expect(JSON.stringify(server.asked[0]!.args)).toContain(good);
   });
 
-  test('what is wrong is told at its field while it is typed, and is not sent', async () => {
+  test('what is wrong is shown at its field while it is typed, and is not sent', async () => {
     const { me } = show(panel());
     await type(me, field(label), bad);
     expect(errorOf(field(label))).toBeDefined();
@@ -77,7 +77,7 @@ describe.each(panels)('$name', ({ panel, save, label, good, bad }) => {
     expect(seen()).not.toContain('did not answer');
   });
 
-  test('what the server finds is told at its field', async () => {
+  test('what the server finds is shown at its field', async () => {
     const { me } = show(panel());
     await type(me, field(label), good);
     const name = { Overhead: 'overhead', 'Seam allowance': 'seam' }[label]!;
