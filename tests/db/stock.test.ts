@@ -1,6 +1,7 @@
 import { eq, sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { beforeEach, describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { inches, NM } from '@/core/length';
 import { SPLIT_PARTS } from '@/core/stock';
 import { schema } from '@/db';
@@ -219,7 +220,7 @@ describe('the ledger', () => {
         expect(flow.received + flow.counted).toBe(onHand + flow.cut + flow.used + flow.kept + flow.wasted);
         await conserves(db);
       }),
-      { numRuns: 12 },
+      { numRuns: tries(12) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import type { CutList } from '../cutlist';
 import { nest } from '../lay';
 import { inches, NM } from '../length';
@@ -133,7 +134,7 @@ describe('the stock of a lay', () => {
           expect(best.plan.lays.reduce((sum, { used }) => sum + used, 0)).toBeGreaterThan(NM.in);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: tries(40) },
     );
   });
 });

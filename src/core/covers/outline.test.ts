@@ -5,6 +5,7 @@ import BufferOp from 'jsts/org/locationtech/jts/operation/buffer/BufferOp.js';
 import OverlayOp from 'jsts/org/locationtech/jts/operation/overlay/OverlayOp.js';
 import BufferParameters from 'jsts/org/locationtech/jts/operation/buffer/BufferParameters.js';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { inches, NM, type Nm } from '../length';
 import { arcPoints, boxSize, offsetOutline, perimeterOf } from './outline';
 
@@ -68,7 +69,7 @@ describe('an outline with its seam allowance', () => {
         const apart = OverlayOp.symDifference(polygon(offsetOutline(ring, allowance)), expected).getArea();
         expect(apart).toBeLessThan(expected.getLength() * 0.01 * NM.mm);
       }),
-      { numRuns: 80, seed: 11 },
+      { numRuns: tries(80), seed: 11 },
     );
   });
 
@@ -85,7 +86,7 @@ describe('an outline with its seam allowance', () => {
         expect(boxSize(ours)[0]).toBeGreaterThanOrEqual(boxSize(ring)[0] + 2 * allowance - 2);
         expect(boxSize(ours)[1]).toBeGreaterThanOrEqual(boxSize(ring)[1] + 2 * allowance - 2);
       }),
-      { numRuns: 50, seed: 12 },
+      { numRuns: tries(50), seed: 12 },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { latticeOf } from '../cloth';
 import { nest, type LayJob, type LayPlan, type Point } from '../lay';
 import { jobArb, jobOf } from '../lay/testing';
@@ -188,7 +189,7 @@ describe('the order of cuts', () => {
           for (const step of own) expect(crossed(step, drawing)).toEqual([]);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { phaseOf } from '../cloth';
 import type { JobPart } from '../cutlist';
 import type { LayJob, Point } from '../lay';
@@ -45,7 +46,7 @@ test('every corner of every face lies on the cloth where the plan’s own drawin
         }
       }
     }),
-    { numRuns: 40 },
+    { numRuns: tries(40) },
   );
 });
 

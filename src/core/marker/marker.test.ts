@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import type { Cloth, Turns } from '../cloth';
 import { findFaults, jobToJson, nest, planToJson, readJob, type LayJob, type Point } from '../lay';
 import { jobArb, jobOf } from '../lay/testing';
@@ -45,7 +46,7 @@ describe('a lay document', () => {
           plan: { lays: plan.lays, unplaced: plan.unplaced, used: plan.used, bound: plan.bound },
         });
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 

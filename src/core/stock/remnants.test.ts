@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { inches, NM } from '../length';
 import { findFaults, nest, type LayPlan } from '../lay';
 import { jobOf } from '../lay/testing';
@@ -121,7 +122,7 @@ describe('remnants', () => {
         expect(SPLIT_PARTS.reduce((sum, name) => sum + split[name], 0)).toBe(lay!.used);
         expect(SPLIT_PARTS.every((name) => Number.isInteger(split[name]) && split[name] >= 0)).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 });
@@ -191,7 +192,7 @@ describe('slivers', () => {
           });
         }
       }),
-      { numRuns: 80 },
+      { numRuns: tries(80) },
     );
   });
 });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { NM } from '@/core/length';
 import { attributes, markup, numbersOf } from '../testing/markup';
 import { ClothPattern, ClothSwatch } from './cloth-pattern';
@@ -79,7 +80,7 @@ describe('drawn', () => {
           expect(Number(attributes(html, 'width')[0])).toBeGreaterThan(0);
         },
       ),
-      { numRuns: 40 },
+      { numRuns: tries(40) },
     );
   });
 

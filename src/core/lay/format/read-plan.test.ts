@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { NM } from '../../length';
 import { findFaults, nest, planToJson, readPlan, type LayPlan } from '../index';
 import { jobArb, jobOf, lay } from '../testing';
@@ -23,7 +24,7 @@ describe('a plan read back', () => {
         expect(read.value.lays.map(({ stock }) => stock)).toEqual(made.lays.map(({ stock }) => stock));
         expect(read.value.unplaced).toEqual(made.unplaced);
       }),
-      { numRuns: 40 },
+      { numRuns: tries(40) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { Bands } from './bands';
 import type { Profile } from './columns';
 
@@ -43,7 +44,7 @@ describe('bands', () => {
           expect(filled(boxes, high).lowestAt(x, profile(w, h), least, Infinity, 0, 0)).toBe(wanted);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: tries(400) },
     );
   });
 
@@ -69,7 +70,7 @@ describe('bands', () => {
           );
         },
       ),
-      { numRuns: 300 },
+      { numRuns: tries(300) },
     );
   });
 
@@ -103,7 +104,7 @@ describe('bands', () => {
           expect(missed).toEqual([]);
         },
       ),
-      { numRuns: 200 },
+      { numRuns: tries(200) },
     );
   });
 

@@ -1,6 +1,7 @@
 import type { Box } from '../model/box';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { NM } from '../../length';
 import { cutFromGaps, leastGap } from '../strips/from-gaps';
 import { freeBoxes, without } from './free-boxes';
@@ -45,7 +46,7 @@ describe('free rectangles', () => {
         for (const one of largest) expect(found).toContainEqual(one);
         for (const one of found) expect(free).toContainEqual(one);
       }),
-      { numRuns: 120 },
+      { numRuns: tries(120) },
     );
   });
 
@@ -106,7 +107,7 @@ describe('bias from gaps', () => {
           expect(joined).toBeLessThanOrEqual(want.length + want.least);
         },
       ),
-      { numRuns: 200 },
+      { numRuns: tries(200) },
     );
   });
 

@@ -1,6 +1,7 @@
 import type { Box } from '../model/box';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { FreeSpace, nowhere, type SpaceRule } from './free-space';
 
 const [WIDTH, HEIGHT] = [24, 60];
@@ -50,7 +51,7 @@ describe('free cloth', () => {
           // With ties the one further left; `tight` asks for the narrowest free width instead.
           if (rule !== 'tight') expect(best.x).toBe(first[0]);
         }),
-        { numRuns: 400 },
+        { numRuns: tries(400) },
       );
     },
   );
@@ -86,7 +87,7 @@ describe('free cloth', () => {
           expect(isFree(taken, best.x, best.y, w, h)).toBe(true);
         },
       ),
-      { numRuns: 400 },
+      { numRuns: tries(400) },
     );
   });
 

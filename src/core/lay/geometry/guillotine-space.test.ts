@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import type { Box } from '../model/box';
 import { nowhere, type SpaceRule } from './free-space';
 import { GuillotineSpace } from './guillotine-space';
@@ -54,7 +55,7 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
           for (const other of boxes.slice(i + 1)) expect(meet(one, other)).toBe(false);
         expect(comesFree(boxes)).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 
@@ -65,7 +66,7 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
         for (const [, , , y1] of boxes) expect(y1).toBeLessThanOrEqual(top);
         expect(comesFree(boxes)).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 
@@ -79,7 +80,7 @@ describe.each(RULES)('by the rule “%s”', (rule) => {
         for (const box of boxes) for (const one of flaws) expect(meet(box, one)).toBe(false);
         expect(comesFree(boxes)).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 

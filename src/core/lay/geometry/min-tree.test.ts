@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { MinTree } from './min-tree';
 
 const numbers = fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 1, maxLength: 40 });
@@ -17,7 +18,7 @@ test('the first place below a limit is the one that a look from the left finds, 
       }
       expect(tree.firstBelow(limit)).toBe(plain.findIndex((one) => one < limit));
     }),
-    { numRuns: 300 },
+    { numRuns: tries(300) },
   );
 });
 

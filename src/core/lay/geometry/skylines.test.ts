@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { Floors, Skylines } from './skylines';
 import { comesApart, type Rect } from '../testing';
 
@@ -62,7 +63,7 @@ test('boxes laid into lowest segments leave what filling a row of heights leaves
         expect(skylines.openBelow(at, 300)).toBe(heights.reduce((sum, one) => sum + 300 - one, 0));
       }
     }),
-    { numRuns: 300 },
+    { numRuns: tries(300) },
   );
 });
 
@@ -122,7 +123,7 @@ test('with floors, whatever is laid on any segments comes apart by straight cuts
       expect(comesApart(laid)).toBe(true);
       most = Math.max(most, laid.length);
     }),
-    { numRuns: 400 },
+    { numRuns: tries(400) },
   );
   expect(most).toBeGreaterThan(15);
 });

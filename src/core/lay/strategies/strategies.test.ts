@@ -344,7 +344,7 @@ describe('the columns of free cloth', () => {
           expect(columns.lowestAt(0, box(130, 999), 0, Infinity, 0, 0)).toBe(0);
         },
       ),
-      { numRuns: 200, seed: 5 },
+      { numRuns: tries(200), seed: 5 },
     );
   });
 
@@ -464,7 +464,7 @@ describe('clearances of shapes', () => {
         if (depth > 1e-6) expect(area).toBeGreaterThan(0);
         else expect(area).toBeLessThan(1e-4);
       }),
-      { numRuns: 250 },
+      { numRuns: tries(250) },
     );
   });
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { HandLay } from '@/core/marker';
 import { jobArb, jobOf, lay } from '@/core/lay/testing';
 import { historyReducer, startOf } from './history';
@@ -40,6 +41,6 @@ test('undo gives back every state, to the first; redo every one again, to the la
       history = historyReducer(history, { is: 'change', lay: seen[0]!, said: 'again' });
       expect(history.future).toEqual([]);
     }),
-    { numRuns: 40 },
+    { numRuns: tries(40) },
   );
 });

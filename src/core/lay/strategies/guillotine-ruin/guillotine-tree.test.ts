@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { dissect, dissectedJob } from '@/bench/jobs';
 import { GuillotineTree, type PartBox } from './guillotine-tree';
 import { findFaults } from '../../check/check';
@@ -51,7 +52,7 @@ describe('the tree of cuts', () => {
         expect(laidBy(tree, boxes)).toEqual(boxes);
         expect(tree.open).toBe(0);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
     expect(treeOf(PINWHEEL, 3).isDivided).toBe(false);
     expect(treeOf(PINWHEEL.slice(1), 3).isDivided).toBe(true);
@@ -79,7 +80,7 @@ describe('the tree of cuts', () => {
         }
         expect([tree.open, tree.w[tree.free[0]!], tree.h[tree.free[0]!]]).toEqual([1, 320, 480]);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 
@@ -103,7 +104,7 @@ describe('the tree of cuts', () => {
           expect(freeArea(tree)).toBe(320 * (480 - less) - areaOf(laid));
         },
       ),
-      { numRuns: 80 },
+      { numRuns: tries(80) },
     );
     const boxes = dissected(20, 3);
     const { tree } = treeOf(boxes, 500);

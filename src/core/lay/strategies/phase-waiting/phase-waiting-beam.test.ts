@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { phaseOf, wrap } from '../../../cloth';
 import { NM } from '../../../length';
 import { canFillExactly } from '../zero-waste-beam/zero-waste-beam';
@@ -103,7 +104,7 @@ describe('beams where pieces wait for their phase', () => {
         expect(found!.placed).toBe(sorts.reduce((sum, [, qty]) => sum + qty, 0));
         expect(found!.reached / NM.in).toBeCloseTo(wanted, 6);
       }),
-      { numRuns: 60 },
+      { numRuns: tries(60) },
     );
   });
 
@@ -162,7 +163,7 @@ describe('beams where pieces wait for their phase', () => {
           expect(found!.reached).toBeLessThanOrEqual(target * NM.in);
         },
       ),
-      { numRuns: 150 },
+      { numRuns: tries(150) },
     );
     expect(whole).toBeGreaterThan(60);
   });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { expect, test } from 'vitest';
+import { tries } from '@/bench/tries';
 import { NM } from '../../../length';
 import { Corners, BeamLevel } from './corners';
 import { gatherClasses } from '../../search/part-classes';
@@ -131,7 +132,7 @@ test('the corner with the fewest choices is the one that trying all parts in all
       else if (mustTake.length > 0) expect(forced!.count).toBe(least(mustTake, ({ bound }) => bound));
       else expect([forced, fewest!.count]).toEqual([null, least(others, ({ bound, free }) => bound + free)]);
     }),
-    { numRuns: 600 },
+    { numRuns: tries(600) },
   );
   expect(forcedOnes).toBeGreaterThan(40);
 });
