@@ -36,6 +36,10 @@ export const ARCHIVED = [
   'line_materials',
   'approvals',
   'quotes',
+  'covers',
+  'cover_events',
+  'deliveries',
+  'delivery_covers',
 ] as const;
 export type ArchivedTable = (typeof ARCHIVED)[number];
 

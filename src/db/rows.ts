@@ -12,6 +12,7 @@ type ValueRow = InferSelectModel<typeof schema.lineValues>;
 type LineClothRow = InferSelectModel<typeof schema.lineCloths>;
 type LinePartRow = InferSelectModel<typeof schema.lineParts>;
 export type BatchRow = InferSelectModel<typeof schema.batches>;
+export type CoverRow = InferSelectModel<typeof schema.covers>;
 export type LayRow = InferSelectModel<typeof schema.lays>;
 
 export const toCloth = (row: ClothRow): Cloth => {

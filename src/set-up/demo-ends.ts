@@ -5,16 +5,14 @@ import { writeLength } from '@/core/length';
 import { schema, type Database } from '@/db';
 import { DEMO_COSTING } from '@/db/demo-shelf';
 import { approveBatch } from '@/features/batches/approval';
-import type { Answer } from '@/features/commands/answer';
-import { perform, type Command } from '@/features/commands/perform';
 import { closeLay } from '@/features/cutting/commands';
 import type { CutForm, EventForm } from '@/features/cutting/form';
 import { loadCut, type LayToCut } from '@/features/cutting/load-cut';
 import { editQuote, newQuote, stepQuote } from '@/features/money/commands';
-import type { Person } from '@/features/people/queries';
 import { readCosting, type CostingForm } from '@/core/cost/costing-form';
 import { findLengths } from '@/work/lengths-alone';
 import { takesAlone } from '@/records/order-takes';
+import { give, personOf } from './demo-give';
 
 // How far the demo's batches and quotes have come once its lays are made: the commands that people would have given at the screen, at the
 // times at which they would have.
@@ -22,21 +20,6 @@ import { takesAlone } from '@/records/order-takes';
 /** Most remnants that the demo's cutter keeps of a lay. */
 const MOST_KEPT = 2;
 
-/** Gives a command as somebody at some time; a refusal ends the loading. */
-async function give<I, T>(command: Command<I, T>, input: I, person: Person, now: Date): Promise<T> {
-  const answer: Answer<T> = await perform(command, input, { person, request: null, now });
-  if (!answer.ok) throw new Error(`The demo could not ${command.name}: ${answer.faults[0]!.message}`);
-  return answer.value;
-}
-
-async function personOf(db: Database, id: number): Promise<Person> {
-  const { people } = schema;
-  const [person] = await db
-    .select({ id: people.id, name: people.name, initials: people.initials, colour: people.colour })
-    .from(people)
-    .where(eq(people.id, id));
-  return person!;
-}
 const versionOf = async (db: Database, batchId: number): Promise<number> =>
   (await db.select().from(schema.batches).where(eq(schema.batches.id, batchId)))[0]!.version;
 

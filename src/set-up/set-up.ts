@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { closeDatabase, connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
+import { roomDemo } from './demo-room';
 import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
 import { layAtOnce } from '@/work/lay-batch';
 import { searchHere } from '@/work/lengths-alone';
@@ -71,7 +72,9 @@ async function loadDemo(db: Database) {
     await layAtOnce(db, batchId, DEMO_LAY_SECONDS);
     if (end === 'laid') continue;
     await approveDemo(db, batchId, people[0]!, addDays(today, end === 'cut' ? -6 : -1));
-    if (end === 'cut') await cutDemo(db, batchId, people[1]!, addDays(today, -5));
+    if (end !== 'cut') continue;
+    await cutDemo(db, batchId, people[1]!, addDays(today, -5));
+    await roomDemo(db, batchId, people, addDays(today, -5));
   }
   await quoteDemo(db, today, people[0]!);
   await db

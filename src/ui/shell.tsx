@@ -9,6 +9,7 @@ import type { ReactNode } from 'react';
 import { PersonSign } from './person-sign';
 
 const ROOMS = [
+  { href: '/room', label: 'Room' },
   { href: '/orders', label: 'Orders' },
   { href: '/cloth', label: 'Cloth' },
   { href: '/stock', label: 'Shelf' },
@@ -57,7 +58,7 @@ function Header({ person, aside }: { person: PersonHere | null; aside: ReactNode
         maxW="1600px"
         mx="auto"
       >
-        <Link href="/orders" aria-label="Jolly Bolt, to the orders" style={{ marginRight: 'auto' }}>
+        <Link href="/room" aria-label="Jolly Bolt, to the room" style={{ marginRight: 'auto' }}>
           <HStack gap="3" minH="14">
             <BoltSign />
             <Text fontFamily="heading" fontWeight="800" fontSize="xl" whiteSpace="nowrap">
@@ -79,11 +80,11 @@ function Header({ person, aside }: { person: PersonHere | null; aside: ReactNode
               <Box
                 key={href}
                 asChild
-                px={{ base: '1.5', md: '4' }}
+                px={{ base: '1', md: '4' }}
                 h={{ base: '12', lg: '16' }}
                 display="flex"
                 alignItems="center"
-                fontSize={{ base: 'sm', md: 'lg' }}
+                fontSize={{ base: '12px', sm: 'sm', md: 'lg' }}
                 fontWeight={isHere ? '700' : '500'}
                 color={isHere ? 'fg' : 'fg.muted'}
                 boxShadow={isHere ? 'inset 0 -5px 0 var(--jb-colors-tape, #f4c21f)' : 'none'}

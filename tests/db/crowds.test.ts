@@ -29,6 +29,8 @@ import { makeQuote } from '@/features/money/make-quote';
 import { emptyLine } from '@/features/orders/form';
 import * as orders from '@/features/orders/commands';
 import { importSheet } from '@/features/orders/import';
+import * as room from '@/features/room/commands';
+import { USUAL_PLACES } from '@/core/making';
 import { addPerson, removePerson } from '@/features/people/commands';
 import * as stock from '@/features/stock/commands';
 import * as table from '@/features/table/commands';
@@ -106,6 +108,21 @@ async function cut() {
   const batchId = await approved();
   value(await runCommand(closeLay, await cutForm(batchId)));
   return batchId;
+}
+const coversOf = async (batchId: number): Promise<number[]> =>
+  (
+    await db
+      .select({ id: schema.covers.id })
+      .from(schema.covers)
+      .innerJoin(schema.orderLines, eq(schema.orderLines.id, schema.covers.lineId))
+      .where(eq(schema.orderLines.batchId, batchId))
+      .orderBy(schema.covers.id)
+  ).map(({ id }) => id);
+async function packed(): Promise<number[]> {
+  const coverIds = await coversOf(await cut());
+  for (const event of ['begin', 'finish', 'pass', 'pack'])
+    value(await runCommand(room.stepCovers, { coverIds, event, note: '' }));
+  return coverIds;
 }
 async function handLay(batchId: number) {
   const { marker } = openTable((await getTableText(batchId, cloth))!);
@@ -211,6 +228,34 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     const batchId = await cut();
     const [part] = (await getCutting(batchId, cloth))!.parts;
     return each(recutPiece, { batchId, clothId: cloth, part: part!.id, itemId: bolt, length: '20', why: 'a slip' });
+  },
+  'move covers': async () => {
+    const coverIds = await coversOf(await cut());
+    return each(room.moveToPlace, { coverIds, place: 'machines' });
+  },
+  'step covers': async () => {
+    const coverIds = await coversOf(await cut());
+    return each(room.stepCovers, { coverIds, event: 'begin', note: '' });
+  },
+  'take move back': async () => {
+    const coverIds = await coversOf(await cut());
+    value(await runCommand(room.stepCovers, { coverIds, event: 'begin', note: '' }));
+    return each(room.takeMoveBack, { coverIds });
+  },
+  'hold covers': async () => {
+    const coverIds = await coversOf(await cut());
+    return each(room.holdCovers, (i: number) => ({ coverIds, hold: i % 2 ? 'customer' : null, why: '' }));
+  },
+  'save places': async () => each(room.savePlaces, { places: USUAL_PLACES }),
+  'hand over': async () => {
+    const coverIds = await packed();
+    return each(room.handOver, { orderId: order, coverIds, day: '2026-12-04', toWhom: 'the van', note: '' });
+  },
+  'take delivery back': async () => {
+    const coverIds = await packed();
+    const given = { orderId: order, coverIds, day: '2026-12-04', toWhom: 'the van', note: '' };
+    const { id } = value(await runCommand(room.handOver, given));
+    return each(room.takeDeliveryBack, { id, why: 'the wrong boat' });
   },
   'send lay to cutter': async () => {
     const answer = { id: 'job-1', state: 'waiting', progress: 0, seconds: 60, faults: [] };

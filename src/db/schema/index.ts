@@ -7,3 +7,4 @@ export * from './stock';
 export * from './money';
 export * from './cutting';
 export * from './machines';
+export * from './making';

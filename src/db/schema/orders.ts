@@ -14,6 +14,7 @@ import {
   unique,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import { LINE_STATES } from '../../core/batch/line-states';
 import { ROLES, TAKEN, type Provided, type Taken } from '../../core/covers/kind';
 import { DIRECTIONS, WIDE_WAYS } from '../../core/cutlist/panels';
 import { createdAt, id, nm, updatedAt, version, words } from './columns';
@@ -42,8 +43,8 @@ export const orders = pgTable(
     due: date('due', { mode: 'string' }).notNull(),
     units: text('units', { enum: ['in', 'mm', 'millimetres'] }).notNull(),
     notes: text('notes').notNull().default(''),
-    /** Where it is, told from the batches of its lines; a trigger keeps it (migration 0006), so that lists need not look at every line. */
-    status: text('status', { enum: ['waiting', 'batched', 'approved', 'cut'] })
+    /** Where it is, by the batches of its lines and then by its covers; triggers keep it (migration 0021), so that lists need not look at every line. */
+    status: text('status', { enum: LINE_STATES })
       .notNull()
       .default('waiting'),
     /** Text that a search looks at, in lower case: number, customer and notes; kept by a trigger. */
@@ -61,7 +62,7 @@ export const orders = pgTable(
   (t) => [
     index('orders_customer').on(t.customerId),
     index('orders_by_due')
-      .on(sql`(${t.status} = 'cut')`, t.due, t.no)
+      .on(sql`(${t.status} = 'handed over')`, t.due, t.no)
       .where(sql`${t.deletedAt} IS NULL`),
     index('orders_by_status')
       .on(t.status, t.due, t.no)

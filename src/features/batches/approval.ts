@@ -11,6 +11,7 @@ import type { CommandContext } from '@/features/commands/context';
 import { recordId } from '@/features/commands/record-id';
 import { book, lockItems } from '@/features/stock/ledger';
 import { frozenFor } from '@/records/approval';
+import { dropCovers, makeCovers } from '@/records/covers';
 
 /**
  * Approves the lays: from now on the batch and what it was made from stay as they are, and what they take of the shelf is reserved, in
@@ -68,6 +69,7 @@ export const approveBatch: Command<{ batchId: number; version: number }, { id: n
       .update(schema.batches)
       .set({ status: moved.to!, approvedAt: now, version: version + 1, updatedAt: now })
       .where(eq(schema.batches.id, batchId));
+    await makeCovers(context, batchId);
     return done({ id: batchId });
   },
 };
@@ -137,6 +139,7 @@ export const withdrawApproval: Command<{ batchId: number }, { id: number }> = {
       .update(schema.batches)
       .set({ status: moved.to!, approvedAt: null, version: sql`${schema.batches.version} + 1`, updatedAt: now })
       .where(eq(schema.batches.id, batchId));
+    await dropCovers(context, batchId);
     return done({ id: batchId });
   },
 };

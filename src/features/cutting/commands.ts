@@ -25,6 +25,7 @@ import { releaseReserved } from '@/features/batches/approval';
 import { book, lockItems, type Booking } from '@/features/stock/ledger';
 import { loadCosting } from '@/records/costing';
 import { readCosting } from '@/core/cost/costing-form';
+import { cutCovers } from '@/records/covers';
 import { readCutForm, type CutForm, type ReadCut } from './form';
 import { loadCut, type LayToCut } from './load-cut';
 import { cutShape } from './rules';
@@ -88,14 +89,16 @@ const proposalsOf = ({ remnants }: LayToCut): ReadCut['remnants'] =>
     place: '',
   }));
 
-/** Moves the batch on to `to`, cut, once all of its lays are. */
-async function endBatch({ tx, now }: CommandContext, batchId: number, to: BatchState): Promise<boolean> {
+/** Moves the batch on to `to`, cut, once all of its lays are, and the covers whose parts are all there. */
+async function endBatch(context: CommandContext, batchId: number, to: BatchState): Promise<boolean> {
+  const { tx, now } = context;
   const lays = await tx.select({ cutAt: schema.lays.cutAt }).from(schema.lays).where(eq(schema.lays.batchId, batchId));
   const isCut = lays.every(({ cutAt }) => cutAt !== null);
   await tx
     .update(schema.batches)
     .set({ ...(isCut && { status: to }), version: sql`${schema.batches.version} + 1`, updatedAt: now })
     .where(eq(schema.batches.id, batchId));
+  await cutCovers(context, batchId);
   return isCut;
 }
 

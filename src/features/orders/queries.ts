@@ -1,5 +1,5 @@
 import 'server-only';
-import { isCut } from '@/core/batch';
+import { isHandedOver } from '@/core/batch';
 import { and, arrayOverlaps, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { Cloth } from '@/core/cloth';
@@ -24,10 +24,12 @@ export interface OrderListRow {
 }
 
 const { orders, customers } = schema;
+/** How far an order is. */
+const RANK = sql`array_position(ARRAY[${sql.raw(ORDER_STATUSES.map((one) => `'${one}'`).join(', '))}], ${orders.status})`;
 const SORT_KEYS: Record<OrderSort, SortKey[]> = {
-  // Cut orders come last.
+  // What the customer has comes last.
   due: [
-    { column: sql`(${orders.status} = 'cut')`, type: 'boolean' },
+    { column: sql`(${orders.status} = 'handed over')`, type: 'boolean' },
     { column: sql`${orders.due}`, type: 'date' },
     { column: sql`${orders.no}`, type: 'int' },
   ],
@@ -37,16 +39,16 @@ const SORT_KEYS: Record<OrderSort, SortKey[]> = {
     { column: sql`${orders.no}`, type: 'int' },
   ],
   status: [
-    { column: sql`${orders.status}`, type: 'text' },
+    { column: RANK, type: 'int' },
     { column: sql`${orders.due}`, type: 'date' },
     { column: sql`${orders.no}`, type: 'int' },
   ],
 };
 const keyOf: Record<OrderSort, (row: Omit<OrderListRow, 'what'> & { name: string }) => unknown[]> = {
-  due: ({ status, due, no }) => [isCut(status), due, no],
+  due: ({ status, due, no }) => [isHandedOver(status), due, no],
   no: ({ no }) => [no],
   customer: ({ name, no }) => [name, no],
-  status: ({ status, due, no }) => [status, due, no],
+  status: ({ status, due, no }) => [ORDER_STATUSES.indexOf(status) + 1, due, no],
 };
 
 const PAGE = 30;
@@ -134,6 +136,8 @@ export async function listOrders({
   };
 }
 
+const NONE = Object.fromEntries(ORDER_STATUSES.map((status) => [status, 0])) as Record<OrderStatus, number>;
+
 /**
  * Counts by status, at the same cost in a workroom of any size: without a search each by itself and at most `MOST_COUNTED`,
  * with one in a single pass that ends at four times as many.
@@ -151,15 +155,14 @@ async function countByStatus(found: readonly (SQL | undefined)[], isSearch: bool
     : unionAll(
         some(MOST_COUNTED, 'waiting'),
         some(MOST_COUNTED, 'batched'),
-        some(MOST_COUNTED, 'approved'),
-        some(MOST_COUNTED, 'cut'),
+        ...ORDER_STATUSES.slice(2).map((status) => some(MOST_COUNTED, status)),
       );
   const rows = all.as('found');
   const counted = await db
     .select({ status: rows.status, count: sql<number>`count(*)::int` })
     .from(rows)
     .groupBy(rows.status);
-  const counts = { waiting: 0, batched: 0, approved: 0, cut: 0, areAll: true };
+  const counts = { ...NONE, areAll: true };
   for (const { status, count } of counted) counts[status] = count;
   const sum = counted.reduce((total, { count }) => total + count, 0);
   counts.areAll = !isSearch || sum < MOST_COUNTED * ORDER_STATUSES.length;

@@ -1,6 +1,6 @@
 import { LINE_STATES, type LineState } from '@/core/batch';
 
-/** Where an order is, told from the batches that its lines are in. */
+/** Where an order is, by the batches of its lines, then by its covers. */
 export const ORDER_STATUSES = LINE_STATES;
 export type OrderStatus = LineState;
 /** Orders of one status are counted up to here; a list then says "1,000+". */
@@ -13,6 +13,11 @@ export const STATUS_LABELS: Record<OrderStatus, string> = {
   batched: 'In a batch',
   approved: 'Approved',
   cut: 'Cut',
+  'in sewing': 'In sewing',
+  'to check': 'To check',
+  checked: 'Checked',
+  packed: 'Packed',
+  'handed over': 'Handed over',
 };
 
 /** `1,000+` where there may be more. */

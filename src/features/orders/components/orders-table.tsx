@@ -1,6 +1,6 @@
 'use client';
 
-import { isCut } from '@/core/batch';
+import { isHandedOver } from '@/core/batch';
 import { Copy, Trash2 } from 'lucide-react';
 import { Link } from '@/ui/link';
 import { useRouter } from 'next/navigation';
@@ -17,7 +17,7 @@ import { STATUS_LABELS, type OrderStatus } from '../status';
 import type { OrderListRow } from '../queries';
 
 const StatusBadge = ({ status }: { status: OrderStatus }) => (
-  <span className={`badge badge-${status}`}>{STATUS_LABELS[status]}</span>
+  <span className={`badge badge-${status.replaceAll(' ', '-')}`}>{STATUS_LABELS[status]}</span>
 );
 
 const column = columnsOf<OrderListRow>();
@@ -65,7 +65,7 @@ export function OrdersTable({ orders, today, server }: { orders: OrderListRow[];
         header: 'Due',
         cell: ({ row }) => {
           const { text, isLate } = dueDistance(row.original.due, day);
-          const isOpen = !isCut(row.original.status);
+          const isOpen = !isHandedOver(row.original.status);
           return (
             <span className="nowrap">
               {dueText(row.original.due, day)}

@@ -1,0 +1,3 @@
+export * from './cover-states';
+export * from './next-for-person';
+export * from './places';

@@ -1,0 +1,318 @@
+import 'server-only';
+import { asc, eq, sql } from 'drizzle-orm';
+import { placeOfCover, type CoverGroup, type CoverState, type Hold, type Place } from '@/core/making';
+import { database, schema } from '@/db';
+import { loadKindBook } from '@/db/kinds';
+import { loadPlaces } from './places';
+
+/** Covers of one line that stand together, as the room shows them. */
+export interface RoomGroup extends CoverGroup {
+  key: string;
+  place: string;
+  coverIds: number[];
+  /** Their numbers among the covers of the line, and how many the line has. */
+  numbers: number[];
+  lineQty: number;
+  orderId: number;
+  mark: number;
+  customer: string;
+  kind: string;
+  holdWhy: string;
+  initials: string;
+  colour: number;
+}
+
+/** The room as it is now. */
+export interface RoomView {
+  places: Place[];
+  groups: RoomGroup[];
+  /** Covers that were left out because the room holds more than it can show. */
+  hidden: number;
+  today: string;
+}
+
+/** Most groups that the room shows; the rest is counted. */
+const MOST_SHOWN = 400;
+
+type Row = {
+  line_id: number;
+  state: CoverState;
+  place: string | null;
+  hold: Hold | null;
+  hold_why: string;
+  person_id: number | null;
+  count: number;
+  ids: number[];
+  numbers: number[];
+  qty: number;
+  order_id: number;
+  no: number;
+  mark: number;
+  customer: string;
+  due: string;
+  kind: string;
+  kind_version: number;
+  initials: string | null;
+  colour: number | null;
+};
+
+let last: { snapshot: string; at: number; view: RoomView } | null = null;
+/** Longest time (ms) for which a view is given again: it says which day it is. */
+const LONGEST_MS = 60_000;
+
+/** The room: everything that is approved and not handed over. While nothing at all was written, it is not asked for again. */
+export async function getRoom(): Promise<RoomView> {
+  const { rows } = await database().execute<{ now: string }>(sql`SELECT pg_current_snapshot()::text AS now`);
+  const snapshot = rows[0]!.now;
+  if (last && last.snapshot === snapshot && Date.now() - last.at < LONGEST_MS) return last.view;
+  const view = await loadRoom();
+  last = { snapshot, at: Date.now(), view };
+  return view;
+}
+
+async function loadRoom(): Promise<RoomView> {
+  const db = database();
+  const [places, kinds, { rows }] = await Promise.all([
+    loadPlaces(db),
+    loadKindBook(db),
+    db.execute<Row>(sql`
+      SELECT g.*, l.qty, l.kind, l.kind_version, o.id AS order_id, o.no, o.mark, o.due::text AS due, u.name AS customer, p.initials, p.colour FROM (
+        SELECT line_id, state, place, hold, hold_why, person_id, count(*)::int AS count,
+          array_agg(id ORDER BY number) AS ids, array_agg(number ORDER BY number) AS numbers
+        FROM covers WHERE state <> 'handed over' GROUP BY line_id, state, place, hold, hold_why, person_id
+      ) g
+      JOIN order_lines l ON l.id = g.line_id JOIN orders o ON o.id = l.order_id JOIN customers u ON u.id = o.customer_id
+      LEFT JOIN people p ON p.id = g.person_id
+      WHERE o.deleted_at IS NULL ORDER BY o.due, o.no, l.position, g.state, g.ids`),
+  ]);
+  const shown = rows.slice(0, MOST_SHOWN);
+  return {
+    places,
+    groups: shown.map((row) => ({
+      key: `${row.ids[0]} ${row.state}`,
+      lineId: row.line_id,
+      state: row.state,
+      place: placeOfCover(places, row).key,
+      hold: row.hold,
+      holdWhy: row.hold_why,
+      personId: row.person_id,
+      count: row.count,
+      coverIds: row.ids,
+      numbers: row.numbers,
+      lineQty: row.qty,
+      orderId: row.order_id,
+      orderNo: row.no,
+      mark: row.mark,
+      customer: row.customer,
+      due: row.due,
+      kind: kinds.find(row.kind, row.kind_version)?.name ?? row.kind,
+      initials: row.initials ?? '',
+      colour: row.colour ?? 0,
+    })),
+    hidden: rows.slice(MOST_SHOWN).reduce((sum, { count }) => sum + count, 0),
+    today: new Date().toISOString().slice(0, 10),
+  };
+}
+
+/** One thing that happened to covers of an order, those of a line that went together in one entry. */
+export interface WayEvent {
+  key: string;
+  at: string;
+  person: string;
+  line: number;
+  kind: string;
+  numbers: number[];
+  event: string;
+  from: CoverState;
+  to: CoverState;
+  place: string;
+  note: string;
+}
+
+/** Where the covers of an order are, and what happened to each. */
+export interface OrderWay {
+  orderId: number;
+  lines: {
+    position: number;
+    kind: string;
+    qty: number;
+    states: { state: CoverState; numbers: number[]; held: string }[];
+  }[];
+  events: WayEvent[];
+  /** There is more than is shown. */
+  hasMore: boolean;
+}
+
+const MOST_EVENTS = 200;
+
+/** The way of an order through the room; null where none of it has been approved. */
+export async function orderWay(orderId: number): Promise<OrderWay | null> {
+  const db = database();
+  const { covers, coverEvents, orderLines, people } = schema;
+  const [rows, events, kinds, places] = await Promise.all([
+    db
+      .select({ cover: covers, line: orderLines })
+      .from(covers)
+      .innerJoin(orderLines, eq(orderLines.id, covers.lineId))
+      .where(eq(orderLines.orderId, orderId))
+      .orderBy(asc(orderLines.position), asc(covers.number)),
+    db
+      .select({ event: coverEvents, number: covers.number, line: orderLines, person: people.name })
+      .from(coverEvents)
+      .innerJoin(covers, eq(covers.id, coverEvents.coverId))
+      .innerJoin(orderLines, eq(orderLines.id, covers.lineId))
+      .leftJoin(people, eq(people.id, coverEvents.personId))
+      .where(eq(orderLines.orderId, orderId))
+      .orderBy(sql`${coverEvents.id} DESC`)
+      .limit(MOST_EVENTS * 10),
+    loadKindBook(db),
+    loadPlaces(db),
+  ]);
+  if (rows.length === 0) return null;
+  const nameOf = (line: { kind: string; kindVersion: number }) =>
+    kinds.find(line.kind, line.kindVersion)?.name ?? line.kind;
+  const lines: OrderWay['lines'] = [];
+  for (const { cover, line } of rows) {
+    let own = lines.find(({ position }) => position === line.position);
+    if (!own) lines.push((own = { position: line.position, kind: nameOf(line), qty: line.qty, states: [] }));
+    const held = cover.hold === null ? '' : [cover.hold, cover.holdWhy].filter(Boolean).join(': ');
+    const same = own.states.find((one) => one.state === cover.state && one.held === held);
+    if (same) same.numbers.push(cover.number);
+    else own.states.push({ state: cover.state, numbers: [cover.number], held });
+  }
+  const together: WayEvent[] = [];
+  for (const { event, number, line, person } of events) {
+    const place = placeOfCover(places, { state: event.toState, place: event.place }).name;
+    const before = together.at(-1);
+    const at = event.at.toISOString();
+    if (
+      before &&
+      before.at === at &&
+      before.line === line.position &&
+      before.event === event.event &&
+      before.note === event.note &&
+      before.place === place
+    )
+      before.numbers.unshift(number);
+    else
+      together.push({
+        key: String(event.id),
+        at,
+        person: person ?? '',
+        line: line.position,
+        kind: nameOf(line),
+        numbers: [number],
+        event: event.event,
+        from: event.fromState,
+        to: event.toState,
+        place,
+        note: event.note,
+      });
+  }
+  return { orderId, lines, events: together.slice(0, MOST_EVENTS), hasMore: together.length > MOST_EVENTS };
+}
+
+/** A delivery as it is shown and printed. */
+export interface DeliveryView {
+  id: number;
+  no: number;
+  order: { id: number; no: number; mark: number; customer: string; contact: string };
+  day: string;
+  toWhom: string;
+  note: string;
+  takenBack: { at: string; why: string } | null;
+  lines: { position: number; kind: string; numbers: number[] }[];
+  /** Covers of the order that are still to come. */
+  toCome: { position: number; kind: string; count: number }[];
+}
+
+/** All deliveries of an order, the newest first. */
+export async function deliveriesOf(
+  orderId: number,
+): Promise<{ id: number; no: number; day: string; toWhom: string; covers: number; isTakenBack: boolean }[]> {
+  const { deliveries, deliveryCovers } = schema;
+  const rows = await database()
+    .select({ delivery: deliveries, covers: sql<number>`count(${deliveryCovers.coverId})::int` })
+    .from(deliveries)
+    .leftJoin(deliveryCovers, eq(deliveryCovers.deliveryId, deliveries.id))
+    .where(eq(deliveries.orderId, orderId))
+    .groupBy(deliveries.id)
+    .orderBy(sql`${deliveries.no} DESC`);
+  return rows.map(({ delivery: { id, no, day, toWhom, takenBackAt }, covers: count }) => ({
+    id,
+    no,
+    day,
+    toWhom,
+    covers: count,
+    isTakenBack: takenBackAt !== null,
+  }));
+}
+
+/** A delivery with what is still to come of its order; null where there is none. */
+export async function getDelivery(id: number): Promise<DeliveryView | null> {
+  const db = database();
+  const { covers, customers, deliveries, deliveryCovers, orderLines, orders } = schema;
+  const [row] = await db
+    .select({ delivery: deliveries, order: orders, customer: customers })
+    .from(deliveries)
+    .innerJoin(orders, eq(orders.id, deliveries.orderId))
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(eq(deliveries.id, id));
+  if (!row) return null;
+  const [all, own, kinds] = await Promise.all([
+    db
+      .select({ cover: covers, line: orderLines })
+      .from(orderLines)
+      .leftJoin(covers, eq(covers.lineId, orderLines.id))
+      .where(eq(orderLines.orderId, row.order.id))
+      .orderBy(asc(orderLines.position), asc(covers.number)),
+    db.select({ id: deliveryCovers.coverId }).from(deliveryCovers).where(eq(deliveryCovers.deliveryId, id)),
+    loadKindBook(db),
+  ]);
+  const here = new Set(own.map((one) => one.id));
+  const lines: DeliveryView['lines'] = [];
+  const toCome: DeliveryView['toCome'] = [];
+  const positions = [...new Set(all.map(({ line }) => line.position))];
+  for (const position of positions) {
+    const some = all.filter(({ line }) => line.position === position);
+    const { line } = some[0]!;
+    const kind = kinds.find(line.kind, line.kindVersion)?.name ?? line.kind;
+    const numbers = some.flatMap(({ cover }) => (cover && here.has(cover.id) ? [cover.number] : []));
+    const given = some.filter(({ cover }) => cover && (cover.state === 'handed over' || here.has(cover.id))).length;
+    if (numbers.length > 0) lines.push({ position, kind, numbers });
+    if (given < line.qty) toCome.push({ position, kind, count: line.qty - given });
+  }
+  const { delivery, order, customer } = row;
+  return {
+    id,
+    no: delivery.no,
+    order: { id: order.id, no: order.no, mark: order.mark, customer: customer.name, contact: customer.contact },
+    day: delivery.day,
+    toWhom: delivery.toWhom,
+    note: delivery.note,
+    takenBack: delivery.takenBackAt && { at: delivery.takenBackAt.toISOString(), why: delivery.takenBackWhy },
+    lines,
+    toCome,
+  };
+}
+
+/** What heads the pages of an order; null where there is none. */
+export async function orderHead(orderId: number): Promise<{ no: number; mark: number; customer: string } | null> {
+  const { customers, orders } = schema;
+  const [row] = await database()
+    .select({ no: orders.no, mark: orders.mark, customer: customers.name })
+    .from(orders)
+    .innerJoin(customers, eq(customers.id, orders.customerId))
+    .where(eq(orders.id, orderId));
+  return row ?? null;
+}
+
+/** The packed covers of an order that can be handed over now, and how many of it stay here then. */
+export async function packedCovers(orderId: number): Promise<{ coverIds: number[]; left: number }> {
+  const { rows } = await database().execute<{ ids: number[] | null; left: number }>(sql`
+    SELECT array_agg(c.id ORDER BY l.position, c.number) FILTER (WHERE c.state = 'packed' AND c.hold IS NULL) AS ids,
+      (coalesce((SELECT sum(qty) FROM order_lines WHERE order_id = ${orderId}), 0)
+        - count(*) FILTER (WHERE c.state = 'handed over' OR (c.state = 'packed' AND c.hold IS NULL)))::int AS left
+    FROM covers c JOIN order_lines l ON l.id = c.line_id WHERE l.order_id = ${orderId}`);
+  return { coverIds: rows[0]?.ids ?? [], left: rows[0]?.left ?? 0 };
+}

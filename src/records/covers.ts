@@ -1,0 +1,135 @@
+import { and, eq, inArray, sql } from 'drizzle-orm';
+import { COVER_TRANSITIONS, type CoverEvent, type CoverState } from '@/core/making';
+import { applyTransition, movesOf } from '@/core/transitions';
+import { schema, type Transaction } from '@/db';
+import type { CoverRow } from '@/db/rows';
+import { markerOf } from './lay-marker';
+
+/** Who does something to covers, and when. */
+export interface Doing {
+  tx: Transaction;
+  now: Date;
+  person: { id: number } | null;
+}
+
+/** Every cover of a batch, from its approval on. */
+export async function makeCovers({ tx }: Doing, batchId: number): Promise<void> {
+  await tx.execute(sql`
+    INSERT INTO covers (line_id, number, state)
+    SELECT l.id, n, 'to cut' FROM order_lines l CROSS JOIN LATERAL generate_series(1, l.qty) n WHERE l.batch_id = ${batchId} ORDER BY l.id, n`);
+}
+
+/** The covers of a batch whose approval is taken back are none any more. */
+export async function dropCovers({ tx }: Doing, batchId: number): Promise<void> {
+  const { covers } = schema;
+  await tx
+    .delete(covers)
+    .where(and(inArray(covers.lineId, linesOf(tx, batchId)), inArray(covers.state, COVER_TRANSITIONS.withdraw.from)));
+}
+
+const linesOf = (tx: Transaction, batchId: number) =>
+  tx.select({ id: schema.orderLines.id }).from(schema.orderLines).where(eq(schema.orderLines.batchId, batchId));
+
+/** After a lay was closed: a cover is cut once every lay that has a part of it is. */
+export async function cutCovers(doing: Doing, batchId: number): Promise<void> {
+  const { tx } = doing;
+  const { covers, lays, orderLines, orders } = schema;
+  const open = await tx
+    .select()
+    .from(lays)
+    .where(and(eq(lays.batchId, batchId), sql`${lays.cutAt} IS NULL`));
+  const waits = new Set(open.flatMap((lay) => markerOf(lay).parts.map(({ orderNo, line }) => `${orderNo} ${line}`)));
+  const rows = await tx
+    .select({ cover: covers, no: orders.no, position: orderLines.position })
+    .from(covers)
+    .innerJoin(orderLines, eq(orderLines.id, covers.lineId))
+    .innerJoin(orders, eq(orders.id, orderLines.orderId))
+    .where(and(eq(orderLines.batchId, batchId), inArray(covers.state, movesOf(COVER_TRANSITIONS, 'cut').from)));
+  await moveCovers(
+    doing,
+    rows.filter(({ no, position }) => !waits.has(`${no} ${position}`)).map(({ cover }) => cover),
+    'cut',
+  );
+}
+
+/** How an event changes who has a cover in hand: whoever begins or mends it does; who is through with it no longer has. */
+const handsAfter = (event: CoverEvent, row: CoverRow, person: Doing['person']): number | null =>
+  event === 'begin' ? (person?.id ?? null) : event === 'find' ? row.personId : null;
+
+/**
+ * Carries one event out for covers that were read in this transaction. Gives the sentence where one of them refuses it: then none is
+ * moved.
+ */
+export async function moveCovers(
+  doing: Doing,
+  rows: readonly CoverRow[],
+  event: CoverEvent,
+  { place, note = '' }: { place?: string | null; note?: string } = {},
+): Promise<string | null> {
+  for (const { state } of rows) {
+    const { refusal } = applyTransition(COVER_TRANSITIONS, state, event);
+    if (refusal !== undefined) return refusal;
+  }
+  const { to } = movesOf(COVER_TRANSITIONS, event);
+  await changeCovers(
+    doing,
+    rows.map((row) => ({
+      row,
+      event,
+      to: { state: to, place: place === undefined ? null : place, personId: handsAfter(event, row, doing.person) },
+      note,
+    })),
+  );
+  return null;
+}
+
+interface Change {
+  row: CoverRow;
+  event: typeof schema.coverEvents.$inferInsert.event;
+  to: { state: CoverState; place: string | null; personId: number | null };
+  note?: string;
+}
+
+/** Writes what covers are now, each with its event: nothing else does. */
+export async function changeCovers({ tx, now, person }: Doing, changes: readonly Change[]): Promise<void> {
+  if (changes.length === 0) return;
+  const { covers, coverEvents } = schema;
+  const groups = new Map<string, Change[]>();
+  for (const one of changes) {
+    const key = JSON.stringify(one.to);
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  for (const group of groups.values())
+    await tx
+      .update(covers)
+      .set({ ...group[0]!.to, version: sql`${covers.version} + 1` })
+      .where(
+        inArray(
+          covers.id,
+          group.map(({ row }) => row.id),
+        ),
+      );
+  await tx.insert(coverEvents).values(
+    changes.map(({ row, event, to, note = '' }) => ({
+      coverId: row.id,
+      at: now,
+      personId: person?.id ?? null,
+      event,
+      fromState: row.state,
+      toState: to.state,
+      fromPlace: row.place,
+      place: to.place,
+      fromPersonId: row.personId,
+      note,
+    })),
+  );
+}
+
+/** Covers by their ids, locked in one order; those that are gone are left out. */
+export const lockCovers = (tx: Transaction, ids: readonly number[]): Promise<CoverRow[]> =>
+  tx
+    .select()
+    .from(schema.covers)
+    .where(inArray(schema.covers.id, [...ids]))
+    .orderBy(schema.covers.id)
+    .for('update');
