@@ -40,6 +40,10 @@ export const ARCHIVED = [
   'cover_events',
   'deliveries',
   'delivery_covers',
+  'runs',
+  'run_covers',
+  'run_ticks',
+  'run_clocks',
 ] as const;
 export type ArchivedTable = (typeof ARCHIVED)[number];
 

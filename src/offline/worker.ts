@@ -3,12 +3,12 @@ import { ExpirationPlugin } from 'workbox-expiration';
 import { registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 
-// The service worker of the cutting sheets: a sheet that was opened once opens again without the network, with the scripts, styles
+// The service worker of the cutting sheets and the sewing runs: one that was opened once opens again without the network, with the scripts, styles
 // and fonts that it was made of. Everything else goes to the network as ever.
 
 declare const self: ServiceWorkerGlobalScope;
 
-const SHEET = /^\/batches\/\d+\/cutting\/\d+\/?$/;
+const SHEET = /^\/(batches\/\d+\/cutting|sewing)\/\d+\/?$/;
 const FILES = 'files';
 const SHEETS = 'sheets';
 /** A sheet that the server does not give within so many seconds is taken from here. */

@@ -1,8 +1,14 @@
+import { randomUUID } from 'node:crypto';
 import { addDays, addHours, addMinutes, format } from 'date-fns';
 import { asc, eq } from 'drizzle-orm';
 import type { HandEvent } from '@/core/making';
 import { schema, type Database } from '@/db';
+import type { CoverRow } from '@/db/rows';
 import { handOver, holdCovers, stepCovers } from '@/features/room/commands';
+import type { Person } from '@/features/people/queries';
+import { beginRun, takeRunEntries } from '@/features/sewing/commands';
+import { loadLineSteps } from '@/features/sewing/load-run';
+import type { RunEntry } from '@/features/sewing/run-entries';
 import { give, personOf } from './demo-give';
 
 /** How far the covers of a line have come, the first ones furthest; the last figure holds for all that follow. */
@@ -29,12 +35,14 @@ export async function roomDemo(db: Database, batchId: number, people: readonly n
   let at = addHours(cutAt, 2);
   for (const [i, lineId] of lineIds.entries()) {
     const own = rows.filter((row) => row.lineId === lineId);
-    const sewer = i % 2 === 0 ? first! : second!;
+    const sewer = i < 2 ? first! : second!;
     for (const [n, cover] of own.entries()) {
       const plan = HOW_FAR[i % HOW_FAR.length]!;
       const far = plan[Math.min(n, plan.length - 1)]!;
       // Only some of what is checked is found wrong.
       const isFound = (i + n) % 3 === 0;
+      // What is being sewn just now goes on in a run, below.
+      if (far === 1) continue;
       for (const event of STEPS.slice(0, far)) {
         if (!isFound && (event === 'find' || event === 'mended')) continue;
         at = addMinutes(at, event === 'finish' ? 38 : 6);
@@ -61,6 +69,9 @@ export async function roomDemo(db: Database, batchId: number, people: readonly n
           );
       }
     }
+    const plan = HOW_FAR[i % HOW_FAR.length]!;
+    const going = own.filter((_, n) => plan[Math.min(n, plan.length - 1)] === 1).map(({ id }) => id);
+    if (going.length > 0) await sewDemo(db, going, sewer, i);
     at = addHours(at, 3);
   }
   const cut = rows.filter(({ lineId }) => lineId === lineIds.at(-1));
@@ -70,4 +81,25 @@ export async function roomDemo(db: Database, batchId: number, people: readonly n
     first!,
     addDays(new Date(), -1),
   );
+}
+
+/** A run that goes on: the first steps are done for all its covers, the next for the first of them. */
+async function sewDemo(db: Database, coverIds: number[], sewer: Person, nth: number): Promise<void> {
+  const began = addMinutes(new Date(), -25 - 10 * nth);
+  const { id: runId } = await give(beginRun, { coverIds }, sewer, began);
+  const through = 2 + (nth % 3);
+  const [{ lineId }] = (await db.select().from(schema.covers).where(eq(schema.covers.id, coverIds[0]!))) as [CoverRow];
+  const steps = (await loadLineSteps(db, [lineId])).get(lineId)!.steps.map(({ n }) => n);
+  const entries: RunEntry[] = [
+    { do: 'start', entry: randomUUID(), step: 0, at: began.toISOString() },
+    ...Array.from({ length: through }, (_, step): RunEntry => ({
+      do: 'tick',
+      entry: randomUUID(),
+      step: steps[step]!,
+      at: addMinutes(began, 6 * (step + 1)).toISOString(),
+      covers: step + 1 < through ? coverIds : coverIds.slice(0, 1),
+      answer: 'yes',
+    })),
+  ];
+  await give(takeRunEntries, { runId, entries }, sewer, new Date());
 }

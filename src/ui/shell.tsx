@@ -53,7 +53,7 @@ function Header({ person, aside }: { person: PersonHere | null; aside: ReactNode
         align="center"
         px={{ base: '4', lg: '8' }}
         minH="16"
-        columnGap={{ base: '3', lg: '8' }}
+        columnGap={{ base: '3', lg: '3', xl: '8' }}
         wrap={{ base: 'wrap', lg: 'nowrap' }}
         maxW="1600px"
         mx="auto"
@@ -80,7 +80,7 @@ function Header({ person, aside }: { person: PersonHere | null; aside: ReactNode
               <Box
                 key={href}
                 asChild
-                px={{ base: '1', md: '4' }}
+                px={{ base: '1', md: '4', lg: '2.5', xl: '4' }}
                 h={{ base: '12', lg: '16' }}
                 display="flex"
                 alignItems="center"

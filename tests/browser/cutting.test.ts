@@ -56,12 +56,10 @@ const isKept = (who: Person) =>
 /** Entries of a device that are not seen here. */
 async function sends(entries: object[]) {
   const path = `${app.url}/api${sheetPath()}`;
-  const { layVersion } = (await (await fetch(path)).json()) as {
-    layVersion: number;
-  };
+  const { version } = (await (await fetch(path)).json()) as { version: number };
   const answer = await fetch(path, {
     method: 'POST',
-    body: JSON.stringify({ request: randomUUID(), layVersion, entries }),
+    body: JSON.stringify({ request: randomUUID(), version, entries }),
     headers: { 'content-type': 'application/json', origin: app.url },
   });
   expect(answer.status).toBe(200);

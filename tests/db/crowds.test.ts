@@ -29,6 +29,7 @@ import { makeQuote } from '@/features/money/make-quote';
 import { emptyLine } from '@/features/orders/form';
 import * as orders from '@/features/orders/commands';
 import { importSheet } from '@/features/orders/import';
+import * as sewing from '@/features/sewing/commands';
 import * as room from '@/features/room/commands';
 import { USUAL_PLACES } from '@/core/making';
 import { addPerson, removePerson } from '@/features/people/commands';
@@ -118,6 +119,10 @@ const coversOf = async (batchId: number): Promise<number[]> =>
       .where(eq(schema.orderLines.batchId, batchId))
       .orderBy(schema.covers.id)
   ).map(({ id }) => id);
+async function begun(): Promise<[number[], number]> {
+  const coverIds = await coversOf(await cut());
+  return [coverIds, value(await runCommand(sewing.beginRun, { coverIds })).id];
+}
 async function packed(): Promise<number[]> {
   const coverIds = await coversOf(await cut());
   for (const event of ['begin', 'finish', 'pass', 'pack'])
@@ -160,6 +165,8 @@ async function quote() {
   return value(await makeQuote(await savedOrder([lineForm(cloth, zipped)]))).id;
 }
 const list = { asOf: '2027-01-04', supplier: 'Loom Lane', currency: 'GBP', articles: [] };
+
+const AT = '2026-11-29T10:00:00.000Z';
 
 type Ask = (i: number) => Promise<Answer<unknown>>;
 /** A row runs a command: the same one for everybody, or one of their own. */
@@ -241,6 +248,25 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     const coverIds = await coversOf(await cut());
     value(await runCommand(room.stepCovers, { coverIds, event: 'begin', note: '' }));
     return each(room.takeMoveBack, { coverIds });
+  },
+  'begin run': async () => {
+    const coverIds = await coversOf(await cut());
+    return each(sewing.beginRun, { coverIds });
+  },
+  'note sewing': async () => {
+    const [coverIds, runId] = await begun();
+    return each(sewing.takeRunEntries, (i: number) => ({
+      runId,
+      entries: [{ do: 'tick', entry: randomUUID(), step: 4 + (i % 2), at: AT, covers: coverIds, answer: 'yes' }],
+    }));
+  },
+  'note minutes': async () => {
+    const [, runId] = await begun();
+    return each(sewing.noteMinutes, () => ({ runId, minutes: 5, entry: randomUUID() }));
+  },
+  'end run': async () => {
+    const [, runId] = await begun();
+    return each(sewing.endRun, { runId });
   },
   'hold covers': async () => {
     const coverIds = await coversOf(await cut());

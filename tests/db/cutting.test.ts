@@ -123,7 +123,7 @@ describe('ticks', () => {
     await layAtOnce(db, batch, A_MOMENT);
     await approve();
     const state = (await getSheetState(batch, cloth))!;
-    expect(state).toMatchObject({ layVersion: 2, ticks: [] });
+    expect(state).toMatchObject({ version: 2, ticks: [] });
   });
 });
 

@@ -17,6 +17,9 @@ export default async function RoomPage() {
   return (
     <>
       <PageHead title="The room today" about="Where every cover is, from the cutting table to the door">
+        <Button asChild>
+          <Link href="/sewing">Sewing</Link>
+        </Button>
         <Button asChild variant="outline">
           <Link href="/piece/scan">Find a piece</Link>
         </Button>

@@ -1,3 +1,5 @@
 export * from './cover-states';
 export * from './next-for-person';
 export * from './places';
+export * from './run';
+export * from './minutes';

@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { tries } from '@/bench/tries';
+import { KINDS, type CoverStep } from '../covers';
 import { applyTransition } from '../transitions';
 import {
   COVER_EVENTS,
@@ -9,8 +10,16 @@ import {
   COVER_TRANSITIONS,
   eventsFor,
   eventTo,
+  minutesOf,
   nextForPerson,
+  openStep,
+  overlapping,
   placeOfCover,
+  settingChanges,
+  sewingSteps,
+  sewnAlike,
+  sharedMinutes,
+  throughAll,
   USUAL_PLACES,
   type CoverGroup,
   type CoverState,
@@ -142,5 +151,99 @@ describe('what is next for a person', () => {
         today,
       ),
     ).toBeNull();
+  });
+});
+
+describe('a run', () => {
+  const step = (n: number, rest: Partial<CoverStep> = {}): CoverStep => ({ n, do: `step ${n}`, ...rest });
+
+  test('leaves out what was done at the table, and not the label that is sewn in', () => {
+    const steps = [
+      step(1, { do: 'Wash the cloth.' }),
+      step(2, { do: 'Cut the parts; put a label on each.' }),
+      step(3),
+      step(4),
+      step(5, { do: 'Sew the label in.' }),
+    ];
+    expect(sewingSteps(steps).map(({ n }) => n)).toEqual([3, 4, 5]);
+    expect(sewingSteps(steps.slice(2)).map(({ n }) => n)).toEqual([3, 4, 5]);
+  });
+
+  test('every built-in kind has steps left, and the first of them cuts no cloth', () => {
+    for (const kind of KINDS) {
+      const left = sewingSteps(kind.steps.map(({ do: what }, i) => step(i + 1, { do: what })));
+      expect(left.length, kind.name).toBeGreaterThan(2);
+      expect(left[0]!.do, kind.name).not.toMatch(/label on each/);
+    }
+  });
+
+  test('says when the machine is set anew, and not when nothing changes', () => {
+    const zip = { foot: 'zip foot', stitch: 'seam' } as const;
+    expect([
+      ...settingChanges([step(1), step(2, zip), step(3), step(4, zip), step(5, { ...zip, foot: 'standard foot' })]),
+    ]).toEqual([2, 5]);
+  });
+
+  test('lines are sewn alike when their steps and settings are the same', () => {
+    expect(sewnAlike([step(1, { seam: 10 })])).toBe(sewnAlike([step(1, { seam: 12 })]));
+    expect(sewnAlike([step(1, { foot: 'zip foot' })])).not.toBe(sewnAlike([step(1)]));
+  });
+
+  test('the open step is the first that some cover is not through; who is through all is done', () => {
+    const steps = [step(3), step(4)];
+    expect(openStep(steps, [7, 8], [{ step: 3, cover: 7 }])).toBe(3);
+    const ticks = [
+      { step: 3, cover: 7 },
+      { step: 3, cover: 8 },
+      { step: 4, cover: 7 },
+    ];
+    expect(openStep(steps, [7, 8], ticks)).toBe(4);
+    expect(throughAll(steps, [7, 8], ticks)).toEqual([7]);
+    expect(openStep(steps, [7, 8], [...ticks, { step: 4, cover: 8 }])).toBeNull();
+  });
+});
+
+describe('minutes', () => {
+  const at = (hour: number, minute: number, day = 1) => Date.UTC(2026, 11, day, hour, minute);
+  const dayOf = (moment: number) => new Date(moment).toISOString().slice(0, 10);
+
+  test('ticks keep the clock honest: a longer gap is asked about, and so is a night', () => {
+    expect(minutesOf([at(9, 0), at(9, 30), at(10, 10)], 45, dayOf)).toEqual({ minutes: 70, questions: [] });
+    expect(minutesOf([at(9, 0), at(9, 30), at(12, 0)], 45, dayOf)).toEqual({
+      minutes: 30,
+      questions: [{ why: 'long gap', minutes: 150 }],
+    });
+    expect(minutesOf([at(23, 50), at(0, 10, 2)], 45, dayOf)).toEqual({
+      minutes: 0,
+      questions: [{ why: 'over night', minutes: 20 }],
+    });
+  });
+
+  test('whatever the marks, counted and asked minutes make the whole time', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(3000), { minLength: 2, maxLength: 20 }), (marks) => {
+        const moments = marks.map((minute) => at(6, 0) + minute * 60_000);
+        const { minutes, questions } = minutesOf(moments, 45, dayOf);
+        const asked = questions.reduce((sum, one) => sum + one.minutes, 0);
+        expect(minutes + asked).toBe(Math.max(...marks) - Math.min(...marks));
+        expect(questions.every((one) => one.why === 'over night' || one.minutes > 45)).toBe(true);
+      }),
+      { numRuns: tries(200) },
+    );
+  });
+
+  test('nobody sews two runs at once', () => {
+    const stretch = (personId: number | null, began: number, ended: number | null) => ({ personId, began, ended });
+    const [a, b, c, d] = [stretch(1, 0, 10), stretch(1, 9, null), stretch(2, 0, 10), stretch(1, 30, 40)] as const;
+    expect(overlapping([a, b, c, d], 20)).toEqual([[a, b]]);
+    expect(overlapping([a, b, c, d], 35)).toEqual([
+      [a, b],
+      [b, d],
+    ]);
+  });
+
+  test('shared minutes sum to what was taken', () => {
+    expect(sharedMinutes(25, 4)).toEqual([7, 6, 6, 6]);
+    expect(sharedMinutes(0, 3)).toEqual([0, 0, 0]);
   });
 });

@@ -1,8 +1,10 @@
 import { sql } from 'drizzle-orm';
 import {
   bigint,
+  boolean,
   check,
   date,
+  foreignKey,
   index,
   integer,
   pgTable,
@@ -11,6 +13,7 @@ import {
   text,
   timestamp,
   unique,
+  uuid,
 } from 'drizzle-orm/pg-core';
 import { COVER_EVENTS, COVER_STATES, HOLDS } from '../../core/making/cover-states';
 import { id, version, words } from './columns';
@@ -102,4 +105,70 @@ export const deliveryCovers = pgTable(
       .references(() => covers.id, { onDelete: 'cascade' }),
   },
   (t) => [primaryKey({ columns: [t.deliveryId, t.coverId] }), index('delivery_covers_cover').on(t.coverId)],
+);
+
+/** A run: covers that are sewn side by side, each step for all of them before the next. */
+export const runs = pgTable('runs', {
+  id: id(),
+  startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
+  personId: integer('person_id').references(() => people.id),
+  /** When its last cover was through, or it was given up. */
+  endedAt: timestamp('ended_at', { withTimezone: true }),
+});
+
+export const runCovers = pgTable(
+  'run_covers',
+  {
+    runId: integer('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    coverId: integer('cover_id')
+      .notNull()
+      .references(() => covers.id, { onDelete: 'cascade' }),
+  },
+  (t) => [primaryKey({ columns: [t.runId, t.coverId] }), index('run_covers_cover').on(t.coverId)],
+);
+
+/** Steps that are done, cover by cover. Each is ticked once, by the entry that a device made; sent again it is still that one. */
+export const runTicks = pgTable(
+  'run_ticks',
+  {
+    runId: integer('run_id').notNull(),
+    coverId: integer('cover_id').notNull(),
+    step: smallint('step').notNull(),
+    entry: uuid('entry').notNull(),
+    personId: integer('person_id').references(() => people.id),
+    /** By the device's own clock, and when it arrived here. */
+    at: timestamp('at', { withTimezone: true }).notNull(),
+    receivedAt: timestamp('received_at', { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.runId, t.step, t.coverId] }),
+    index('run_ticks_entry').on(t.entry),
+    check('run_ticks_step', sql`${t.step} > 0`),
+    foreignKey({ columns: [t.runId, t.coverId], foreignColumns: [runCovers.runId, runCovers.coverId] }).onDelete(
+      'cascade',
+    ),
+  ],
+);
+
+/** A stretch of work of one person on a run: by the clock of a device, or noted by hand afterwards. */
+export const runClocks = pgTable(
+  'run_clocks',
+  {
+    entry: uuid('entry').primaryKey(),
+    runId: integer('run_id')
+      .notNull()
+      .references(() => runs.id, { onDelete: 'cascade' }),
+    personId: integer('person_id').references(() => people.id),
+    beganAt: timestamp('began_at', { withTimezone: true }).notNull(),
+    endedAt: timestamp('ended_at', { withTimezone: true }),
+    /** Minutes as a person noted them by hand; null: the clock's. */
+    byHandMinutes: integer('by_hand_minutes'),
+  },
+  (t) => [
+    index('run_clocks_run').on(t.runId),
+    check('run_clocks_order', sql`${t.endedAt} IS NULL OR ${t.endedAt} >= ${t.beganAt}`),
+    check('run_clocks_minutes', sql`${t.byHandMinutes} IS NULL OR ${t.byHandMinutes} BETWEEN 1 AND 1440`),
+  ],
 );

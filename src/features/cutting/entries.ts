@@ -10,7 +10,8 @@ import { recordId } from '@/features/commands/record-id';
 import { EVENT_SORTS } from './form';
 import { loadCut, stepCountOf } from './load-cut';
 import { loadSheetState } from './load-sheet-state';
-import { MOST_ENTRIES, type CutEntry, type SendOutcome } from './ticks';
+import { MOST_ENTRIES } from '@/ui/kept/kept-sheet';
+import type { CutEntry, SendOutcome } from './ticks';
 
 interface SentEntries {
   batchId: number;

@@ -28,7 +28,7 @@ export async function loadSheetState(
     .where(of(cutTroubles))
     .orderBy(cutTroubles.at, cutTroubles.entry);
   return {
-    layVersion: version,
+    version: version,
     asOf: new Date().toISOString(),
     closed: row.cutAt
       ? 'This lay is cut and closed.'

@@ -1,23 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { afterSending, freshSheet, refreshed, toSend, withKept } from '@/ui/kept/kept-sheet';
 import {
-  afterSending,
   closedFor,
-  freshSheet,
   nextOpen,
-  refreshed,
+  sayLost,
   shownTicks,
   ticked,
-  toSend,
   unticked,
-  withKept,
   type CutEntry,
   type DeviceSheet,
   type SendOutcome,
   type SheetState,
 } from './ticks';
 
-const STATE: SheetState = { layVersion: 1, asOf: '', closed: '', ticks: [], troubles: [] };
+const STATE: SheetState = { version: 1, asOf: '', closed: '', ticks: [], troubles: [] };
 const EMPTY: DeviceSheet = freshSheet(STATE);
 const AT = '2026-11-29T10:00:00.000Z';
 const stepsOf = (sheet: DeviceSheet) => [...shownTicks(sheet).keys()].sort((a, b) => a - b);
@@ -62,7 +59,7 @@ describe('a sheet on a device', () => {
   });
 
   test('an older version of the lay is not taken for a newer one, nor an earlier state for a later one', () => {
-    const newer = { ...EMPTY, state: { ...STATE, layVersion: 2 } };
+    const newer = { ...EMPTY, state: { ...STATE, version: 2 } };
     expect(refreshed(newer, STATE)).toBe(newer);
     const later = { ...EMPTY, state: { ...STATE, asOf: AT } };
     expect(refreshed(later, { ...STATE, asOf: '2026-11-29T09:59:59.000Z' })).toBe(later);
@@ -71,23 +68,23 @@ describe('a sheet on a device', () => {
   test('a page whose cloth was laid again meanwhile ticks nothing: its steps are of the earlier version, and so is what waits', () => {
     const before = ticked(EMPTY, 2, 'a', AT);
     expect(closedFor(before)).toBe('');
-    const after = refreshed(before, { ...STATE, layVersion: 2 });
-    expect([after.layVersion, after.state.layVersion]).toEqual([1, 2]);
+    const after = refreshed(before, { ...STATE, version: 2 });
+    expect([after.version, after.state.version]).toEqual([1, 2]);
     expect(closedFor(after)).toContain('laid again');
   });
 
   test('opens with what the device kept: of the same lay it goes on, of an earlier one it is said, and a later one is left alone', () => {
     const kept = { ...ticked(EMPTY, 2, 'a', AT), conflicts: [{ entry: 'x', step: 1, message: 'seen by nobody yet' }] };
-    expect(withKept(freshSheet({ ...STATE, asOf: AT }), kept)).toMatchObject({
-      layVersion: 1,
+    expect(withKept(freshSheet<SheetState, CutEntry>({ ...STATE, asOf: AT }), kept, sayLost)).toMatchObject({
+      version: 1,
       state: { asOf: AT },
       waiting: [{ entry: 'a' }],
       conflicts: [{ entry: 'x' }],
     });
-    const newer = withKept(freshSheet({ ...STATE, layVersion: 2 }), kept)!;
+    const newer = withKept(freshSheet<SheetState, CutEntry>({ ...STATE, version: 2 }), kept, sayLost)!;
     expect([newer.waiting, newer.conflicts.map(({ entry }) => entry)]).toEqual([[], ['x', 'a']]);
     expect(newer.conflicts[1]!.message).toContain('the tick of step 2 was not sent');
-    expect(withKept(EMPTY, { ...kept, layVersion: 2 })).toBeNull();
+    expect(withKept(EMPTY, { ...kept, version: 2 }, sayLost)).toBeNull();
   });
 
   test('the next open step is the first that is not done', () => {

@@ -1,4 +1,5 @@
 import type { EventSort } from '@/core/stock';
+import { noted, type KeptEntry, type KeptSheet, type KeptState, type Outcome } from '@/ui/kept/kept-sheet';
 
 /** A problem at a step, in the ledger's terms. */
 export interface Trouble {
@@ -13,12 +14,13 @@ export interface Trouble {
 }
 
 /** One thing that a cutter did on a device, to be sent when there is a network. Its id stays the same however often it is sent. */
-export type CutEntry = { entry: string; step: number; at: string } & (
-  | { do: 'tick' }
-  /** Takes a tick back: that of `of`, and no other that came since. */
-  | { do: 'untick'; of: string }
-  | ({ do: 'trouble' } & Trouble)
-);
+export type CutEntry = KeptEntry &
+  (
+    | { do: 'tick' }
+    /** Takes a tick back: that of `of`, and no other that came since. */
+    | { do: 'untick'; of: string }
+    | ({ do: 'trouble' } & Trouble)
+  );
 
 /** A step that is done, as everybody sees it. */
 export interface Tick {
@@ -37,74 +39,22 @@ interface FoundTrouble extends Trouble {
   at: string;
 }
 
-/** How a sheet stands on the server. */
-export interface SheetState {
-  layVersion: number;
-  /** When the server said so, by its own clock (ISO 8601, UTC): of two states the later holds. */
-  asOf: string;
-  /** Why nothing can be ticked any more; empty while it can. */
-  closed: string;
+/** How a sheet stands on the server; its version is the lay's. */
+export interface SheetState extends KeptState {
   ticks: Tick[];
   troubles: FoundTrouble[];
 }
 
-/** Outcome of some entries: those that are dealt with, the ones among them that were not taken, and how the sheet stands. */
-export interface SendOutcome {
-  dealtWith: string[];
-  conflicts: { entry: string; step: number; message: string }[];
-  state: SheetState;
-}
+export type SendOutcome = Outcome<SheetState>;
+export type DeviceSheet = KeptSheet<SheetState, CutEntry>;
 
-/** A sheet as a device keeps it: how it stood when the network was there, and what was done since. */
-export interface DeviceSheet {
-  /** The version of the lay whose steps the page shows: what waits is of it, whatever the server has meanwhile. */
-  layVersion: number;
-  state: SheetState;
-  /** In the order in which it was done. */
-  waiting: CutEntry[];
-  /** The request that carries the first of what waits, as long as it was not answered: sent again it is the same one. */
-  sending: { request: string; count: number } | null;
-  conflicts: SendOutcome['conflicts'];
-}
-
-/** A sheet that a page opens with nothing kept. */
-export const freshSheet = (state: SheetState): DeviceSheet => ({
-  layVersion: state.layVersion,
-  state,
-  waiting: [],
-  sending: null,
-  conflicts: [],
-});
-
-/**
- * The sheet of a page with what the device kept of it before. What was done on an earlier lay is not lost but said. A page that is older
- * than what the device kept (it came from the device itself, without the network) leaves that alone: null.
- */
-export function withKept(page: DeviceSheet, kept: DeviceSheet): DeviceSheet | null {
-  if (kept.layVersion > page.layVersion) return null;
-  const state = laterOf(kept.state, page.state);
-  if (kept.layVersion < page.layVersion)
-    return { ...page, state, conflicts: [...kept.conflicts, ...kept.waiting.map(ofEarlierLay), ...page.conflicts] };
-  return {
-    ...kept,
-    state,
-    waiting: [...kept.waiting, ...page.waiting],
-    conflicts: [...kept.conflicts, ...page.conflicts],
-  };
-}
-
-const ofEarlierLay = ({ entry, step, ...one }: CutEntry): SendOutcome['conflicts'][number] => ({
-  entry,
-  step,
-  message: `This cloth was laid again since; of the earlier lay ${one.do === 'trouble' ? `“${one.why || one.sort}” at step ${step}` : `the tick of step ${step}`} was not sent.`,
-});
+/** What is said of an entry that was made on an earlier lay. */
+export const sayLost = ({ step, ...one }: CutEntry): string =>
+  `This cloth was laid again since; of the earlier lay ${one.do === 'trouble' ? `“${one.why || one.sort}” at step ${step}` : `the tick of step ${step}`} was not sent.`;
 
 /** Why nothing can be ticked on this page; empty while it can. */
-export const closedFor = ({ layVersion, state }: DeviceSheet): string =>
-  state.layVersion === layVersion ? state.closed : 'This cloth was laid again, and the steps are other ones now.';
-
-/** Most entries that are sent at once; the rest after the answer. */
-export const MOST_ENTRIES = 200;
+export const closedFor = ({ version: layVersion, state }: DeviceSheet): string =>
+  state.version === layVersion ? state.closed : 'This cloth was laid again, and the steps are other ones now.';
 
 /** A step as this device shows it. */
 export interface ShownTick extends Tick {
@@ -126,7 +76,7 @@ export function shownTicks({ state, waiting }: DeviceSheet): Map<number, ShownTi
 /** With a step ticked; nothing changes where it is ticked already, here or elsewhere. */
 export function ticked(sheet: DeviceSheet, step: number, entry: string, at: string): DeviceSheet {
   if (shownTicks(sheet).has(step)) return sheet;
-  return { ...sheet, waiting: [...sheet.waiting, { do: 'tick', entry, step, at }] };
+  return noted(sheet, { do: 'tick', entry, step, at });
 }
 
 /** With a tick taken back: one that was not sent yet is just forgotten. */
@@ -134,49 +84,12 @@ export function unticked(sheet: DeviceSheet, step: number, entry: string, at: st
   const tick = shownTicks(sheet).get(step);
   if (!tick) return sheet;
   // An entry that is being sent right now may arrive all the same, so that a tick is taken back by an entry of its own.
-  return { ...sheet, waiting: [...sheet.waiting, { do: 'untick', of: tick.entry, entry, step, at }] };
+  return noted(sheet, { do: 'untick', of: tick.entry, entry, step, at });
 }
 
 /** With something wrong noted at a step. */
-export const troubled = (
-  sheet: DeviceSheet,
-  step: number,
-  trouble: Trouble,
-  entry: string,
-  at: string,
-): DeviceSheet => ({
-  ...sheet,
-  waiting: [...sheet.waiting, { do: 'trouble', entry, step, at, ...trouble }],
-});
-
-/** The request to send now: the one that was not answered yet, or the next one of that id. */
-export function toSend(sheet: DeviceSheet, request: string): { sheet: DeviceSheet; entries: CutEntry[] } {
-  const sending = sheet.sending ?? { request, count: Math.min(sheet.waiting.length, MOST_ENTRIES) };
-  return { sheet: { ...sheet, sending }, entries: sheet.waiting.slice(0, sending.count) };
-}
-
-/** The sheet after the server has answered: what it dealt with waits no more, what it did not take is said. */
-export function afterSending(sheet: DeviceSheet, { dealtWith, conflicts, state }: SendOutcome): DeviceSheet {
-  const done = new Set(dealtWith);
-  return {
-    layVersion: sheet.layVersion,
-    state: laterOf(state, sheet.state),
-    waiting: sheet.waiting.filter(({ entry }) => !done.has(entry)),
-    sending: null,
-    conflicts: [...sheet.conflicts, ...conflicts],
-  };
-}
-
-/** The sheet as it stands on the server, with what still waits here. A state from before the one that is known is not taken. */
-export function refreshed(sheet: DeviceSheet, state: SheetState): DeviceSheet {
-  return isOlder(state, sheet.state) ? sheet : { ...sheet, state };
-}
-
-const isOlder = (one: SheetState, than: SheetState) =>
-  one.layVersion < than.layVersion || (one.layVersion === than.layVersion && one.asOf < than.asOf);
-
-/** The later of two states: the page may have been made long before what the device heard last. */
-const laterOf = (a: SheetState, b: SheetState): SheetState => (isOlder(a, b) ? b : a);
+export const troubled = (sheet: DeviceSheet, step: number, trouble: Trouble, entry: string, at: string): DeviceSheet =>
+  noted(sheet, { do: 'trouble', entry, step, at, ...trouble });
 
 /** The first step that is not done, from 1; one more than the last where all are. */
 export function nextOpen(steps: number, done: ReadonlyMap<number, unknown>): number {

@@ -3,7 +3,8 @@ import type { CutStep } from '@/core/cutting';
 import { inches } from '@/core/length';
 import { button, field, press, seen, show, type } from '@/ui/testing/screen';
 import type { SheetItem, SheetLength, SheetView } from '../sheet-view';
-import { freshSheet, ticked, troubled, unticked, type DeviceSheet, type SheetState, type Trouble } from '../ticks';
+import { freshSheet } from '@/ui/kept/kept-sheet';
+import { ticked, troubled, unticked, type DeviceSheet, type SheetState, type Trouble } from '../ticks';
 import { CuttingSheet } from './cutting-sheet';
 
 /** The sheet as this device keeps it; how it is kept and sent is tested by itself (use-cut-sheet). */
@@ -21,7 +22,7 @@ vi.mock('../device/use-cut-sheet', () => ({
     look: () => void device.looks++,
   }),
 }));
-vi.mock('../device/keep-page', () => ({ keepPage: async () => true }));
+vi.mock('@/ui/kept/keep-page', () => ({ keepPage: async () => true }));
 vi.mock('./step-picture', () => ({ StepPicture: ({ step }: { step: CutStep }) => <i data-picture={step.n} /> }));
 
 const AT = '2027-01-05T08:00:00.000Z';
@@ -29,7 +30,7 @@ const change = (to: (sheet: DeviceSheet) => DeviceSheet) => {
   device.sheet = to(device.sheet as DeviceSheet);
   device.again();
 };
-const STATE: SheetState = { layVersion: 1, asOf: AT, closed: '', ticks: [], troubles: [] };
+const STATE: SheetState = { version: 1, asOf: AT, closed: '', ticks: [], troubles: [] };
 
 const item = (name: string, copy: number, marks: SheetItem['marks'] = []): SheetItem => ({
   key: `${name} ${copy}`,

@@ -9,7 +9,7 @@ import { OrderMark } from '@/ui/order-mark';
 import { OtherCloths } from '@/ui/other-cloths';
 import { Notice, PageHead } from '@/ui/page';
 import { counted } from '@/ui/words';
-import { keepPage } from '../device/keep-page';
+import { keepPage } from '@/ui/kept/keep-page';
 import { useCutSheet } from '../device/use-cut-sheet';
 import { itemsFreed, type SheetItem, type SheetView } from '../sheet-view';
 import { stepWords } from '../step-words';

@@ -13,7 +13,7 @@ vi.mock('idb-keyval', () => ({
 
 const KEY = 'cutting-sheet 4/7';
 const AT = '2027-01-05T08:00:00.000Z';
-const START: SheetState = { layVersion: 2, asOf: AT, closed: '', ticks: [], troubles: [] };
+const START: SheetState = { version: 2, asOf: AT, closed: '', ticks: [], troubles: [] };
 
 /** A server that takes ticks, each request once, and can be out of reach or lose its answer on the way. */
 const server = {
@@ -158,8 +158,8 @@ test('while the page is seen it asks every few seconds how the sheet stands', as
 
 test('a page that is older than what the device keeps touches nothing of it', async () => {
   const newer: DeviceSheet = {
-    layVersion: 3,
-    state: { ...START, layVersion: 3 },
+    version: 3,
+    state: { ...START, version: 3 },
     waiting: [],
     sending: null,
     conflicts: [],
@@ -172,7 +172,7 @@ test('a page that is older than what the device keeps touches nothing of it', as
 
 test('a lay that was made again meanwhile closes the page, since its steps are other ones', async () => {
   const { result } = await open();
-  server.state = { ...START, layVersion: 3, asOf: '2027-01-05T09:00:00.000Z' };
+  server.state = { ...START, version: 3, asOf: '2027-01-05T09:00:00.000Z' };
   await result.current.look();
   await settled();
   await waitFor(() => expect(result.current.closed).toContain('laid again'));

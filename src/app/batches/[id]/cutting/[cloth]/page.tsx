@@ -11,5 +11,5 @@ export default async function CuttingSheetPage({ params }: { params: Promise<{ i
   const { id, cloth } = await params;
   const view = await getCuttingSheet(readId(id), readId(cloth));
   if (!view) notFound();
-  return <CuttingSheet key={`${view.clothId} ${view.state.layVersion}`} view={view} />;
+  return <CuttingSheet key={`${view.clothId} ${view.state.version}`} view={view} />;
 }

@@ -17,18 +17,18 @@ export async function GET(_request: Request, { params }: Params) {
   return state ? Response.json(state) : Response.json({ error: 'There is no such lay.' }, { status: 404 });
 }
 
-/** Takes what a device noted while somebody cut: `{ request, layVersion, entries }`. The same request twice does nothing twice. */
+/** Takes what a device noted while somebody cut: `{ request, version, entries }`. The same request twice does nothing twice. */
 export async function POST(request: Request, { params }: Params) {
   const { id, cloth } = await params;
   const body = await readBody(request, 'application/json', MOST_BYTES);
   if (body instanceof Response) return body;
-  let sent: { request?: unknown; layVersion?: unknown; entries?: unknown };
+  let sent: { request?: unknown; version?: unknown; entries?: unknown };
   try {
     sent = (JSON.parse(new TextDecoder().decode(body)) ?? {}) as typeof sent;
   } catch {
     return Response.json({ error: 'What the device sent can’t be read.' }, { status: 400 });
   }
-  const { layVersion, entries } = sent;
+  const { version: layVersion, entries } = sent;
   const which = typeof sent.request === 'string' ? sent.request : undefined;
   const answer = await runCommand(
     takeEntries,

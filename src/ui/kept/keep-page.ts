@@ -1,5 +1,5 @@
-/** Pages under this address are kept for when the network is away. */
-const SCOPE = '/batches/';
+/** Addresses that the service worker stands before; it keeps the sheets among them alone. */
+const SCOPE = '/';
 
 /**
  * Has this page and what it was made of kept on the device, so that it opens without the network. `false` where the browser keeps

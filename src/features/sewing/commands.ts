@@ -1,0 +1,273 @@
+import 'server-only';
+import { and, eq, inArray, isNull, ne } from 'drizzle-orm';
+import Joi from 'joi';
+import { COVER_TRANSITIONS, throughAll } from '@/core/making';
+import { schema } from '@/db';
+import { done, failed, gone, type Answer } from '@/features/commands/answer';
+import type { CommandContext } from '@/features/commands/context';
+import { byRules, type Command } from '@/features/commands/perform';
+import { lockCovers, moveCovers } from '@/records/covers';
+import { MOST_ENTRIES } from '@/ui/kept/kept-sheet';
+import { loadLineSteps, loadRunState, type LineSteps } from './load-run';
+import type { RunEntry, RunOutcome } from './run-entries';
+
+/** Most covers of one run: more are divided. */
+const MOST_COVERS = 200;
+const record = () => Joi.number().integer().positive().max(2_147_483_647).required();
+const coverIds = () => Joi.array().items(record()).min(1).max(MOST_COVERS);
+
+/** Begins a run: cut covers that are sewn alike, or covers that have to be mended, go to the machines together. */
+export const beginRun: Command<{ coverIds: number[] }, { id: number }> = {
+  name: 'begin run',
+  read: byRules(
+    Joi.object({
+      coverIds: coverIds()
+        .required()
+        .messages({ 'array.min': 'Choose the covers first.', 'array.max': `A run has at most ${MOST_COVERS} covers.` }),
+    }),
+  ),
+  run: async (context, { coverIds: ids }) => {
+    const { tx, now, person } = context;
+    const rows = await lockCovers(tx, ids);
+    if (rows.length < new Set(ids).size) return gone('cover');
+    const held = rows.find(({ hold }) => hold !== null);
+    if (held) return failed('', `A cover that is held is not sewn: release it first (${held.hold}).`, 'held');
+    const lines = await loadLineSteps(tx, [...new Set(rows.map(({ lineId }) => lineId))]);
+    if (new Set([...lines.values()].map(({ alike }) => alike)).size > 1)
+      return failed('', 'These covers are not sewn alike: begin a run for each.', 'unlike');
+    const refusal = await moveCovers(context, rows, 'begin');
+    if (refusal) return failed('', refusal, 'state');
+    const { runs, runCovers } = schema;
+    const [made] = await tx
+      .insert(runs)
+      .values({ startedAt: now, personId: person?.id ?? null })
+      .returning({ id: runs.id });
+    await tx.insert(runCovers).values(rows.map(({ id }) => ({ runId: made!.id, coverId: id })));
+    return done({ id: made!.id });
+  },
+};
+
+const entry = Joi.object({
+  entry: Joi.string().guid({ version: 'uuidv4' }).lowercase().required(),
+  step: Joi.number().integer().min(0).max(1000).required(),
+  at: Joi.string().isoDate().required(),
+  do: Joi.string().valid('tick', 'untick', 'start', 'stop').required(),
+  covers: coverIds().when('do', { is: Joi.valid('tick', 'untick'), then: Joi.required(), otherwise: Joi.forbidden() }),
+  answer: Joi.string().valid('yes').when('do', { is: 'tick', otherwise: Joi.forbidden() }),
+});
+
+/**
+ * Takes what a device noted at a run, in the order in which it was done there. An entry that has come before does nothing; a cover that is
+ * through its last step goes on to be checked. What can't be taken is said.
+ */
+export const takeRunEntries: Command<{ runId: number; entries: RunEntry[] }, RunOutcome> = {
+  name: 'note sewing',
+  read: byRules(Joi.object({ runId: record(), entries: Joi.array().items(entry).max(MOST_ENTRIES).required() })),
+  run: async (context, { runId, entries }): Promise<Answer<RunOutcome>> => {
+    const { tx } = context;
+    const { runs, runCovers, runTicks } = schema;
+    // Devices that send at once are taken one after the other.
+    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
+    if (!run) return gone('run');
+    const own = await tx.select({ id: runCovers.coverId }).from(runCovers).where(eq(runCovers.runId, runId));
+    const covers = await lockCovers(
+      tx,
+      own.map(({ id }) => id),
+    );
+    const [line] = (await loadLineSteps(tx, covers[0] ? [covers[0].lineId] : [])).values();
+    if (!line) return gone('run');
+    const conflicts: RunOutcome['conflicts'] = [];
+    for (const one of entries) {
+      const message = run.endedAt
+        ? await refusedUnlessKept(context, one, 'This run is over.')
+        : await take(context, one, { runId, line, covers: new Map(covers.map((cover) => [cover.id, cover])) });
+      if (message) conflicts.push({ entry: one.entry, step: one.step, message });
+    }
+    let endedAt = run.endedAt;
+    if (!endedAt) {
+      const ticks = await tx
+        .select({ step: runTicks.step, cover: runTicks.coverId })
+        .from(runTicks)
+        .where(eq(runTicks.runId, runId));
+      const through = throughAll(
+        line.steps,
+        covers.filter(({ state }) => state === 'in sewing').map(({ id }) => id),
+        ticks,
+      );
+      const finished = covers.filter(({ id }) => through.includes(id));
+      await moveCovers(context, finished, 'finish');
+      const left = covers.filter(({ id, state }) => state === 'in sewing' && !through.includes(id));
+      if (left.length === 0) endedAt = await endOf(context, runId);
+    }
+    return done({
+      dealtWith: entries.map((one) => one.entry),
+      conflicts,
+      state: await loadRunState(tx, runId, endedAt),
+    });
+  },
+};
+
+/** Ends a run and the clocks that still go on it. */
+async function endOf({ tx, now }: CommandContext, runId: number): Promise<Date> {
+  const { runs, runClocks } = schema;
+  await tx.update(runs).set({ endedAt: now }).where(eq(runs.id, runId));
+  await tx
+    .update(runClocks)
+    .set({ endedAt: now })
+    .where(and(eq(runClocks.runId, runId), isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)));
+  return now;
+}
+
+/** Nothing more is taken; but what was kept when it came the first time is no conflict. */
+async function refusedUnlessKept({ tx }: CommandContext, one: RunEntry, refusal: string): Promise<string | null> {
+  if (one.do === 'stop') return null;
+  if (one.do !== 'tick') return refusal;
+  const [kept] = await tx
+    .select({ entry: schema.runTicks.entry })
+    .from(schema.runTicks)
+    .where(eq(schema.runTicks.entry, one.entry))
+    .limit(1);
+  return kept ? null : refusal;
+}
+
+interface OfRun {
+  runId: number;
+  line: LineSteps;
+  covers: Map<number, { id: number; number: number; state: string; hold: string | null }>;
+}
+
+/** Takes one entry; the sentence where it is not taken. */
+async function take(context: CommandContext, one: RunEntry, { runId, line, covers }: OfRun): Promise<string | null> {
+  const { tx, person } = context;
+  const { runClocks, runTicks } = schema;
+  const at = new Date(one.at);
+  const personId = person?.id ?? null;
+  if (one.do === 'start') return startClock(context, one.entry, runId, at);
+  if (one.do === 'stop') {
+    const isOwn = personId === null ? isNull(runClocks.personId) : eq(runClocks.personId, personId);
+    const open = await tx
+      .select()
+      .from(runClocks)
+      .where(and(eq(runClocks.runId, runId), isOwn, isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)));
+    for (const clock of open)
+      await tx
+        .update(runClocks)
+        .set({ endedAt: new Date(Math.max(at.getTime(), clock.beganAt.getTime())) })
+        .where(eq(runClocks.entry, clock.entry));
+    return null;
+  }
+  const step = line.steps.find(({ n }) => n === one.step);
+  if (!step) return `There is no step ${one.step} in this run.`;
+  const strange = one.covers.find((cover) => !covers.has(cover));
+  if (strange !== undefined) return 'A cover of that entry is not in this run.';
+  if (one.do === 'untick') {
+    const away = one.covers.filter((cover) => covers.get(cover)!.state !== 'in sewing');
+    if (away.length > 0) return `Cover ${covers.get(away[0]!)!.number} has left the machines: its steps stay ticked.`;
+    await tx
+      .delete(runTicks)
+      .where(and(eq(runTicks.runId, runId), eq(runTicks.step, one.step), inArray(runTicks.coverId, one.covers)));
+    return null;
+  }
+  if (step.before && one.answer !== 'yes') return `Step ${one.step} asks first: ${step.before.ask}`;
+  const away = one.covers.filter((cover) => {
+    const { state, hold } = covers.get(cover)!;
+    return state !== 'in sewing' || hold !== null;
+  });
+  const here = one.covers.filter((cover) => !away.includes(cover));
+  if (here.length > 0)
+    await tx
+      .insert(runTicks)
+      .values(here.map((coverId) => ({ runId, coverId, step: one.step, entry: one.entry, personId, at })))
+      .onConflictDoNothing();
+  if (away.length === 0) return null;
+  // What was taken the first time it came is no conflict.
+  const known = await tx
+    .select({ coverId: runTicks.coverId })
+    .from(runTicks)
+    .where(and(eq(runTicks.runId, runId), eq(runTicks.step, one.step), inArray(runTicks.coverId, away)));
+  const refused = away.filter((cover) => !known.some(({ coverId }) => coverId === cover));
+  if (refused.length === 0) return null;
+  const { number, hold, state } = covers.get(refused[0]!)!;
+  return `Cover ${number} is ${hold ? `held (${hold})` : state}: step ${one.step} was not ticked for it.`;
+}
+
+/** Starts the clock of whoever is at the device: another one of theirs that goes somewhere else is stopped, and that is said. */
+async function startClock(
+  { tx, person }: CommandContext,
+  entryId: string,
+  runId: number,
+  at: Date,
+): Promise<string | null> {
+  const { runClocks } = schema;
+  const personId = person?.id ?? null;
+  const isOwn = personId === null ? isNull(runClocks.personId) : eq(runClocks.personId, personId);
+  const isGoing = and(isOwn, isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes), ne(runClocks.entry, entryId));
+  const open = personId === null ? [] : await tx.select().from(runClocks).where(isGoing);
+  const [here] = await tx
+    .select()
+    .from(runClocks)
+    .where(and(isGoing, eq(runClocks.runId, runId)));
+  if (here) return null;
+  for (const clock of open)
+    await tx
+      .update(runClocks)
+      .set({ endedAt: new Date(Math.max(at.getTime(), clock.beganAt.getTime())) })
+      .where(eq(runClocks.entry, clock.entry));
+  await tx.insert(runClocks).values({ entry: entryId, runId, personId, beganAt: at }).onConflictDoNothing();
+  return open.length > 0
+    ? `Your clock on run ${open[0]!.runId} was still going: it was stopped when this one began.`
+    : null;
+}
+
+/** Notes minutes by hand, where no clock went; they stay marked so. */
+export const noteMinutes: Command<{ runId: number; minutes: number; entry: string }, { id: number }> = {
+  name: 'note minutes',
+  read: byRules(
+    Joi.object({
+      runId: record(),
+      minutes: Joi.number()
+        .integer()
+        .min(1)
+        .max(1440)
+        .required()
+        .messages({ '*': 'Write whole minutes, at most a day of them.' }),
+      entry: Joi.string().guid({ version: 'uuidv4' }).lowercase().required(),
+    }),
+  ),
+  run: async ({ tx, now, person }, { runId, minutes, entry: entryId }) => {
+    const { runs, runClocks } = schema;
+    const [run] = await tx.select({ id: runs.id }).from(runs).where(eq(runs.id, runId)).for('update');
+    if (!run) return gone('run');
+    await tx
+      .insert(runClocks)
+      .values({ entry: entryId, runId, personId: person?.id ?? null, beganAt: now, byHandMinutes: minutes })
+      .onConflictDoNothing();
+    return done({ id: runId });
+  },
+};
+
+/** Gives a run up: covers that are not through are cut covers again, with nothing ticked; the others stay where they have come. */
+export const endRun: Command<{ runId: number }, { id: number }> = {
+  name: 'end run',
+  read: byRules(Joi.object({ runId: record() })),
+  run: async (context, { runId }) => {
+    const { tx } = context;
+    const { runs, runCovers } = schema;
+    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
+    if (!run) return gone('run');
+    if (run.endedAt) return failed('', 'This run is over.', 'state');
+    const own = await tx.select({ id: runCovers.coverId }).from(runCovers).where(eq(runCovers.runId, runId));
+    const rows = await lockCovers(
+      tx,
+      own.map(({ id }) => id),
+    );
+    const { from } = COVER_TRANSITIONS['put back'];
+    await moveCovers(
+      context,
+      rows.filter(({ state }) => from.includes(state)),
+      'put back',
+    );
+    await endOf(context, runId);
+    return done({ id: runId });
+  },
+};

@@ -1,0 +1,95 @@
+import { asc, eq, inArray } from 'drizzle-orm';
+import type { CoverStep, TakeOff } from '@/core/covers';
+import { takeOff } from '@/core/covers';
+import { minutesOf, sewingSteps, sewnAlike } from '@/core/making';
+import type { OrderUnits } from '@/core/length';
+import { schema, type Reader } from '@/db';
+import { loadCutLists, type CutLists } from '@/records/cut-lists';
+import { RUN_VERSION, type RunState } from './run-entries';
+
+/** A gap of more minutes than this between two entries of a clock is asked about. */
+export const LONGEST_GAP_MIN = 45;
+
+/** The steps of some order lines, by their ids, and what two of them must have in common to be sewn together. */
+export interface LineSteps {
+  lineId: number;
+  steps: CoverStep[];
+  alike: string;
+  units: OrderUnits;
+  cover: Pick<TakeOff, 'pieces' | 'marks'> | null;
+}
+
+/** How the lines are sewn, from their cut lists. @throws LayFailure where one of them can't be cut as it is. */
+export async function loadLineSteps(db: Reader, lineIds: readonly number[]): Promise<Map<number, LineSteps>> {
+  if (lineIds.length === 0) return new Map();
+  return stepsOfLists(await loadCutLists(db, inArray(schema.orderLines.id, [...lineIds])));
+}
+
+function stepsOfLists({ orders, kinds }: CutLists): Map<number, LineSteps> {
+  const byLine = new Map<number, LineSteps>();
+  for (const { lines, cutList, units } of orders)
+    for (const { id, position, kind, kindVersion, line } of lines) {
+      const steps = sewingSteps(cutList.steps.filter((step) => step.line === String(position)));
+      const known = kinds.find(kind, kindVersion);
+      const cover = known ? takeOff(known, { ...line, units }) : null;
+      byLine.set(id, { lineId: id, steps, alike: sewnAlike(steps), units, cover: cover?.ok ? cover.value : null });
+    }
+  return byLine;
+}
+
+/** The day of a moment in the workroom’s own time. */
+const dayOf = (at: number) => new Date(at).toDateString();
+
+/** How a run stands: what is ticked, whose clocks go, the minutes so far. */
+export async function loadRunState(db: Reader, runId: number, endedAt: Date | null): Promise<RunState> {
+  const { people, runClocks, runTicks } = schema;
+  const ticks = await db
+    .select({ tick: runTicks, by: people.name })
+    .from(runTicks)
+    .leftJoin(people, eq(people.id, runTicks.personId))
+    .where(eq(runTicks.runId, runId))
+    .orderBy(asc(runTicks.step), asc(runTicks.at));
+  const clocks = await db
+    .select({ clock: runClocks, by: people.name })
+    .from(runClocks)
+    .leftJoin(people, eq(people.id, runClocks.personId))
+    .where(eq(runClocks.runId, runId))
+    .orderBy(asc(runClocks.beganAt));
+  const now = Date.now();
+  let minutes = 0;
+  const questions: string[] = [];
+  for (const { clock, by } of clocks) {
+    if (clock.byHandMinutes !== null) {
+      minutes += clock.byHandMinutes;
+      continue;
+    }
+    const end = clock.endedAt?.getTime() ?? now;
+    const between = ticks
+      .filter(({ tick }) => tick.personId === clock.personId)
+      .map(({ tick }) => tick.at.getTime())
+      .filter((at) => at > clock.beganAt.getTime() && at < end);
+    const counted = minutesOf([clock.beganAt.getTime(), ...between, end], LONGEST_GAP_MIN, dayOf);
+    minutes += counted.minutes;
+    for (const question of counted.questions)
+      questions.push(
+        `${by ?? 'Somebody'}: ${question.minutes} min ${question.why === 'over night' ? 'over night' : 'without a tick'} are not counted; note them by hand if they were sewn.`,
+      );
+  }
+  return {
+    version: RUN_VERSION,
+    asOf: new Date().toISOString(),
+    closed: endedAt ? 'This run is over.' : '',
+    ticks: ticks.map(({ tick, by }) => ({
+      step: tick.step,
+      cover: tick.coverId,
+      entry: tick.entry,
+      by: by ?? '',
+      at: tick.at.toISOString(),
+    })),
+    going: clocks
+      .filter(({ clock }) => clock.endedAt === null && clock.byHandMinutes === null)
+      .map(({ clock, by }) => ({ by: by ?? '', since: clock.beganAt.toISOString() })),
+    minutes,
+    questions,
+  };
+}

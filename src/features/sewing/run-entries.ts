@@ -1,0 +1,81 @@
+import type { RunTick } from '@/core/making';
+import { noted, type KeptEntry, type KeptSheet, type KeptState, type Outcome } from '@/ui/kept/kept-sheet';
+
+/** One thing that was done at a run on a device. */
+export type RunEntry = KeptEntry &
+  (
+    | { do: 'tick'; covers: number[]; answer?: 'yes' }
+    | { do: 'untick'; covers: number[] }
+    /** The clock of whoever is at the device; their step is the one in hand. */
+    | { do: 'start' }
+    | { do: 'stop' }
+  );
+
+/** How a run stands on the server. */
+export interface RunState extends KeptState {
+  ticks: RunTick[];
+  /** Since when each clock goes that has not been stopped (ISO 8601), by the person’s name. */
+  going: { by: string; since: string }[];
+  /** Whole minutes that were counted or noted, and what a person still has to say a word to. */
+  minutes: number;
+  questions: string[];
+}
+
+export type RunSheet = KeptSheet<RunState, RunEntry>;
+export type RunOutcome = Outcome<RunState>;
+
+/** A run's steps are fixed when it begins. */
+export const RUN_VERSION = 1;
+
+/** Which covers are through which step, as the device shows it: the server's, with what waits laid over it. */
+export function shownRunTicks({ state, waiting }: RunSheet): Map<number, Set<number>> {
+  const shown = new Map<number, Set<number>>();
+  const of = (step: number) => {
+    const covers = shown.get(step) ?? new Set<number>();
+    shown.set(step, covers);
+    return covers;
+  };
+  for (const { step, cover } of state.ticks) of(step).add(cover);
+  for (const one of waiting) {
+    if (one.do === 'tick') for (const cover of one.covers) of(one.step).add(cover);
+    if (one.do === 'untick') for (const cover of one.covers) of(one.step).delete(cover);
+  }
+  return shown;
+}
+
+/** With a step ticked for some covers; those that are ticked already are left out. */
+export function runTicked(
+  sheet: RunSheet,
+  step: number,
+  covers: readonly number[],
+  answer: 'yes' | null,
+  entry: string,
+  at: string,
+): RunSheet {
+  const done = shownRunTicks(sheet).get(step) ?? new Set();
+  const open = covers.filter((cover) => !done.has(cover));
+  if (open.length === 0) return sheet;
+  return noted(sheet, { do: 'tick', entry, step, at, covers: open, ...(answer && { answer }) });
+}
+
+/** With the ticks of some covers taken back. */
+export function runUnticked(
+  sheet: RunSheet,
+  step: number,
+  covers: readonly number[],
+  entry: string,
+  at: string,
+): RunSheet {
+  const done = shownRunTicks(sheet).get(step) ?? new Set();
+  const ticked = covers.filter((cover) => done.has(cover));
+  return ticked.length === 0 ? sheet : noted(sheet, { do: 'untick', entry, step, at, covers: ticked });
+}
+
+/** Tells whether a clock goes at this device: what waits to be sent counts last. */
+export function isClockGoing({ state, waiting }: RunSheet, name: string | null): boolean {
+  const last = waiting.filter((one) => one.do === 'start' || one.do === 'stop').at(-1);
+  return last ? last.do === 'start' : state.going.some(({ by }) => by === (name ?? ''));
+}
+
+/** What is said of an entry of another version of a run; there is none, so it says the plain fact. */
+export const sayLostSewing = ({ step }: RunEntry): string => `Something at step ${step} was not sent.`;
