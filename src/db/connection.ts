@@ -1,3 +1,4 @@
+import { PgTransaction } from 'drizzle-orm/pg-core';
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres';
 import { Pool } from 'pg';
@@ -73,3 +74,14 @@ export async function closeDatabase(): Promise<void> {
 /** Runs a body in a transaction of the application's database. Everything within it goes through that transaction. */
 export const transact = <T>(body: (tx: Transaction) => Promise<T>): Promise<T> =>
   database().transaction((tx) => insideTransaction.run(true, () => body(tx)));
+
+/** Asks several things side by side where each has a connection of its own; one after the other in a transaction, which has one for all. */
+export async function allOf<Asks extends readonly (() => PromiseLike<unknown>)[]>(
+  db: Reader,
+  ...asks: Asks
+): Promise<{ [K in keyof Asks]: Awaited<ReturnType<Asks[K]>> }> {
+  const answers: unknown[] = [];
+  if (db instanceof PgTransaction) for (const ask of asks) answers.push(await ask());
+  else answers.push(...(await Promise.all(asks.map((ask) => ask()))));
+  return answers as { [K in keyof Asks]: Awaited<ReturnType<Asks[K]>> };
+}

@@ -3,7 +3,7 @@ import type { Cloth } from '@/core/cloth';
 import type { KindBook } from '@/core/covers';
 import { cutList, usualMaterials, type BatchOrder, type OrderLine } from '@/core/cutlist';
 import type { OrderUnits } from '@/core/length';
-import { schema, type Reader } from '@/db';
+import { allOf, schema, type Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { toCloth, toOrderLine, type ClothRow } from '@/db/rows';
 import { materialChoices } from '@/db/shelf';
@@ -44,14 +44,15 @@ export async function loadCutLists(db: Reader, which: SQL): Promise<CutLists> {
     .orderBy(schema.orders.no, schema.orderLines.position);
   const ids = lines.map(({ line }) => line.id);
   const { lineValues, lineCloths, lineParts, lineMaterials } = schema;
-  const [kinds, valueRows, namedRows, partRows, notionRows, materials] = await Promise.all([
-    loadKindBook(db),
-    db.select().from(lineValues).where(inArray(lineValues.lineId, ids)),
-    db.select().from(lineCloths).where(inArray(lineCloths.lineId, ids)),
-    db.select().from(lineParts).where(inArray(lineParts.lineId, ids)),
-    db.select().from(lineMaterials).where(inArray(lineMaterials.lineId, ids)),
-    materialChoices(db),
-  ]);
+  const [kinds, valueRows, namedRows, partRows, notionRows, materials] = await allOf(
+    db,
+    () => loadKindBook(db),
+    () => db.select().from(lineValues).where(inArray(lineValues.lineId, ids)),
+    () => db.select().from(lineCloths).where(inArray(lineCloths.lineId, ids)),
+    () => db.select().from(lineParts).where(inArray(lineParts.lineId, ids)),
+    () => db.select().from(lineMaterials).where(inArray(lineMaterials.lineId, ids)),
+    () => materialChoices(db),
+  );
   if (ids.length === 0) return { orders: [], clothRows: [], cloths: new Map(), kinds };
   const [values, named, parts, notions] = [byLine(valueRows), byLine(namedRows), byLine(partRows), byLine(notionRows)];
   const wanted = [...namedRows.map(({ clothId }) => clothId), ...materials.map(({ id }) => Number(id))];

@@ -39,6 +39,8 @@ const LONG = ['/batches/BATCH/labels', '/batches/BATCH/print'];
  * as by a link, which costs half as much.
  */
 const ANEW = [
+  '/room',
+  '/sewing/1',
   '/orders',
   '/orders/new',
   '/cloth/CLOTH',
@@ -78,6 +80,11 @@ async function looks(scheme: 'light' | 'dark') {
 }
 
 test.each([
+  '/room',
+  '/sewing',
+  '/sewing/1',
+  '/deliveries/1',
+  '/orders/ORDER/way',
   '/orders',
   '/orders/ORDER',
   '/orders/new',

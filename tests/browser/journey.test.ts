@@ -19,6 +19,8 @@ afterAll(leave);
 journey('from nothing to a costed lay', (leg) => {
   leg('empty rooms lead on', async () => {
     await me.go('/');
+    await me.sees('Nothing stands in the room yet');
+    await me.press('To the orders');
     await me.sees('No orders yet');
     await me.press('New order');
     await me.sees('No cloth is written down yet');

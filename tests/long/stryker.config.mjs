@@ -1,7 +1,7 @@
 // Mutations of one folder of the core (MUTATED), each tried against that folder's own tests.
 const folder = process.env.MUTATED ?? '{length,cost,stock,cutlist}';
 
-export default {
+const config = {
   testRunner: 'vitest',
   plugins: ['@stryker-mutator/vitest-runner'],
   vitest: { configFile: 'tests/long/vitest.config.ts', related: false },
@@ -17,3 +17,5 @@ export default {
   cleanTempDir: 'always',
   thresholds: { high: 90, low: 80, break: 80 },
 };
+
+export default config;

@@ -1,4 +1,5 @@
 // States of a cover, the places of the room, and what is next for a person.
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
 import { tries } from '@/bench/tries';
@@ -56,6 +57,14 @@ describe('the states of a cover', () => {
       else expect(refusal).toMatch(/\.$/);
     },
   );
+
+  test('are the table of docs/formats', () => {
+    const rows = readFileSync('docs/formats/cover-states.md', 'utf8').matchAll(
+      /^\| ([a-z ]+) \| ([a-z ]+) \| ([a-z ]*)\|$/gm,
+    );
+    const written = [...rows].map(([, from, event, to]) => [from, event, to!.trim() || null]).slice(1);
+    expect(written.map(String).sort()).toEqual(WAYS.map(String).sort());
+  });
 
   test('nothing is packed, or leaves, that was not checked after it was sewn last', () => {
     fc.assert(

@@ -44,9 +44,7 @@ export const orders = pgTable(
     units: text('units', { enum: ['in', 'mm', 'millimetres'] }).notNull(),
     notes: text('notes').notNull().default(''),
     /** Where it is, by the batches of its lines and then by its covers; triggers keep it (migration 0021), so that lists need not look at every line. */
-    status: text('status', { enum: LINE_STATES })
-      .notNull()
-      .default('waiting'),
+    status: text('status', { enum: LINE_STATES }).notNull().default('waiting'),
     /** Text that a search looks at, in lower case: number, customer and notes; kept by a trigger. */
     searchText: text('search_text').notNull().default(''),
     /** The kinds of its lines, for the search; kept by a trigger. */

@@ -5,6 +5,7 @@ import { useState, useTransition } from 'react';
 import { eventsFor, HAND_EVENTS, HOLD_LABELS, HOLDS, type HandEvent, type Hold, type Place } from '@/core/making';
 import { send } from '@/features/commands/send';
 import { Link } from '@/ui/link';
+import { HowMany } from '@/ui/fields/how-many';
 import { toaster } from '@/ui/toaster';
 import { holdCovers } from '../actions';
 import type { RoomGroup } from '../queries';
@@ -37,20 +38,7 @@ export function ChosenBar({ group, places, onPut, onStep, onHeld, onClose }: Pro
       <span className="strong">
         Order {group.orderNo}, {group.kind}
       </span>
-      {group.count > 1 && (
-        <label className="inline">
-          How many
-          <Input
-            type="number"
-            width="20"
-            min={1}
-            max={group.count}
-            value={count}
-            onChange={({ target }) => setCount(Math.max(1, Math.min(group.count, Number(target.value) || 1)))}
-          />
-          of {group.count}
-        </label>
-      )}
+      {group.count > 1 && <HowMany label="How many" most={group.count} onChange={setCount} />}
       <Input
         aria-label="Note"
         placeholder="Note: what was found, why they wait"

@@ -1,9 +1,10 @@
 'use client';
 
-import { Button, Input } from '@chakra-ui/react';
+import { Button } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { send } from '@/features/commands/send';
+import { HowMany } from '@/ui/fields/how-many';
 import { toaster } from '@/ui/toaster';
 import { beginRun } from '../actions';
 
@@ -20,20 +21,7 @@ export function BeginRun({ coverIds }: { coverIds: number[] }) {
     });
   return (
     <span className="inline">
-      {coverIds.length > 1 && (
-        <label className="inline">
-          <Input
-            type="number"
-            width="20"
-            aria-label="How many covers"
-            min={1}
-            max={coverIds.length}
-            value={count}
-            onChange={({ target }) => setCount(Math.max(1, Math.min(coverIds.length, Number(target.value) || 1)))}
-          />
-          of {coverIds.length}
-        </label>
-      )}
+      {coverIds.length > 1 && <HowMany label="Covers" most={coverIds.length} onChange={setCount} />}
       <Button onClick={begin} loading={isBusy}>
         Begin the run
       </Button>
