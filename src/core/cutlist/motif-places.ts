@@ -20,7 +20,13 @@ export function missOfMotif(part: CoverPart, cloth: Cloth): Nm {
 }
 
 /** Ways out for a part that has no place: each only where it would work. */
-function waysOut(part: CoverPart, all: readonly CoverPart[], canJoin: boolean, cloth: Cloth, lattice: Lattice): string[] {
+function waysOut(
+  part: CoverPart,
+  all: readonly CoverPart[],
+  canJoin: boolean,
+  cloth: Cloth,
+  lattice: Lattice,
+): string[] {
   const alike = all.map(({ centre: _, ...rest }) => rest);
   const sideways = turned(part);
   return [
