@@ -9,6 +9,8 @@ import { machinesForm } from '@/features/machines/queries';
 import { PeoplePanel } from '@/features/people/components/people-panel';
 import { personAtDevice } from '@/features/people/device';
 import { listPeople } from '@/features/people/queries';
+import { PlacesPanel } from '@/features/room/components/places-panel';
+import { roomPlaces } from '@/features/room/queries';
 import { BackupPanel } from '@/features/workroom/components/backup-panel';
 import { ArchivePanel } from '@/features/workroom/components/archive-panel';
 import { AddressPanel } from '@/features/workroom/components/address-panel';
@@ -33,19 +35,21 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address] = await Promise.all([
-    listPeople(),
-    personAtDevice(),
-    workroomRules(),
-    listOwnKinds(),
-    lastBackup(),
-    costingForm(),
-    kindNames(),
-    listDevices(),
-    wrongCodes(),
-    machinesForm(),
-    workroomAddress(),
-  ]);
+  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address, places] =
+    await Promise.all([
+      listPeople(),
+      personAtDevice(),
+      workroomRules(),
+      listOwnKinds(),
+      lastBackup(),
+      costingForm(),
+      kindNames(),
+      listDevices(),
+      wrongCodes(),
+      machinesForm(),
+      workroomAddress(),
+      roomPlaces(),
+    ]);
   return (
     <>
       <PageHead
@@ -61,6 +65,7 @@ export default async function WorkroomPage() {
         <DevicesPanel devices={devices} addresses={addresses()} tries={tries} />
         <MachinesPanel initial={machines} />
         <AddressPanel initial={address} />
+        <PlacesPanel initial={places} />
         <WorkroomRulesForm initial={rules} />
         <CostingPanel initial={costing} kinds={names} />
         <OwnKinds kinds={kinds} />

@@ -114,6 +114,9 @@ async function loadRoom(): Promise<RoomView> {
   };
 }
 
+/** The places of the workroom, for its settings. */
+export const roomPlaces = (): Promise<Place[]> => loadPlaces(database());
+
 /** One thing that happened to covers of an order, those of a line that went together in one entry. */
 export interface WayEvent {
   key: string;

@@ -144,6 +144,11 @@ function OrderPage({ edited, initial }: Props) {
             <Button asChild variant="ghost">
               <Link href={`/orders/${edited.id}/cost`}>Costs and quotes</Link>
             </Button>
+            {edited.batches.length > 0 && (
+              <Button asChild variant="ghost">
+                <Link href={`/orders/${edited.id}/way`}>Where it is</Link>
+              </Button>
+            )}
             <Button asChild variant="ghost">
               <Link href={`/orders/${edited.id}/sewing`}>
                 <Printer size={18} /> Sewing sheet
