@@ -2,14 +2,10 @@ import { waitFor } from '@testing-library/dom';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import type { CutEntry, DeviceSheet, SheetState, Tick } from '../ticks';
 import { draws, settled, showHook } from '@/ui/testing/screen';
+import { kept } from '@/ui/testing/kept-store';
 import { useCutSheet } from './use-cut-sheet';
 
-/** The device's store. */
-const kept = vi.hoisted(() => new Map<string, unknown>());
-vi.mock('idb-keyval', () => ({
-  get: async (key: string) => structuredClone(kept.get(key)),
-  set: async (key: string, value: unknown) => void kept.set(key, structuredClone(value)),
-}));
+vi.mock('idb-keyval', () => import('@/ui/testing/kept-store'));
 
 const KEY = 'cutting-sheet 4/7';
 const AT = '2027-01-05T08:00:00.000Z';

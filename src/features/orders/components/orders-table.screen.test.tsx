@@ -32,8 +32,8 @@ const row = (id: number, rest: Partial<OrderListRow> = {}) =>
 const open = (...orders: OrderListRow[]) =>
   show(<OrdersTable orders={orders} today="2027-05-06T09:00:00Z" server={{ sortHref: {} } as never} />);
 
-test('says how late an order is, as long as it is not cut', () => {
-  open(row(1), row(2, { status: 'cut' as never }));
+test('says how late an order is, as long as it is not handed over', () => {
+  open(row(1), row(2, { status: 'handed over' }));
   const lines = [...document.querySelectorAll<HTMLElement>('tbody tr')].map((one) => seen(one));
   expect(lines[0]).toContain('2 days late');
   expect(lines[1]).not.toContain('late');

@@ -2,16 +2,12 @@ import { waitFor } from '@testing-library/dom';
 import { beforeEach, expect, test, vi } from 'vitest';
 import type { CoverStep } from '@/core/covers';
 import { button, press, seen, show } from '@/ui/testing/screen';
+import { kept } from '@/ui/testing/kept-store';
 import type { RunView } from '../queries';
 import type { RunEntry, RunState } from '../run-entries';
 import { RunPage } from './run-page';
 
-/** The device's store. */
-const kept = vi.hoisted(() => new Map<string, unknown>());
-vi.mock('idb-keyval', () => ({
-  get: async (key: string) => structuredClone(kept.get(key)),
-  set: async (key: string, value: unknown) => void kept.set(key, structuredClone(value)),
-}));
+vi.mock('idb-keyval', () => import('@/ui/testing/kept-store'));
 
 const START: RunState = {
   version: 1,
