@@ -1,6 +1,6 @@
 import { Table } from '@chakra-ui/react';
 import { format } from 'date-fns';
-import type { CoverState } from '@/core/making';
+import { COVER_STATES } from '@/core/making';
 import { Panel } from '@/ui/page';
 import { numbersText } from '../numbers-text';
 import type { OrderWay } from '../queries';
@@ -23,17 +23,6 @@ const EVENT_WORDS: Record<string, string> = {
   undo: 'taken back to',
 };
 
-const ORDER_OF_STATES: readonly CoverState[] = [
-  'to cut',
-  'cut',
-  'in sewing',
-  'to mend',
-  'to check',
-  'checked',
-  'packed',
-  'handed over',
-];
-
 /** Where the covers of an order are, and everything that happened to them. */
 export function OrderWayPanels({ way }: { way: OrderWay }) {
   return (
@@ -46,7 +35,7 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
             </span>
             <span className="way-states">
               {[...states]
-                .sort((a, b) => ORDER_OF_STATES.indexOf(a.state) - ORDER_OF_STATES.indexOf(b.state))
+                .sort((a, b) => COVER_STATES.indexOf(a.state) - COVER_STATES.indexOf(b.state))
                 .map(({ state, numbers, held }) => (
                   <span key={state + held} className={`badge badge-${state.replaceAll(' ', '-')}`}>
                     {numbers.length} of {qty} {state}
