@@ -210,7 +210,7 @@ async function measureMixed(base, seconds) {
       const start = performance.now();
       const answer = await fetch(base + screens[name](Math.floor(i / names.length)));
       await answer.text();
-      if (!answer.ok) say(`  ${name}: status ${answer.status}`);
+      if (!answer.ok) throw new Stop(`${name}: status ${answer.status}; what follows would not be a page’s time.`);
       if (!isMeasured) continue;
       took[name].push(performance.now() - start);
       answered++;

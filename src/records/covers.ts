@@ -1,5 +1,5 @@
-import { and, eq, inArray, sql } from 'drizzle-orm';
-import { COVER_TRANSITIONS, type CoverEvent, type CoverState } from '@/core/making';
+import { and, eq, inArray, isNull, notExists, sql } from 'drizzle-orm';
+import { COVER_TRANSITIONS, type CoverEvent } from '@/core/making';
 import { applyTransition, movesOf } from '@/core/transitions';
 import { schema, type Transaction } from '@/db';
 import type { CoverRow } from '@/db/rows';
@@ -64,7 +64,7 @@ export async function moveCovers(
   doing: Doing,
   rows: readonly CoverRow[],
   event: CoverEvent,
-  { place, note = '' }: { place?: string | null; note?: string } = {},
+  { place = null, note = '' }: { place?: string | null; note?: string } = {},
 ): Promise<string | null> {
   for (const { state } of rows) {
     const { refusal } = applyTransition(COVER_TRANSITIONS, state, event);
@@ -76,22 +76,27 @@ export async function moveCovers(
     rows.map((row) => ({
       row,
       event,
-      to: { state: to, place: place === undefined ? null : place, personId: handsAfter(event, row, doing.person) },
+      to: { state: to, place, personId: handsAfter(event, row, doing.person) },
       note,
     })),
   );
   return null;
 }
 
+/** Columns that say where a cover is. */
+type Whereabouts = Pick<CoverRow, 'state' | 'place' | 'personId' | 'hold' | 'holdWhy'>;
+
 interface Change {
   row: CoverRow;
   event: typeof schema.coverEvents.$inferInsert.event;
-  to: { state: CoverState; place: string | null; personId: number | null };
+  /** The columns that change. */
+  to: Partial<Whereabouts>;
   note?: string;
 }
 
-/** Writes what covers are now, each with its event: nothing else does. */
-export async function changeCovers({ tx, now, person }: Doing, changes: readonly Change[]): Promise<void> {
+/** Writes where covers are now, each with its event: nothing else does. A run ends with its last cover that leaves the machines. */
+export async function changeCovers(doing: Doing, changes: readonly Change[]): Promise<void> {
+  const { tx, now, person } = doing;
   if (changes.length === 0) return;
   const { covers, coverEvents } = schema;
   const groups = new Map<string, Change[]>();
@@ -116,13 +121,40 @@ export async function changeCovers({ tx, now, person }: Doing, changes: readonly
       personId: person?.id ?? null,
       event,
       fromState: row.state,
-      toState: to.state,
+      toState: to.state ?? row.state,
       fromPlace: row.place,
-      place: to.place,
+      place: to.place === undefined ? row.place : to.place,
       fromPersonId: row.personId,
       note,
     })),
   );
+  await endRuns(
+    doing,
+    changes.filter(({ row, to }) => row.state === 'in sewing' && to.state !== 'in sewing').map(({ row }) => row.id),
+  );
+}
+
+/** Ends the runs of covers that have left the machines, where none of their covers is there any more, and the clocks that go on them. */
+async function endRuns({ tx, now }: Doing, coverIds: readonly number[]): Promise<void> {
+  if (coverIds.length === 0) return;
+  const { covers, runs, runClocks, runCovers } = schema;
+  const sewn = tx
+    .select({ id: covers.id })
+    .from(runCovers)
+    .innerJoin(covers, eq(covers.id, runCovers.coverId))
+    .where(and(eq(runCovers.runId, runs.id), eq(covers.state, 'in sewing')));
+  const own = tx.select({ id: runCovers.runId }).from(runCovers).where(inArray(runCovers.coverId, coverIds));
+  const ended = await tx
+    .update(runs)
+    .set({ endedAt: now })
+    .where(and(isNull(runs.endedAt), inArray(runs.id, own), notExists(sewn)))
+    .returning({ id: runs.id });
+  if (ended.length === 0) return;
+  const ids = ended.map(({ id }) => id);
+  await tx
+    .update(runClocks)
+    .set({ endedAt: now })
+    .where(and(inArray(runClocks.runId, ids), isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)));
 }
 
 /** Covers by their ids, locked in one order; those that are gone are left out. */

@@ -13,12 +13,12 @@ import { give, personOf } from './demo-give';
 
 /** How far the covers of a line have come, the first ones furthest; the last figure holds for all that follow. */
 const HOW_FAR: readonly (readonly number[])[] = [
-  [8, 8, 8, 6, 5, 3],
+  [7, 7, 7, 6, 5, 3],
   [6, 2, 1, 1, 0],
   [3, 2],
   [1, 1, 0],
 ];
-/** The steps of a cover after it was cut, in their order; 8 of them and it has been handed over. */
+/** The steps of a cover after it was cut, in their order; after all of them it has been handed over. */
 const STEPS: readonly (HandEvent | 'hand over')[] = ['begin', 'finish', 'find', 'mended', 'pass', 'pack', 'hand over'];
 
 /** The room in the middle of its work: covers of a batch that was cut in every state, one of them held for a piece that is cut again. */
@@ -36,9 +36,10 @@ export async function roomDemo(db: Database, batchId: number, people: readonly n
   for (const [i, lineId] of lineIds.entries()) {
     const own = rows.filter((row) => row.lineId === lineId);
     const sewer = i < 2 ? first! : second!;
+    const plan = HOW_FAR[i % HOW_FAR.length]!;
+    const farOf = (n: number) => plan[Math.min(n, plan.length - 1)]!;
     for (const [n, cover] of own.entries()) {
-      const plan = HOW_FAR[i % HOW_FAR.length]!;
-      const far = plan[Math.min(n, plan.length - 1)]!;
+      const far = farOf(n);
       // Only some of what is checked is found wrong.
       const isFound = (i + n) % 3 === 0;
       // What is being sewn just now goes on in a run, below.
@@ -69,8 +70,7 @@ export async function roomDemo(db: Database, batchId: number, people: readonly n
           );
       }
     }
-    const plan = HOW_FAR[i % HOW_FAR.length]!;
-    const going = own.filter((_, n) => plan[Math.min(n, plan.length - 1)] === 1).map(({ id }) => id);
+    const going = own.filter((_, n) => farOf(n) === 1).map(({ id }) => id);
     if (going.length > 0) await sewDemo(db, going, sewer, i);
     at = addHours(at, 3);
   }

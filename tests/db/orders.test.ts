@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import { schema } from '@/db';
 import { createBatch } from '@/features/batches/actions';
-import { batchLines, getBatch } from '@/features/batches/queries';
+import { batchLines, countWaiting, getBatch } from '@/features/batches/queries';
 import { copyOrder, deleteOrder, restoreOrder, saveOrder } from '@/features/orders/actions';
 import { getOrder, listOrders as pageOfOrders, type OrderQuery } from '@/features/orders/queries';
 import { usualDue } from '@/features/workroom/form';
@@ -187,6 +187,7 @@ describe('orders', () => {
     value(await deleteOrder(id));
     expect((await listOrders({})).map((order) => order.id)).toEqual([copy]);
     expect((await batchLines(null)).lines).toHaveLength(2);
+    expect(await countWaiting()).toBe(2);
     expect((await deleteOrder(id)).ok).toBe(false);
     value(await restoreOrder(id));
     expect(await listOrders({})).toHaveLength(2);

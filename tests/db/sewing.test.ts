@@ -8,7 +8,7 @@ import { getBatch } from '@/features/batches/queries';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { runCommand } from '@/features/commands/command';
-import { holdCovers } from '@/features/room/actions';
+import { holdCovers, stepCovers } from '@/features/room/actions';
 import { beginRun, endRun, noteMinutes } from '@/features/sewing/actions';
 import { takeRunEntries } from '@/features/sewing/commands';
 import { getRun, getSewing } from '@/features/sewing/queries';
@@ -140,6 +140,25 @@ describe('a run', () => {
     expect(state.ticks).toHaveLength(1);
     expect((await runCommand(takeRunEntries, { runId: run, entries: [{ do: 'dance' }] })).ok).toBe(false);
     expect(faultsOf(await runCommand(takeRunEntries, { runId: 999_999, entries: [] }))[0]!.code).toBe('gone');
+  });
+
+  test('ends, with its clocks, when its last cover is taken on by hand in the room', async () => {
+    const run = await begin(ids.slice(0, 2));
+    await send(run, [{ do: 'start', entry: randomUUID(), step: 0, at: at(0) }]);
+    value(await stepCovers(ids.slice(0, 1), 'finish', ''));
+    expect((await getRun(run))!.state.closed).toBe('');
+    value(await stepCovers(ids.slice(1, 2), 'put back', ''));
+    expect((await getRun(run))!.state).toMatchObject({ closed: 'This run is over.', going: [] });
+    expect((await getSewing()).going).toEqual([]);
+  });
+
+  test('a cover that was taken out and begun in another run is no longer of the first', async () => {
+    const one = await begin(ids.slice(0, 2));
+    value(await stepCovers(ids.slice(0, 1), 'put back', ''));
+    const other = await begin(ids.slice(0, 1));
+    expect((await send(one, [tick(step1, ids.slice(0, 1))])).conflicts[0]!.message).toContain('not in this run');
+    expect((await send(other, [tick(step1, ids.slice(0, 1))])).state.ticks).toHaveLength(1);
+    expect((await getRun(one))!.covers.map(({ id }) => id)).toEqual(ids.slice(1, 2));
   });
 
   test('given up, what is not through is cut again', async () => {

@@ -1,4 +1,4 @@
-// Mutations of one folder of the core (MUTATED), each tried against that folder's own tests.
+// Settings of @stryker-mutator/core: mutations of one folder of the core (MUTATED), each tried against that folder's own tests.
 const folder = process.env.MUTATED ?? '{length,cost,stock,cutlist}';
 
 const config = {

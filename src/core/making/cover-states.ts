@@ -52,7 +52,7 @@ export const COVER_TRANSITIONS: TransitionTable<CoverState, CoverEvent> = {
   withdraw: { from: ['to cut'], to: null, refusal: 'It has been cut: its batch stays approved.' },
 };
 
-/** Why a cover waits beside its state. */
+/** Reasons for which a cover waits, beside its state. */
 export const HOLDS = ['parts missing', 'cloth', 'customer', 'recut'] as const;
 export type Hold = (typeof HOLDS)[number];
 
@@ -62,10 +62,6 @@ export const HOLD_LABELS: Record<Hold, string> = {
   customer: 'Waits for the customer',
   recut: 'A piece is cut again',
 };
-
-/** What an order line is once its covers are: a cover that is mended is in sewing again. */
-export const lineStateOfCover = (state: CoverState) =>
-  state === 'to cut' ? 'approved' : state === 'to mend' ? 'in sewing' : state;
 
 /** Events that somebody gives with their own hands, each with what the button says; cutting and handing over have pages of their own. */
 export const HAND_EVENTS = {
@@ -100,7 +96,7 @@ export function eventTo(
   return event ? { event } : { refusal: WAYS_ON[state] };
 }
 
-/** The next step of a cover, for whoever wants to leave one out. */
+/** Refusals of a move that leaves a step out: each names the cover's next step. */
 const WAYS_ON: Record<CoverState, string> = {
   'to cut': 'It is not cut yet: close its lays first.',
   cut: 'It is cut and not sewn yet: it goes to the machines next.',

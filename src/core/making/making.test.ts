@@ -14,12 +14,10 @@ import {
   minutesOf,
   nextForPerson,
   openStep,
-  overlapping,
   placeOfCover,
   settingChanges,
   sewingSteps,
   sewnAlike,
-  sharedMinutes,
   throughAll,
   USUAL_PLACES,
   type CoverGroup,
@@ -239,20 +237,5 @@ describe('minutes', () => {
       }),
       { numRuns: tries(200) },
     );
-  });
-
-  test('nobody sews two runs at once', () => {
-    const stretch = (personId: number | null, began: number, ended: number | null) => ({ personId, began, ended });
-    const [a, b, c, d] = [stretch(1, 0, 10), stretch(1, 9, null), stretch(2, 0, 10), stretch(1, 30, 40)] as const;
-    expect(overlapping([a, b, c, d], 20)).toEqual([[a, b]]);
-    expect(overlapping([a, b, c, d], 35)).toEqual([
-      [a, b],
-      [b, d],
-    ]);
-  });
-
-  test('shared minutes sum to what was taken', () => {
-    expect(sharedMinutes(25, 4)).toEqual([7, 6, 6, 6]);
-    expect(sharedMinutes(0, 3)).toEqual([0, 0, 0]);
   });
 });

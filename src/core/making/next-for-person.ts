@@ -13,7 +13,7 @@ export interface CoverGroup {
   orderNo: number;
 }
 
-/** What to do next, and why just that. */
+/** The next work of somebody, with the reason for it. */
 export interface NextWork<G extends CoverGroup> {
   group: G;
   reason: string;
@@ -23,7 +23,7 @@ export interface NextWork<G extends CoverGroup> {
 const NEAREST_FIRST: readonly CoverState[] = ['packed', 'checked', 'to check', 'to mend', 'in sewing', 'cut', 'to cut'];
 
 /**
- * What the person at a device does next: what they have in hand themselves; else what is late; else what is due first, and of equal days
+ * Finds the next work for the person at a device: their own work in hand; else what is late; else what is due first, and of equal days
  * what is nearest to the door. Held covers wait. Null: there is nothing to do.
  */
 export function nextForPerson<G extends CoverGroup>(

@@ -10,7 +10,7 @@ export interface RunTick {
   at: string;
 }
 
-/** Setting of the machine for a step: what is changed when it differs from the one before. */
+/** Setting of the machine for a step, as a key. */
 const settingOf = ({ foot, stitch, needle, tension }: CoverStep): string =>
   [foot ?? '', stitch ?? '', needle ?? '', tension ?? ''].join('|');
 
@@ -29,7 +29,7 @@ export function settingChanges(steps: readonly CoverStep[]): Set<number> {
   return changes;
 }
 
-/** What two lines must have in common to be sewn in one run: the same steps with the same settings. Their sizes may differ. */
+/** Key of lines that can be sewn in one run: equal where their steps and settings are, whatever their sizes. */
 export const sewnAlike = (steps: readonly CoverStep[]): string =>
   JSON.stringify(
     steps.map(({ do: what, foot, stitch, needle, tension, before }) => [

@@ -48,7 +48,7 @@ export interface SheetState extends KeptState {
 export type SendOutcome = Outcome<SheetState>;
 export type DeviceSheet = KeptSheet<SheetState, CutEntry>;
 
-/** What is said of an entry that was made on an earlier lay. */
+/** Sentence about an entry that was made on an earlier lay. */
 export const sayLost = ({ step, ...one }: CutEntry): string =>
   `This cloth was laid again since; of the earlier lay ${one.do === 'trouble' ? `“${one.why || one.sort}” at step ${step}` : `the tick of step ${step}`} was not sent.`;
 

@@ -60,7 +60,7 @@ export const moveToPlace: Command<{ coverIds: number[]; place: string }, { moved
       const elsewhere = some.filter((row) => placeOfCover(places, row).key !== key);
       await changeCovers(
         context,
-        elsewhere.map((row) => ({ row, event: 'stand', to: { state: row.state, place: key, personId: row.personId } })),
+        elsewhere.map((row) => ({ row, event: 'stand', to: { place: key } })),
       );
     }
     return done({ moved: rows.length });
@@ -154,19 +154,10 @@ export const holdCovers: Command<{ coverIds: number[]; hold: Hold | null; why: s
       rows.map((row) => ({
         row,
         event: hold === null ? 'release' : 'hold',
-        to: { state: row.state, place: row.place, personId: row.personId },
+        to: { hold, holdWhy: hold === null ? '' : why },
         note: hold === null ? why : [hold, why].filter(Boolean).join(': '),
       })),
     );
-    await tx
-      .update(schema.covers)
-      .set({ hold, holdWhy: hold === null ? '' : why })
-      .where(
-        inArray(
-          schema.covers.id,
-          rows.map(({ id }) => id),
-        ),
-      );
     return done({ held: rows.length });
   },
 };

@@ -1,4 +1,5 @@
 import 'server-only';
+import { format } from 'date-fns';
 import { asc, eq, sql } from 'drizzle-orm';
 import { placeOfCover, type CoverGroup, type CoverState, type Hold, type Place } from '@/core/making';
 import { database, schema } from '@/db';
@@ -110,7 +111,7 @@ async function loadRoom(): Promise<RoomView> {
       colour: row.colour ?? 0,
     })),
     hidden: rows.slice(MOST_SHOWN).reduce((sum, { count }) => sum + count, 0),
-    today: new Date().toISOString().slice(0, 10),
+    today: format(new Date(), 'yyyy-MM-dd'),
   };
 }
 

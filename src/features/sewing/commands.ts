@@ -1,5 +1,5 @@
 import 'server-only';
-import { and, eq, inArray, isNull, ne } from 'drizzle-orm';
+import { and, eq, inArray, isNull, ne, or, sql, type SQL } from 'drizzle-orm';
 import Joi from 'joi';
 import { COVER_TRANSITIONS, throughAll } from '@/core/making';
 import { schema } from '@/db';
@@ -38,6 +38,9 @@ export const beginRun: Command<{ coverIds: number[] }, { id: number }> = {
     const refusal = await moveCovers(context, rows, 'begin');
     if (refusal) return failed('', refusal, 'state');
     const { runs, runCovers } = schema;
+    // Covers that were taken out of a run that goes on are no longer of it: what was ticked there begins anew here.
+    const going = tx.select({ id: runs.id }).from(runs).where(isNull(runs.endedAt));
+    await tx.delete(runCovers).where(and(inArray(runCovers.coverId, ids), inArray(runCovers.runId, going)));
     const [made] = await tx
       .insert(runs)
       .values({ startedAt: now, personId: person?.id ?? null })
@@ -66,14 +69,14 @@ export const takeRunEntries: Command<{ runId: number; entries: RunEntry[] }, Run
   run: async (context, { runId, entries }): Promise<Answer<RunOutcome>> => {
     const { tx } = context;
     const { runs, runCovers, runTicks } = schema;
-    // Devices that send at once are taken one after the other.
-    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
-    if (!run) return gone('run');
     const own = await tx.select({ id: runCovers.coverId }).from(runCovers).where(eq(runCovers.runId, runId));
+    // Devices that send at once are taken one after the other. Covers are locked before their run, as whoever moves them does.
     const covers = await lockCovers(
       tx,
       own.map(({ id }) => id),
     );
+    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
+    if (!run) return gone('run');
     const [line] = (await loadLineSteps(tx, covers[0] ? [covers[0].lineId] : [])).values();
     if (!line) return gone('run');
     const conflicts: RunOutcome['conflicts'] = [];
@@ -83,40 +86,31 @@ export const takeRunEntries: Command<{ runId: number; entries: RunEntry[] }, Run
         : await take(context, one, { runId, line, covers: new Map(covers.map((cover) => [cover.id, cover])) });
       if (message) conflicts.push({ entry: one.entry, step: one.step, message });
     }
-    let endedAt = run.endedAt;
-    if (!endedAt) {
+    if (!run.endedAt) {
       const ticks = await tx
         .select({ step: runTicks.step, cover: runTicks.coverId })
         .from(runTicks)
         .where(eq(runTicks.runId, runId));
+      const sewn = covers.filter(({ state }) => state === 'in sewing');
       const through = throughAll(
         line.steps,
-        covers.filter(({ state }) => state === 'in sewing').map(({ id }) => id),
+        sewn.map(({ id }) => id),
         ticks,
       );
-      const finished = covers.filter(({ id }) => through.includes(id));
-      await moveCovers(context, finished, 'finish');
-      const left = covers.filter(({ id, state }) => state === 'in sewing' && !through.includes(id));
-      if (left.length === 0) endedAt = await endOf(context, runId);
+      await moveCovers(
+        context,
+        sewn.filter(({ id }) => through.includes(id)),
+        'finish',
+      );
     }
+    const [after] = await tx.select({ endedAt: runs.endedAt }).from(runs).where(eq(runs.id, runId));
     return done({
       dealtWith: entries.map((one) => one.entry),
       conflicts,
-      state: await loadRunState(tx, runId, endedAt),
+      state: await loadRunState(tx, runId, after!.endedAt),
     });
   },
 };
-
-/** Ends a run and the clocks that still go on it. */
-async function endOf({ tx, now }: CommandContext, runId: number): Promise<Date> {
-  const { runs, runClocks } = schema;
-  await tx.update(runs).set({ endedAt: now }).where(eq(runs.id, runId));
-  await tx
-    .update(runClocks)
-    .set({ endedAt: now })
-    .where(and(eq(runClocks.runId, runId), isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)));
-  return now;
-}
 
 /** Nothing more is taken; but what was kept when it came the first time is no conflict. */
 async function refusedUnlessKept({ tx }: CommandContext, one: RunEntry, refusal: string): Promise<string | null> {
@@ -144,16 +138,7 @@ async function take(context: CommandContext, one: RunEntry, { runId, line, cover
   const personId = person?.id ?? null;
   if (one.do === 'start') return startClock(context, one.entry, runId, at);
   if (one.do === 'stop') {
-    const isOwn = personId === null ? isNull(runClocks.personId) : eq(runClocks.personId, personId);
-    const open = await tx
-      .select()
-      .from(runClocks)
-      .where(and(eq(runClocks.runId, runId), isOwn, isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)));
-    for (const clock of open)
-      await tx
-        .update(runClocks)
-        .set({ endedAt: new Date(Math.max(at.getTime(), clock.beganAt.getTime())) })
-        .where(eq(runClocks.entry, clock.entry));
+    await stopClocks(context, at, eq(runClocks.runId, runId));
     return null;
   }
   const step = line.steps.find(({ n }) => n === one.step);
@@ -191,32 +176,37 @@ async function take(context: CommandContext, one: RunEntry, { runId, line, cover
   return `Cover ${number} is ${hold ? `held (${hold})` : state}: step ${one.step} was not ticked for it.`;
 }
 
-/** Starts the clock of whoever is at the device: another one of theirs that goes somewhere else is stopped, and that is said. */
-async function startClock(
-  { tx, person }: CommandContext,
-  entryId: string,
-  runId: number,
-  at: Date,
-): Promise<string | null> {
+/** Stops clocks of whoever is at the device that still go, each not before it began; the runs that they were on. */
+async function stopClocks({ tx, person }: CommandContext, at: Date, which: SQL): Promise<number[]> {
   const { runClocks } = schema;
-  const personId = person?.id ?? null;
-  const isOwn = personId === null ? isNull(runClocks.personId) : eq(runClocks.personId, personId);
-  const isGoing = and(isOwn, isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes), ne(runClocks.entry, entryId));
-  const open = personId === null ? [] : await tx.select().from(runClocks).where(isGoing);
-  const [here] = await tx
-    .select()
+  const isOwn = person === null ? isNull(runClocks.personId) : eq(runClocks.personId, person.id);
+  const stopped = await tx
+    .update(runClocks)
+    .set({ endedAt: sql`greatest(${at.toISOString()}::timestamptz, ${runClocks.beganAt})` })
+    .where(and(which, isOwn, isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)))
+    .returning({ runId: runClocks.runId });
+  return stopped.map(({ runId }) => runId);
+}
+
+/** Starts the clock of whoever is at the device: another one of theirs that goes on another run is stopped, and that is said. */
+async function startClock(context: CommandContext, entryId: string, runId: number, at: Date): Promise<string | null> {
+  const { tx, person } = context;
+  const { runClocks } = schema;
+  const isOwn = person === null ? isNull(runClocks.personId) : eq(runClocks.personId, person.id);
+  const [known] = await tx
+    .select({ entry: runClocks.entry })
     .from(runClocks)
-    .where(and(isGoing, eq(runClocks.runId, runId)));
-  if (here) return null;
-  for (const clock of open)
-    await tx
-      .update(runClocks)
-      .set({ endedAt: new Date(Math.max(at.getTime(), clock.beganAt.getTime())) })
-      .where(eq(runClocks.entry, clock.entry));
-  await tx.insert(runClocks).values({ entry: entryId, runId, personId, beganAt: at }).onConflictDoNothing();
-  return open.length > 0
-    ? `Your clock on run ${open[0]!.runId} was still going: it was stopped when this one began.`
-    : null;
+    .where(
+      or(
+        eq(runClocks.entry, entryId),
+        and(eq(runClocks.runId, runId), isOwn, isNull(runClocks.endedAt), isNull(runClocks.byHandMinutes)),
+      ),
+    );
+  if (known) return null;
+  // Where nobody said who they are, clocks of two runs may be two people's.
+  const [other] = person === null ? [] : await stopClocks(context, at, ne(runClocks.runId, runId));
+  await tx.insert(runClocks).values({ entry: entryId, runId, personId: person?.id ?? null, beganAt: at });
+  return other === undefined ? null : `Your clock on run ${other} was still going: it was stopped when this one began.`;
 }
 
 /** Notes minutes by hand, where no clock went; they stay marked so. */
@@ -253,21 +243,20 @@ export const endRun: Command<{ runId: number }, { id: number }> = {
   run: async (context, { runId }) => {
     const { tx } = context;
     const { runs, runCovers } = schema;
-    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
-    if (!run) return gone('run');
-    if (run.endedAt) return failed('', 'This run is over.', 'state');
     const own = await tx.select({ id: runCovers.coverId }).from(runCovers).where(eq(runCovers.runId, runId));
     const rows = await lockCovers(
       tx,
       own.map(({ id }) => id),
     );
+    const [run] = await tx.select().from(runs).where(eq(runs.id, runId)).for('update');
+    if (!run) return gone('run');
+    if (run.endedAt) return failed('', 'This run is over.', 'state');
     const { from } = COVER_TRANSITIONS['put back'];
     await moveCovers(
       context,
       rows.filter(({ state }) => from.includes(state)),
       'put back',
     );
-    await endOf(context, runId);
     return done({ id: runId });
   },
 };

@@ -8,9 +8,9 @@ import { loadCutLists, type CutLists } from '@/records/cut-lists';
 import { RUN_VERSION, type RunState } from './run-entries';
 
 /** A gap of more minutes than this between two entries of a clock is asked about. */
-export const LONGEST_GAP_MIN = 45;
+const LONGEST_GAP_MIN = 45;
 
-/** The steps of some order lines, by their ids, and what two of them must have in common to be sewn together. */
+/** The steps of an order line; lines with the same `alike` can be sewn together. */
 export interface LineSteps {
   lineId: number;
   steps: CoverStep[];

@@ -77,5 +77,5 @@ export function isClockGoing({ state, waiting }: RunSheet, name: string | null):
   return last ? last.do === 'start' : state.going.some(({ by }) => by === (name ?? ''));
 }
 
-/** What is said of an entry of another version of a run; there is none, so it says the plain fact. */
+/** Sentence about an entry of another version of a run. */
 export const sayLostSewing = ({ step }: RunEntry): string => `Something at step ${step} was not sent.`;

@@ -9,7 +9,7 @@ export interface KeptEntry {
 
 /** How a sheet stands on the server. */
 export interface KeptState {
-  /** What the steps are of: entries of another version are not taken. */
+  /** Version of the steps: entries of another one are not taken. */
   version: number;
   /** When the server said so, by its own clock (ISO 8601, UTC): of two states the later holds. */
   asOf: string;

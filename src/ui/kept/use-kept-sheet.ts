@@ -27,7 +27,7 @@ interface Where<S extends KeptState, E extends KeptEntry> {
   url: string;
   initial: S;
   newId: () => string;
-  /** What is said of an entry of an earlier version. */
+  /** Sentence about an entry of an earlier version. */
   sayLost: (entry: E) => string;
 }
 

@@ -9,6 +9,7 @@ import { OrderMark } from '@/ui/order-mark';
 import { OtherCloths } from '@/ui/other-cloths';
 import { Notice, PageHead } from '@/ui/page';
 import { counted } from '@/ui/words';
+import { Conflicts } from '@/ui/kept/conflicts';
 import { keepPage } from '@/ui/kept/keep-page';
 import { useCutSheet } from '../device/use-cut-sheet';
 import { itemsFreed, type SheetItem, type SheetView } from '../sheet-view';
@@ -98,18 +99,7 @@ export function CuttingSheet({ view }: { view: SheetView }) {
             </HStack>
           </Notice>
         )}
-        {sheet.conflicts.length > 0 && (
-          <Notice level="warn">
-            <Stack gap="2" align="flex-start">
-              {sheet.conflicts.map(({ entry, message }) => (
-                <Text key={entry}>{message}</Text>
-              ))}
-              <Button size="sm" variant="outline" onClick={device.forgetConflicts}>
-                I have seen it
-              </Button>
-            </Stack>
-          </Notice>
-        )}
+        <Conflicts conflicts={sheet.conflicts} onSeen={device.forgetConflicts} />
         {isAllDone && !closed && (
           <Notice level="warn">
             <HStack gap="4" wrap="wrap">

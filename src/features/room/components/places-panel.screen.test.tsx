@@ -14,12 +14,13 @@ test('a place is named anew, added and moved, and what stands there is chosen', 
   const { me } = open();
   expect(button('Saved').disabled).toBe(true);
   await type(me, field('Place 2'), 'Two machines');
+  await me.click(field('checked'));
   await press(me, 'Add a place');
   await type(me, field('Place 5'), 'Loft');
   await press(me, 'Loft earlier');
   await press(me, 'Save places');
   expect(sent()).toEqual([
-    ['Long table', ['to cut', 'cut']],
+    ['Long table', ['to cut', 'cut', 'checked']],
     ['Two machines', ['in sewing', 'to mend']],
     ['Bench', ['to check', 'checked']],
     ['Loft', ['in sewing']],

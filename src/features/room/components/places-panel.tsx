@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, Checkbox, HStack, IconButton, Stack } from '@chakra-ui/react';
+import { Button, HStack, IconButton, Stack } from '@chakra-ui/react';
 import { ArrowDown, ArrowUp, Trash2 } from 'lucide-react';
 import { useState, useTransition } from 'react';
 import { COVER_STATES, type CoverState, type Place } from '@/core/making';
@@ -89,17 +89,17 @@ export function PlacesPanel({ initial }: { initial: Place[] }) {
                 <Trash2 size={18} />
               </IconButton>
             </HStack>
-            <HStack gap="4" wrap="wrap" role="group" aria-label={`What stands at ${place.name}`}>
+            <HStack gap="5" rowGap="2" wrap="wrap" role="group" aria-label={`What stands at ${place.name}`}>
               {COVER_STATES.map((state) => (
-                <Checkbox.Root
-                  key={state}
-                  checked={place.states.includes(state)}
-                  onCheckedChange={() => toggle(i, state)}
-                >
-                  <Checkbox.HiddenInput />
-                  <Checkbox.Control />
-                  <Checkbox.Label>{state}</Checkbox.Label>
-                </Checkbox.Root>
+                <label key={state} className="inline">
+                  <input
+                    type="checkbox"
+                    className="tick"
+                    checked={place.states.includes(state)}
+                    onChange={() => toggle(i, state)}
+                  />
+                  {state}
+                </label>
               ))}
             </HStack>
             {errorAt(`places.${i}.states`) && <Notice level="stop">{errorAt(`places.${i}.states`)}</Notice>}

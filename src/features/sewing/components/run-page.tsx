@@ -7,6 +7,7 @@ import { openStep, settingChanges } from '@/core/making';
 import { settingsOf } from '@/core/covers';
 import { MarkDrawings } from '@/ui/cover/mark-drawing';
 import { Fractions } from '@/ui/fraction';
+import { Conflicts } from '@/ui/kept/conflicts';
 import { keepPage } from '@/ui/kept/keep-page';
 import { Link } from '@/ui/link';
 import { Notice, PageHead } from '@/ui/page';
@@ -43,12 +44,7 @@ export function RunPage({ view, person }: Props) {
   useEffect(() => {
     void keepPage().then(setIsKept);
   }, []);
-  const at = Math.max(
-    0,
-    steps.findIndex(({ n: own }) => own === (chosen ?? open)),
-  );
-  const isAllDone = open === null;
-  const step = steps[chosen === null && isAllDone ? steps.length - 1 : at]!;
+  const step = steps.find(({ n: own }) => own === (chosen ?? open)) ?? steps.at(-1)!;
   const { n } = step;
   const place = steps.indexOf(step);
   const through = ticks.get(n) ?? new Set<number>();
@@ -94,18 +90,7 @@ export function RunPage({ view, person }: Props) {
       </PageHead>
       <Stack gap="4">
         {isClosed && <Notice level="warn">{sheet.state.closed}</Notice>}
-        {sheet.conflicts.length > 0 && (
-          <Notice level="warn">
-            <Stack gap="2" align="flex-start">
-              {sheet.conflicts.map(({ entry, message }) => (
-                <Text key={entry}>{message}</Text>
-              ))}
-              <Button size="sm" variant="outline" onClick={device.forgetConflicts}>
-                I have seen it
-              </Button>
-            </Stack>
-          </Notice>
-        )}
+        <Conflicts conflicts={sheet.conflicts} onSeen={device.forgetConflicts} />
         <Box className="run-step" aria-live="polite">
           <Text color="fg.muted" fontWeight="600" data-step={n}>
             Step {place + 1} of {steps.length}, {through.size} of {covers.length} through

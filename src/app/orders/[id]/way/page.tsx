@@ -1,4 +1,5 @@
 import { Button } from '@chakra-ui/react';
+import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import '../../../room.css';
@@ -56,14 +57,14 @@ export default async function OrderWayPage({ params }: { params: Promise<{ id: s
               coverIds={packed.coverIds}
               left={packed.left}
               customer={order.customer}
-              today={new Date().toISOString().slice(0, 10)}
+              today={format(new Date(), 'yyyy-MM-dd')}
             />
           )}
           {deliveries.length > 0 && (
             <Panel title="Deliveries">
               {deliveries.map(({ id: delivery, no, day, toWhom, covers, isTakenBack }) => (
                 <p key={delivery}>
-                  <Link href={`/deliveries/${delivery}`}>
+                  <Link href={`/deliveries/${delivery}`} className="way-link">
                     Delivery note {order.no}-{no}
                   </Link>
                   : {covers === 1 ? '1 cover' : `${covers} covers`} to {toWhom} on {dueText(day, new Date())}
