@@ -44,6 +44,10 @@ export const ARCHIVED = [
   'run_covers',
   'run_ticks',
   'run_clocks',
+  'cover_looks',
+  'findings',
+  'finding_photos',
+  'recuts',
 ] as const;
 export type ArchivedTable = (typeof ARCHIVED)[number];
 

@@ -70,6 +70,16 @@ export async function moveCovers(
     const { refusal } = applyTransition(COVER_TRANSITIONS, state, event);
     if (refusal !== undefined) return refusal;
   }
+  if (CLEAR_OF_FINDINGS.includes(event) || event === 'put back') {
+    const open = await coversWithFindings(doing.tx, rows);
+    if (open.length > 0 && event !== 'put back') return FINDING_OPEN;
+    // What still has to be mended is not merely cut.
+    if (open.length > 0) {
+      const rest = rows.filter((row) => !open.includes(row));
+      const refusal = await moveCovers(doing, open, 'put aside', { note });
+      return refusal ?? (rest.length > 0 ? moveCovers(doing, rest, event, { place, note }) : null);
+    }
+  }
   const { to } = movesOf(COVER_TRANSITIONS, event);
   await changeCovers(
     doing,
@@ -81,6 +91,28 @@ export async function moveCovers(
     })),
   );
   return null;
+}
+
+/** Events that no cover with an open finding goes through. */
+const CLEAR_OF_FINDINGS: readonly CoverEvent[] = ['pass', 'pack', 'hand over'];
+export const FINDING_OPEN = 'A finding on it is still open: say on its check that it is right now.';
+
+/** Those of some covers on which a finding is open. */
+export async function coversWithFindings(tx: Transaction, rows: readonly CoverRow[]): Promise<CoverRow[]> {
+  const { findings } = schema;
+  const open = await tx
+    .selectDistinct({ id: findings.coverId })
+    .from(findings)
+    .where(
+      and(
+        isNull(findings.closedAt),
+        inArray(
+          findings.coverId,
+          rows.map(({ id }) => id),
+        ),
+      ),
+    );
+  return rows.filter(({ id }) => open.some((one) => one.id === id));
 }
 
 /** Columns that say where a cover is. */

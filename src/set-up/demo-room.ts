@@ -4,11 +4,12 @@ import { asc, eq } from 'drizzle-orm';
 import type { HandEvent } from '@/core/making';
 import { schema, type Database } from '@/db';
 import type { CoverRow } from '@/db/rows';
-import { handOver, holdCovers, stepCovers } from '@/features/room/commands';
+import { handOver, stepCovers } from '@/features/room/commands';
 import type { Person } from '@/features/people/queries';
 import { beginRun, takeRunEntries } from '@/features/sewing/commands';
 import { loadLineSteps } from '@/features/sewing/load-run';
 import type { RunEntry } from '@/features/sewing/run-entries';
+import { findDemo, passDemo, recutDemo } from './demo-check';
 import { give, personOf } from './demo-give';
 
 /** How far the covers of a line have come, the first ones furthest; the last figure holds for all that follow. */
@@ -61,26 +62,17 @@ export async function roomDemo(db: Database, batchId: number, people: readonly n
             desk!,
             at,
           );
-        else
-          await give(
-            stepCovers,
-            { coverIds: [cover.id], event, note: event === 'find' ? 'the piping pulls at one corner' : '' },
-            sewer,
-            at,
-          );
+        else if (event === 'find') await findDemo(cover, desk!, at);
+        else if (event === 'pass') await passDemo(db, cover, desk!, at, i + n);
+        else await give(stepCovers, { coverIds: [cover.id], event, note: '' }, sewer, at);
       }
     }
     const going = own.filter((_, n) => farOf(n) === 1).map(({ id }) => id);
     if (going.length > 0) await sewDemo(db, going, sewer, i);
     at = addHours(at, 3);
   }
-  const cut = rows.filter(({ lineId }) => lineId === lineIds.at(-1));
-  await give(
-    holdCovers,
-    { coverIds: [cut.at(-1)!.id], hold: 'recut', why: 'a slub in the middle of the face' },
-    first!,
-    addDays(new Date(), -1),
-  );
+  const again = rows.findLast((row, n) => row.lineId === lineIds.at(-1) && n > 0);
+  if (again) await recutDemo(db, again, first!, addDays(new Date(), -1));
 }
 
 /** A run that goes on: the first steps are done for all its covers, the next for the first of them. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { eq, isNull } from 'drizzle-orm';
+import sharp from 'sharp';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { kindById, KINDS } from '@/core/covers';
 import { kindToJson } from '@/core/files';
@@ -9,6 +10,9 @@ import { database, schema, transact } from '@/db';
 import { approveBatch, withdrawApproval } from '@/features/batches/approval';
 import * as batches from '@/features/batches/commands';
 import { getBatch } from '@/features/batches/queries';
+import * as checking from '@/features/checking/commands';
+import { keepFindingPhoto, readFindingPhoto } from '@/features/checking/photos';
+import { partsOfLine, recutOffers } from '@/features/checking/recut-offers';
 import { deleteCloth, saveCloth } from '@/features/cloth/commands';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { dropPhoto, keepClothPhoto, readClothPhoto } from '@/features/cloth/photo';
@@ -122,6 +126,24 @@ const coversOf = async (batchId: number): Promise<number[]> =>
 async function begun(): Promise<[number[], number]> {
   const coverIds = await coversOf(await cut());
   return [coverIds, value(await runCommand(sewing.beginRun, { coverIds })).id];
+}
+/** A cover that is sewn and waits to be checked, with its line. */
+async function sewn(): Promise<[number, number]> {
+  const [id] = await coversOf(await cut());
+  for (const event of ['begin', 'finish'])
+    value(await runCommand(room.stepCovers, { coverIds: [id], event, note: '' }));
+  const [row] = await db.select().from(schema.covers).where(eq(schema.covers.id, id!));
+  return [id!, row!.lineId];
+}
+/** A finding on it for which a piece is cut again, and the first way to do so. */
+async function recutOf(cover: number, lineId: number) {
+  const findingId = randomUUID();
+  const found = { look: 0, what: 'a slub', spot: null, cause: 'cloth', decision: 'recut', minutesLost: 5 };
+  const entries = [{ do: 'find', entry: findingId, step: 0, at: AT, cover, ...found }];
+  value(await runCommand(checking.takeCheckEntries, { lineId, entries }));
+  const [part] = await partsOfLine(db, lineId);
+  const [offer] = await recutOffers(db, lineId, cloth, part!.part);
+  return { findingId, clothId: cloth, part: part!.part, offer: offer!.key };
 }
 async function packed(): Promise<number[]> {
   const coverIds = await coversOf(await cut());
@@ -282,6 +304,32 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     const given = { orderId: order, coverIds, day: '2026-12-04', toWhom: 'the van', note: '' };
     const { id } = value(await runCommand(room.handOver, given));
     return each(room.takeDeliveryBack, { id, why: 'the wrong boat' });
+  },
+  'note checks': async () => {
+    const [coverId, lineId] = await sewn();
+    return each(checking.takeCheckEntries, () => ({
+      lineId,
+      entries: [{ do: 'look', entry: randomUUID(), step: 1, at: AT, cover: coverId, measuredNm: 4e8, isRight: false }],
+    }));
+  },
+  'choose recut': async () => {
+    const [coverId, lineId] = await sewn();
+    const choice = await recutOf(coverId, lineId);
+    return each(checking.chooseRecut, choice);
+  },
+  'note recut as cut': async () => {
+    const [coverId, lineId] = await sewn();
+    const { id } = value(await runCommand(checking.chooseRecut, await recutOf(coverId, lineId)));
+    return each(checking.recutIsCut, { id, itemId: null });
+  },
+  'keep finding photo': async () => {
+    const [coverId, lineId] = await sewn();
+    const { findingId } = await recutOf(coverId, lineId);
+    const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#a33' } })
+      .jpeg()
+      .toBuffer();
+    const photo = ((await readFindingPhoto(new Uint8Array(picture))) as { value: string }).value;
+    return () => keepFindingPhoto(findingId, photo);
   },
   'send lay to cutter': async () => {
     const answer = { id: 'job-1', state: 'waiting', progress: 0, seconds: 60, faults: [] };

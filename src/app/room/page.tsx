@@ -20,6 +20,9 @@ export default async function RoomPage() {
         <Button asChild>
           <Link href="/sewing">Sewing</Link>
         </Button>
+        <Button asChild>
+          <Link href="/checking">Checks</Link>
+        </Button>
         <Button asChild variant="outline">
           <Link href="/piece/scan">Find a piece</Link>
         </Button>

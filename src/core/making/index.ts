@@ -1,3 +1,4 @@
+export * from './check';
 export * from './cover-states';
 export * from './next-for-person';
 export * from './places';

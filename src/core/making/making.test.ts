@@ -31,6 +31,7 @@ describe('the states of a cover', () => {
     ['to cut', 'withdraw', null],
     ['cut', 'begin', 'in sewing'],
     ['in sewing', 'put back', 'cut'],
+    ['in sewing', 'put aside', 'to mend'],
     ['in sewing', 'finish', 'to check'],
     ['to check', 'pass', 'checked'],
     ['to check', 'find', 'to mend'],

@@ -10,3 +10,4 @@ export * from './item-states';
 export * from './lay-outcome';
 export * from './cut-bookings';
 export * from './notion-needs';
+export * from './recut-place';

@@ -8,3 +8,4 @@ export * from './money';
 export * from './cutting';
 export * from './machines';
 export * from './making';
+export * from './checking';

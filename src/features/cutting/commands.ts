@@ -5,15 +5,7 @@ import { BATCH_TRANSITIONS, type BatchState } from '@/core/batch';
 import { applyTransition } from '@/core/transitions';
 import { printNumber, STYLES, type Nm } from '@/core/length';
 import type { Fault } from '@/core/result';
-import {
-  availableOf,
-  cutBookings,
-  NOTHING_USED,
-  remnantPrice,
-  TO_BUY,
-  type CutMovement,
-  type LayOutcome,
-} from '@/core/stock';
+import { availableOf, cutBookings, remnantPrice, TO_BUY, type CutMovement } from '@/core/stock';
 import { schema } from '@/db';
 import type { StockItemRow } from '@/db/shelf';
 import { done, failed, gone, staleAnswer, type Answer } from '@/features/commands/answer';
@@ -28,6 +20,7 @@ import { readCosting } from '@/core/cost/costing-form';
 import { cutCovers } from '@/records/covers';
 import { readCutForm, type CutForm, type ReadCut } from './form';
 import { loadCut, type LayToCut } from './load-cut';
+import { bookRecut } from './book-recut';
 import { cutShape } from './rules';
 
 const isCutShape = byRules(cutShape);
@@ -359,19 +352,6 @@ async function keepRemnants(
   return ids;
 }
 
-/** An outcome with a length that was taken later, of one of its items or of another. */
-function withMore({ items }: LayOutcome, itemId: number | null, lengthNm: Nm, code: string): LayOutcome {
-  const at = items.findIndex((one) => one.itemId === itemId);
-  const more = (one: LayOutcome['items'][number]) => ({ ...one, moreNm: one.moreNm + lengthNm });
-  return {
-    isAsPlanned: false,
-    items:
-      at >= 0
-        ? items.map((one, i) => (i === at ? more(one) : one))
-        : [...items, { code, itemId, usedNm: 0, split: NOTHING_USED, moreNm: lengthNm }],
-  };
-}
-
 /** A piece that has to be cut again after its lay was cut: it takes cloth again, and shows on its order. */
 export const recutPiece: Command<
   { batchId: number; clothId: number; part: string; itemId: number | null; length: string; why: string },
@@ -404,39 +384,9 @@ export const recutPiece: Command<
     if (faults.length > 0) return { ok: false, faults: faults.map((fault) => ({ ...fault, field: 'length' })) };
     const [{ lengthNm }] = value.events as [ReadCut['events'][number]];
     await changes('batch', batchId);
-    let code = TO_BUY;
-    if (itemId !== null) {
-      const item = (await lockItems(tx, [itemId])).get(itemId);
-      if (!item || item.clothId !== clothId)
-        return failed('itemId', 'That item is no longer on the shelf, or is another cloth.');
-      if (availableOf(item) < lengthNm) return failed('length', `${item.code} has less than that free.`, 'stock-short');
-      code = item.code;
-    }
-    const [order] = await tx
-      .select({ id: schema.orders.id })
-      .from(schema.orders)
-      .where(eq(schema.orders.no, Number(owner.orderNo)));
-    const orderId = order?.id ?? null;
-    if (itemId !== null)
-      await book(context, [
-        { itemId, sort: 'wasted', cause: 'recut', quantity: lengthNm, reason: why, orderId, batchId },
-      ]);
-    await tx
-      .update(schema.lays)
-      .set({ outcome: withMore(lay.row.outcome!, itemId, lengthNm, code) })
-      .where(eq(schema.lays.id, lay.row.id));
-    await tx.insert(schema.layEvents).values({
-      batchId,
-      clothId,
-      sort: 'recut',
-      itemId,
-      lengthNm,
-      orderId,
-      part: owner.name,
-      why,
-      personId: person?.id ?? null,
-      at: now,
-    });
-    return done({ orderId });
+    const booked = await bookRecut(context, { lay, owner, itemId, lengthNm, why });
+    return 'fault' in booked
+      ? failed(booked.fault.field, booked.fault.message, booked.fault.code)
+      : done({ orderId: booked.orderId });
   },
 };

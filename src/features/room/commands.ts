@@ -16,7 +16,8 @@ import type { CoverRow } from '@/db/rows';
 import { done, failed, gone } from '@/features/commands/answer';
 import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
-import { changeCovers, lockCovers, moveCovers } from '@/records/covers';
+import { changeCovers, coversWithFindings, FINDING_OPEN, lockCovers, moveCovers } from '@/records/covers';
+import { noteFindings, withdrawFindings } from '@/records/findings';
 import { loadPlaces, placesFault, placesShape, PLACES_KEY } from './places';
 
 /** Most covers that are moved at once. */
@@ -85,6 +86,17 @@ export const stepCovers: Command<{ coverIds: number[]; event: HandEvent; note: s
     const held = rows.find(({ hold }) => hold !== null);
     if (held) return failed('', `A cover that is held stays where it is: release it first (${held.hold}).`, 'held');
     if (event === 'find' && note.trim() === '') return failed('note', 'Write what was found.');
+    if (event === 'find') {
+      const refusal = await noteFindings(context, rows, {
+        what: note.trim(),
+        look: null,
+        spot: null,
+        cause: 'other',
+        decision: 'resew',
+        minutesLost: 0,
+      });
+      return refusal ? failed('', refusal, 'state') : done({ moved: rows.length });
+    }
     const refusal = await moveCovers(context, rows, event, { note });
     return refusal ? failed('', refusal, 'state') : done({ moved: rows.length });
   },
@@ -121,6 +133,10 @@ export const takeMoveBack: Command<{ coverIds: number[] }, { moved: number }> = 
         to: { state: event.fromState, place: event.fromPlace, personId: event.fromPersonId },
       });
     }
+    const clear = changes.filter(({ to }) => to.state === 'packed' || to.state === 'checked').map(({ row }) => row);
+    const isFound = new Set(last.filter(({ event }) => event === 'find').map(({ coverId }) => coverId));
+    await withdrawFindings(context, [...isFound]);
+    if ((await coversWithFindings(tx, clear)).length > 0) return failed('', FINDING_OPEN, 'state');
     await changeCovers(context, changes);
     return done({ moved: rows.length });
   },

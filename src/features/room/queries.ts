@@ -1,7 +1,16 @@
 import 'server-only';
 import { format } from 'date-fns';
-import { asc, eq, sql } from 'drizzle-orm';
-import { placeOfCover, type CoverGroup, type CoverState, type Hold, type Place } from '@/core/making';
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { printMoney } from '@/core/cost';
+import {
+  placeOfCover,
+  type Cause,
+  type CoverGroup,
+  type CoverState,
+  type Decision,
+  type Hold,
+  type Place,
+} from '@/core/making';
 import { database, schema } from '@/db';
 import { loadKindBook } from '@/db/kinds';
 import { loadPlaces } from './places';
@@ -133,15 +142,35 @@ export interface WayEvent {
   note: string;
 }
 
+/** A finding on a cover of an order. */
+export interface WayFinding {
+  id: string;
+  at: string;
+  kind: string;
+  number: number;
+  what: string;
+  cause: Cause;
+  decision: Decision;
+  minutesLost: number;
+  by: string;
+  /** How it ended; null while it is open. */
+  closed: string | null;
+  /** Pieces that were cut again for it, with their cost. */
+  recuts: string;
+  photos: number[];
+}
+
 /** Where the covers of an order are, and what happened to each. */
 export interface OrderWay {
   orderId: number;
   lines: {
+    lineId: number;
     position: number;
     kind: string;
     qty: number;
     states: { state: CoverState; numbers: number[]; held: string }[];
   }[];
+  findings: WayFinding[];
   events: WayEvent[];
   /** There is more than is shown. */
   hasMore: boolean;
@@ -153,7 +182,7 @@ const MOST_EVENTS = 200;
 export async function orderWay(orderId: number): Promise<OrderWay | null> {
   const db = database();
   const { covers, coverEvents, orderLines, people } = schema;
-  const [rows, events, kinds, places] = await Promise.all([
+  const [rows, events, kinds, places, found] = await Promise.all([
     db
       .select({ cover: covers, line: orderLines })
       .from(covers)
@@ -171,6 +200,7 @@ export async function orderWay(orderId: number): Promise<OrderWay | null> {
       .limit(MOST_EVENTS * 10),
     loadKindBook(db),
     loadPlaces(db),
+    findingsOf(orderId),
   ]);
   if (rows.length === 0) return null;
   const nameOf = (line: { kind: string; kindVersion: number }) =>
@@ -178,7 +208,8 @@ export async function orderWay(orderId: number): Promise<OrderWay | null> {
   const lines: OrderWay['lines'] = [];
   for (const { cover, line } of rows) {
     let own = lines.find(({ position }) => position === line.position);
-    if (!own) lines.push((own = { position: line.position, kind: nameOf(line), qty: line.qty, states: [] }));
+    if (!own)
+      lines.push((own = { lineId: line.id, position: line.position, kind: nameOf(line), qty: line.qty, states: [] }));
     const held = cover.hold === null ? '' : [cover.hold, cover.holdWhy].filter(Boolean).join(': ');
     const same = own.states.find((one) => one.state === cover.state && one.held === held);
     if (same) same.numbers.push(cover.number);
@@ -213,7 +244,57 @@ export async function orderWay(orderId: number): Promise<OrderWay | null> {
         note: event.note,
       });
   }
-  return { orderId, lines, events: together.slice(0, MOST_EVENTS), hasMore: together.length > MOST_EVENTS };
+  return {
+    orderId,
+    lines,
+    findings: found.map(({ line, ...one }) => ({ ...one, kind: nameOf(line) })),
+    events: together.slice(0, MOST_EVENTS),
+    hasMore: together.length > MOST_EVENTS,
+  };
+}
+
+/** What was found on the covers of an order, the newest first. */
+async function findingsOf(orderId: number) {
+  const { covers, findings, findingPhotos, orderLines, people, recuts } = schema;
+  const db = database();
+  const rows = await db
+    .select({ finding: findings, number: covers.number, line: orderLines, by: people.name })
+    .from(findings)
+    .innerJoin(covers, eq(covers.id, findings.coverId))
+    .innerJoin(orderLines, eq(orderLines.id, covers.lineId))
+    .leftJoin(people, eq(people.id, findings.personId))
+    .where(eq(orderLines.orderId, orderId))
+    .orderBy(desc(findings.at), asc(findings.id))
+    .limit(MOST_EVENTS);
+  const ids = rows.map(({ finding }) => finding.id);
+  const [again, photos] = await Promise.all([
+    db.select().from(recuts).where(inArray(recuts.findingId, ids)).orderBy(asc(recuts.id)),
+    db
+      .select({ id: findingPhotos.id, findingId: findingPhotos.findingId })
+      .from(findingPhotos)
+      .where(inArray(findingPhotos.findingId, ids))
+      .orderBy(asc(findingPhotos.id)),
+  ]);
+  return rows.map(({ finding, number, line, by }) => ({
+    id: finding.id,
+    at: finding.at.toISOString(),
+    line,
+    number,
+    what: finding.what,
+    cause: finding.cause,
+    decision: finding.decision,
+    minutesLost: finding.minutesLost,
+    by: by ?? '',
+    closed: finding.closedAt ? finding.closedWhy : null,
+    recuts: again
+      .filter(({ findingId }) => findingId === finding.id)
+      .map(
+        ({ name, costMinor, currency, cutAt }) =>
+          `${name} ${cutAt ? 'cut again' : 'to cut again'}, ${printMoney(costMinor, currency)}`,
+      )
+      .join('; '),
+    photos: photos.filter(({ findingId }) => findingId === finding.id).map(({ id }) => id),
+  }));
 }
 
 /** A delivery as it is shown and printed. */

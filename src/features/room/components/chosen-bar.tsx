@@ -2,13 +2,25 @@
 
 import { Button, Input, NativeSelect } from '@chakra-ui/react';
 import { useState, useTransition } from 'react';
-import { eventsFor, HAND_EVENTS, HOLD_LABELS, HOLDS, type HandEvent, type Hold, type Place } from '@/core/making';
+import {
+  eventsFor,
+  HAND_EVENTS,
+  HOLD_LABELS,
+  HOLDS,
+  type CoverState,
+  type HandEvent,
+  type Hold,
+  type Place,
+} from '@/core/making';
 import { send } from '@/features/commands/send';
 import { Link } from '@/ui/link';
 import { HowMany } from '@/ui/fields/how-many';
 import { toaster } from '@/ui/toaster';
 import { holdCovers } from '../actions';
 import type { RoomGroup } from '../queries';
+
+/** States in which a cover is looked at on the page of its check. */
+const CHECKED_AT: readonly CoverState[] = ['to check', 'checked', 'to mend'];
 
 interface Props {
   group: RoomGroup;
@@ -59,6 +71,11 @@ export function ChosenBar({ group, places, onPut, onStep, onHeld, onClose }: Pro
               {HAND_EVENTS[event]}
             </Button>
           ))}
+          {CHECKED_AT.includes(group.state) && (
+            <Button asChild variant="outline">
+              <Link href={`/checking/${group.lineId}`}>Its check</Link>
+            </Button>
+          )}
           {group.state === 'packed' && (
             <Button asChild>
               <Link href={`/orders/${group.orderId}/way`}>Hand over</Link>

@@ -19,6 +19,14 @@ const DO: Record<CoverState, string> = {
   'handed over': '',
 };
 
+/** The page on which that is done. */
+const pageOf = ({ state, lineId, orderId }: RoomGroup): string =>
+  state === 'to check'
+    ? `/checking/${lineId}`
+    : state === 'cut' || state === 'in sewing' || state === 'to mend'
+      ? '/sewing'
+      : `/orders/${orderId}/way`;
+
 /** One line above the room: the next thing for whoever is at this device, and why. */
 export function NextLine({
   next,
@@ -47,7 +55,7 @@ export function NextLine({
         </span>
       </p>
       <Button asChild size="sm" variant="outline">
-        <Link href={`/orders/${group.orderId}/way`}>Open</Link>
+        <Link href={pageOf(group)}>Open</Link>
       </Button>
     </div>
   );

@@ -1,6 +1,7 @@
 import { Table } from '@chakra-ui/react';
 import { format } from 'date-fns';
-import { COVER_STATES } from '@/core/making';
+import { CAUSE_LABELS, COVER_STATES, DECISION_LABELS } from '@/core/making';
+import { Link } from '@/ui/link';
 import { Panel } from '@/ui/page';
 import { numbersText } from '../numbers-text';
 import type { OrderWay } from '../queries';
@@ -9,6 +10,7 @@ const EVENT_WORDS: Record<string, string> = {
   cut: 'cut',
   begin: 'sewing begun',
   'put back': 'put back to the cut ones',
+  'put aside': 'put aside, still to mend',
   finish: 'sewn',
   pass: 'checked, right',
   find: 'has to be mended',
@@ -28,7 +30,7 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
   return (
     <>
       <Panel title="Where its covers are">
-        {way.lines.map(({ position, kind, qty, states }) => (
+        {way.lines.map(({ lineId, position, kind, qty, states }) => (
           <div key={position} className="way-line">
             <span className="strong">
               {qty} × {kind}
@@ -43,10 +45,38 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
                     {held && `, held: ${held}`}
                   </span>
                 ))}
+              <Link className="way-link" href={`/checking/${lineId}`}>
+                Its check
+              </Link>
             </span>
           </div>
         ))}
       </Panel>
+      {way.findings.length > 0 && (
+        <Panel title="What was found">
+          <ul className="way-findings">
+            {way.findings.map((one) => (
+              <li key={one.id}>
+                <span className="strong">
+                  {one.kind} {one.number}: {one.what}
+                </span>
+                <span className="block small muted">
+                  {format(new Date(one.at), 'EEE d MMM, HH:mm')}; {CAUSE_LABELS[one.cause]};{' '}
+                  {DECISION_LABELS[one.decision].toLowerCase()}
+                  {one.minutesLost > 0 && `; ${one.minutesLost} min lost`}
+                  {one.by && `; ${one.by}`}
+                  {one.recuts && `; ${one.recuts}`}. {one.closed === null ? 'Still open.' : `Closed: ${one.closed}.`}
+                </span>
+                {one.photos.map((photo, i) => (
+                  <a key={photo} className="way-link small" href={`/api/findings/photos/${photo}`}>
+                    Photograph {i + 1}{' '}
+                  </a>
+                ))}
+              </li>
+            ))}
+          </ul>
+        </Panel>
+      )}
       <Panel title="What happened">
         <Table.ScrollArea>
           <Table.Root size="sm">
