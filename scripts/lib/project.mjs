@@ -219,6 +219,7 @@ export async function ensureBundles() {
       'joi',
       'puppeteer-core',
       'ws',
+      'sharp',
     ],
     logLevel: 'error',
   });

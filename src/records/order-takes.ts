@@ -8,6 +8,7 @@ import { beforeWash, bindNotion, worthOf } from '@/core/stock';
 import { schema, type Reader } from '@/db';
 import { materialsThen, type Frozen, type Material } from './approval';
 import { loadCutLists, type CutLists, type OrderToCut } from './cut-lists';
+import { clothsText, sizesText } from './line-words';
 
 const PER = { yd: 'a yard', m: 'a metre', sheet: 'a sheet', whole: 'for all of it' } as const;
 
@@ -234,5 +235,23 @@ const providedNotions = (
       };
     });
 
-const labourOf = ({ kinds }: CutLists, { lines }: OrderToCut): OrderTakes['labour'] =>
-  lines.map(({ kind, kindVersion, qty }) => ({ kind, name: kinds.find(kind, kindVersion)?.name ?? kind, qty }));
+function labourOf({ kinds, cloths }: CutLists, { lines, cutList, units }: OrderToCut): OrderTakes['labour'] {
+  const nameOf = (id: string) => cloths.get(id)?.name;
+  return lines.map(({ kind, kindVersion, qty, position, line }) => {
+    const known = kinds.find(kind, kindVersion);
+    const areas: Record<string, number> = {};
+    const pieces = cutList.pieces.filter((one) => one.line === String(position));
+    for (const { cloth, across, along, qty: count } of pieces) {
+      const name = nameOf(cloth) ?? cloth;
+      areas[name] = (areas[name] ?? 0) + across * along * count;
+    }
+    return {
+      kind,
+      name: known?.name ?? kind,
+      qty,
+      sizes: known ? sizesText(known, line, units) : '',
+      cloths: clothsText(pieces, nameOf),
+      areas,
+    };
+  });
+}

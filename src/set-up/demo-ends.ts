@@ -92,7 +92,7 @@ export async function quoteDemo(db: Database, today: Date, by: number) {
       const [quote] = await db.select().from(schema.quotes).where(eq(schema.quotes.id, id));
       const { version, validUntil } = quote!;
       const words = 'With the cloth that you chose at the bench; half on order, half when it is fetched.';
-      await give(editQuote, { id, version, words, validUntil }, person, at);
+      await give(editQuote, { id, version, words, validUntil, deposit: '' }, person, at);
     }
     for (const [step, event] of steps.entries())
       await give(stepQuote, { id, event }, person, addDays(at, step * ANSWER_DAYS));

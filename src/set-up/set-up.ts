@@ -5,6 +5,7 @@ import { parseArgs } from 'node:util';
 import { closeDatabase, connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
+import { readLogo } from '@/features/workroom/logo';
 import { roomDemo } from './demo-room';
 import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
 import { layAtOnce } from '@/work/lay-batch';
@@ -48,8 +49,14 @@ async function loadDemo(db: Database) {
       { key: 'workroom', value: { demo: true, isLoading: true } },
       {
         key: 'workroom-address',
-        value: { name: 'Winding Hole Covers', address: 'The sail loft\nLower Basin', contact: 'ask at the loft door' },
+        value: {
+          name: 'Winding Hole Covers',
+          address: 'The sail loft\nLower Basin',
+          contact: 'ask at the loft door',
+          taxNumber: 'Tax no. 00-0000-00',
+        },
       },
+      { key: 'workroom-logo', value: { png: await demoLogo() } },
       // The stand-ins (npm run stand-in) are found at their usual places.
       {
         key: 'machines',
@@ -81,6 +88,15 @@ async function loadDemo(db: Database) {
     .update(schema.settings)
     .set({ value: { demo: true } })
     .where(eq(schema.settings.key, 'workroom'));
+}
+
+/** The demo workroom's sign: a bolt of cloth on end, with a tail. */
+async function demoLogo(): Promise<string> {
+  const svg =
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 80"><rect width="200" height="80" fill="#fff"/><circle cx="40" cy="40" r="32" fill="#0f5a46"/><circle cx="40" cy="40" r="20" fill="none" stroke="#fff" stroke-width="5"/><circle cx="40" cy="40" r="7" fill="#fff"/><path d="M40 72h140" stroke="#0f5a46" stroke-width="6"/></svg>';
+  const logo = await readLogo(new TextEncoder().encode(svg));
+  if (!logo.ok) throw new Error(logo.faults[0]!.message);
+  return logo.value;
 }
 
 await main();

@@ -404,7 +404,13 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   },
   'make quote': async () => () => makeQuote(order, randomUUID()),
   'edit quote': async () =>
-    each(money.editQuote, { id: await quote(), version: 1, words: 'as agreed', validUntil: '2027-05-01' }),
+    each(money.editQuote, {
+      id: await quote(),
+      version: 1,
+      words: 'as agreed',
+      validUntil: '2027-05-01',
+      deposit: '1',
+    }),
   'step quote': async () => each(money.stepQuote, { id: await quote(), event: 'send' }),
   'propose prices': async () => each(machines.keepProposals, list),
   'decide on price': async () => {
@@ -426,7 +432,8 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'save workroom rules': async () => each(workroom.saveRules, USUAL_RULES),
   'save costing': async () => each(workroom.saveCosting, USUAL_COSTING_FORM),
   'save workroom address': async () =>
-    each(workroom.saveAddress, { name: 'The Loft', address: '1 Weir Lane', contact: '' }),
+    each(workroom.saveAddress, { name: 'The Loft', address: '1 Weir Lane', contact: '', taxNumber: '' }),
+  'save workroom logo': async () => each(workroom.keepLogo, { png: 'aGVsbG8=' }),
   'skip first hour': async () => each(workroom.skipFirstHour, null),
   'make backup': async () => each(workroom.keepBackup, { at: '2027-01-05T10:00:00.000Z', bytes: 1000 }),
   'save kind': async () => each(workroom.saveKind, { kind: { ...EMPTY_KIND, name: 'Punt cushion' }, edited: null }),

@@ -138,7 +138,8 @@ describe('a label printer', () => {
     value(await addresses({ printer: `127.0.0.1:${PORT}` }));
     await approvedBatch();
   });
-  const print = () => printLabels(batch, { width: 62, height: 40 }, 'http://workroom.example');
+  const print = () =>
+    printLabels({ batchId: batch, what: 'pieces' }, { width: 62, height: 40 }, 'http://workroom.example');
 
   test('gets a page a label, each with its code, order and size', async () => {
     await standIn('label-printer');
@@ -242,14 +243,24 @@ test('what a page would not send is refused: lays that are none, sizes and addre
   for (const hostile of [NaN, 'x', null, { a: 1 }] as unknown as number[]) {
     expect(faultsOf(await cutOnCutter(hostile, 1))).not.toEqual([]);
     expect(faultsOf(await stopOnCutter(1, hostile))).not.toEqual([]);
-    expect(faultsOf(await printLabels(hostile, { width: 62, height: 40 }, 'http://a.example'))).not.toEqual([]);
+    expect(
+      faultsOf(await printLabels({ batchId: hostile, what: 'pieces' }, { width: 62, height: 40 }, 'http://a.example')),
+    ).not.toEqual([]);
   }
   for (const size of [null, {}, { width: 9, height: 40 }, { width: 1e9, height: 1 }])
-    expect(faultsOf(await printLabels(1, size as { width: number; height: number }, 'http://a.example'))).not.toEqual(
+    expect(
+      faultsOf(
+        await printLabels(
+          { batchId: 1, what: 'pieces' },
+          size as { width: number; height: number },
+          'http://a.example',
+        ),
+      ),
+    ).not.toEqual([]);
+  for (const origin of ['', 'javascript:1', `http://a.example/${'y'.repeat(5_000)}`])
+    expect(faultsOf(await printLabels({ batchId: 1, what: 'pieces' }, { width: 62, height: 40 }, origin))).not.toEqual(
       [],
     );
-  for (const origin of ['', 'javascript:1', `http://a.example/${'y'.repeat(5_000)}`])
-    expect(faultsOf(await printLabels(1, { width: 62, height: 40 }, origin))).not.toEqual([]);
 });
 
 test('addresses that lead nowhere are refused at their field', async () => {

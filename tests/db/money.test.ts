@@ -15,7 +15,8 @@ import { saveMaterial } from '@/features/materials/actions';
 import { EMPTY_MATERIAL } from '@/features/materials/form';
 import { editQuote, makeQuote, stepQuote } from '@/features/money/actions';
 import { getQuote, orderCost, type OrderCost } from '@/features/money/queries';
-import { quotePdf } from '@/features/money/quote-pdf';
+import { paperPdf } from '@/features/papers/paper-pdf';
+import { getPaper } from '@/features/papers/queries';
 import { saveOrder } from '@/features/orders/actions';
 import { emptyLine } from '@/features/orders/form';
 import { getOrder } from '@/features/orders/queries';
@@ -169,11 +170,11 @@ describe('a quote', () => {
     const id = await order();
     const [first, second] = [value(await makeQuote(id)).id, value(await makeQuote(id)).id];
     expect(faultsOf(await stepQuote(first, 'accept'))[0]!.message).toBe('Only a quote that was sent can be accepted.');
-    value(await editQuote(first, 1, 'Half on order.', '2099-01-31'));
-    expect(faultsOf(await editQuote(first, 1, 'x', '2099-01-31'))[0]!.code).toBe('stale');
+    value(await editQuote(first, 1, 'Half on order.', '2099-01-31', '20'));
+    expect(faultsOf(await editQuote(first, 1, 'x', '2099-01-31', ''))[0]!.code).toBe('stale');
     value(await stepQuote(first, 'send'));
     value(await stepQuote(second, 'send'));
-    expect(faultsOf(await editQuote(first, 3, 'x', '2099-01-31'))[0]!.code).toBe('frozen');
+    expect(faultsOf(await editQuote(first, 3, 'x', '2099-01-31', ''))[0]!.code).toBe('frozen');
     // Dearer cloth, another rate: the quotes that were sent stay.
     value(
       await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '99', turns: 'half' }, { id: cloth, version: 1 }),
@@ -191,7 +192,7 @@ describe('a quote', () => {
   test('that has run out is not accepted, a draft can be deleted, and one that is not there is gone', async () => {
     const id = await order();
     const { id: quote } = value(await makeQuote(id));
-    value(await editQuote(quote, 1, '', '2020-01-31'));
+    value(await editQuote(quote, 1, '', '2020-01-31', ''));
     value(await stepQuote(quote, 'send'));
     expect(faultsOf(await stepQuote(quote, 'accept'))[0]!.code).toBe('expired');
     value(await stepQuote(quote, 'decline'));
@@ -205,7 +206,9 @@ describe('a quote', () => {
 
   test('as a PDF has its number, its price and its last day', async () => {
     const { id: quote } = value(await makeQuote(await order()));
-    const bytes = await quotePdf((await getQuote(quote))!);
+    expect(faultsOf(await editQuote(quote, 1, '', '2099-01-31', '9999'))[0]!.field).toBe('deposit');
+    value(await editQuote(quote, 1, '', '2099-01-31', '33'));
+    const bytes = await paperPdf((await getPaper('quote', quote))!);
     expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
     // Read back by an independent library.
     const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
@@ -217,8 +220,10 @@ describe('a quote', () => {
     expect(pdf.numPages).toBe(1);
     for (const part of [
       'Quote 1001',
-      '4 × Cushion with a zip',
+      'Cushion with a zip in the bottom seam 16 × 16 in Plain drill 4 about £17.29 £69.17',
       '£83.00',
+      '£33.00',
+      '£50.00',
       'This price holds until',
       'local fire-safety rules',
     ])

@@ -11,8 +11,9 @@ import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { closeLay } from '@/features/cutting/actions';
 import { getCutting } from '@/features/cutting/queries';
+import { getPaper } from '@/features/papers/queries';
 import * as room from '@/features/room/actions';
-import { deliveriesOf, getDelivery, getRoom, orderWay, packedCovers } from '@/features/room/queries';
+import { deliveriesOf, getRoom, orderWay, packedCovers } from '@/features/room/queries';
 import { receive } from '@/features/stock/actions';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm } from '../support/forms';
@@ -157,18 +158,14 @@ describe('handing over', () => {
     await pack(ids.slice(0, 3));
     expect(await packedCovers(order)).toEqual({ coverIds: ids.slice(0, 3), left: 2 });
     const first = value(await deliver(ids.slice(0, 3))).id;
-    expect(await getDelivery(first)).toMatchObject({
-      no: 1,
-      lines: [
-        { position: 1, numbers: [1, 2] },
-        { position: 2, numbers: [1] },
-      ],
-      toCome: [{ position: 2, count: 2 }],
-    });
+    const note = (await getPaper('delivery', first))!;
+    expect(note.rows.map(({ qty }) => qty)).toEqual(['2', '1']);
+    expect(note.rows[1]!.kind, 'the first of three').toMatch(/\(1 of 3\)$/);
+    expect(note.notes[0]).toMatch(/^Still to come: 2 × /);
     expect(await statusOfOrder()).toBe('cut');
     await pack(ids.slice(3));
     const second = value(await deliver(ids.slice(3))).id;
-    expect((await getDelivery(second))!.toCome).toEqual([]);
+    expect((await getPaper('delivery', second))!.notes[0]).toBe('With this the order is complete.');
     expect(await statusOfOrder()).toBe('handed over');
     expect((await getRoom()).groups).toEqual([]);
     value(await room.takeDeliveryBack(second, 'the wrong boat'));

@@ -19,6 +19,7 @@ import { OwnKinds } from '@/features/workroom/components/own-kinds';
 import { CostingPanel } from '@/features/workroom/components/costing-panel';
 import {
   workroomAddress,
+  workroomLogo,
   workroomRules,
   kindNames,
   lastBackup,
@@ -35,7 +36,7 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address, places] =
+  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address, places, logo] =
     await Promise.all([
       listPeople(),
       personAtDevice(),
@@ -49,6 +50,7 @@ export default async function WorkroomPage() {
       machinesForm(),
       workroomAddress(),
       roomPlaces(),
+      workroomLogo(),
     ]);
   return (
     <>
@@ -64,7 +66,7 @@ export default async function WorkroomPage() {
         <PeoplePanel people={people} here={here} />
         <DevicesPanel devices={devices} addresses={addresses()} tries={tries} />
         <MachinesPanel initial={machines} />
-        <AddressPanel initial={address} />
+        <AddressPanel initial={address} logo={logo} />
         <PlacesPanel initial={places} />
         <WorkroomRulesForm initial={rules} />
         <CostingPanel initial={costing} kinds={names} />

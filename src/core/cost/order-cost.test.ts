@@ -51,6 +51,25 @@ describe('the cost of an order', () => {
     expect(sheet).toMatchObject({ net: 16296, total: 19555, missing: [] });
   });
 
+  test('each line has its part of the net price, by its labour and its cloth; together they are it exactly', () => {
+    // Worked by hand: the cloth of 53.60 goes 3 to 1 by area, so 40.20 and 13.40; with labour 80.20 and 25.40 of 105.60.
+    const [cushion, headrest] = takes.labour;
+    const labour = [
+      { ...cushion!, areas: { 'Heron reed': 300 } },
+      { ...headrest!, areas: { 'Heron reed': 100 } },
+    ];
+    const { made, net } = costSheet({ ...takes, labour }, costing);
+    expect(net).toBe(16296);
+    expect(made.map(({ amount }) => amount)).toEqual([Math.round((16296 * 8020) / 10560), 16296 - 12376]);
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(9), fc.nat(1000)), { minLength: 1, maxLength: 8 }), (rows) => {
+        const lines = rows.map(([qty, area]) => ({ kind: 'x', name: 'x', qty, areas: { 'Heron reed': area } }));
+        const sheet = costSheet({ ...takes, labour: lines }, costing);
+        expect(sheet.made.reduce((sum, { amount }) => sum + amount!, 0)).toBe(sheet.net);
+      }),
+    );
+  });
+
   test('what has another currency or no price is not in the sum, and is said', () => {
     const sheet = costSheet(
       {

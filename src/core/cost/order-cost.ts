@@ -1,4 +1,5 @@
 import type { Provided } from '../covers/kind';
+import { apportion } from './cost';
 import { labourOf, partOf } from './rounding';
 
 /** Settings of costs: how long each kind takes, what an hour is worth, what is added to it. Parts are from 0 up: 0.2 is 20 %. */
@@ -43,10 +44,20 @@ interface CostLine {
   amount: number;
 }
 
+/** A line of the order. Sheets from before have neither sizes, cloths nor an amount. */
+interface MadeLine {
+  name: string;
+  qty: number;
+  sizes?: string;
+  cloths?: string;
+  /** Its part of the net price, for all its covers; the amounts of all lines are that price, to the minor unit. */
+  amount?: number;
+}
+
 export interface CostSheet {
   currency: string;
   /** The work that is paid for. */
-  made: { name: string; qty: number }[];
+  made: MadeLine[];
   lines: CostLine[];
   /** Before tax, and with it: the sums of the lines, to the minor unit. */
   net: number;
@@ -68,7 +79,15 @@ export interface Unpriced {
 /** Takings of an order: amounts that are known, in the currency of each. */
 export interface OrderTakes {
   materials: { part: 'cloth' | 'notions' | 'recuts'; what: string; sum: string; amount: number; currency: string }[];
-  labour: { kind: string; name: string; qty: number }[];
+  /** The order's lines; `areas`: of their pieces by the names of their cloths (nm²). */
+  labour: {
+    kind: string;
+    name: string;
+    qty: number;
+    sizes?: string;
+    cloths?: string;
+    areas?: Record<string, number>;
+  }[];
   /** Things that have no price at all. */
   unpriced: Unpriced[];
   /** Things that are supplied or reused, each with its price if it were bought, null where none is known. */
@@ -101,7 +120,7 @@ export function costSheet({ materials, labour, unpriced, provided = [] }: OrderT
     .map(({ what, currency: theirs }) => `${what}: priced in ${theirs}`);
   return {
     currency,
-    made: labour.map(({ name, qty }) => ({ name, qty })),
+    made: madeLines(labour, lines, net, costing),
     lines,
     net,
     total: sumOf(),
@@ -115,6 +134,35 @@ export function costSheet({ materials, labour, unpriced, provided = [] }: OrderT
       })),
     }),
   };
+}
+
+/**
+ * The order's lines, each with its part of the net price: its labour, its part of each cloth by the area of its pieces, and the rest (notions,
+ * overhead, markup) in proportion to those. Common practice, no source.
+ */
+function madeLines(
+  labour: OrderTakes['labour'],
+  lines: readonly CostLine[],
+  net: number,
+  { minutes, usualMinutes, hourMinor }: Costing,
+): MadeLine[] {
+  const clothCost = new Map<string, number>();
+  for (const { part, what, amount } of lines)
+    if (part === 'cloth') clothCost.set(what, (clothCost.get(what) ?? 0) + amount);
+  const areaOf = (cloth: string) => labour.reduce((sum, { areas }) => sum + (areas?.[cloth] ?? 0), 0);
+  const weights = labour.map(({ kind, qty, areas = {} }) => {
+    const own = labourOf(qty * (minutes[kind] ?? usualMinutes), hourMinor);
+    const ofCloth = [...clothCost].map(([cloth, cost]) => (areas[cloth] ? (cost * areas[cloth]) / areaOf(cloth) : 0));
+    return own + ofCloth.reduce((sum, part) => sum + part, 0);
+  });
+  const amounts = apportion(net, weights);
+  return labour.map(({ name, qty, sizes, cloths }, i) => ({
+    name,
+    qty,
+    ...(sizes && { sizes }),
+    ...(cloths && { cloths }),
+    amount: amounts[i]!,
+  }));
 }
 
 const percentText = (part: number): string => `${Number((part * 100).toFixed(2))} %`;

@@ -12,3 +12,4 @@ export { checkKind, sampleOf } from './check-kind';
 export { formFromPhoto, refineCorners, SHEETS, type SheetId, type SheetPhoto } from './sheet-photo';
 export { readUsualSize, wantedMeasures } from './usual-sizes';
 export { unusualMeasures } from './usual-range';
+export { careOf, customerCautions } from './care';

@@ -3,4 +3,5 @@ export * from './cover-states';
 export * from './next-for-person';
 export * from './places';
 export * from './run';
+export * from './ticket-codes';
 export * from './minutes';

@@ -46,6 +46,8 @@ export const quotes = pgTable(
     totalMinor: minor('total_minor').notNull(),
     currency: text('currency').notNull(),
     words: text('words').notNull().default(''),
+    /** Paid with the order; null: no deposit. */
+    depositMinor: minor('deposit_minor'),
     personId: integer('person_id').references(() => people.id),
     sentAt: timestamp('sent_at', { withTimezone: true }),
     answeredAt: timestamp('answered_at', { withTimezone: true }),
@@ -60,6 +62,7 @@ export const quotes = pgTable(
     uniqueIndex('quotes_accepted')
       .on(t.orderId)
       .where(sql`${t.state} = 'accepted'`),
+    check('quotes_deposit', sql`${t.depositMinor} IS NULL OR ${t.depositMinor} BETWEEN 0 AND ${t.totalMinor}`),
     check('quotes_state_known', sql`${t.state} IN (${words(QUOTE_STATES)}) AND ${t.totalMinor} >= 0`),
   ],
 );

@@ -37,7 +37,7 @@ export interface FindingView {
   /** How it ended; null while it is open. */
   closed: string | null;
   photos: number[];
-  recuts: { id: number; name: string; from: string; isCut: boolean; cost: string }[];
+  recuts: { id: number; name: string; label: string; from: string; isCut: boolean; cost: string }[];
 }
 
 /** A cover at its check: what was looked at since it came, and all that was ever found on it. */

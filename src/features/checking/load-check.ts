@@ -91,6 +91,7 @@ export async function loadCheckState(db: Reader, lineId: number): Promise<CheckS
       .map(({ recut, code, batch }) => ({
         id: recut.id,
         name: recut.name,
+        label: `/batches/${recut.batchId}/labels?part=${encodeURIComponent(recut.part)}`,
         from: batch !== null ? `with “${batch}”` : (code ?? 'cloth to buy'),
         isCut: recut.cutAt !== null,
         cost: printMoney(recut.costMinor, recut.currency),

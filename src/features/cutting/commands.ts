@@ -369,7 +369,7 @@ export const recutPiece: Command<
     }),
   ),
   run: async (context, { batchId, clothId, part, itemId, length, why }) => {
-    const { tx, now, person, changes } = context;
+    const { tx, changes } = context;
     const [batch] = await lockBatches(tx, [batchId]);
     if (!batch) return gone('batch');
     const [lay] = await loadCut(tx, batchId, clothId);

@@ -15,9 +15,10 @@ export async function editQuote(
   version: number,
   words: string,
   validUntil: string,
+  deposit: string,
   requestId?: string,
 ): Promise<Answer<{ version: number }>> {
-  return runCommand(commands.editQuote, { id, version, words, validUntil }, requestId);
+  return runCommand(commands.editQuote, { id, version, words, validUntil, deposit }, requestId);
 }
 
 export async function stepQuote(id: number, event: QuoteEvent, requestId?: string): Promise<Answer<null>> {

@@ -2,7 +2,7 @@ import 'server-only';
 import { addDays, format } from 'date-fns';
 import { and, eq, sql } from 'drizzle-orm';
 import Joi from 'joi';
-import { ACCEPTED, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
+import { ACCEPTED, parseAmount, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
 import { applyTransition } from '@/core/transitions';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
@@ -44,9 +44,9 @@ export const newQuote = (orderId: number, sheet: CostSheet): Command<null, { id:
   },
 });
 
-/** Changes the words and the last day of a draft. */
+/** Changes the words, the last day and the deposit of a draft. */
 export const editQuote: Command<
-  { id: number; version: number; words: string; validUntil: string },
+  { id: number; version: number; words: string; validUntil: string; deposit: string },
   { version: number }
 > = {
   name: 'edit quote',
@@ -63,18 +63,22 @@ export const editQuote: Command<
         .pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
         .required()
         .messages({ '*': 'Choose the last day on which it holds.' }),
+      deposit: Joi.string().allow('').max(40).required(),
     }),
   ),
-  run: async ({ tx, now, changes }, { id, version, words, validUntil }) => {
+  run: async ({ tx, now, changes }, { id, version, words, validUntil, deposit }) => {
     const [quote] = await tx.select().from(schema.quotes).where(eq(schema.quotes.id, id)).for('update');
     if (!quote) return gone('quote');
     if (quote.version !== version) return staleAnswer('quote', quote.version, quote.updatedAt);
     const moved = applyTransition(QUOTE_TRANSITIONS, quote.state, 'edit');
     if (moved.refusal !== undefined) return failed('', moved.refusal, 'frozen');
+    const depositMinor = deposit.trim() === '' ? null : parseAmount(deposit, quote.currency);
+    if (deposit.trim() !== '' && (depositMinor === null || depositMinor > quote.totalMinor))
+      return failed('deposit', 'A deposit is an amount, at most the whole price.');
     await changes('quote', id);
     await tx
       .update(schema.quotes)
-      .set({ words, validUntil, version: version + 1, updatedAt: now })
+      .set({ words, validUntil, depositMinor, version: version + 1, updatedAt: now })
       .where(eq(schema.quotes.id, id));
     return done({ version: version + 1 });
   },

@@ -9,8 +9,7 @@ import {
   isAccepted,
 } from '@/core/cost';
 import { database, schema } from '@/db';
-import type { WorkroomAddress } from '@/features/workroom/form';
-import { costingForm, workroomAddress } from '@/features/workroom/queries';
+import { costingForm } from '@/features/workroom/queries';
 import { readCosting } from '@/core/cost/costing-form';
 import { LayFailure } from '@/records/cut-lists';
 import { approvalsOf, costingRulesOf } from '@/records/approval';
@@ -29,6 +28,7 @@ interface QuoteRow {
   version: number;
   createdAt: string;
   words: string;
+  depositMinor: number | null;
 }
 
 export interface OrderCost {
@@ -114,13 +114,12 @@ const rowOf = (row: typeof quotes.$inferSelect): QuoteRow => ({
   version: row.version,
   createdAt: row.createdAt.toISOString(),
   words: row.words,
+  depositMinor: row.depositMinor,
 });
 
 export interface QuoteView extends QuoteRow {
   order: { id: number; no: number; mark: number; customer: string; due: string };
   sheet: CostSheet;
-  /** The workroom that makes it. */
-  from: WorkroomAddress;
 }
 
 /** A quote as it is shown and printed, or null. */
@@ -130,5 +129,5 @@ export async function getQuote(id: number): Promise<QuoteView | null> {
   if (!row) return null;
   const order = await head(row.orderId);
   if (!order) return null;
-  return { ...rowOf(row), order, sheet: row.sheet, from: await workroomAddress() };
+  return { ...rowOf(row), order, sheet: row.sheet };
 }

@@ -297,20 +297,6 @@ async function findingsOf(orderId: number) {
   }));
 }
 
-/** A delivery as it is shown and printed. */
-export interface DeliveryView {
-  id: number;
-  no: number;
-  order: { id: number; no: number; mark: number; customer: string; contact: string };
-  day: string;
-  toWhom: string;
-  note: string;
-  takenBack: { at: string; why: string } | null;
-  lines: { position: number; kind: string; numbers: number[] }[];
-  /** Covers of the order that are still to come. */
-  toCome: { position: number; kind: string; count: number }[];
-}
-
 /** All deliveries of an order, the newest first. */
 export async function deliveriesOf(
   orderId: number,
@@ -333,52 +319,11 @@ export async function deliveriesOf(
   }));
 }
 
-/** A delivery with what is still to come of its order; null where there is none. */
-export async function getDelivery(id: number): Promise<DeliveryView | null> {
-  const db = database();
-  const { covers, customers, deliveries, deliveryCovers, orderLines, orders } = schema;
-  const [row] = await db
-    .select({ delivery: deliveries, order: orders, customer: customers })
-    .from(deliveries)
-    .innerJoin(orders, eq(orders.id, deliveries.orderId))
-    .innerJoin(customers, eq(customers.id, orders.customerId))
-    .where(eq(deliveries.id, id));
-  if (!row) return null;
-  const [all, own, kinds] = await Promise.all([
-    db
-      .select({ cover: covers, line: orderLines })
-      .from(orderLines)
-      .leftJoin(covers, eq(covers.lineId, orderLines.id))
-      .where(eq(orderLines.orderId, row.order.id))
-      .orderBy(asc(orderLines.position), asc(covers.number)),
-    db.select({ id: deliveryCovers.coverId }).from(deliveryCovers).where(eq(deliveryCovers.deliveryId, id)),
-    loadKindBook(db),
-  ]);
-  const here = new Set(own.map((one) => one.id));
-  const lines: DeliveryView['lines'] = [];
-  const toCome: DeliveryView['toCome'] = [];
-  const positions = [...new Set(all.map(({ line }) => line.position))];
-  for (const position of positions) {
-    const some = all.filter(({ line }) => line.position === position);
-    const { line } = some[0]!;
-    const kind = kinds.find(line.kind, line.kindVersion)?.name ?? line.kind;
-    const numbers = some.flatMap(({ cover }) => (cover && here.has(cover.id) ? [cover.number] : []));
-    const given = some.filter(({ cover }) => cover && (cover.state === 'handed over' || here.has(cover.id))).length;
-    if (numbers.length > 0) lines.push({ position, kind, numbers });
-    if (given < line.qty) toCome.push({ position, kind, count: line.qty - given });
-  }
-  const { delivery, order, customer } = row;
-  return {
-    id,
-    no: delivery.no,
-    order: { id: order.id, no: order.no, mark: order.mark, customer: customer.name, contact: customer.contact },
-    day: delivery.day,
-    toWhom: delivery.toWhom,
-    note: delivery.note,
-    takenBack: delivery.takenBackAt && { at: delivery.takenBackAt.toISOString(), why: delivery.takenBackWhy },
-    lines,
-    toCome,
-  };
+/** A delivery, as far as its page needs it beside its note; null where there is none. */
+export async function getDelivery(id: number): Promise<{ id: number; orderId: number; isTakenBack: boolean } | null> {
+  const { deliveries } = schema;
+  const [row] = await database().select().from(deliveries).where(eq(deliveries.id, id));
+  return row ? { id, orderId: row.orderId, isTakenBack: row.takenBackAt !== null } : null;
 }
 
 /** What heads the pages of an order; null where there is none. */

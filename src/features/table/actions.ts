@@ -5,7 +5,7 @@ import { runCommand } from '@/features/commands/command';
 import { print } from '@/features/machines/printer';
 import { machinesForm } from '@/features/machines/queries';
 import * as commands from './commands';
-import { labelsPdf } from './labels-pdf';
+import { labelsPdf, type LabelChoice } from './labels-pdf';
 import { readPrint } from './print-rules';
 import * as ways from './ways';
 
@@ -26,15 +26,15 @@ export async function takeWay(
 
 /** Prints the labels of a batch on the workroom's label printer, a page a label of that size (mm). */
 export async function printLabels(
-  batchId: number,
+  choice: LabelChoice,
   size: { width: number; height: number },
   origin: string,
 ): Promise<Answer<{ count: number }>> {
-  const read = readPrint({ batchId, size, origin });
+  const read = readPrint({ ...choice, size, origin });
   if ('faults' in read) return { ok: false, faults: read.faults };
   const { printer } = await machinesForm();
   if (!printer) return failed('', 'The workroom has no label printer; give its address on the page Workroom.');
-  const made = await labelsPdf(batchId, size, origin);
+  const made = await labelsPdf(choice, size, origin);
   if ('message' in made) return failed('', made.message);
   const refused = await print(printer, made.bytes);
   return refused ? failed('', refused.message, 'printer') : { ok: true, value: { count: made.count } };

@@ -4,6 +4,7 @@ import { LABEL_SIZES } from './label-sizes';
 import type { PieceLabel } from './labels';
 
 const label: PieceLabel = {
+  part: '',
   code: '7-12',
   orderNo: 214,
   mark: 3,

@@ -4,19 +4,28 @@ import { markColour, markPath } from '@/ui/order-mark';
 import { HEAD, LABEL_PAD_MM, layOutLabel, LINE_HEIGHT } from './label-layout';
 import { getLabels, type PieceLabel } from './labels';
 import { qrPath } from './qr-path';
+import { getTickets } from './tickets';
+
+/** What is printed of a batch: a label for each piece, or a bundle ticket for each cover or line. */
+export interface LabelChoice {
+  batchId: number;
+  what: 'pieces' | 'covers' | 'lines';
+}
 
 const INK = '#000';
 /** The labels of a batch as a PDF, a page a label of the given size (mm): what a label printer takes. `origin`: where their codes lead. */
 export async function labelsPdf(
-  batchId: number,
+  { batchId, what }: LabelChoice,
   size: { width: number; height: number },
   origin: string,
 ): Promise<{ bytes: Uint8Array; count: number } | { message: string }> {
   const found = await getLabels(batchId);
   if (!found || found.labels.length === 0) return { message: 'This batch has no lays yet, so no labels.' };
+  const labels = what === 'pieces' ? found.labels : (await getTickets(batchId))[what];
+  if (labels.length === 0) return { message: 'Bundle tickets are made once the batch is approved.' };
   const { pdf, end } = newPdf(`Labels of ${found.name}`, { autoFirstPage: false, margin: 0 });
-  for (const label of found.labels) drawLabel(pdf, label, size, origin);
-  return { bytes: await end(), count: found.labels.length };
+  for (const label of labels) drawLabel(pdf, label, size, origin);
+  return { bytes: await end(), count: labels.length };
 }
 
 function drawLabel(pdf: Pdf, label: PieceLabel, size: { width: number; height: number }, origin: string) {

@@ -9,6 +9,8 @@ import { loadCutLists } from '@/records/cut-lists';
 
 /** Text of the label of one piece. */
 export interface PieceLabel {
+  /** The part's id in its lay; empty on a bundle ticket. */
+  part: string;
   code: string;
   orderNo: number;
   mark: number;
@@ -55,6 +57,7 @@ export async function getLabels(batchId: number): Promise<{ name: string; labels
       const steps = order.cutList.steps.filter((step) => step.line === part.line);
       return [
         {
+          part: id,
           code: pieceCode(lay.id, number),
           orderNo: of.no,
           mark: of.mark,

@@ -6,9 +6,15 @@ import { OWN } from './label-sizes';
 const side = Joi.number().min(OWN.least).max(OWN.most).required();
 
 /** A print on the label printer: a batch's labels, their size (mm), and where their codes lead. */
-export const readPrint = byRules<{ batchId: number; size: { width: number; height: number }; origin: string }>(
+export const readPrint = byRules<{
+  batchId: number;
+  what: string;
+  size: { width: number; height: number };
+  origin: string;
+}>(
   Joi.object({
     batchId: recordId('batch'),
+    what: Joi.string().valid('pieces', 'covers', 'lines').required(),
     size: Joi.object({ width: side, height: side }).required(),
     origin: Joi.string()
       .uri({ scheme: ['http', 'https'] })

@@ -12,7 +12,7 @@ import type { CommandContext } from '@/features/commands/context';
 import { editedRecord, recordId, type Edited } from '@/features/commands/record-id';
 import { isAllKeepable } from '@/features/commands/texts';
 import { rulesFaults, type WorkroomAddress, type WorkroomRules } from './form';
-import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, RULES_KEY } from './settings';
+import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, LOGO_KEY, RULES_KEY } from './settings';
 import { COSTING_KEY } from '@/records/costing';
 import { readCosting, type CostingForm } from '@/core/cost/costing-form';
 import { addressShape, readCostingShape, readRules } from './rules';
@@ -50,6 +50,13 @@ export const saveAddress: Command<WorkroomAddress, null> = {
   name: 'save workroom address',
   read: byRules(addressShape),
   run: (context, address) => keepSetting(context, ADDRESS_KEY, address),
+};
+
+/** Keeps the logo of the workroom's papers: a PNG in base64, drawn by `readLogo`; empty takes it off. */
+export const keepLogo: Command<{ png: string }, null> = {
+  name: 'save workroom logo',
+  read: byRules(Joi.object({ png: Joi.string().base64().allow('').max(3_000_000).required() })),
+  run: (context, logo) => keepSetting(context, LOGO_KEY, logo),
 };
 
 /** Takes the list of the first hour off the first page. */

@@ -21,9 +21,11 @@ export interface WorkroomAddress {
   /** Address as it stands on a letter, a line for each. */
   address: string;
   contact: string;
+  /** Tax number as it has to stand on papers, with its name. */
+  taxNumber: string;
 }
 
-export const NO_ADDRESS: WorkroomAddress = { name: '', address: '', contact: '' };
+export const NO_ADDRESS: WorkroomAddress = { name: '', address: '', contact: '', taxNumber: '' };
 
 export const USUAL_RULES: WorkroomRules = {
   units: 'in',

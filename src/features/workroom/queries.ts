@@ -6,7 +6,7 @@ import { database, schema } from '@/db';
 import { loadKindBook, ownKindId, kindsOfLines } from '@/db/kinds';
 import type { WorkroomAddress, WorkroomRules } from './form';
 import type { CostingForm } from '@/core/cost/costing-form';
-import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, loadAddress, loadRules, RULES_KEY } from './settings';
+import { ADDRESS_KEY, BACKUP_KEY, FIRST_HOUR_KEY, loadAddress, loadLogo, loadRules, RULES_KEY } from './settings';
 
 /** When the workroom was last backed up, and how large that was; null where it never was. */
 export async function lastBackup(): Promise<{ at: Date; bytes: number } | null> {
@@ -20,6 +20,9 @@ export const workroomRules = (): Promise<WorkroomRules> => loadRules(database())
 
 /** The workroom's rates and rules for costs, for a page. */
 export const costingForm = (): Promise<CostingForm> => loadCosting(database());
+
+/** The logo of the workroom's papers, for a page. */
+export const workroomLogo = (): Promise<string> => loadLogo(database());
 
 /** The workroom's name and address, for a page. */
 export const workroomAddress = (): Promise<WorkroomAddress> => loadAddress(database());

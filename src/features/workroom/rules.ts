@@ -40,6 +40,12 @@ export const addressShape = Joi.object<WorkroomAddress>({
     .max(120)
     .required()
     .messages({ 'string.max': 'A contact has at most 120 letters.' }),
+  taxNumber: keepableText()
+    .trim()
+    .allow('')
+    .max(60)
+    .required()
+    .messages({ 'string.max': 'A tax number has at most 60 letters.' }),
 });
 
 const short = keepableText().allow('').max(40).required();

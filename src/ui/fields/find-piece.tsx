@@ -4,6 +4,7 @@ import { Box, Button, HStack } from '@chakra-ui/react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { pieceCode, readPieceCode } from '@/core/files/lay/piece-codes';
+import { readTicketCode, ticketCode } from '@/core/making';
 import { TextField } from './choice';
 import { ScanCode } from './scan-code';
 
@@ -14,12 +15,14 @@ export function FindPiece({ initial = '', isUnknown = false }: { initial?: strin
   const [error, setError] = useState(isUnknown ? `There is no piece ${initial}.` : '');
   const open = (said: string): boolean => {
     const code = readPieceCode(said);
-    if (code) router.push(`/piece/${pieceCode(code.layId, code.number)}`);
-    return code !== null;
+    const ticket = readTicketCode(said);
+    if (ticket) router.push(`/piece/${ticketCode(ticket)}`);
+    else if (code) router.push(`/piece/${pieceCode(code.layId, code.number)}`);
+    return ticket !== null || code !== null;
   };
   const find = (event: React.FormEvent) => {
     event.preventDefault();
-    if (!open(text)) setError('A code is like P12-7; it stands on the label.');
+    if (!open(text)) setError('A code is like P12-7, or C12 on a bundle ticket; it stands on the label.');
   };
   return (
     <form onSubmit={find} noValidate>

@@ -1,29 +1,30 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import '../../papers.css';
 import '../../room.css';
 import { readId } from '@/app/params';
-import { DeliveryNote } from '@/features/room/components/delivery-note';
+import { PaperBar } from '@/features/papers/components/paper-bar';
+import { PaperSheet } from '@/features/papers/components/paper-sheet';
+import { getPaper } from '@/features/papers/queries';
 import { TakeDeliveryBack } from '@/features/room/components/take-delivery-back';
 import { getDelivery } from '@/features/room/queries';
-import { workroomAddress } from '@/features/workroom/queries';
-import { PrintBar } from '@/ui/print-bar';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Delivery note' };
 
 export default async function DeliveryPage({ params }: { params: Promise<{ id: string }> }) {
-  const delivery = await getDelivery(readId((await params).id));
-  if (!delivery) notFound();
+  const id = readId((await params).id);
+  const [delivery, paper] = await Promise.all([getDelivery(id), getPaper('delivery', id)]);
+  if (!delivery || !paper) notFound();
   return (
     <>
-      <PrintBar
+      <PaperBar
         back="Back to the order"
-        backTo={`/orders/${delivery.order.id}/way`}
-        print="Print"
-        about="Goes along with the covers"
+        backTo={`/orders/${delivery.orderId}/way`}
+        pdf={`/api/papers/delivery/${delivery.id}`}
       />
-      <DeliveryNote delivery={delivery} from={await workroomAddress()} />
-      {!delivery.takenBack && (
+      <PaperSheet paper={paper} />
+      {!delivery.isTakenBack && (
         <div className="no-print">
           <TakeDeliveryBack id={delivery.id} />
         </div>

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { readPieceCode } from '@/core/files/lay/piece-codes';
+import { readTicketCode } from '@/core/making';
+import { findTicket } from '@/features/table/tickets';
 import { FindPiece } from '@/ui/fields/find-piece';
 import { findPiece } from '@/features/table/labels';
 import { PageHead } from '@/ui/page';
@@ -11,7 +13,8 @@ export const metadata: Metadata = { title: 'A piece' };
 export default async function PiecePage({ params }: { params: Promise<{ code: string }> }) {
   const text = decodeURIComponent((await params).code);
   const code = readPieceCode(text);
-  const place = code && (await findPiece(code.layId, code.number));
+  const ticket = readTicketCode(text);
+  const place = ticket ? await findTicket(ticket) : code && (await findPiece(code.layId, code.number));
   if (place) redirect(place);
   return (
     <>

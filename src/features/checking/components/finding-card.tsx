@@ -6,6 +6,7 @@ import { useRef, useState } from 'react';
 import type { OrderUnits } from '@/core/length';
 import { CAUSE_LABELS, DECISION_LABELS } from '@/core/making';
 import { send } from '@/features/commands/send';
+import { Link } from '@/ui/link';
 import { toaster } from '@/ui/toaster';
 import { recutIsCut } from '../actions';
 import type { CheckedCover, FindingView } from '../check-entries';
@@ -62,6 +63,9 @@ export function FindingCard({ finding, cover, lineId, units, parts, isSent, onCl
           <span>
             {recut.name} again, {recut.from}, {recut.cost}
           </span>
+          <Link className="way-link" href={recut.label}>
+            Its label
+          </Link>
           {recut.isCut ? (
             <span className="inline">
               <Check size={18} aria-hidden /> cut

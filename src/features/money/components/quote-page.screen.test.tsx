@@ -18,6 +18,7 @@ const quote = (state: string) =>
     version: 5,
     state,
     words: 'Thank you.',
+    depositMinor: null,
     validUntil: '2027-02-01',
     order: { id: 31, no: 240, mark: 1, customer: 'Mill Race Players', due: '2027-03-05' },
     sheet: { currency: 'GBP', lines: [], net: 0, total: 0, missing: [] },
@@ -46,7 +47,7 @@ test('what was changed is saved with the version that was read', async () => {
   await press(me, 'Save');
   await waitFor(() => expect(gone).toEqual(['again']));
   expect(server.asked).toMatchObject([
-    { action: 'editQuote', args: [3, 5, 'Thank you, and good cutting.', '2027-02-01'] },
+    { action: 'editQuote', args: [3, 5, 'Thank you, and good cutting.', '2027-02-01', ''] },
   ]);
 });
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { canHappen } from '@/core/transitions';
-import { QUOTE_TRANSITIONS } from '@/core/cost';
+import { isAccepted, QUOTE_TRANSITIONS, writeAmount } from '@/core/cost';
 import { Box, Button, Field, Flex, Grid, HStack, Input, Stack, Text, Textarea } from '@chakra-ui/react';
 import { FileDown, Printer } from 'lucide-react';
 import { Link } from '@/ui/link';
@@ -10,6 +10,7 @@ import { useState, useTransition, type ReactNode } from 'react';
 import type { QuoteEvent } from '@/core/cost';
 import { send } from '@/features/commands/send';
 import { Notice, PageHead, Panel } from '@/ui/page';
+import { TextField } from '@/ui/fields/choice';
 import { toaster } from '@/ui/toaster';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { editQuote, stepQuote } from '../actions';
@@ -30,17 +31,19 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
   const router = useRouter();
   const [words, setWords] = useState(quote.words);
   const [day, setDay] = useState(quote.validUntil);
+  const savedDeposit = quote.depositMinor === null ? '' : writeAmount(quote.depositMinor, quote.sheet.currency);
+  const [deposit, setDeposit] = useState(savedDeposit);
   const [error, setError] = useState('');
   const [asks, setAsks] = useState(false);
   const [isBusy, start] = useTransition();
   const isDraft = canHappen(QUOTE_TRANSITIONS, quote.state, 'edit');
-  const isChanged = words !== quote.words || day !== quote.validUntil;
+  const isChanged = words !== quote.words || day !== quote.validUntil || deposit !== savedDeposit;
   useUnsaved(isDraft && isChanged && !isBusy);
   const step = (event: QuoteEvent) =>
     start(async () => {
       setError('');
       if (event === 'send' && isChanged) {
-        const saved = await send(editQuote, quote.id, quote.version, words, day);
+        const saved = await send(editQuote, quote.id, quote.version, words, day, deposit);
         if (!saved.ok) return setError(saved.faults[0]!.message);
       }
       const answer = await send(stepQuote, quote.id, event);
@@ -51,7 +54,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
     });
   const save = () =>
     start(async () => {
-      const answer = await send(editQuote, quote.id, quote.version, words, day);
+      const answer = await send(editQuote, quote.id, quote.version, words, day, deposit);
       if (!answer.ok) return setError(answer.faults[0]!.message);
       router.refresh();
     });
@@ -66,7 +69,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
             <Link href={`/orders/${quote.order.id}/cost`}>Back to the costs</Link>
           </Button>
           <Button asChild variant="outline">
-            <a href={`/api/quotes/${quote.id}/pdf`} download>
+            <a href={`/api/papers/quote/${quote.id}`} download>
               <FileDown size={18} /> PDF
             </a>
           </Button>
@@ -81,6 +84,11 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
           {isDraft && (
             <Button onClick={() => (quote.sheet.missing.length > 0 ? setAsks(true) : step('send'))} loading={isBusy}>
               Mark as sent
+            </Button>
+          )}
+          {isAccepted(quote.state) && (
+            <Button asChild>
+              <Link href={`/orders/${quote.order.id}/confirmation`}>Confirm the order</Link>
             </Button>
           )}
           {canHappen(QUOTE_TRANSITIONS, quote.state, 'accept') && (
@@ -137,6 +145,12 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
                   <Field.Label fontWeight="600">Holds until</Field.Label>
                   <Input type="date" value={day} onChange={(event) => setDay(event.target.value)} />
                 </Field.Root>
+                <TextField
+                  label={`Deposit, ${quote.sheet.currency}`}
+                  value={deposit}
+                  placeholder="none"
+                  onChange={setDeposit}
+                />
                 <Field.Root>
                   <Field.Label fontWeight="600">A word to the customer</Field.Label>
                   <Textarea value={words} rows={3} autoresize onChange={(event) => setWords(event.target.value)} />

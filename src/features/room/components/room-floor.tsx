@@ -3,7 +3,7 @@
 import { Button } from '@chakra-ui/react';
 import { DndContext, MouseSensor, TouchSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
 import { useState, useTransition } from 'react';
-import { eventTo, nextForPerson, HAND_EVENTS, type HandEvent } from '@/core/making';
+import { eventTo, nextForPerson, HAND_EVENTS, ticketCode, type HandEvent, type Ticket } from '@/core/making';
 import { send } from '@/features/commands/send';
 import { Link } from '@/ui/link';
 import { Notice } from '@/ui/page';
@@ -14,6 +14,7 @@ import { ChosenBar } from './chosen-bar';
 import { CoverTag } from './cover-tag';
 import { NextLine } from './next-line';
 import { RoomPlace } from './room-place';
+import { ScanBar } from './scan-bar';
 import { useRoom } from './use-room';
 
 interface Props {
@@ -22,6 +23,7 @@ interface Props {
 }
 
 /** The room with its places and the covers that stand there. */
+// eslint-disable-next-line max-lines-per-function -- one floor; what is chosen, dragged and scanned ends in the same moves
 export function RoomFloor({ initial, person }: Props) {
   const { view, isStale, look } = useRoom(initial);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -62,18 +64,33 @@ export function RoomFloor({ initial, person }: Props) {
       setLastMoved(null);
       await look();
     });
-  const drop = ({ active, over }: DragEndEvent) => {
-    const some = view.groups.find(({ key }) => key === active.id);
-    if (some && over && some.place !== over.id) put(some, some.coverIds, String(over.id));
-  };
   const canGo = (some: RoomGroup, key: string) => {
     const place = view.places.find((one) => one.key === key)!;
     return some.place !== key && !('refusal' in eventTo(some.state, place.states));
+  };
+  const bring = (ticket: Ticket, placeKey: string): string | null => {
+    const of = view.groups.filter((one) =>
+      ticket.sort === 'cover' ? one.coverIds.includes(ticket.coverId) : one.lineId === ticket.lineId,
+    );
+    if (of.length === 0) return `Nothing of ${ticketCode(ticket)} stands in the room.`;
+    const some = of.find((one) => one.hold === null && canGo(one, placeKey));
+    if (!some) {
+      const way = eventTo(of[0]!.state, view.places.find(({ key }) => key === placeKey)!.states);
+      if (of[0]!.hold !== null) return `It is held (${of[0]!.hold}).`;
+      return 'refusal' in way ? way.refusal : 'It stands there already.';
+    }
+    put(some, ticket.sort === 'cover' ? [ticket.coverId] : some.coverIds, placeKey);
+    return null;
+  };
+  const drop = ({ active, over }: DragEndEvent) => {
+    const some = view.groups.find(({ key }) => key === active.id);
+    if (some && over && some.place !== over.id) put(some, some.coverIds, String(over.id));
   };
   return (
     <>
       {isStale && <Notice level="warn">The room is shown as it was last known: the network does not answer.</Notice>}
       <NextLine next={next} person={person} today={today} />
+      <ScanBar places={view.places} onTicket={bring} />
       <DndContext sensors={sensors} onDragEnd={drop}>
         <div className="room" aria-busy={isBusy}>
           {view.places.map((place) => {

@@ -11,7 +11,9 @@ beforeEach(() => {
   server.gives({ count: 1 });
 });
 
+const NO_TICKETS = { covers: [], lines: [] };
 const label = (n: number, rest: Partial<PieceLabel> = {}): PieceLabel => ({
+  part: `1 front ${n}`,
   code: `P4-${n}`,
   orderNo: 31,
   mark: 2,
@@ -26,7 +28,9 @@ const label = (n: number, rest: Partial<PieceLabel> = {}): PieceLabel => ({
   ...rest,
 });
 const open = (labels: PieceLabel[], hasPrinter = false) =>
-  show(<LabelsPage batch={{ id: 4, name: 'Spring boats' }} labels={labels} hasPrinter={hasPrinter} />);
+  show(
+    <LabelsPage batch={{ id: 4, name: 'Spring boats' }} labels={labels} tickets={NO_TICKETS} hasPrinter={hasPrinter} />,
+  );
 const many = (count: number) => Array.from({ length: count }, (_, i) => label(i + 1));
 /** How large the printer is told that its page is. */
 const paper = () =>
@@ -56,7 +60,9 @@ test('a label says whose piece it is, how large, of which cloth, and what is don
     'Sew the zip',
   ])
     expect(text()).toContain(part);
-  again(<LabelsPage batch={{ id: 4, name: 'Spring boats' }} labels={[label(7)]} hasPrinter={false} />);
+  again(
+    <LabelsPage batch={{ id: 4, name: 'Spring boats' }} labels={[label(7)]} tickets={NO_TICKETS} hasPrinter={false} />,
+  );
   expect(text()).not.toMatch(/◇|Mark:/);
 });
 

@@ -13,7 +13,15 @@ import { printLabels } from '../actions';
 import { layOutLabel } from '../label-layout';
 import { LABEL_SIZES, readOwnSize, type LabelSize } from '../label-sizes';
 import type { PieceLabel } from '../labels';
+import type { LabelChoice } from '../labels-pdf';
 import { qrPath } from '../qr-path';
+
+type What = LabelChoice['what'];
+const WHATS: { id: What; name: string }[] = [
+  { id: 'pieces', name: 'A label for each piece' },
+  { id: 'covers', name: 'A ticket for each cover' },
+  { id: 'lines', name: 'A ticket for each line' },
+];
 
 const never = () => () => undefined;
 const here = () => window.location.origin;
@@ -22,15 +30,23 @@ const nowhere = () => '';
 /** A label for each piece of a batch, on sheets or a roll; its code opens the piece on its lay. */
 export function LabelsPage({
   batch,
-  labels,
+  labels: ofPieces,
+  tickets,
+  begins = 'pieces',
   hasPrinter,
 }: {
   batch: { id: number; name: string };
   labels: PieceLabel[];
+  /** Bundle tickets: one for each cover, or for each line; none before its covers are made. */
+  tickets: { covers: PieceLabel[]; lines: PieceLabel[] };
+  /** The labels that are shown first. */
+  begins?: What;
   /** Tells whether the workroom has a label printer. */
   hasPrinter: boolean;
 }) {
   const origin = useSyncExternalStore(never, here, nowhere);
+  const [what, setWhat] = useState<What>(begins);
+  const labels = what === 'pieces' ? ofPieces : tickets[what];
   const [id, setId] = useState(LABEL_SIZES[0]!.id);
   const [own, setOwn] = useState({ width: '80', height: '50' });
   const read = readOwnSize(own.width, own.height);
@@ -67,7 +83,23 @@ export function LabelsPage({
           </NativeSelect.Field>
           <NativeSelect.Indicator />
         </NativeSelect.Root>
-        {hasPrinter && !page && <OnPrinter batchId={batch.id} size={size} origin={origin} />}
+        {tickets.covers.length > 0 && (
+          <NativeSelect.Root w="260px">
+            <NativeSelect.Field
+              aria-label="What is labelled"
+              value={what}
+              onChange={(event) => setWhat(event.target.value as What)}
+            >
+              {WHATS.map((one) => (
+                <option key={one.id} value={one.id}>
+                  {one.name}
+                </option>
+              ))}
+            </NativeSelect.Field>
+            <NativeSelect.Indicator />
+          </NativeSelect.Root>
+        )}
+        {hasPrinter && !page && <OnPrinter choice={{ batchId: batch.id, what }} size={size} origin={origin} />}
         {id === 'own' && (
           <>
             <Box w="120px">
@@ -90,55 +122,64 @@ export function LabelsPage({
           </>
         )}
       </HStack>
-      <Flex direction="column" gap={{ base: '6', _print: '0' }} overflowX={{ base: 'auto', _print: 'visible' }}>
-        {pages.map((some, i) => (
-          <Box
-            key={i}
-            className="light"
-            bg="#fff"
-            color="#000"
-            w={`${paper.width}mm`}
-            h={`${paper.height}mm`}
-            maxW="none"
-            position="relative"
-            overflow="hidden"
-            borderWidth={{ base: '1px', _print: '0' }}
-            borderColor="#999"
-            css={{
-              breakBefore: i > 0 ? 'page' : 'auto',
-              contentVisibility: 'auto',
-              '@media print': { contentVisibility: 'visible' },
-            }}
-          >
-            {some.map((label, k) => (
-              <div
-                key={label.code}
-                style={{
-                  position: 'absolute',
-                  left: `${page ? page.left + (k % page.columns) * size.width : 0}mm`,
-                  top: `${page ? page.top + Math.floor(k / page.columns) * size.height : 0}mm`,
-                  width: `${size.width}mm`,
-                  height: `${size.height}mm`,
-                }}
-              >
-                <Label label={label} size={size} origin={origin} />
-              </div>
-            ))}
-          </Box>
-        ))}
-      </Flex>
+      <Sheets pages={pages} size={size} origin={origin} />
     </Box>
   );
 }
 
+/** The sheets of labels, or the labels of a roll one after the other, at true size. */
+function Sheets({ pages, size, origin }: { pages: PieceLabel[][]; size: LabelSize; origin: string }) {
+  const { page } = size;
+  const paper = page ?? size;
+  return (
+    <Flex direction="column" gap={{ base: '6', _print: '0' }} overflowX={{ base: 'auto', _print: 'visible' }}>
+      {pages.map((some, i) => (
+        <Box
+          key={i}
+          className="light"
+          bg="#fff"
+          color="#000"
+          w={`${paper.width}mm`}
+          h={`${paper.height}mm`}
+          maxW="none"
+          position="relative"
+          overflow="hidden"
+          borderWidth={{ base: '1px', _print: '0' }}
+          borderColor="#999"
+          css={{
+            breakBefore: i > 0 ? 'page' : 'auto',
+            contentVisibility: 'auto',
+            '@media print': { contentVisibility: 'visible' },
+          }}
+        >
+          {some.map((label, k) => (
+            <div
+              key={label.code}
+              style={{
+                position: 'absolute',
+                left: `${page ? page.left + (k % page.columns) * size.width : 0}mm`,
+                top: `${page ? page.top + Math.floor(k / page.columns) * size.height : 0}mm`,
+                width: `${size.width}mm`,
+                height: `${size.height}mm`,
+              }}
+            >
+              <Label label={label} size={size} origin={origin} />
+            </div>
+          ))}
+        </Box>
+      ))}
+    </Flex>
+  );
+}
+
 /** Sends the labels to the workroom's label printer; nothing waits for it longer than it is given. */
-function OnPrinter({ batchId, size, origin }: { batchId: number; size: LabelSize; origin: string }) {
+function OnPrinter({ choice, size, origin }: { choice: LabelChoice; size: LabelSize; origin: string }) {
   const [problem, setProblem] = useState('');
   const [isBusy, start] = useTransition();
   const print = () =>
     start(async () => {
       setProblem('');
-      const answer = await withNetworkFault(printLabels(batchId, { width: size.width, height: size.height }, origin));
+      const answer = await withNetworkFault(printLabels(choice, { width: size.width, height: size.height }, origin));
       if (!answer.ok) return setProblem(answer.faults[0]!.message);
       toaster.create({ title: `${counted(answer.value.count, 'label')} sent to the label printer.`, type: 'success' });
     });

@@ -10,9 +10,10 @@ import { toaster } from '@/ui/toaster';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { saveAddress } from '../actions';
 import type { WorkroomAddress } from '../form';
+import { LogoField } from './logo-field';
 
-/** The workroom's own name and address, as they stand on what customers get. */
-export function AddressPanel({ initial }: { initial: WorkroomAddress }) {
+/** The workroom's own head, as it stands on what customers get. */
+export function AddressPanel({ initial, logo }: { initial: WorkroomAddress; logo: string }) {
   const [form, setForm] = useState(initial);
   const [saved, setSaved] = useState(initial);
   const [faults, setFaults] = useState<Fault[]>([]);
@@ -45,7 +46,7 @@ export function AddressPanel({ initial }: { initial: WorkroomAddress }) {
           label="Name of the workroom"
           value={form.name}
           error={errorAt('name')}
-          hint="at the head of every quote"
+          hint="at the head of every paper"
           onChange={(name) => set({ name })}
         />
         <Field.Root invalid={errorAt('address') !== undefined}>
@@ -60,6 +61,14 @@ export function AddressPanel({ initial }: { initial: WorkroomAddress }) {
           hint="telephone or e-mail"
           onChange={(contact) => set({ contact })}
         />
+        <TextField
+          label="Tax number"
+          value={form.taxNumber}
+          error={errorAt('taxNumber')}
+          hint="as it has to stand on papers, with its name"
+          onChange={(taxNumber) => set({ taxNumber })}
+        />
+        <LogoField initial={logo} />
       </Grid>
     </Panel>
   );

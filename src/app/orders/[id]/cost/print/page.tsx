@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { readId } from '@/app/params';
-import { CostSheetPrint } from '@/features/money/components/quote-sheet';
+import { CostSheetPrint } from '@/features/money/components/cost-sheet-print';
 import { orderCost } from '@/features/money/queries';
 
 export const dynamic = 'force-dynamic';

@@ -1,0 +1,2 @@
+ALTER TABLE "quotes" ADD COLUMN "deposit_minor" bigint;--> statement-breakpoint
+ALTER TABLE "quotes" ADD CONSTRAINT "quotes_deposit" CHECK ("quotes"."deposit_minor" IS NULL OR "quotes"."deposit_minor" BETWEEN 0 AND "quotes"."total_minor");
