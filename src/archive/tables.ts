@@ -44,6 +44,7 @@ export const ARCHIVED = [
   'run_covers',
   'run_ticks',
   'run_clocks',
+  'cloth_settings',
   'cover_looks',
   'findings',
   'finding_photos',

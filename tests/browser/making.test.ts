@@ -122,28 +122,98 @@ journey('from the table to the door', (leg) => {
   let orderNo = '';
   let orderId = 0;
 
-  leg('checked in the room: what was found is written, mended and checked again; then packed', async () => {
-    const [order] = await app.rows<{ id: number; no: number }>(
-      `SELECT o.id, o.no FROM covers c JOIN order_lines l ON l.id = c.line_id JOIN orders o ON o.id = l.order_id WHERE c.id = ${cutIds[0]}`,
+  /** Looks at a cover on its check: every size as it should be, the rest by eye. */
+  const looksAt = async (number: number) => {
+    await tablet.page.evaluate((wanted) => {
+      const covers = [...document.querySelectorAll<HTMLElement>('[aria-label="Covers"] button')];
+      covers.find((one) => one.querySelector('strong')!.textContent === wanted)!.click();
+    }, String(number));
+    await tablet.sees(`Cover ${number} of`);
+    for (const row of await tablet.page.$$('.check-look:has(input)')) {
+      const wanted = await row.$eval('.check-what .muted', (one) => one.textContent!.split(' in,')[0]!);
+      const input = (await row.$('input'))!;
+      await input.click({ count: 3 });
+      await input.type(wanted.replace('⁄', '/'));
+      await input.press('Enter');
+    }
+    await tablet.page.waitForFunction(() =>
+      [...document.querySelectorAll('.check-look:has(input)')].every(
+        (one) => (one as HTMLElement).dataset.right === 'true',
+      ),
     );
-    ({ id: orderId } = order!);
-    orderNo = String(order!.no);
+    await tablet.press(
+      await tablet.page.$$eval('.check-foot button', (all) =>
+        all.map((one) => (one as HTMLElement).innerText.trim()).find((text) => text.includes('by eye'))!,
+      ),
+    );
+  };
+  const mended = async () => {
+    await choose('to mend');
+    await desk.press('Mended');
+    await desk.sees('mended.');
+  };
+  let numbers: number[];
+
+  leg('checked at a tablet: what is found is mended and looked at again, and a piece is cut again', async () => {
+    const rows = await app.rows<{ id: number; no: number; line: number; number: number }>(
+      `SELECT o.id, o.no, l.id AS line, c.number FROM covers c JOIN order_lines l ON l.id = c.line_id JOIN orders o ON o.id = l.order_id WHERE c.id IN (${cutIds.join()}) ORDER BY c.id`,
+    );
+    orderId = rows[0]!.id;
+    orderNo = String(rows[0]!.no);
+    numbers = rows.map(({ number }) => number);
     await choose('to check');
     await desk.press('Has to be mended');
     await desk.sees('Write what was found.');
     await desk.type('Note', 'the piping pulls at a corner');
     await desk.press('Has to be mended');
     await desk.sees('has to be mended.');
-    await choose('to mend');
-    await desk.press('Mended');
-    await desk.sees('mended.');
-    await choose('to check');
-    await desk.press('Checked: right');
-    await desk.sees('checked: right.');
-    await choose('checked');
-    await desk.press('Packed');
-    await desk.sees('packed.');
-    expect(await statesOf()).toEqual(cutIds.map(() => 'packed'));
+    await mended();
+    await tablet.go(`/checking/${rows[0]!.line}`);
+    await tablet.sees('Check of order');
+    await looksAt(numbers[0]!);
+    await tablet.sees('A finding is still open');
+    await tablet.press('Right now');
+    await tablet.sees('Closed: right now');
+    await tablet.press('Something else was found');
+    await tablet.type('What was found', 'a slub in the face');
+    await tablet.press('Cut a piece again');
+    await tablet.sees('It is held (recut).');
+    await tablet.press('Choose the piece and the cloth');
+    await tablet.sees('Cut it here');
+    await tablet.press('Cut it here');
+    await tablet.sees('Its label');
+    await tablet.press('It is cut');
+    await tablet.sees('It is to be mended');
+    await mended();
+    await tablet.page.reload();
+    await looksAt(numbers[0]!);
+    await tablet.press('Right now');
+    for (const number of numbers) {
+      if (number !== numbers[0]) {
+        await looksAt(number);
+        await tablet.press('Right now');
+      }
+      await tablet.press(`Cover ${number} is right`);
+    }
+    await expect.poll(statesOf, { timeout: 20_000 }).toEqual(cutIds.map(() => 'checked'));
+  });
+
+  leg('packed by scanning their tickets at the door', async () => {
+    await desk.go('/room');
+    await desk.press('Scan tickets at a place');
+    await desk.page.select('select[aria-label="The place"]', 'door');
+    for (const id of cutIds) {
+      await desk.type('Code of a ticket', `C${id}`);
+      await desk.press('Bring it here');
+      await expect
+        .poll(async () => (await app.rows<{ state: string }>(`SELECT state FROM covers WHERE id = ${id}`))[0]!.state)
+        .toBe('packed');
+    }
+    await desk.type('Code of a ticket', 'nonsense');
+    await desk.press('Bring it here');
+    await desk.sees('A ticket’s code is like');
+    await desk.go(`/piece/C${cutIds[0]}`);
+    await desk.sees('Where its covers are');
   });
 
   leg('handed over with a note that says what is still to come; the order tells what happened to each', async () => {
@@ -161,6 +231,8 @@ journey('from the table to the door', (leg) => {
       'sewn',
       'has to be mended',
       'the piping pulls at a corner',
+      'a slub in the face',
+      'cut again',
       'mended',
       'packed',
       'handed over',

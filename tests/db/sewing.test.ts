@@ -195,6 +195,27 @@ describe('minutes', () => {
     expect((await noteMinutes(run, 0, randomUUID())).ok).toBe(false);
   });
 
+  test('a setting that was found on a scrap is kept with its cloth, and shown at the next run of it', async () => {
+    const run = await begin(ids.slice(0, 1));
+    const [cloth] = (await getRun(run))!.cloths;
+    const one = {
+      do: 'setting',
+      entry: randomUUID(),
+      step: 0,
+      at: at(1),
+      clothId: cloth!.id,
+      tension: '8',
+      stitch: '3.5',
+    };
+    await send(run, [{ ...one, note: '' }] as RunEntry[]);
+    await send(run, [{ ...one, note: '' }] as RunEntry[]);
+    value(await endRun(run));
+    const next = await begin(ids.slice(1, 2));
+    expect((await getRun(next))!.state.settings).toMatchObject([{ clothId: cloth!.id, tension: '8', stitch: '3.5' }]);
+    const { conflicts } = await send(next, [{ ...one, entry: randomUUID(), clothId: 99_999, note: '' }] as RunEntry[]);
+    expect(conflicts[0]!.message).toContain('not kept');
+  });
+
   test('a clock that is started twice goes once; whoever ends the run stops it', async () => {
     const run = await begin();
     const start = clock('start', 0);

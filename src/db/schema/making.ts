@@ -15,6 +15,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core';
 import { COVER_EVENTS, COVER_STATES, HOLDS } from '../../core/making/cover-states';
+import { cloths } from './cloths';
 import { id, version, words } from './columns';
 import { orderLines, orders } from './orders';
 import { people } from './workroom';
@@ -170,4 +171,21 @@ export const runClocks = pgTable(
     check('run_clocks_order', sql`${t.endedAt} IS NULL OR ${t.endedAt} >= ${t.beganAt}`),
     check('run_clocks_minutes', sql`${t.byHandMinutes} IS NULL OR ${t.byHandMinutes} BETWEEN 1 AND 1440`),
   ],
+);
+
+/** A setting of the machine that was found good on a scrap of a cloth; the newest is shown at its next run. */
+export const clothSettings = pgTable(
+  'cloth_settings',
+  {
+    entry: uuid('entry').primaryKey(),
+    clothId: integer('cloth_id')
+      .notNull()
+      .references(() => cloths.id, { onDelete: 'cascade' }),
+    tension: text('tension').notNull(),
+    stitch: text('stitch').notNull(),
+    note: text('note').notNull().default(''),
+    personId: integer('person_id').references(() => people.id),
+    at: timestamp('at', { withTimezone: true }).notNull(),
+  },
+  (t) => [index('cloth_settings_cloth').on(t.clothId, t.at)],
 );

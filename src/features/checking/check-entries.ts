@@ -1,4 +1,12 @@
-import type { Cause, CoverState, Decision, Hold, LookAnswer } from '@/core/making';
+import {
+  COVER_TRANSITIONS,
+  isMended,
+  type Cause,
+  type CoverState,
+  type Decision,
+  type Hold,
+  type LookAnswer,
+} from '@/core/making';
 import type { Nm } from '@/core/length';
 import type { KeptEntry, KeptSheet, KeptState, Outcome } from '@/ui/kept/kept-sheet';
 
@@ -81,7 +89,14 @@ function withEntry(cover: CheckedCover, one: CheckEntry, by: string): CheckedCov
       const { look, what, spot, cause, decision, minutesLost } = one;
       const closed = decision === 'accept' ? 'accepted' : null;
       const finding = { id: one.entry, look: look || null, what, spot, cause, decision, minutesLost, by, at: one.at };
-      return { ...cover, findings: [...cover.findings, { ...finding, closed, photos: [], recuts: [] }] };
+      const findings = [...cover.findings, { ...finding, closed, photos: [], recuts: [] }];
+      const isBack = isMended(decision) && COVER_TRANSITIONS.find.from.includes(cover.state);
+      return {
+        ...cover,
+        findings,
+        ...(isBack && { state: COVER_TRANSITIONS.find.to! }),
+        ...(decision === 'recut' && { hold: 'recut' }),
+      };
     }
     case 'close':
       return {

@@ -5,6 +5,7 @@ import { COVER_TRANSITIONS, throughAll } from '@/core/making';
 import { schema } from '@/db';
 import { done, failed, gone, type Answer } from '@/features/commands/answer';
 import type { CommandContext } from '@/features/commands/context';
+import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
 import { lockCovers, moveCovers } from '@/records/covers';
 import { MOST_ENTRIES } from '@/ui/kept/kept-sheet';
@@ -50,13 +51,24 @@ export const beginRun: Command<{ coverIds: number[] }, { id: number }> = {
   },
 };
 
+/** A part of a setting, as it stands on the machine: `8`, `3.5`, `between 4 and 5`. */
+const settingText = () =>
+  keepableText().allow('').max(40).when('do', { is: 'setting', then: Joi.required(), otherwise: Joi.forbidden() });
+
 const entry = Joi.object({
   entry: Joi.string().guid({ version: 'uuidv4' }).lowercase().required(),
   step: Joi.number().integer().min(0).max(1000).required(),
   at: Joi.string().isoDate().required(),
-  do: Joi.string().valid('tick', 'untick', 'start', 'stop').required(),
+  do: Joi.string().valid('tick', 'untick', 'start', 'stop', 'setting').required(),
   covers: coverIds().when('do', { is: Joi.valid('tick', 'untick'), then: Joi.required(), otherwise: Joi.forbidden() }),
   answer: Joi.string().valid('yes').when('do', { is: 'tick', otherwise: Joi.forbidden() }),
+  clothId: record().when('do', { is: 'setting', otherwise: Joi.forbidden() }),
+  tension: settingText(),
+  stitch: settingText(),
+  note: keepableText()
+    .allow('')
+    .max(200)
+    .when('do', { is: 'setting', then: Joi.required(), otherwise: Joi.forbidden() }),
 });
 
 /**
@@ -113,8 +125,10 @@ export const takeRunEntries: Command<{ runId: number; entries: RunEntry[] }, Run
 };
 
 /** Nothing more is taken; but what was kept when it came the first time is no conflict. */
-async function refusedUnlessKept({ tx }: CommandContext, one: RunEntry, refusal: string): Promise<string | null> {
+async function refusedUnlessKept(context: CommandContext, one: RunEntry, refusal: string): Promise<string | null> {
+  const { tx } = context;
   if (one.do === 'stop') return null;
+  if (one.do === 'setting') return keepSetting(context, one);
   if (one.do !== 'tick') return refusal;
   const [kept] = await tx
     .select({ entry: schema.runTicks.entry })
@@ -136,6 +150,7 @@ async function take(context: CommandContext, one: RunEntry, { runId, line, cover
   const { runClocks, runTicks } = schema;
   const at = new Date(one.at);
   const personId = person?.id ?? null;
+  if (one.do === 'setting') return keepSetting(context, one);
   if (one.do === 'start') return startClock(context, one.entry, runId, at);
   if (one.do === 'stop') {
     await stopClocks(context, at, eq(runClocks.runId, runId));
@@ -174,6 +189,21 @@ async function take(context: CommandContext, one: RunEntry, { runId, line, cover
   if (refused.length === 0) return null;
   const { number, hold, state } = covers.get(refused[0]!)!;
   return `Cover ${number} is ${hold ? `held (${hold})` : state}: step ${one.step} was not ticked for it.`;
+}
+
+/** Keeps a setting with its cloth; one that came before is kept once. */
+async function keepSetting(
+  { tx, person }: CommandContext,
+  { entry: entryId, clothId, tension, stitch, note, at }: RunEntry & { do: 'setting' },
+): Promise<string | null> {
+  const { cloths, clothSettings } = schema;
+  const [cloth] = await tx.select({ id: cloths.id }).from(cloths).where(eq(cloths.id, clothId));
+  if (!cloth) return 'That cloth is gone: its setting was not kept.';
+  await tx
+    .insert(clothSettings)
+    .values({ entry: entryId, clothId, tension, stitch, note, personId: person?.id ?? null, at: new Date(at) })
+    .onConflictDoNothing();
+  return null;
 }
 
 /** Stops clocks of whoever is at the device that still go, each not before it began; the runs that they were on. */

@@ -1,11 +1,11 @@
-import { asc, eq, inArray } from 'drizzle-orm';
+import { asc, desc, eq, inArray } from 'drizzle-orm';
 import type { CoverStep, TakeOff } from '@/core/covers';
-import { takeOff } from '@/core/covers';
+import { isMaterial, takeOff } from '@/core/covers';
 import { minutesOf, sewingSteps, sewnAlike } from '@/core/making';
 import type { OrderUnits } from '@/core/length';
 import { schema, type Reader } from '@/db';
 import { loadCutLists, type CutLists } from '@/records/cut-lists';
-import { RUN_VERSION, type RunState } from './run-entries';
+import { RUN_VERSION, type ClothSetting, type RunState } from './run-entries';
 
 /** A gap of more minutes than this between two entries of a clock is asked about. */
 const LONGEST_GAP_MIN = 45;
@@ -17,6 +17,8 @@ export interface LineSteps {
   alike: string;
   units: OrderUnits;
   cover: Pick<TakeOff, 'pieces' | 'marks'> | null;
+  /** The cloths that it is sewn from, those that nobody sees left out. */
+  cloths: { id: number; name: string }[];
 }
 
 /** How the lines are sewn, from their cut lists. @throws LayFailure where one of them can't be cut as it is. */
@@ -25,16 +27,56 @@ export async function loadLineSteps(db: Reader, lineIds: readonly number[]): Pro
   return stepsOfLists(await loadCutLists(db, inArray(schema.orderLines.id, [...lineIds])));
 }
 
-function stepsOfLists({ orders, kinds }: CutLists): Map<number, LineSteps> {
+function stepsOfLists({ orders, kinds, clothRows }: CutLists): Map<number, LineSteps> {
   const byLine = new Map<number, LineSteps>();
   for (const { lines, cutList, units } of orders)
     for (const { id, position, kind, kindVersion, line } of lines) {
       const steps = sewingSteps(cutList.steps.filter((step) => step.line === String(position)));
       const known = kinds.find(kind, kindVersion);
+      const used = new Set(
+        cutList.pieces.flatMap((piece) =>
+          piece.line === String(position) && !isMaterial(piece.role) ? [piece.cloth] : [],
+        ),
+      );
+      const cloths = clothRows
+        .filter((row) => used.has(String(row.id)))
+        .map(({ id: cloth, name }) => ({ id: cloth, name }));
       const cover = known ? takeOff(known, { ...line, units }) : null;
-      byLine.set(id, { lineId: id, steps, alike: sewnAlike(steps), units, cover: cover?.ok ? cover.value : null });
+      byLine.set(id, {
+        lineId: id,
+        steps,
+        alike: sewnAlike(steps),
+        units,
+        cover: cover?.ok ? cover.value : null,
+        cloths,
+      });
     }
   return byLine;
+}
+
+/** The newest setting that was found on each cloth of a run’s covers. */
+async function loadSettings(db: Reader, runId: number): Promise<ClothSetting[]> {
+  const { clothSettings, covers, lineCloths, people, runCovers } = schema;
+  const own = db
+    .select({ id: lineCloths.clothId })
+    .from(runCovers)
+    .innerJoin(covers, eq(covers.id, runCovers.coverId))
+    .innerJoin(lineCloths, eq(lineCloths.lineId, covers.lineId))
+    .where(eq(runCovers.runId, runId));
+  const rows = await db
+    .selectDistinctOn([clothSettings.clothId], { setting: clothSettings, by: people.name })
+    .from(clothSettings)
+    .leftJoin(people, eq(people.id, clothSettings.personId))
+    .where(inArray(clothSettings.clothId, own))
+    .orderBy(clothSettings.clothId, desc(clothSettings.at), desc(clothSettings.entry));
+  return rows.map(({ setting: { clothId, tension, stitch, note, at }, by }) => ({
+    clothId,
+    tension,
+    stitch,
+    note,
+    by: by ?? '',
+    at: at.toISOString(),
+  }));
 }
 
 /** The day of a moment in the workroom’s own time. */
@@ -91,5 +133,6 @@ export async function loadRunState(db: Reader, runId: number, endedAt: Date | nu
       .map(({ clock, by }) => ({ by: by ?? '', since: clock.beganAt.toISOString() })),
     minutes,
     questions,
+    settings: await loadSettings(db, runId),
   };
 }

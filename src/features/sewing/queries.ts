@@ -25,6 +25,7 @@ export interface RunView {
   steps: CoverStep[];
   units: OrderUnits;
   cover: Pick<TakeOff, 'pieces' | 'marks'> | null;
+  cloths: { id: number; name: string }[];
   state: RunState;
 }
 
@@ -43,6 +44,7 @@ export async function getRun(id: number): Promise<RunView | null> {
     steps: line.steps,
     units: line.units,
     cover: line.cover,
+    cloths: line.cloths,
     state: await loadRunState(db, id, run.endedAt),
   };
 }

@@ -9,7 +9,19 @@ export type RunEntry = KeptEntry &
     /** The clock of whoever is at the device; their step is the one in hand. */
     | { do: 'start' }
     | { do: 'stop' }
+    /** A setting was found good on a scrap of a cloth. */
+    | ({ do: 'setting' } & Omit<ClothSetting, 'by' | 'at'>)
   );
+
+/** A setting of the machine that was found good on a cloth. */
+export interface ClothSetting {
+  clothId: number;
+  tension: string;
+  stitch: string;
+  note: string;
+  by: string;
+  at: string;
+}
 
 /** How a run stands on the server. */
 export interface RunState extends KeptState {
@@ -19,6 +31,8 @@ export interface RunState extends KeptState {
   /** Whole minutes that were counted or noted, and what a person still has to say a word to. */
   minutes: number;
   questions: string[];
+  /** The newest setting that was found on each cloth of the run. */
+  settings: ClothSetting[];
 }
 
 export type RunSheet = KeptSheet<RunState, RunEntry>;
@@ -69,6 +83,17 @@ export function runUnticked(
   const done = shownRunTicks(sheet).get(step) ?? new Set();
   const ticked = covers.filter((cover) => done.has(cover));
   return ticked.length === 0 ? sheet : noted(sheet, { do: 'untick', entry, step, at, covers: ticked });
+}
+
+/** The settings of the run's cloths as the device shows them. */
+export function shownSettings({ state, waiting }: RunSheet, by: string): Map<number, ClothSetting> {
+  const shown = new Map((state.settings ?? []).map((one) => [one.clothId, one]));
+  for (const one of waiting) {
+    if (one.do !== 'setting') continue;
+    const { clothId, tension, stitch, note, at } = one;
+    shown.set(clothId, { clothId, tension, stitch, note, by, at });
+  }
+  return shown;
 }
 
 /** Tells whether a clock goes at this device: what waits to be sent counts last. */

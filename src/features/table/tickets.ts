@@ -75,11 +75,11 @@ export async function findTicket(ticket: Ticket): Promise<string | null> {
     state: string;
     run_id: number | null;
   }>(sql`
-    SELECT c.line_id, l.order_id, c.state,
-      (SELECT r.id FROM run_covers rc JOIN runs r ON r.id = rc.run_id WHERE rc.cover_id = c.id AND r.ended_at IS NULL LIMIT 1) AS run_id
+    SELECT c.line_id, l.order_id, c.state, r.id AS run_id
     FROM covers c JOIN order_lines l ON l.id = c.line_id
+    LEFT JOIN run_covers rc ON rc.cover_id = c.id LEFT JOIN runs r ON r.id = rc.run_id AND r.ended_at IS NULL
     WHERE ${ticket.sort === 'cover' ? sql`c.id = ${ticket.coverId}` : sql`c.line_id = ${ticket.lineId}`}
-    ORDER BY run_id IS NULL, c.number LIMIT 1`);
+    ORDER BY r.id NULLS LAST, c.number LIMIT 1`);
   const [row] = rows;
   if (!row) return null;
   if (row.run_id !== null) return `/sewing/${row.run_id}`;

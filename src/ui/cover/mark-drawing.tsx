@@ -1,17 +1,38 @@
 import { Box, Text } from '@chakra-ui/react';
 import { markPicture, type TakeOff } from '@/core/covers';
+import type { Nm } from '@/core/length';
+import { insetRing } from '@/core/marker/inset-ring';
 
 const MOST = 170;
 const ROOM = 16;
 
-/** The pieces that are marked, each with its marks by their numbers: folds dashed, lines drawn through, points as crosses. */
-export function MarkDrawings({ cover }: { cover: Pick<TakeOff, 'pieces' | 'marks'> }) {
-  const marked = cover.pieces.filter(({ name }) => cover.marks.some(({ piece }) => piece === name));
+/** The line to sew along, in a picture that is so high; null where the piece is too small for it. */
+function seamLine({ across, along, outline }: TakeOff['pieces'][number], by: Nm, height: number) {
+  const scale = height / along;
+  const ring: [Nm, Nm][] = outline ?? [
+    [0, 0],
+    [across, 0],
+    [across, along],
+    [0, along],
+  ];
+  return insetRing(ring, by)?.map(([x, y]) => [x * scale, height - y * scale]) ?? null;
+}
+
+interface Props {
+  cover: Pick<TakeOff, 'pieces' | 'marks'>;
+  /** A step that sews: its pieces, with the seam line at that allowance lit. Without it: all pieces that are marked. */
+  step?: { pieces: TakeOff['pieces']; seam: Nm };
+}
+
+/** Pieces as they are cut, each with its marks by their numbers: folds dashed, lines drawn through, points as crosses. */
+export function MarkDrawings({ cover, step }: Props) {
+  const marked = step?.pieces ?? cover.pieces.filter(({ name }) => cover.marks.some(({ piece }) => piece === name));
   if (marked.length === 0) return null;
   return (
     <Box display="flex" flexWrap="wrap" gap="4">
       {marked.map((piece) => {
         const { width, height, outline, lines, points } = markPicture(piece, cover.marks, MOST);
+        const seam = step && step.seam > 0 ? seamLine(piece, step.seam, height) : null;
         return (
           <Box as="figure" key={piece.name}>
             <svg
@@ -25,6 +46,14 @@ export function MarkDrawings({ cover }: { cover: Pick<TakeOff, 'pieces' | 'marks
               fontSize="11"
             >
               <polygon points={outline.map((point) => point.join(',')).join(' ')} strokeWidth="1.5" />
+              {seam && (
+                <polygon
+                  points={seam.map((point) => point.join(',')).join(' ')}
+                  className="seam-line"
+                  strokeWidth="3"
+                  strokeDasharray="7 3"
+                />
+              )}
               {lines.map(({ n, from, to, isFold }) => (
                 <g key={n}>
                   <line

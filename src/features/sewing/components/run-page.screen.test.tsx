@@ -17,6 +17,7 @@ const START: RunState = {
   going: [],
   minutes: 12,
   questions: [],
+  settings: [],
 };
 const STEPS: CoverStep[] = [
   { n: 3, do: 'Press the hems.' },
@@ -30,7 +31,15 @@ const STEPS: CoverStep[] = [
   },
 ];
 const cover = (id: number) => ({ id, number: id - 10, orderNo: 207, mark: 2, kind: 'Cushion', state: 'in sewing' });
-const view: RunView = { id: 9, covers: [11, 12].map(cover), steps: STEPS, units: 'in', cover: null, state: START };
+const view: RunView = {
+  id: 9,
+  covers: [11, 12].map(cover),
+  steps: STEPS,
+  units: 'in',
+  cover: null,
+  cloths: [],
+  state: START,
+};
 
 /** A server that takes ticks, each request once, and can be out of reach or lose its answer on the way. */
 const server = { state: START, isAway: false, losesAnswer: false, sent: new Map<string, RunEntry[]>(), posts: 0 };

@@ -3,7 +3,7 @@
 import { Box, Button, Flex, HStack, Stack, Text } from '@chakra-ui/react';
 import { Check, ChevronLeft, ChevronRight, CloudOff, Pause, Play } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { openStep, settingChanges } from '@/core/making';
+import { openStep, piecesOfStep, settingChanges } from '@/core/making';
 import { settingsOf } from '@/core/covers';
 import { MarkDrawings } from '@/ui/cover/mark-drawing';
 import { Fractions } from '@/ui/fraction';
@@ -14,8 +14,9 @@ import { Notice, PageHead } from '@/ui/page';
 import { counted } from '@/ui/words';
 import { useRun } from '../device/use-run';
 import type { RunView } from '../queries';
-import { isClockGoing, shownRunTicks } from '../run-entries';
+import { isClockGoing, shownRunTicks, shownSettings } from '../run-entries';
 import { BeforeStep } from './before-step';
+import { ClothSettings } from './cloth-settings';
 import { CoverButtons } from './cover-buttons';
 import { RunEnd } from './run-end';
 
@@ -52,6 +53,7 @@ export function RunPage({ view, person }: Props) {
   const isClosed = sheet.state.closed !== '';
   const isGoing = isClockGoing(sheet, person?.name ?? null);
   const settings = settingsOf(step, units);
+  const pictured = view.cover ? piecesOfStep(step, view.cover.pieces, view.cover.marks) : [];
   const go = (to: number) => setChosen(steps[Math.max(0, Math.min(steps.length - 1, to))]!.n);
   const tick = (some: readonly number[]) => {
     device.tick(n, some, step.before ? 'yes' : null);
@@ -124,6 +126,12 @@ export function RunPage({ view, person }: Props) {
             />
           )}
         </Box>
+        <ClothSettings
+          cloths={view.cloths}
+          settings={shownSettings(sheet, person?.name ?? '')}
+          isClosed={isClosed || !isLoaded}
+          onNote={device.noteSetting}
+        />
         <CoverButtons
           covers={covers}
           through={through}
@@ -150,7 +158,10 @@ export function RunPage({ view, person }: Props) {
             Next <ChevronRight />
           </Button>
         </Flex>
-        {view.cover && view.cover.marks.length > 0 && (
+        {view.cover && pictured.length > 0 && (
+          <MarkDrawings cover={view.cover} step={{ pieces: pictured, seam: step.seam ?? 0 }} />
+        )}
+        {view.cover && view.cover.marks.length > 0 && pictured.length === 0 && (
           <details>
             <summary>The marks on the pieces</summary>
             <MarkDrawings cover={view.cover} />

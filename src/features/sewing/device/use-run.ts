@@ -21,6 +21,8 @@ export function useRun(runId: number, initial: RunState) {
       alter((sheet) => runTicked(sheet, step, covers, answer, newId(), at())),
     untick: (step: number, covers: readonly number[]) =>
       alter((sheet) => runUnticked(sheet, step, covers, newId(), at())),
+    noteSetting: (setting: { clothId: number; tension: string; stitch: string; note: string }) =>
+      alter((sheet) => noted(sheet, { do: 'setting', entry: newId(), step: 0, at: at(), ...setting })),
     startClock: (step: number) => alter((sheet) => noted(sheet, { do: 'start', entry: newId(), step, at: at() })),
     stopClock: (step: number) => alter((sheet) => noted(sheet, { do: 'stop', entry: newId(), step, at: at() })),
   };
