@@ -175,6 +175,8 @@ export async function ensureBundles() {
     entryPoints: {
       nest: 'src/cli/nest.ts',
       takeoff: 'src/cli/takeoff.ts',
+      'plan-days': 'src/cli/plan-days.ts',
+      estimate: 'src/cli/estimate.ts',
       'export-child': 'src/features/lists/export-child.ts',
       bench: 'src/cli/bench.ts',
       fuzz: 'src/cli/fuzz.ts',

@@ -45,6 +45,16 @@ export function readText(file: string): string {
   }
 }
 
+/** The JSON of a file, or of standard input for `-`. */
+export function readJson(file: string): unknown {
+  const text = readText(file);
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new CommandRefusal(`${file} is no JSON.`);
+  }
+}
+
 function writeFile(file: string, text: string) {
   try {
     writeFileSync(file, text);

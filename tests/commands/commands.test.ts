@@ -95,6 +95,50 @@ describe('nest', () => {
   });
 });
 
+describe('plan-days and estimate', () => {
+  const day = {
+    format: 'jolly-bolt/day-job',
+    version: 1,
+    from: '2027-03-01T08:00',
+    people: [{ id: 'Ada', does: ['sew'], windows: [['2027-03-01T08:00', '2027-03-01T12:00']] }],
+    places: [{ id: 'machines', does: ['sew'] }],
+    runs: [{ id: 'a', order: '1', does: 'sew', minutes: 60 }],
+    orders: [{ id: '1', promised: '2027-03-01' }],
+  };
+
+  test('a day plan goes to standard output; what is no job is one line and status 2', () => {
+    const { status, stdout } = run('plan-days', ['-'], JSON.stringify(day));
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({ format: 'jolly-bolt/day-plan', runs: [{ id: 'a', person: 'Ada' }] });
+    const wrong = run('plan-days', ['-'], JSON.stringify({ ...day, orders: [] }));
+    expect([wrong.status, wrong.stdout, wrong.stderr.trim()]).toEqual([
+      2,
+      '',
+      'Run a is of order 1, which is not there.',
+    ]);
+    expect(run('plan-days', ['-', '--seconds', 'soon'], JSON.stringify(day)).status).toBe(2);
+    expect(run('plan-days', ['-'], 'no json').stderr.trim()).toBe('- is no JSON.');
+  });
+
+  test('an estimate goes to standard output', () => {
+    const log = {
+      format: 'jolly-bolt/minutes-log',
+      version: 1,
+      list: [{ kind: 'x', setup: 10, each: 30 }],
+      cases: [],
+      asked: [{ kind: 'x', options: [], seam: 2, person: null, covers: 2 }],
+    };
+    const { status, stdout } = run('estimate', ['-'], JSON.stringify(log));
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toMatchObject({
+      format: 'jolly-bolt/minutes-estimate',
+      answers: [{ setup: 10, minutes: 60, restsOn: 0 }],
+      outliers: [],
+    });
+    expect(run('estimate', ['-'], '{}').status).toBe(2);
+  });
+});
+
 describe('takeoff', () => {
   const order = (measures: object, options: object = {}) => ({
     format: 'jolly-bolt/order',
@@ -202,11 +246,20 @@ test('an error of the engine’s own is not said to be a fault of the job', () =
   expect([status, stderr]).toEqual([70, 'This is a fault of the program, not of what you gave it: nothing there\n']);
 });
 
-test.each(['nest', 'takeoff', 'fuzz', 'bench', 'backup', 'restore', 'make-workroom', 'demo:reset', 'bench:load'])(
-  '%s --help says how it is used',
-  (command) => {
-    const { status, stdout } = run(command, ['--help']);
-    expect(status).toBe(0);
-    expect(stdout).toMatch(/^usage: /);
-  },
-);
+test.each([
+  'nest',
+  'takeoff',
+  'plan-days',
+  'estimate',
+  'fuzz',
+  'bench',
+  'backup',
+  'restore',
+  'make-workroom',
+  'demo:reset',
+  'bench:load',
+])('%s --help says how it is used', (command) => {
+  const { status, stdout } = run(command, ['--help']);
+  expect(status).toBe(0);
+  expect(stdout).toMatch(/^usage: /);
+});

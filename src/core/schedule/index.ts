@@ -1,0 +1,6 @@
+export * from './day-job';
+export * from './day-plan';
+export * from './plan-days';
+export * from './wall-clock';
+export * from './estimate';
+export * from './minutes-log';
