@@ -84,6 +84,7 @@ test.each([
   '/sewing',
   '/sewing/1',
   '/checking',
+  '/days',
   '/checking/2',
   '/orders/ORDER/confirmation',
   '/deliveries/1',

@@ -23,6 +23,8 @@ import { COMMAND_PLACES, type CommandName } from '@/features/commands/permission
 import { closeLay, markCut, recutPiece } from '@/features/cutting/commands';
 import { takeEntries } from '@/features/cutting/entries';
 import { getCutting } from '@/features/cutting/queries';
+import * as days from '@/features/days/commands';
+import { USUAL_ROOM } from '@/core/schedule';
 import * as devices from '@/features/devices/commands';
 import * as machines from '@/features/machines/commands';
 import { NO_MACHINES } from '@/features/machines/form';
@@ -295,6 +297,9 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
     return each(room.holdCovers, (i: number) => ({ coverIds, hold: i % 2 ? 'customer' : null, why: '' }));
   },
   'save places': async () => each(room.savePlaces, { places: USUAL_PLACES }),
+  'save hours': async () => each(days.saveHours, USUAL_ROOM),
+  'lock run': async () =>
+    each(days.lockRun, (i: number) => ({ runId: `line-${i + 1}-sew`, personId: person, notBefore: null })),
   'hand over': async () => {
     const coverIds = await packed();
     return each(room.handOver, { orderId: order, coverIds, day: '2026-12-04', toWhom: 'the van', note: '' });

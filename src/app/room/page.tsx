@@ -24,6 +24,9 @@ export default async function RoomPage() {
           <Link href="/checking">Checks</Link>
         </Button>
         <Button asChild variant="outline">
+          <Link href="/days">Days</Link>
+        </Button>
+        <Button asChild variant="outline">
           <Link href="/piece/scan">Find a piece</Link>
         </Button>
       </PageHead>

@@ -9,6 +9,8 @@ import { machinesForm } from '@/features/machines/queries';
 import { PeoplePanel } from '@/features/people/components/people-panel';
 import { personAtDevice } from '@/features/people/device';
 import { listPeople } from '@/features/people/queries';
+import { HoursPanel } from '@/features/days/components/hours-panel';
+import { getHours } from '@/features/days/queries';
 import { PlacesPanel } from '@/features/room/components/places-panel';
 import { roomPlaces } from '@/features/room/queries';
 import { BackupPanel } from '@/features/workroom/components/backup-panel';
@@ -36,7 +38,7 @@ const sizeText = (bytes: number) =>
   bytes < 1e6 ? `${Math.max(1, Math.round(bytes / 1e3))} KB` : `${(bytes / 1e6).toFixed(1)} MB`;
 
 export default async function WorkroomPage() {
-  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address, places, logo] =
+  const [people, here, rules, kinds, last, costing, names, devices, tries, machines, address, places, logo, hours] =
     await Promise.all([
       listPeople(),
       personAtDevice(),
@@ -51,6 +53,7 @@ export default async function WorkroomPage() {
       workroomAddress(),
       roomPlaces(),
       workroomLogo(),
+      getHours(),
     ]);
   return (
     <>
@@ -67,6 +70,7 @@ export default async function WorkroomPage() {
         <DevicesPanel devices={devices} addresses={addresses()} tries={tries} />
         <MachinesPanel initial={machines} />
         <AddressPanel initial={address} logo={logo} />
+        <HoursPanel initial={hours} people={people} />
         <PlacesPanel initial={places} />
         <WorkroomRulesForm initial={rules} />
         <CostingPanel initial={costing} kinds={names} />

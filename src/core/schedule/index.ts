@@ -4,3 +4,7 @@ export * from './plan-days';
 export * from './wall-clock';
 export * from './estimate';
 export * from './minutes-log';
+export * from './hours';
+export * from './promise';
+export * from './room-job';
+export * from './seam';

@@ -82,6 +82,50 @@ async function loadSettings(db: Reader, runId: number): Promise<ClothSetting[]> 
 /** The day of a moment in the workroom’s own time. */
 const dayOf = (at: number) => new Date(at).toDateString();
 
+/** Minutes of one clock by the ticks of its person, or as they were noted by hand, and what has to be asked about. */
+function clockMinutes(
+  clock: typeof schema.runClocks.$inferSelect,
+  ticks: readonly Pick<typeof schema.runTicks.$inferSelect, 'at' | 'personId'>[],
+) {
+  if (clock.byHandMinutes !== null) return { minutes: clock.byHandMinutes, questions: [] };
+  const end = clock.endedAt?.getTime() ?? Date.now();
+  const between = ticks
+    .filter((tick) => tick.personId === clock.personId)
+    .map((tick) => tick.at.getTime())
+    .filter((at) => at > clock.beganAt.getTime() && at < end);
+  return minutesOf([clock.beganAt.getTime(), ...between, end], LONGEST_GAP_MIN, dayOf);
+}
+
+/** Minutes that each of some runs took, by whoever had its clock; runs without any are left out. */
+export async function loadRunMinutes(
+  db: Reader,
+  runIds: readonly number[],
+): Promise<{ runId: number; personId: number | null; minutes: number }[]> {
+  const { runClocks, runTicks } = schema;
+  const [clocks, ticks] = [
+    await db
+      .select()
+      .from(runClocks)
+      .where(inArray(runClocks.runId, [...runIds])),
+    await db
+      .select({ runId: runTicks.runId, personId: runTicks.personId, at: runTicks.at })
+      .from(runTicks)
+      .where(inArray(runTicks.runId, [...runIds])),
+  ];
+  const found = new Map<string, { runId: number; personId: number | null; minutes: number }>();
+  for (const clock of clocks) {
+    const { minutes } = clockMinutes(
+      clock,
+      ticks.filter(({ runId }) => runId === clock.runId),
+    );
+    const key = `${clock.runId} ${clock.personId}`;
+    const known = found.get(key);
+    if (known) known.minutes += minutes;
+    else found.set(key, { runId: clock.runId, personId: clock.personId, minutes });
+  }
+  return [...found.values()].filter(({ minutes }) => minutes > 0);
+}
+
 /** How a run stands: what is ticked, whose clocks go, the minutes so far. */
 export async function loadRunState(db: Reader, runId: number, endedAt: Date | null): Promise<RunState> {
   const { people, runClocks, runTicks } = schema;
@@ -97,20 +141,13 @@ export async function loadRunState(db: Reader, runId: number, endedAt: Date | nu
     .leftJoin(people, eq(people.id, runClocks.personId))
     .where(eq(runClocks.runId, runId))
     .orderBy(asc(runClocks.beganAt));
-  const now = Date.now();
   let minutes = 0;
   const questions: string[] = [];
   for (const { clock, by } of clocks) {
-    if (clock.byHandMinutes !== null) {
-      minutes += clock.byHandMinutes;
-      continue;
-    }
-    const end = clock.endedAt?.getTime() ?? now;
-    const between = ticks
-      .filter(({ tick }) => tick.personId === clock.personId)
-      .map(({ tick }) => tick.at.getTime())
-      .filter((at) => at > clock.beganAt.getTime() && at < end);
-    const counted = minutesOf([clock.beganAt.getTime(), ...between, end], LONGEST_GAP_MIN, dayOf);
+    const counted = clockMinutes(
+      clock,
+      ticks.map(({ tick }) => tick),
+    );
     minutes += counted.minutes;
     for (const question of counted.questions)
       questions.push(

@@ -1,0 +1,119 @@
+import type { DayJob } from './day-job';
+import type { DayPlan, PlannedRun } from './day-plan';
+import { planDays } from './plan-days';
+import { DAY_MIN } from './wall-clock';
+
+/** When an order is ready by a plan. */
+export interface Ready {
+  orderId: string;
+  /** The minute at which its last run ends; null where one of its runs is not planned. */
+  ends: number | null;
+  /** By then it is ready four times of five. */
+  safe: number | null;
+  /** Minutes of the clock after the end of its promised day; 0 where it is in time. */
+  late: number;
+  why: string;
+}
+
+/** Minutes of the clock for a minute of work, roughly: people work a third of the day. */
+const CLOCK_OF_WORK = 3;
+/** Four of five lie below so many standard deviations; estimates are off by so much of their minutes, one by one. From memory. */
+const FOUR_OF_FIVE = 0.8416;
+const SPREAD = 0.25;
+
+/** When each order is ready, what it is late by, and what holds it. */
+export function readyOf(job: DayJob, plan: DayPlan): Ready[] {
+  const planned = new Map(plan.runs.map((run) => [run.id, run]));
+  const left = new Map(plan.unplanned.map(({ id, why }) => [id, why]));
+  return job.orders.map(({ id, due }) => {
+    const own = job.runs.filter(({ order }) => order === id);
+    const out = own.find((run) => left.has(run.id));
+    if (out) return { orderId: id, ends: null, safe: null, late: 0, why: left.get(out.id)! };
+    const last = own.map((run) => planned.get(run.id)!).reduce((a, b) => (endOf(b) > endOf(a) ? b : a));
+    const squares = own.reduce((sum, { minutes }) => sum + (minutes * SPREAD) ** 2, 0);
+    const late = Math.max(0, endOf(last) - due);
+    return {
+      orderId: id,
+      ends: endOf(last),
+      safe: endOf(last) + Math.round(FOUR_OF_FIVE * Math.sqrt(squares) * CLOCK_OF_WORK),
+      late,
+      why: late > 0 ? whatHolds(job, plan, last.id) : '',
+    };
+  });
+}
+
+const endOf = ({ parts }: PlannedRun): number => parts.at(-1)![1];
+
+/** The thing that a run waits for before it begins: its day, a run before it, its person’s run, its place; `now` where it begins at once. */
+export function whatHolds(job: DayJob, plan: DayPlan, runId: string): string {
+  const planned = new Map(plan.runs.map((run) => [run.id, run]));
+  const run = job.runs.find(({ id }) => id === runId)!;
+  const own = planned.get(runId)!;
+  const begins = own.parts[0]![0];
+  const before = run.after.map((id) => planned.get(id)!).sort((a, b) => endOf(b) - endOf(a))[0];
+  const busy = plan.runs.filter((one) => one.person === own.person && one.parts[0]![0] < begins).at(-1);
+  const readyAt = Math.max(run.earliest ?? job.from, before ? endOf(before) + run.wait : job.from);
+  if (busy && endOf(busy) > readyAt) return `person:${busy.id}`;
+  if (before && endOf(before) + run.wait >= (run.earliest ?? 0)) return `run:${before.id}`;
+  if (run.earliest !== null && run.earliest > job.from) return 'earliest';
+  const isFull = plan.runs.some(({ place, parts }) => place === own.place && parts.at(-1)![1] === begins);
+  return isFull && busy === undefined ? 'place' : 'now';
+}
+
+/** Something that could be done for a late order, tried on the whole room. */
+export interface Help {
+  sort: 'first' | 'hour' | 'anyone';
+  /** Whom it asks an hour more of. */
+  personId?: string;
+  /** Minutes of the clock that the order is late then, and how many others become late or later. */
+  late: number;
+  others: number;
+}
+
+/** Days on which somebody would stay an hour longer. */
+const LONGER_DAYS = 5;
+
+/** What would help a late order, each way planned anew: it goes before all others; somebody stays an hour longer for a week; its locks are let go. The best first. */
+export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: number): Help[] {
+  const now = new Map(readyOf(job, plan).map((one) => [one.orderId, one.late]));
+  const tried = (sort: Help['sort'], changed: DayJob, personId?: string): Help => {
+    const then = readyOf(changed, planDays(changed, { effort }));
+    return {
+      sort,
+      ...(personId !== undefined && { personId }),
+      late: then.find((one) => one.orderId === orderId)!.late,
+      others: then.filter((one) => one.orderId !== orderId && one.late > (now.get(one.orderId) ?? 0)).length,
+    };
+  };
+  const own = job.runs.filter(({ order }) => order === orderId);
+  const ways = [
+    tried('first', { ...job, orders: job.orders.map((one) => (one.id === orderId ? { ...one, weight: 1000 } : one)) }),
+    ...job.people.map((person) =>
+      tried('hour', { ...job, people: job.people.map((one) => (one === person ? longer(one) : one)) }, person.id),
+    ),
+    ...(own.some(({ person }) => person !== null)
+      ? [
+          tried('anyone', {
+            ...job,
+            runs: job.runs.map((run) => (run.order === orderId ? { ...run, person: null } : run)),
+          }),
+        ]
+      : []),
+  ];
+  const before = now.get(orderId) ?? 0;
+  return ways.filter(({ late }) => late < before).sort((a, b) => a.late - b.late || a.others - b.others);
+}
+
+/** A person who stays an hour longer on their next days: the last window of each goes on. */
+function longer(person: DayJob['people'][number]): DayJob['people'][number] {
+  const days = [...new Set(person.windows.map(([begins]) => Math.floor(begins / DAY_MIN)))].slice(0, LONGER_DAYS);
+  return {
+    ...person,
+    windows: person.windows.map(([begins, ends], i): [number, number] => {
+      const day = Math.floor(begins / DAY_MIN);
+      const next = person.windows[i + 1];
+      const isLast = next === undefined || Math.floor(next[0] / DAY_MIN) !== day;
+      return days.includes(day) && isLast ? [begins, ends + 60] : [begins, ends];
+    }),
+  };
+}

@@ -1,0 +1,14 @@
+'use server';
+
+import type { RunLock } from '@/core/schedule';
+import type { Answer } from '@/features/commands/answer';
+import { runCommand } from '@/features/commands/command';
+import * as commands from './commands';
+
+export async function saveHours(hours: unknown, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.saveHours, hours, requestId);
+}
+
+export async function lockRun(lock: RunLock, requestId?: string): Promise<Answer<{ locks: number }>> {
+  return runCommand(commands.lockRun, lock, requestId);
+}

@@ -1,0 +1,139 @@
+import { randomUUID } from 'node:crypto';
+import { format } from 'date-fns';
+import { eq } from 'drizzle-orm';
+import ICAL from 'ical.js';
+import { beforeEach, describe, expect, test } from 'vitest';
+import { planDays, runIdOf, USUAL_ROOM, usualHours } from '@/core/schedule';
+import { schema } from '@/db';
+import { saveCloth } from '@/features/cloth/actions';
+import { EMPTY_CLOTH } from '@/features/cloth/form';
+import { runCommand } from '@/features/commands/command';
+import { lockRun, saveHours } from '@/features/days/actions';
+import { planCalendar } from '@/features/days/calendar';
+import { learnFromRuns } from '@/features/days/load-days';
+import { getDays } from '@/features/days/queries';
+import { addPerson } from '@/features/people/commands';
+import { approveBatch, createBatch } from '@/features/batches/actions';
+import { getBatch } from '@/features/batches/queries';
+import { markCut } from '@/features/cutting/actions';
+import { holdCovers, stepCovers } from '@/features/room/actions';
+import { beginRun, noteMinutes } from '@/features/sewing/actions';
+import { receive } from '@/features/stock/actions';
+import { layAtOnce } from '@/work/lay-batch';
+import { lineForm } from '../support/forms';
+import { linesOf, savedOrder } from '../support/orders';
+import { receipt } from '../support/stock';
+import { A_MOMENT, db, faultsOf, inWorkroom, value } from '../support/workroom';
+
+// The plan of the days from what the database holds: hours, locks, covers that move on, minutes that were sewn.
+
+let order: number;
+let lines: number[];
+let ada: number;
+
+inWorkroom();
+beforeEach(async () => {
+  ada = value(await runCommand(addPerson, { name: 'Ada' }, randomUUID())).id;
+  const cloth = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Plain drill', price: '12', turns: 'half' }, null)).id;
+  value(await receive(receipt(cloth)));
+  order = await savedOrder([
+    lineForm(cloth, { qty: '2', typed: { width: '20', height: '18' } }),
+    lineForm(cloth, { qty: '3', typed: { width: '15', height: '15' } }),
+  ]);
+  lines = await linesOf(order);
+});
+
+async function cut() {
+  const batch = value(await createBatch({ name: 'Test batch', lineIds: lines })).id;
+  await layAtOnce(db, batch, A_MOMENT);
+  value(await approveBatch(batch, (await getBatch(batch))!.batch.version));
+  value(await markCut(batch));
+  return (await db.select().from(schema.covers).orderBy(schema.covers.id)).map(({ id }) => id);
+}
+const idsOf = async () => (await getDays()).job.runs.map(({ id }) => id);
+
+describe('the days', () => {
+  test('have every step of an open order, and lose each as its covers move on', async () => {
+    expect(await idsOf()).toEqual(
+      lines.flatMap((line) => (['cut', 'sew', 'check'] as const).map((does) => runIdOf(line, does))),
+    );
+    const covers = await cut();
+    expect(await idsOf(), 'cut is cut').toEqual(
+      lines.flatMap((line) => [runIdOf(line, 'sew'), runIdOf(line, 'check')]),
+    );
+    for (const event of ['begin', 'finish'] as const) value(await stepCovers(covers.slice(0, 2), event, ''));
+    expect(await idsOf()).toEqual([
+      runIdOf(lines[0]!, 'check'),
+      runIdOf(lines[1]!, 'sew'),
+      runIdOf(lines[1]!, 'check'),
+    ]);
+    value(await holdCovers(covers.slice(2), 'cloth', 'a lot is missing'));
+    const { waiting, job } = await getDays();
+    expect(waiting).toMatchObject([{ why: 'Held: cloth.' }]);
+    expect(job.runs.map(({ id }) => id)).toEqual([runIdOf(lines[0]!, 'check')]);
+  });
+
+  test('keep to hours and days off that were saved, and to what was put to somebody by hand', async () => {
+    const tomorrow = format(new Date(Date.now() + 86_400_000), 'yyyy-MM-dd');
+    const off = [{ personId: ada, from: '2026-01-01', to: tomorrow, why: 'away' }];
+    value(await saveHours({ ...USUAL_ROOM, people: [{ ...usualHours(ada), does: ['sew', 'cut', 'check'] }], off }));
+    const view = await getDays();
+    const first = planDays(view.job, { effort: 0.01 }).runs[0]!;
+    expect(first.parts[0]![0], 'not before she is back').toBeGreaterThan(view.job.from + 60);
+    value(await lockRun({ runId: runIdOf(lines[0]!, 'sew'), personId: ada, notBefore: null }));
+    const locked = await getDays();
+    expect(locked.job.runs.find(({ id }) => id === runIdOf(lines[0]!, 'sew'))!.person).toBe(String(ada));
+    expect(locked.runs.find(({ id }) => id === runIdOf(lines[0]!, 'sew'))!.isLocked).toBe(true);
+    value(await lockRun({ runId: runIdOf(lines[0]!, 'sew'), personId: null, notBefore: null }));
+    expect((await getDays()).locks).toEqual([]);
+  });
+
+  test('refuse hours that are none, in a sentence', async () => {
+    const day = usualHours(ada).week[0]!;
+    const wrong = [
+      [{ ...day, to: '07:00' }, 'A day goes from its begin over its break to its end.'],
+      [{ ...day, from: 'early' }, 'Write a time like 08:30.'],
+    ] as const;
+    for (const [hours, message] of wrong) {
+      const week = usualHours(ada).week.map((one, i) => (i === 0 ? hours : one));
+      const answer = await saveHours({ ...USUAL_ROOM, people: [{ ...usualHours(ada), week }] });
+      expect(faultsOf(answer)[0]!.message).toBe(message);
+    }
+    expect(faultsOf(await saveHours({ ...USUAL_ROOM, sharePercent: 0 }))[0]!.message).toContain('10 to 100');
+  });
+
+  test('learn: the estimate of a kind moves after three of its covers were sewn', async () => {
+    const asked = { kind: 'envelope-cushion', options: [], seam: 1.8, person: null, covers: 1 };
+    const before = (await learnFromRuns(db)).estimate(asked);
+    const covers = await cut();
+    for (const cover of covers.slice(0, 3)) {
+      const run = value(await beginRun([cover])).id;
+      value(await noteMinutes(run, 95, randomUUID()));
+      value(await stepCovers([cover], 'finish', ''));
+    }
+    const after = (await learnFromRuns(db)).estimate(asked);
+    expect(after.restsOn).toBe(3);
+    expect(after.minutes).toBeGreaterThan(before.minutes * 1.2);
+  });
+
+  test('as a calendar file are read back by another program: all of them, one person’s, one order’s', async () => {
+    const events = async (of: Parameters<typeof planCalendar>[0]) =>
+      new ICAL.Component(ICAL.parse(await planCalendar(of)) as never)
+        .getAllSubcomponents('vevent')
+        .map((one) => new ICAL.Event(one));
+    const all = await events({});
+    const { job } = await getDays();
+    const planned = planDays(job, { effort: 0.1 }).runs.flatMap(({ parts }) => parts);
+    expect(all).toHaveLength(planned.length);
+    const minutes = all.reduce(
+      (sum, { startDate, endDate }) => sum + endDate.subtractDate(startDate).toSeconds() / 60,
+      0,
+    );
+    expect(minutes).toBe(planned.reduce((sum, [begins, ends]) => sum + ends - begins, 0));
+    const [own] = await db.select().from(schema.orders).where(eq(schema.orders.id, order));
+    expect(all[0]!.summary).toContain(String(own!.no));
+    expect(await events({ personId: ada })).toHaveLength(all.length);
+    expect(await events({ personId: ada + 1 })).toHaveLength(0);
+    expect(await events({ orderId: order + 1 })).toHaveLength(0);
+  });
+});
