@@ -156,7 +156,7 @@ test('whatever the job: nobody and nothing twice at once, nothing too soon or in
       expect(faultsOfPlan(one, plan)).toEqual([]);
       expect(planDays(one, { effort: 0.002 })).toEqual(plan);
     }),
-    { numRuns: tries(120) },
+    { numRuns: tries(80) },
   );
 });
 
@@ -175,7 +175,7 @@ test('tiny jobs are planned at their best, against trying everything in a way of
         `${found.join()} after ${[left, late, setups].join()}`,
       ).toBe(true);
     }),
-    { numRuns: tries(40) },
+    { numRuns: tries(25) },
   );
 });
 

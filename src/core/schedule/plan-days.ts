@@ -19,7 +19,7 @@ const RULES: readonly DispatchRule[] = [0.15, 0.4, 1].flatMap((days) =>
   [0.5, 1.5, 4].flatMap((setups) => [0, 1].map((skills) => ({ lookAhead: days * DAY, setups, skills }))),
 );
 /** Runs that are placed in a search, however many plans that makes, and most plans. */
-const MOST_PLACED = 3_500_000;
+const MOST_PLACED = 2_500_000;
 const MOST_PLANS = 60_000;
 /** Searches from the best beginnings. */
 const SEARCHES = 2;

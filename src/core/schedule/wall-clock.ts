@@ -8,8 +8,10 @@ export function minuteOf(text: string): number | null {
   const found = /^(\d{4})-(\d\d)-(\d\d)T(\d\d):(\d\d)$/.exec(text);
   if (!found) return null;
   const [year, month, day, hour, minute] = found.slice(1).map(Number) as [number, number, number, number, number];
-  const at = Date.UTC(year, month - 1, day, hour, minute);
-  return textOf(at / MINUTE_MS) === text ? at / MINUTE_MS : null;
+  const at = new Date(Date.UTC(year, month - 1, day, hour, minute));
+  // What is no day or hour of the calendar rolls over into another.
+  const isReal = at.getUTCMonth() === month - 1 && at.getUTCDate() === day && at.getUTCHours() === hour && minute < 60;
+  return isReal ? at.getTime() / MINUTE_MS : null;
 }
 
 /** Writes minutes as a wall-clock time. */
