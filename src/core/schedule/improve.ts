@@ -79,7 +79,7 @@ type Move = [run: number, target: number, person: number];
 
 /** Shares of the moves that bring a run forward, of a late order where there is one, and of those that put a run beside others of its setting. */
 const SHARES = { late: { forward: 0.5, beside: 0.3 }, inTime: { forward: 0.15, beside: 0.6 } };
-/** Of so many runs with its setting the nearest is taken. */
+/** Runs with its setting that are drawn; the nearest of them is taken. */
 const NEAREST_OF = 4;
 
 interface Ground {
