@@ -4,7 +4,7 @@ import { CommandRefusal, readJson, runCommand } from './command';
 
 const USAGE = 'usage: estimate LOG.json [--out ANSWER.json]; LOG.json may be - for standard input';
 
-// What work takes, learned from a log, on the command line (docs/formats/day-job.md): exit 0 with an answer, 2 with one line on what is wrong.
+// Minutes that work takes, learned from a log, on the command line (docs/formats/day-job.md): exit 0 with an answer, 2 with one line on what is wrong.
 await runCommand(USAGE, (args) => {
   const { values, positionals } = parse(args);
   if (positionals.length !== 1) throw new CommandRefusal(USAGE);

@@ -37,7 +37,7 @@ export const COVER_TRANSITIONS: TransitionTable<CoverState, CoverEvent> = {
   cut: { from: ['to cut'], to: 'cut', refusal: 'It has been cut already.' },
   begin: { from: ['cut', 'to mend'], to: 'in sewing', refusal: 'Only what is cut, or has to be mended, is sewn.' },
   'put back': { from: ['in sewing'], to: 'cut', refusal: 'Nobody is sewing it.' },
-  // Of what has to be mended: it still has.
+  // Back from the machines while it still has to be mended.
   'put aside': { from: ['in sewing'], to: 'to mend', refusal: 'Nobody is sewing it.' },
   finish: { from: ['in sewing'], to: 'to check', refusal: 'Only what is being sewn can be sewn to its end.' },
   pass: { from: ['to check'], to: 'checked', refusal: 'Only what is sewn is checked.' },

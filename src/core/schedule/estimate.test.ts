@@ -1,4 +1,4 @@
-// What work takes, learned from logs with a known truth.
+// Minutes that work takes, learned from logs with a known truth.
 import { describe, expect, test } from 'vitest';
 import { Random } from '../lay/search/random';
 import { learnMinutes } from './estimate';

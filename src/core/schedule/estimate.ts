@@ -229,7 +229,7 @@ function learnSetups(list: readonly ListedKind[], cases: readonly LoggedCase[]):
     const logged = cases.filter((one) => one.kind === kind && one.setup > 0).map(({ setup }) => Math.log(setup));
     const middle = medianOf(logged);
     if (middle === null) return Math.exp(listed);
-    // What lies far from the middle of them counts no further than three scatters.
+    // A setting up that lies far from the middle of them counts no further than three scatters.
     const pulled = logged.map((one) => Math.min(middle + 3 * SETUP.scatter, Math.max(middle - 3 * SETUP.scatter, one)));
     const mean = pulled.reduce((sum, one) => sum + one, 0) / pulled.length;
     const part = SETUP.sd ** 2 / (SETUP.sd ** 2 + SETUP.scatter ** 2 / pulled.length);

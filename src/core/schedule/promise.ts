@@ -73,7 +73,7 @@ export interface Help {
 /** Days on which somebody would stay an hour longer. */
 const LONGER_DAYS = 5;
 
-/** What would help a late order, each way planned anew: it goes before all others; somebody stays an hour longer for a week; its locks are let go. The best first. */
+/** Ways to help a late order, each planned anew: it goes before all others; somebody stays an hour longer for a week; its locks are let go. The best first. */
 export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: number): Help[] {
   const now = new Map(readyOf(job, plan).map((one) => [one.orderId, one.late]));
   const tried = (sort: Help['sort'], changed: DayJob, personId?: string): Help => {

@@ -138,7 +138,7 @@ export function DaysPage({ view }: { view: DaysView }) {
             onClose={() => setChosen(null)}
           />
         )}
-        {planned && <Promises ready={planned.ready} view={view} plan={planned.plan} runs={runs} helps={helps} />}
+        {planned && <Promises ready={planned.ready} view={view} runs={runs} helps={helps} />}
         {(view.waiting.length > 0 || (planned && planned.plan.unplanned.length > 0)) && (
           <Panel title="Not planned">
             {view.waiting.map(({ orderNo, what, why }, i) => (
@@ -236,7 +236,6 @@ function RunBar({ run, plan, view, days, isBusy, onLock, onClose }: RunBarProps)
 interface PromisesProps {
   ready: readonly Ready[];
   view: DaysView;
-  plan: DayPlan;
   runs: ReadonlyMap<string, RunWords>;
   helps: (orderId: string) => Promise<Help[]>;
 }

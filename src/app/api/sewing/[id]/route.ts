@@ -1,4 +1,4 @@
-import { readBody } from '@/app/api/body';
+import { readKept } from '@/app/api/kept-request';
 import { readId } from '@/app/params';
 import { runCommand } from '@/features/commands/command';
 import { takeRunEntries } from '@/features/sewing/commands';
@@ -7,8 +7,6 @@ import { getRunState } from '@/features/sewing/queries';
 export const dynamic = 'force-dynamic';
 
 type Params = { params: Promise<{ id: string }> };
-/** 200 entries with all that may stand in them. */
-const MOST_BYTES = 600_000;
 
 /** How a run stands: for devices that look again. */
 export async function GET(_request: Request, { params }: Params) {
@@ -19,15 +17,8 @@ export async function GET(_request: Request, { params }: Params) {
 /** Takes what a device noted while somebody sewed: `{ request, entries }`. The same request twice does nothing twice. */
 export async function POST(request: Request, { params }: Params) {
   const { id } = await params;
-  const body = await readBody(request, 'application/json', MOST_BYTES);
-  if (body instanceof Response) return body;
-  let sent: { request?: unknown; entries?: unknown };
-  try {
-    sent = (JSON.parse(new TextDecoder().decode(body)) ?? {}) as typeof sent;
-  } catch {
-    return Response.json({ error: 'What the device sent can’t be read.' }, { status: 400 });
-  }
-  const which = typeof sent.request === 'string' ? sent.request : undefined;
-  const answer = await runCommand(takeRunEntries, { runId: Number(id), entries: sent.entries }, which);
+  const sent = await readKept(request);
+  if (sent instanceof Response) return sent;
+  const answer = await runCommand(takeRunEntries, { runId: Number(id), entries: sent.entries }, sent.request);
   return Response.json(answer, { status: answer.ok ? 200 : 422 });
 }
