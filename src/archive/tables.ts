@@ -49,6 +49,8 @@ export const ARCHIVED = [
   'findings',
   'finding_photos',
   'recuts',
+  'promises',
+  'awaited',
 ] as const;
 export type ArchivedTable = (typeof ARCHIVED)[number];
 

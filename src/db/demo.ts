@@ -85,7 +85,7 @@ const WINDOW_SEAT = [
 const ORDERS: OrderSeed[] = [
   {
     customer: 0,
-    due: -16,
+    due: 1,
     units: 'in',
     batch: 0,
     notes: 'Saloon of the “Curlew”',
@@ -103,14 +103,14 @@ const ORDERS: OrderSeed[] = [
   },
   {
     customer: 3,
-    due: -12,
+    due: 2,
     units: 'in',
     batch: 0,
     lines: [envelope(5, '19', '19', { face: 'Towpath ticking' }, { matching: 'alike' })],
   },
   {
     customer: 7,
-    due: -10,
+    due: -1,
     units: 'in',
     batch: 0,
     lines: [boxed(2, '34 1/2', '19', '2 1/2', { face: 'Lock-keeper drill' }, { choices: { piping: 'top' } })],

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { COVER_TRANSITIONS, isMended, type Cause, type Decision } from '@/core/making';
-import { schema } from '@/db';
+import { COVER_TRANSITIONS, isMended, type Cause, type Decision, type KnownSlip } from '@/core/making';
+import { schema, type Reader } from '@/db';
 import type { CoverRow } from '@/db/rows';
 import { changeCovers, moveCovers, type Doing } from './covers';
 
@@ -91,4 +91,17 @@ export async function roundOf({ tx }: Pick<Doing, 'tx'>, coverId: number): Promi
     .from(coverEvents)
     .where(and(eq(coverEvents.coverId, coverId), inArray(coverEvents.event, ['finish', 'mended'])));
   return Math.max(1, row!.count);
+}
+
+/** A slip is shown from so many findings of one cause on, in so many days. */
+const KNOWN = { times: 3, days: 180 };
+
+/** Slips that come again and again, by kind and cause; what was the cloth's or the form's own is none of the workroom's. */
+export async function loadKnownSlips(db: Reader): Promise<KnownSlip[]> {
+  const { rows } = await db.execute<KnownSlip & Record<string, unknown>>(sql`
+    SELECT l.kind, f.cause, count(*)::int AS times, (array_agg(f.what ORDER BY f.at DESC))[1] AS lately
+    FROM findings f JOIN covers c ON c.id = f.cover_id JOIN order_lines l ON l.id = c.line_id
+    WHERE f.cause IN ('measured', 'cut', 'sewn') AND f.at > now() - make_interval(days => ${KNOWN.days})
+    GROUP BY 1, 2 HAVING count(*) >= ${KNOWN.times} ORDER BY 3 DESC`);
+  return rows;
 }

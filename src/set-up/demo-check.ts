@@ -47,6 +47,15 @@ async function note(cover: CoverOfLine, entries: object[], person: Person, at: D
 export const findDemo = (cover: CoverOfLine, person: Person, at: Date) =>
   note(cover, [{ do: 'find', ...RESEW }], person, at);
 
+/** Finds on a cover what its kind is known for here: a seam that has to be sewn again. */
+export const resewDemo = (cover: CoverOfLine, person: Person, at: Date) =>
+  note(
+    cover,
+    [{ do: 'find', ...finding('a corner is not square: the seam wandered', 'sewn', 'resew', 15, [0.7, 0.3]) }],
+    person,
+    at,
+  );
+
 /** Checks a cover look by look; some have a small finding on the way, and what was mended is right now. */
 export async function passDemo(db: Database, cover: CoverOfLine, person: Person, at: Date, nth: number) {
   const { looks } = (await loadLooks(db, cover.lineId))!;

@@ -44,6 +44,15 @@ export async function cutDemo(db: Database, batchId: number, by: number, at: Dat
   }
 }
 
+/** Cuts a demo batch as it was planned. */
+export async function cutDemoPlain(db: Database, batchId: number, by: number, at: Date) {
+  const person = await personOf(db, by);
+  for (const { row } of await loadCut(db, batchId)) {
+    const version = await versionOf(db, batchId);
+    await give(closeLay, { batchId, clothId: row.clothId, version, from: [], events: [], remnants: [] }, person, at);
+  }
+}
+
 function troublesOf({ marker: { plan, parts } }: LayToCut): EventForm[] {
   const code = plan.lays.at(-1)!.stock;
   const part = parts.find(({ isStrip }) => !isStrip)!.id;

@@ -6,6 +6,7 @@ import { closeDatabase, connect, schema, type Database } from '@/db';
 import { DEMO_BATCHES, insertDemo } from '@/db/demo';
 import { emptyTables } from '@/db/empty';
 import { readLogo } from '@/features/workroom/logo';
+import { historyDemo } from './demo-history';
 import { roomDemo } from './demo-room';
 import { approveDemo, cutDemo, quoteDemo } from './demo-ends';
 import { layAtOnce } from '@/work/lay-batch';
@@ -73,6 +74,7 @@ async function loadDemo(db: Database) {
   const people = (await db.select({ id: schema.people.id }).from(schema.people).orderBy(schema.people.id)).map(
     ({ id }) => id,
   );
+  await historyDemo(db, today, people);
   for (const [i, { end }] of DEMO_BATCHES.entries()) {
     if (end === 'draft') continue;
     const batchId = ids[i]!;

@@ -39,6 +39,7 @@ import * as sewing from '@/features/sewing/commands';
 import * as room from '@/features/room/commands';
 import { USUAL_PLACES } from '@/core/making';
 import { addPerson, removePerson } from '@/features/people/commands';
+import { awaitGoods, changeAwaited } from '@/features/stock/awaited';
 import * as stock from '@/features/stock/commands';
 import * as table from '@/features/table/commands';
 import { getTableText } from '@/features/table/queries';
@@ -300,6 +301,11 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'save hours': async () => each(days.saveHours, USUAL_ROOM),
   'lock run': async () =>
     each(days.lockRun, (i: number) => ({ runId: `line-${i + 1}-sew`, personId: person, notBefore: null })),
+  'set minutes aside': async () => {
+    const [, runId] = await begun();
+    value(await runCommand(sewing.endRun, { runId }));
+    return each(days.setMinutesAside, { runId, why: 'the machine was oiled' });
+  },
   'hand over': async () => {
     const coverIds = await packed();
     return each(room.handOver, { orderId: order, coverIds, day: '2026-12-04', toWhom: 'the van', note: '' });
@@ -362,6 +368,12 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'use notion': async () => each(stock.useNotion, { id: pack, amount: '1', orderNo: '', reason: 'samples' }),
   receive: async () =>
     each(stock.receive, receipt(cloth, { what: `material ${zip}`, width: '', length: '', count: '5', price: '0.60' })),
+  'await goods': async () => each(awaitGoods, { what: `cloth ${cloth}`, quantity: 5e9, day: '2027-01-08', note: '' }),
+  'change awaited': async () => {
+    const goods = { what: `cloth ${cloth}`, quantity: 5e9, day: '2027-01-08', note: '' };
+    const { id } = value(await runCommand(awaitGoods, goods));
+    return each(changeAwaited, (i: number) => ({ id, day: `2027-01-${String(9 + (i % 20)).padStart(2, '0')}` }));
+  },
   'receive delivery': async () => each(stock.receiveDelivery, { rows: [receipt(cloth), receipt(cloth, { lot: '4' })] }),
   'let stock go': async () => each(stock.letGo, { id: pack, reason: 'too old' }),
   'reverse movement': async () => {

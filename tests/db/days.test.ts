@@ -3,22 +3,30 @@ import { format } from 'date-fns';
 import { eq } from 'drizzle-orm';
 import ICAL from 'ical.js';
 import { beforeEach, describe, expect, test } from 'vitest';
-import { planDays, runIdOf, USUAL_ROOM, usualHours } from '@/core/schedule';
+import { NM } from '@/core/length';
+import { minuteOf, planDays, runIdOf, USUAL_ROOM, usualHours } from '@/core/schedule';
 import { schema } from '@/db';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { runCommand } from '@/features/commands/command';
-import { lockRun, saveHours } from '@/features/days/actions';
+import { lockRun, saveHours, setMinutesAside } from '@/features/days/actions';
 import { planCalendar } from '@/features/days/calendar';
-import { learnFromRuns } from '@/features/days/load-days';
-import { getDays } from '@/features/days/queries';
+import { learnFromRuns } from '@/features/days/minutes-log';
+import { loadMinutes } from '@/features/days/minutes-view';
+import { getDays, getRoomToAsk } from '@/features/days/queries';
+import { figure } from '@/features/figures/queries';
+import { makeQuote } from '@/features/money/make-quote';
+import { stepQuote } from '@/features/money/actions';
+import { saveOrder } from '@/features/orders/actions';
+import { getOrder } from '@/features/orders/queries';
 import { addPerson } from '@/features/people/commands';
 import { approveBatch, createBatch } from '@/features/batches/actions';
 import { getBatch } from '@/features/batches/queries';
 import { markCut } from '@/features/cutting/actions';
-import { holdCovers, stepCovers } from '@/features/room/actions';
+import { handOver, holdCovers, stepCovers } from '@/features/room/actions';
 import { beginRun, noteMinutes } from '@/features/sewing/actions';
-import { receive } from '@/features/stock/actions';
+import { awaitGoods, changeAwaited, receive } from '@/features/stock/actions';
+import { shoppingList } from '@/features/stock/shopping';
 import { layAtOnce } from '@/work/lay-batch';
 import { lineForm } from '../support/forms';
 import { linesOf, savedOrder } from '../support/orders';
@@ -114,6 +122,100 @@ describe('the days', () => {
     const after = (await learnFromRuns(db)).estimate(asked);
     expect(after.restsOn).toBe(3);
     expect(after.minutes).toBeGreaterThan(before.minutes * 1.2);
+  });
+
+  test('leave an order out that is asked about, and give its lines as they stand', async () => {
+    const asked = await getRoomToAsk(order);
+    expect(asked.job.runs).toEqual([]);
+    expect(asked.asked.map(({ lineId, toCut }) => [lineId, toCut])).toEqual([
+      [lines[0], 2],
+      [lines[1], 3],
+    ]);
+    const whole = await getRoomToAsk();
+    expect(whole.asked).toEqual([]);
+    expect(whole.job.runs).toHaveLength(6);
+    // What both lines need of the 20 yd is off the shelf: by their area, a little more than 0.85 of a width full.
+    const [, { free }] = whole.shelf.find(([, { name }]) => name === 'Plain drill')!;
+    expect(free).toBeLessThan(20 * NM.yd);
+    expect(free).toBeGreaterThan(15 * NM.yd);
+  });
+
+  test('wait for cloth that is on its way, move with its day, and go on when it is there', async () => {
+    const other = value(await saveCloth({ ...EMPTY_CLOTH, name: 'Blue drill', price: '12', turns: 'half' }, null)).id;
+    const waits = await savedOrder([lineForm(other, { qty: '2' })]);
+    const [line] = await linesOf(waits);
+    const earliest = async () => (await getDays()).job.runs.find(({ id }) => id === runIdOf(line!, 'cut'))!.earliest;
+    const from = (await getDays()).job.from;
+    expect(await earliest(), 'bought within the usual days').toBe(from + USUAL_ROOM.clothDays * 1440);
+    const day = (days: number) => format(new Date(Date.now() + days * 86_400_000), 'yyyy-MM-dd');
+    const { id } = value(await awaitGoods(`cloth ${other}`, 5 * NM.yd, day(3), ''));
+    expect(await earliest()).toBe(minuteOf(`${day(3)}T12:00`));
+    value(await changeAwaited(id, day(9)));
+    expect(await earliest()).toBe(minuteOf(`${day(9)}T12:00`));
+    expect((await shoppingList()).onItsWay).toMatchObject([{ name: 'Blue drill', amount: '5 yd', day: day(9) }]);
+    value(await receive(receipt(other, { length: '2 yd' })));
+    expect((await shoppingList()).onItsWay, 'a part of it came').toMatchObject([{ amount: '3 yd' }]);
+    value(await receive(receipt(other, { length: '3 yd' })));
+    expect((await shoppingList()).onItsWay).toEqual([]);
+    expect(await earliest()).toBeNull();
+  });
+
+  test('keep every promise: with the order, for another day, and as it goes out with a quote', async () => {
+    const kept = async () =>
+      (await db.select().from(schema.promises).orderBy(schema.promises.id)).map(({ day, safeDay, why, quoteId }) => [
+        day,
+        safeDay,
+        why,
+        quoteId !== null,
+      ]);
+    const [first] = await kept();
+    const stored = (await getOrder(order))!;
+    const edited = { id: order, version: stored.version };
+    const promise = { ready: '2027-02-03', safe: '2027-02-05', why: 'the fair' };
+    value(await saveOrder({ ...stored.form, due: '2027-02-04', promise }, edited));
+    const again = { id: order, version: stored.version + 1 };
+    value(await saveOrder({ ...stored.form, due: '2027-02-04', notes: 'the same day' }, again));
+    const { id: quote } = value(await makeQuote(order));
+    value(await stepQuote(quote, 'send'));
+    expect(await kept()).toEqual([
+      first,
+      ['2027-02-04', '2027-02-05', 'the fair', false],
+      ['2027-02-04', '2027-02-05', 'the fair', true],
+    ]);
+  });
+
+  test('minutes that were set aside are not learned from, and count again when they are taken back', async () => {
+    const covers = await cut();
+    const run = value(await beginRun(covers.slice(0, 2))).id;
+    value(await noteMinutes(run, 90, randomUUID()));
+    value(await stepCovers(covers.slice(0, 2), 'finish', ''));
+    const restsOn = async () => (await loadMinutes(db))[0]!.estimate.restsOn;
+    expect(await restsOn()).toBe(1);
+    value(await setMinutesAside(run, 'the machine broke'));
+    expect((await loadMinutes(db))[0]).toMatchObject({
+      estimate: { restsOn: 0 },
+      cases: [{ runId: run, each: 45, setAside: 'the machine broke' }],
+    });
+    value(await setMinutesAside(run, ''));
+    expect(await restsOn()).toBe(1);
+  });
+
+  test('figures of minutes and promises are those of the log, worked by hand', async () => {
+    const covers = await cut();
+    const run = value(await beginRun(covers.slice(0, 2))).id;
+    value(await noteMinutes(run, 90, randomUUID()));
+    for (const event of ['finish', 'pass', 'pack'] as const) value(await stepCovers(covers.slice(0, 2), event, ''));
+    for (const event of ['begin', 'finish', 'pass', 'pack'] as const)
+      value(await stepCovers(covers.slice(2), event, ''));
+    const due = (await getOrder(order))!.form.due;
+    value(await handOver({ orderId: order, coverIds: covers, day: due, toWhom: 'the van', note: '' }));
+    const rowsOf = async (id: string) => (await figure(id))!.rows.map(({ values }) => values);
+    expect(await rowsOf('promises')).toEqual([[1, 0]]);
+    await db.update(schema.promises).set({ day: '2026-01-01' });
+    expect(await rowsOf('promises'), 'the promise that was said counts').toEqual([[0, 1]]);
+    expect(await rowsOf('time')).toEqual([[1.5, 0]]);
+    expect((await rowsOf('minutes-kind'))[0]![1]).toBe(45);
+    expect(await rowsOf('load'), 'nothing is left to do').toEqual([]);
   });
 
   test('as a calendar file are read back by another program: all of them, one person’s, one order’s', async () => {

@@ -44,7 +44,10 @@ describe('with nothing cut', () => {
   test('every figure is there, and says so', async () => {
     await db.execute(sql`TRUNCATE stock_items CASCADE`);
     const all = await figures();
-    expect(all.map(({ id }) => id)).toEqual(['waste', 'yardage', 'plan-batch', 'plan-person', 'age', 'remnants']);
+    expect(all.map(({ id }) => id)).toEqual([
+      ...['waste', 'yardage', 'plan-batch', 'plan-person', 'age', 'remnants'],
+      ...['promises', 'load', 'minutes-kind', 'time', 'findings', 'recuts'],
+    ]);
     expect(all.flatMap(({ rows: own }) => own)).toEqual([]);
     expect(all.every(({ empty }) => empty.endsWith('.'))).toBe(true);
   });

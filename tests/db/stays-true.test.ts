@@ -32,6 +32,7 @@ async function laidBatch(orderId: number) {
 }
 /** The lays stay as they are while a batch is put back to before its approval, so that one lay serves many tries. */
 async function unapprove(id: number, version: number) {
+  await db.delete(schema.covers);
   await db.delete(schema.approvals).where(eq(schema.approvals.batchId, id));
   await db.update(schema.batches).set({ status: 'laid', version, approvedAt: null }).where(eq(schema.batches.id, id));
 }

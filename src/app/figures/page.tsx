@@ -12,7 +12,10 @@ export default async function FiguresPage() {
   const all = await figures();
   return (
     <>
-      <PageHead title="Figures" about="From the ledger: where the cloth and the money went">
+      <PageHead title="Figures" about="Where cloth, money and time went, and what the coming weeks hold">
+        <Button asChild variant="outline">
+          <Link href="/days/minutes">Minutes by kind</Link>
+        </Button>
         <Button asChild variant="outline">
           <Link href="/wall">Chart for the wall</Link>
         </Button>

@@ -6,3 +6,4 @@ export * from './run';
 export * from './step-pieces';
 export * from './ticket-codes';
 export * from './minutes';
+export * from './known-slips';

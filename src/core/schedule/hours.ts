@@ -36,6 +36,8 @@ export interface RoomHours {
   off: DaysOff[];
   /** Share of a day (percent) that really goes to covers. */
   sharePercent: number;
+  /** Days until a cloth is there that has to be bought and of which no day was named. */
+  clothDays: number;
   /** How many can work at once at the table, the machines and the bench. */
   seats: Record<WorkSort, number>;
 }
@@ -50,7 +52,13 @@ export const usualHours = (personId: number): PersonHours => ({
 });
 
 /** A room that has decided nothing: an hour or two of each day go to everything else. Common practice, no source. */
-export const USUAL_ROOM: RoomHours = { people: [], off: [], sharePercent: 80, seats: { cut: 1, sew: 4, check: 2 } };
+export const USUAL_ROOM: RoomHours = {
+  people: [],
+  off: [],
+  sharePercent: 80,
+  clothDays: 7,
+  seats: { cut: 1, sew: 4, check: 2 },
+};
 
 /** The windows of a person (minutes of the wall clock) on so many days from the day of `from` on. */
 export function windowsOf(hours: PersonHours, off: readonly DaysOff[], from: number, days: number): [number, number][] {

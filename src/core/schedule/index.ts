@@ -8,3 +8,6 @@ export * from './hours';
 export * from './promise';
 export * from './room-job';
 export * from './seam';
+export * from './line-work';
+export * from './offer';
+export * from './shelf';

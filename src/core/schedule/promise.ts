@@ -25,24 +25,61 @@ const SPREAD = 0.25;
 export function readyOf(job: DayJob, plan: DayPlan): Ready[] {
   const planned = new Map(plan.runs.map((run) => [run.id, run]));
   const left = new Map(plan.unplanned.map(({ id, why }) => [id, why]));
+  const minutesOf = new Map(job.runs.map(({ id, minutes }) => [id, minutes]));
   return job.orders.map(({ id, due }) => {
     const own = job.runs.filter(({ order }) => order === id);
     const out = own.find((run) => left.has(run.id));
     if (out) return { orderId: id, ends: null, safe: null, late: 0, why: left.get(out.id)! };
     const last = own.map((run) => planned.get(run.id)!).reduce((a, b) => (endOf(b) > endOf(a) ? b : a));
-    const squares = own.reduce((sum, { minutes }) => sum + (minutes * SPREAD) ** 2, 0);
+    const squares = spreadBefore(minutesOf, plan, new Set(own.map((run) => run.id)), endOf(last));
     const late = Math.max(0, endOf(last) - due);
     return {
       orderId: id,
       ends: endOf(last),
-      safe: endOf(last) + Math.round(FOUR_OF_FIVE * Math.sqrt(squares) * CLOCK_OF_WORK),
+      safe: workMinute(job, endOf(last) + Math.round(FOUR_OF_FIVE * Math.sqrt(squares) * CLOCK_OF_WORK)),
       late,
       why: late > 0 ? whatHolds(job, plan, last.id) : '',
     };
   });
 }
 
-const endOf = ({ parts }: PlannedRun): number => parts.at(-1)![1];
+/** Variance of the end of an order: of its own runs, or of all that the busiest of its people does until then, whichever is more. */
+function spreadBefore(
+  minutesOf: ReadonlyMap<string, number>,
+  plan: DayPlan,
+  own: ReadonlySet<string>,
+  end: number,
+): number {
+  const people = new Set(plan.runs.flatMap(({ id, person }) => (own.has(id) ? [person] : [])));
+  const sums = new Map<string, number>();
+  let ofOwn = 0;
+  for (const run of plan.runs) {
+    const square = (minutesOf.get(run.id)! * SPREAD) ** 2;
+    if (own.has(run.id)) ofOwn += square;
+    if (people.has(run.person) && endOf(run) <= end) sums.set(run.person, (sums.get(run.person) ?? 0) + square);
+  }
+  return Math.max(ofOwn, ...sums.values());
+}
+
+/** A minute itself where anybody works then, else the first one after it in which somebody does. */
+function workMinute({ people }: DayJob, minute: number): number {
+  const begins = people.flatMap(({ windows }) => {
+    const next = windows.find(([, ends]) => ends >= minute);
+    return next ? [Math.max(minute, next[0])] : [];
+  });
+  return begins.length > 0 ? Math.min(...begins) : minute;
+}
+
+/** Orders that a change makes later: late by so many minutes more of the clock count, what is less is the search's own scatter. */
+const LATER = 60;
+
+/** The orders that are late after a change, and were less so before it. */
+export function laterThan(before: readonly Ready[], after: readonly Ready[]): { orderId: string; late: number }[] {
+  const was = new Map(before.map(({ orderId, late }) => [orderId, late]));
+  return after.filter(({ orderId, late }) => late - (was.get(orderId) ?? Infinity) >= LATER);
+}
+
+export const endOf = ({ parts }: PlannedRun): number => parts.at(-1)![1];
 
 /** The thing that a run waits for before it begins: its day, a run before it, its person’s run, its place; `now` where it begins at once. */
 export function whatHolds(job: DayJob, plan: DayPlan, runId: string): string {
@@ -75,14 +112,14 @@ const LONGER_DAYS = 5;
 
 /** Ways to help a late order, each planned anew: it goes before all others; somebody stays an hour longer for a week; its locks are let go. The best first. */
 export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: number): Help[] {
-  const now = new Map(readyOf(job, plan).map((one) => [one.orderId, one.late]));
+  const now = readyOf(job, plan);
   const tried = (sort: Help['sort'], changed: DayJob, personId?: string): Help => {
     const then = readyOf(changed, planDays(changed, { effort }));
     return {
       sort,
       ...(personId !== undefined && { personId }),
       late: then.find((one) => one.orderId === orderId)!.late,
-      others: then.filter((one) => one.orderId !== orderId && one.late > (now.get(one.orderId) ?? 0)).length,
+      others: laterThan(now, then).filter((one) => one.orderId !== orderId).length,
     };
   };
   const own = job.runs.filter(({ order }) => order === orderId);
@@ -100,7 +137,7 @@ export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: nu
         ]
       : []),
   ];
-  const before = now.get(orderId) ?? 0;
+  const before = now.find((one) => one.orderId === orderId)?.late ?? 0;
   return ways.filter(({ late }) => late < before).sort((a, b) => a.late - b.late || a.others - b.others);
 }
 

@@ -30,6 +30,8 @@ const line = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine => ({
   sewing: sewing(120),
   cutMinutes: 30,
   held: '',
+  notBefore: null,
+  dries: 0,
   ...rest,
 });
 const room = (lines: OpenLine[], rest: Partial<RoomWork> = {}) =>
@@ -70,7 +72,7 @@ describe('the room', () => {
       line(1, { toCut: 2, toSew: 0, batchId: 7 }),
       line(2, { toCut: 1, toSew: 1, batchId: 7, toCheck: 3 }),
     ];
-    const job = room(lines, { batches: [{ batchId: 7, minutes: 50 }] });
+    const job = room(lines, { batches: [{ batchId: 7, minutes: 50, notBefore: null }] });
     expect(job.runs.map(({ id, after }) => [id, after])).toEqual([
       [cutRunOf(7), []],
       [runIdOf(1, 'sew'), [cutRunOf(7)]],

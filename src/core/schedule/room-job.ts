@@ -1,5 +1,6 @@
 import type { DayJob, DayRun } from './day-job';
 import type { Estimate } from './estimate';
+import type { NotBefore } from './shelf';
 import { windowsOf, WORKS, type PersonHours, type RoomHours, type WorkSort } from './hours';
 
 /** A line of an order with covers that are not packed yet. */
@@ -21,12 +22,17 @@ export interface OpenLine {
   cutMinutes: number;
   /** Why it waits: nothing of it is planned then. */
   held: string;
+  /** Nothing of it is cut before this. */
+  notBefore: NotBefore | null;
+  /** Minutes of the clock that what was glued needs before it is checked. */
+  dries: number;
 }
 
 /** A batch that is approved or laid and not cut. */
 export interface OpenBatch {
   batchId: number;
   minutes: number;
+  notBefore: NotBefore | null;
 }
 
 /** A run that somebody has put to a person or not before a day by hand. */
@@ -55,56 +61,85 @@ const CUT_SETUP = 10;
 export const cutRunOf = (batchId: number): string => `batch-${batchId}-cut`;
 export const runIdOf = (lineId: number, work: WorkSort): string => `line-${lineId}-${work}`;
 
-/** The day job of a room: each batch is cut, then each of its lines sewn, then checked and packed. Minutes are lengthened by what else the day goes to. */
-export function roomJob({ now, days, hours, people, lines, batches, locks }: RoomWork): DayJob {
-  const lockOf = new Map(locks.map((one) => [one.runId, one]));
-  const stretched = (minutes: number) => Math.max(1, Math.round((minutes * 100) / hours.sharePercent));
-  const runs: DayRun[] = [];
-  const add = (id: string, order: string, does: WorkSort, minutes: number, rest: Partial<DayRun> = {}) => {
+/** Makes runs of the day job; minutes are lengthened by what else the day goes to. */
+const runMaker =
+  (sharePercent: number, lockOf: ReadonlyMap<string, RunLock>) =>
+  (
+    id: string,
+    order: string,
+    does: WorkSort,
+    minutes: number,
+    notBefore: NotBefore | null,
+    rest: Partial<DayRun> = {},
+  ): DayRun => {
     const lock = lockOf.get(id);
-    runs.push({
+    const earliest = Math.max(lock?.notBefore ?? 0, notBefore?.at ?? 0);
+    return {
       id,
       order,
       does,
-      minutes: stretched(minutes),
+      minutes: Math.max(1, Math.round((minutes * 100) / sharePercent)),
       setup: 0,
       setting: null,
       after: [],
       wait: 0,
-      earliest: lock?.notBefore ?? null,
+      earliest: earliest === 0 ? null : earliest,
       person: lock?.personId === undefined || lock.personId === null ? null : String(lock.personId),
       at: null,
       ...rest,
-    });
+    };
   };
+
+/** The runs of a line, each after the one before: cut, unless a batch of `cutBefore` does that, sewn, then checked and packed. */
+function runsOfLine(line: OpenLine, make: ReturnType<typeof runMaker>, cutBefore: string | null): DayRun[] {
+  const order = String(line.orderId);
+  const runs: DayRun[] = [];
+  let after: string[] = [];
+  if (line.toCut > 0) {
+    const id = cutBefore ?? runIdOf(line.lineId, 'cut');
+    if (cutBefore === null)
+      runs.push(make(id, order, 'cut', line.cutMinutes, line.notBefore, { setup: CUT_SETUP, setting: 'cut' }));
+    after = [id];
+  }
+  const toSew = line.toCut + line.toSew;
+  if (toSew > 0) {
+    const id = runIdOf(line.lineId, 'sew');
+    const setup = Math.round(line.sewing.setup);
+    runs.push(make(id, order, 'sew', line.sewing.minutes, null, { setup, setting: line.setting, after }));
+    after = [id];
+  }
+  const toCheck = toSew + line.toCheck;
+  if (toCheck > 0)
+    runs.push(
+      make(runIdOf(line.lineId, 'check'), order, 'check', CHECK_EACH * toCheck, null, { after, wait: line.dries }),
+    );
+  return runs;
+}
+
+/** The runs of an order that is only asked about: a line is cut with its batch where the room has that to cut, else by itself. */
+export const runsOfAsked = (lines: readonly OpenLine[], sharePercent: number, room: DayJob): DayRun[] =>
+  lines.flatMap((line) => {
+    const ofBatch = line.batchId === null ? null : cutRunOf(line.batchId);
+    const isInRoom = room.runs.some(({ id }) => id === ofBatch);
+    return runsOfLine(line, runMaker(sharePercent, new Map()), isInRoom ? ofBatch : null);
+  });
+
+/** The day job of a room: each batch is cut, then each of its lines sewn, then checked and packed. */
+export function roomJob({ now, days, hours, people, lines, batches, locks }: RoomWork): DayJob {
+  const make = runMaker(hours.sharePercent, new Map(locks.map((one) => [one.runId, one])));
+  const runs: DayRun[] = [];
   const open = lines.filter(({ held }) => held === '');
-  for (const { batchId, minutes } of batches) {
+  for (const { batchId, minutes, notBefore } of batches) {
     const own = open.filter((line) => line.batchId === batchId && line.toCut > 0);
     if (own.length === 0) continue;
     // It belongs to the line that waits for it first.
     const first = own.reduce((a, b) => (b.due < a.due ? b : a));
-    add(cutRunOf(batchId), String(first.orderId), 'cut', minutes, { setup: CUT_SETUP, setting: 'cut' });
+    const rest = { setup: CUT_SETUP, setting: 'cut' };
+    runs.push(make(cutRunOf(batchId), String(first.orderId), 'cut', minutes, notBefore, rest));
   }
   for (const line of open) {
-    const order = String(line.orderId);
-    let before: string[] = [];
-    if (line.toCut > 0) {
-      const ofBatch = batches.some(({ batchId }) => batchId === line.batchId);
-      const id = ofBatch ? cutRunOf(line.batchId!) : runIdOf(line.lineId, 'cut');
-      if (!ofBatch) add(id, order, 'cut', line.cutMinutes, { setup: CUT_SETUP, setting: 'cut' });
-      before = [id];
-    }
-    const toSew = line.toCut + line.toSew;
-    if (toSew > 0) {
-      add(runIdOf(line.lineId, 'sew'), order, 'sew', line.sewing.minutes, {
-        setup: Math.round(line.sewing.setup),
-        setting: line.setting,
-        after: before,
-      });
-      before = [runIdOf(line.lineId, 'sew')];
-    }
-    const toCheck = toSew + line.toCheck;
-    if (toCheck > 0) add(runIdOf(line.lineId, 'check'), order, 'check', CHECK_EACH * toCheck, { after: before });
+    const ofBatch = batches.some(({ batchId }) => batchId === line.batchId);
+    runs.push(...runsOfLine(line, make, ofBatch ? cutRunOf(line.batchId!) : null));
   }
   const used = new Set(runs.map(({ order }) => order));
   return {

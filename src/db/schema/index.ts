@@ -9,3 +9,4 @@ export * from './cutting';
 export * from './machines';
 export * from './making';
 export * from './checking';
+export * from './days';

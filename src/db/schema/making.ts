@@ -114,6 +114,8 @@ export const runs = pgTable('runs', {
   personId: integer('person_id').references(() => people.id),
   /** When its last cover was through, or it was given up. */
   endedAt: timestamp('ended_at', { withTimezone: true }),
+  /** The reason for which its minutes are not learned from; empty where they are. */
+  setAside: text('set_aside').notNull().default(''),
 });
 
 export const runCovers = pgTable(

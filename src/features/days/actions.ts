@@ -12,3 +12,7 @@ export async function saveHours(hours: unknown, requestId?: string): Promise<Ans
 export async function lockRun(lock: RunLock, requestId?: string): Promise<Answer<{ locks: number }>> {
   return runCommand(commands.lockRun, lock, requestId);
 }
+
+export async function setMinutesAside(runId: number, why: string, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.setMinutesAside, { runId, why }, requestId);
+}

@@ -1,9 +1,13 @@
 import 'server-only';
+import { and, eq, isNotNull } from 'drizzle-orm';
+import Joi from 'joi';
 import type { RoomHours, RunLock } from '@/core/schedule';
 import { schema } from '@/db';
-import { done } from '@/features/commands/answer';
+import { done, gone } from '@/features/commands/answer';
 import type { CommandContext } from '@/features/commands/context';
+import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
+import { recordId } from '@/features/commands/record-id';
 import { HOURS_KEY, hoursShape, loadLocks, LOCKS_KEY, lockShape } from './hours';
 
 /** Saves when people work, what each does, and when nobody is there. */
@@ -31,6 +35,31 @@ export const lockRun: Command<RunLock, { locks: number }> = {
     const locks = [...others, ...(isLetGo ? [] : [lock])].slice(-MOST_LOCKS);
     await keep(context, LOCKS_KEY, locks);
     return done({ locks: locks.length });
+  },
+};
+
+/** Sets the minutes of a run aside, so that nothing is learned from them; without a reason they count again. */
+export const setMinutesAside: Command<{ runId: number; why: string }, null> = {
+  name: 'set minutes aside',
+  read: byRules(
+    Joi.object({
+      runId: recordId('order'),
+      why: keepableText()
+        .trim()
+        .allow('')
+        .max(120)
+        .required()
+        .messages({ 'string.max': 'A reason has at most 120 letters.' }),
+    }),
+  ),
+  run: async ({ tx }, { runId, why }) => {
+    const { runs } = schema;
+    const [row] = await tx
+      .update(runs)
+      .set({ setAside: why })
+      .where(and(eq(runs.id, runId), isNotNull(runs.endedAt)))
+      .returning({ id: runs.id });
+    return row ? done(null) : gone('order');
   },
 };
 

@@ -79,6 +79,12 @@ export const hoursShape = Joi.object<RoomHours>({
     .max(100)
     .required()
     .messages({ '*': 'The share of a day is a whole number from 10 to 100 percent.' }),
+  clothDays: Joi.number()
+    .integer()
+    .min(0)
+    .max(365)
+    .default(USUAL_ROOM.clothDays)
+    .messages({ '*': 'Cloth is there after a whole number of days, at most 365.' }),
   seats: Joi.object(
     Object.fromEntries(
       WORKS.map((work) => [

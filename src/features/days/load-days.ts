@@ -1,33 +1,37 @@
 import { format } from 'date-fns';
-import { asc, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
-import { takeOff, type KindBook } from '@/core/covers';
-import { readCosting } from '@/core/cost/costing-form';
+import { asc, eq, inArray, sql } from 'drizzle-orm';
+import { isFrozen } from '@/core/batch';
 import { NM } from '@/core/length';
 import {
+  CUT_MINUTES,
+  cutMinutesOf,
   cutRunOf,
   endOfDay,
   learnMinutes,
+  lineWork,
   minuteOf,
   roomJob,
+  roughNeeds,
   runIdOf,
-  seamMetres,
+  settingOf,
+  takeCloth,
   usualHours,
   WORKS,
   type DayJob,
-  type LoggedCase,
   type MinutesModel,
+  type NotBefore,
   type OpenBatch,
   type OpenLine,
   type RoomHours,
   type RunLock,
-  type Work,
+  type ShelfCloth,
   type WorkSort,
 } from '@/core/schedule';
 import { schema, type Reader } from '@/db';
-import { loadRunMinutes } from '@/features/sewing/load-run';
-import { loadCosting } from '@/records/costing';
-import { loadCutLists, type CutLists, type OrderToCut } from '@/records/cut-lists';
+import { loadCutLists, type CutLists } from '@/records/cut-lists';
 import { loadHours, loadLocks } from './hours';
+import { countedCases, loadSewingLog, type SewingLog } from './minutes-log';
+import { loadShelf } from './shelf';
 
 /** Words for a run of the plan. */
 export interface RunWords {
@@ -40,6 +44,8 @@ export interface RunWords {
   /** Page on which it is done. */
   href: string;
   isLocked: boolean;
+  /** Why it is not begun before some day, beside what was put there by hand. */
+  waitsFor: string;
 }
 
 export interface DaysView {
@@ -53,16 +59,19 @@ export interface DaysView {
   waiting: { orderNo: number; what: string; why: string }[];
 }
 
+/** Beside the view: what an answer to “when can she have it” rests on. */
+interface ForAsking {
+  log: SewingLog;
+  /** Rests of the cloths once all open orders are cut, by id. */
+  shelf: [string, ShelfCloth][];
+  /** Lines of the order that is left out of the job, as the plan needs them. */
+  asked: OpenLine[];
+}
+
 /** The plan looks so far ahead. */
 const DAYS_AHEAD = 56;
 /** Lines that are planned, those that are due first. */
 const MOST_LINES = 400;
-/** Runs from which minutes are learned, the newest. */
-const MOST_CASES = 400;
-/** Minutes of cutting a lay: for each length of it, each metre, and each piece. From memory. */
-const CUT = { lay: 10, metre: 3, piece: 0.8 };
-/** Minutes of setting a run up, where nobody has noted any. From memory. */
-const USUAL_SETUP = 10;
 
 type LineRow = {
   id: number;
@@ -79,15 +88,21 @@ type LineRow = {
   hold: string | null;
 };
 
-/** Open work of the room as a day job, with the words that go with it. */
+/** Open work of the room as a day job, with the words that go with it; `without`: an order that is left out, its lines apart. */
 // eslint-disable-next-line max-lines-per-function -- one read of the room after the other, then their sum
-export async function loadDays(db: Reader, now = new Date()): Promise<DaysView> {
+export async function loadDays(
+  db: Reader,
+  { now = new Date(), without }: { now?: Date; without?: number | undefined } = {},
+): Promise<DaysView & ForAsking> {
   const { people: staff, orders, customers } = schema;
+  const at = minuteOf(format(now, "yyyy-MM-dd'T'HH:mm"))!;
   const rows = await openRows(db);
   const ids = rows.map(({ id }) => id);
   const lists = await loadCutLists(db, inArray(schema.orderLines.id, ids)).catch(() => null);
-  const learned = await learnFromRuns(db);
-  const [hours, locks, team, named, batches] = [
+  const log = await loadSewingLog(db);
+  const learned = learnMinutes(countedCases(log));
+  const shelf = await loadShelf(db);
+  const [hours, locks, team, named, laid] = [
     await loadHours(db),
     await loadLocks(db),
     await db
@@ -106,14 +121,29 @@ export async function loadDays(db: Reader, now = new Date()): Promise<DaysView> 
   const lines: OpenLine[] = [];
   const words: RunWords[] = [];
   const waiting: DaysView['waiting'] = [];
+  const asked: OpenLine[] = [];
+  const notBeforeOf = (cloths: ReadonlyMap<string, number>): NotBefore | null =>
+    takeCloth(shelf, cloths, at, hours.clothDays);
+  const batches = laid.map((one): LaidBatch => ({ ...one, notBefore: notBeforeOf(one.needs) }));
   for (const row of rows) {
     const order = orderOf.get(row.order_id)!;
-    const one = lists && lineOf(row, order, lists, learned);
+    const one =
+      lists &&
+      lineOf(row, order, lists, learned, (pieces) =>
+        // Cloth of a batch that is laid is counted with the batch.
+        laid.some(({ batchId }) => batchId === row.batch_id)
+          ? null
+          : notBeforeOf(roughNeeds(pieces, (cloth) => shelf.get(cloth)?.usable)),
+      );
     if (!one) {
       waiting.push({ orderNo: order.no, what: row.kind, why: 'It can’t be cut as it is.' });
       continue;
     }
     if (row.held > 0) waiting.push({ orderNo: order.no, what: `${row.held} × ${one.kind}`, why: `Held: ${row.hold}.` });
+    if (row.order_id === without) {
+      asked.push(one.line);
+      continue;
+    }
     lines.push(one.line);
     const { toCut, toSew, toCheck } = one.line;
     for (const does of WORKS)
@@ -126,9 +156,9 @@ export async function loadDays(db: Reader, now = new Date()): Promise<DaysView> 
         what: `${does === 'check' ? toCut + toSew + toCheck : toCut + toSew} × ${one.kind}`,
         href: does === 'check' ? `/checking/${row.id}` : does === 'sew' ? '/sewing' : `/orders/${order.id}`,
         isLocked: locks.some(({ runId }) => runId === runIdOf(row.id, does)),
+        waitsFor: does === 'cut' ? (one.line.notBefore?.why ?? '') : '',
       });
   }
-  const at = minuteOf(format(now, "yyyy-MM-dd'T'HH:mm"))!;
   const job = roomJob({
     now: at,
     days: DAYS_AHEAD,
@@ -138,7 +168,7 @@ export async function loadDays(db: Reader, now = new Date()): Promise<DaysView> 
     batches,
     locks: locks.filter(({ personId }) => personId === null || team.some(({ id }) => id === personId)),
   });
-  for (const { batchId, name } of batches) {
+  for (const { batchId, name, notBefore } of batches) {
     const run = job.runs.find(({ id }) => id === cutRunOf(batchId));
     const order = run && orderOf.get(Number(run.order));
     if (!order) continue;
@@ -151,6 +181,7 @@ export async function loadDays(db: Reader, now = new Date()): Promise<DaysView> 
       what: `“${name}”`,
       href: `/batches/${batchId}`,
       isLocked: locks.some(({ runId }) => runId === run.id),
+      waitsFor: notBefore?.why ?? '',
     });
   }
   const planned = new Set(job.runs.map(({ id }) => id));
@@ -162,6 +193,9 @@ export async function loadDays(db: Reader, now = new Date()): Promise<DaysView> 
     locks,
     hours,
     waiting,
+    shelf: [...shelf],
+    asked,
+    log,
   };
 }
 
@@ -188,6 +222,7 @@ function lineOf(
   { due }: { due: string },
   { orders, kinds }: CutLists,
   learned: MinutesModel,
+  notBeforeOf: (pieces: CutLists['orders'][number]['cutList']['pieces']) => NotBefore | null,
 ): { kind: string; line: OpenLine } | null {
   const found = orders.find(({ orderId }) => orderId === row.order_id);
   const line = found?.lines.find(({ id }) => id === row.id);
@@ -196,7 +231,7 @@ function lineOf(
   // A line without covers waits for its batch: all of it is still to come.
   const [toCut, toSew, toCheck] = row.covers === 0 ? [row.qty, 0, 0] : [row.to_cut, row.to_sew, row.to_check];
   const covers = Math.max(1, toCut + toSew);
-  const work = workOf(kinds, found, line, covers);
+  const made = lineWork(kind, line.line, found.units, covers);
   const pieces = found.cutList.pieces.filter((piece) => piece.line === String(line.position));
   return {
     kind: kind.name,
@@ -208,92 +243,48 @@ function lineOf(
       toSew,
       toCheck,
       batchId: row.batch_id,
-      setting: `${row.kind} ${line.line.cloth.face ?? ''}`,
-      sewing: learned.estimate(work ?? { kind: row.kind, options: [], seam: 1, person: null, covers }),
-      cutMinutes: CUT.lay + CUT.piece * pieces.reduce((sum, { qty }) => sum + qty, 0),
+      setting: settingOf(line.line),
+      sewing: learned.estimate(made?.work ?? { kind: row.kind, options: [], seam: 1, person: null, covers }),
+      cutMinutes: cutMinutesOf(pieces),
       held: toCut + toSew + toCheck === 0 ? (row.hold ?? '') : '',
+      notBefore: toCut > 0 ? notBeforeOf(pieces) : null,
+      dries: made?.dries ?? 0,
     },
   };
 }
 
-/** The sewing of some covers of a line as an estimate asks for it. */
-function workOf(
-  kinds: KindBook,
-  { units }: OrderToCut,
-  { kind, kindVersion, line }: OrderToCut['lines'][number],
-  covers: number,
-): Work | null {
-  const known = kinds.find(kind, kindVersion);
-  const made = known && takeOff(known, { ...line, units });
-  if (!made?.ok || covers === 0) return null;
-  const { piping, tufts } = line.options;
-  return {
-    kind,
-    options: [
-      ...(piping !== undefined && piping !== 'none' ? ['piping'] : []),
-      ...(tufts !== undefined && tufts !== 'none' ? ['tufts'] : []),
-      ...(line.matching !== 'none' ? ['matched'] : []),
-    ],
-    seam: seamMetres(made.value),
-    person: null,
-    covers,
-  };
+interface LaidBatch extends OpenBatch {
+  name: string;
 }
 
-/** Batches that are laid or approved and not cut, with the minutes that their lays take. */
-async function openBatches(db: Reader): Promise<(OpenBatch & { name: string })[]> {
+/** Batches that are laid or approved and not cut, with the minutes that their lays take and the cloth that is not reserved for them. */
+async function openBatches(
+  db: Reader,
+): Promise<{ batchId: number; name: string; minutes: number; needs: Map<string, number> }[]> {
   const { batches, lays } = schema;
   const rows = await db
-    .select({ id: batches.id, name: batches.name, usedNm: lays.usedNm })
+    .select({
+      id: batches.id,
+      name: batches.name,
+      status: batches.status,
+      clothId: lays.clothId,
+      usedNm: lays.usedNm,
+      stock: lays.stock,
+    })
     .from(lays)
     .innerJoin(batches, eq(batches.id, lays.batchId))
-    .where(sql`${lays.cutAt} IS NULL AND ${batches.status} IN ('laid', 'approved')`);
-  const found = new Map<number, OpenBatch & { name: string }>();
-  for (const { id, name, usedNm } of rows) {
-    const one = found.get(id) ?? { batchId: id, name, minutes: 0 };
-    one.minutes += CUT.lay + (CUT.metre * usedNm) / NM.m;
+    .where(sql`${lays.cutAt} IS NULL AND ${batches.status} IN ('laid', 'approved')`)
+    .orderBy(asc(batches.id));
+  const found = new Map<number, { batchId: number; name: string; minutes: number; needs: Map<string, number> }>();
+  for (const { id, name, status, clothId, usedNm, stock } of rows) {
+    const one = found.get(id) ?? { batchId: id, name, minutes: 0, needs: new Map<string, number>() };
+    one.minutes += CUT_MINUTES.lay + (CUT_MINUTES.metre * usedNm) / NM.m;
+    // An approved lay has reserved what there was of it.
+    one.needs.set(
+      String(clothId),
+      stock.uses.reduce((sum, { used, short }) => sum + short + (isFrozen({ status }) ? 0 : used), 0),
+    );
     found.set(id, one);
   }
   return [...found.values()].map((one) => ({ ...one, minutes: Math.round(one.minutes) }));
-}
-
-/** What sewing takes, by the workroom's own list and the runs that were sewn. */
-export async function learnFromRuns(db: Reader): Promise<MinutesModel> {
-  const { covers, runs, runCovers, people } = schema;
-  const costing = readCosting(await loadCosting(db)).value.costing;
-  const ended = await db
-    .select({ id: runs.id })
-    .from(runs)
-    .where(isNotNull(runs.endedAt))
-    .orderBy(desc(runs.id))
-    .limit(MOST_CASES);
-  const runIds = ended.map(({ id }) => id);
-  const list = Object.entries(costing.minutes).map(([kind, each]) => ({ kind, setup: USUAL_SETUP, each }));
-  if (runIds.length === 0) return learnMinutes({ list, cases: [] });
-  const minutes = await loadRunMinutes(db, runIds);
-  const of = await db
-    .select({ runId: runCovers.runId, lineId: covers.lineId, count: sql<number>`count(*)::int` })
-    .from(runCovers)
-    .innerJoin(covers, eq(covers.id, runCovers.coverId))
-    .where(inArray(runCovers.runId, runIds))
-    .groupBy(runCovers.runId, covers.lineId);
-  const lists = await loadCutLists(
-    db,
-    inArray(
-      schema.orderLines.id,
-      of.map(({ lineId }) => lineId),
-    ),
-  ).catch(() => null);
-  const names = new Map(
-    (await db.select({ id: people.id, name: people.name }).from(people)).map((one) => [one.id, one.name]),
-  );
-  const cases = minutes.flatMap(({ runId, personId, minutes: took }): LoggedCase[] => {
-    const own = of.filter((one) => one.runId === runId);
-    const order = lists?.orders.find(({ lines }) => lines.some(({ id }) => id === own[0]?.lineId));
-    const line = order?.lines.find(({ id }) => id === own[0]!.lineId);
-    const count = own.reduce((sum, one) => sum + one.count, 0);
-    const work = order && line ? workOf(lists!.kinds, order, line, count) : null;
-    return work ? [{ ...work, person: names.get(personId ?? -1) ?? null, setup: 0, minutes: took }] : [];
-  });
-  return learnMinutes({ list, cases });
 }

@@ -4,6 +4,7 @@ import { toMajor } from '@/core/cost';
 import { WASTE_CAUSES } from '@/core/stock';
 import { database } from '@/db';
 import { CAUSE_LABELS } from '@/features/stock/words';
+import { MAKING_FIGURES } from './making-figures';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ChartFigure } from '@/ui/chart/figure';
 
@@ -170,6 +171,7 @@ const MAKERS: Record<string, Maker> = {
   'plan-person': planAgainstActual('person'),
   age: valueByAge,
   remnants: remnantsSaved,
+  ...MAKING_FIGURES,
 };
 
 async function inUnits(): Promise<Long> {

@@ -1,11 +1,12 @@
 import 'server-only';
 import { addDays, format } from 'date-fns';
-import { and, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { ACCEPTED, parseAmount, QUOTE_TRANSITIONS, type CostSheet, type QuoteEvent } from '@/core/cost';
 import { applyTransition } from '@/core/transitions';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
+import type { CommandContext } from '@/features/commands/context';
 import { byRules, type Command } from '@/features/commands/perform';
 import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
@@ -93,7 +94,8 @@ export const stepQuote: Command<{ id: number; event: QuoteEvent }, null> = {
       event: Joi.string().valid('send', 'accept', 'decline', 'delete').required(),
     }),
   ),
-  run: async ({ tx, now, changes }, { id, event }) => {
+  run: async (context, { id, event }) => {
+    const { tx, now, changes } = context;
     const { quotes } = schema;
     const [quote] = await tx.select().from(quotes).where(eq(quotes.id, id)).for('update');
     if (!quote) return gone('quote');
@@ -122,6 +124,29 @@ export const stepQuote: Command<{ id: number; event: QuoteEvent }, null> = {
           ...(event === 'send' ? { sentAt: now } : { answeredAt: now }),
         })
         .where(eq(quotes.id, id));
+    if (event === 'send') await freezePromise(context, quote);
     return done(null);
   },
 };
+
+/** Writes the promise down once more as it goes out with a quote: the order's day, and what the plan said when that was chosen. */
+async function freezePromise({ tx, now, person }: CommandContext, quote: { id: number; orderId: number }) {
+  const { orders, promises } = schema;
+  const [order] = await tx.select({ due: orders.due }).from(orders).where(eq(orders.id, quote.orderId));
+  const [last] = await tx
+    .select()
+    .from(promises)
+    .where(eq(promises.orderId, quote.orderId))
+    .orderBy(desc(promises.id))
+    .limit(1);
+  await tx.insert(promises).values({
+    orderId: quote.orderId,
+    day: order!.due,
+    readyDay: last?.readyDay ?? null,
+    safeDay: last?.safeDay ?? null,
+    why: last?.why ?? '',
+    quoteId: quote.id,
+    personId: person?.id ?? null,
+    at: now,
+  });
+}

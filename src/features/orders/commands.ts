@@ -87,7 +87,7 @@ async function checkLines(
   return faults.length > 0 ? { faults } : { lines };
 }
 
-async function insert({ tx, made }: CommandContext, form: OrderForm): Promise<Answer<Saved>> {
+async function insert({ tx, made, now, person }: CommandContext, form: OrderForm): Promise<Answer<Saved>> {
   const checked = await checkLines(tx, form);
   if ('faults' in checked) return { ok: false, faults: checked.faults };
   await tx.execute(sql`SELECT pg_advisory_xact_lock(${NUMBER_LOCK})`);
@@ -108,15 +108,29 @@ async function insert({ tx, made }: CommandContext, form: OrderForm): Promise<An
     tx,
     checked.lines.map(({ line }, i) => ({ orderId: order!.id, position: i + 1, line })),
   );
+  await keepPromise({ tx, now, person }, order!.id, form);
   made('order', order!.id);
   return done({ ...order!, reopened: [] });
 }
 
-async function update(
-  { tx, now, changes }: CommandContext,
-  { id, version }: Edited,
-  form: OrderForm,
-): Promise<Answer<Saved>> {
+/** Writes down the day that an order is promised for, with what the plan said then. */
+const keepPromise = (
+  { tx, now, person }: Pick<CommandContext, 'tx' | 'now' | 'person'>,
+  orderId: number,
+  { due, promise }: OrderForm,
+) =>
+  tx.insert(schema.promises).values({
+    orderId,
+    day: due,
+    readyDay: promise?.ready ?? null,
+    safeDay: promise?.safe ?? null,
+    why: promise && promise.safe !== null && due < promise.safe ? promise.why.trim() : '',
+    personId: person?.id ?? null,
+    at: now,
+  });
+
+async function update(context: CommandContext, { id, version }: Edited, form: OrderForm): Promise<Answer<Saved>> {
+  const { tx, now, changes } = context;
   const { batches, order: stored } = await lockOrder(tx, id);
   if (!stored || stored.deletedAt)
     return failed(
@@ -179,6 +193,7 @@ async function update(
     })
     .where(eq(schema.orders.id, id))
     .returning({ id: schema.orders.id, version: schema.orders.version });
+  if (stored.due !== form.due) await keepPromise(context, id, form);
   return done({ ...saved!, reopened });
 }
 

@@ -49,9 +49,17 @@ export interface LineForm {
 /** Changes a line from what it is at that moment: a field that asks for it need not know the line. */
 export type Change = (part: (line: LineForm) => Partial<LineForm>) => void;
 
+/** The plan's days for an order when its day was chosen, and the reason for a sooner one. */
+export interface PromiseForm {
+  ready: string | null;
+  safe: string | null;
+  why: string;
+}
+
 export interface OrderForm {
   customer: string;
   due: string;
+  promise?: PromiseForm;
   units: OrderUnits;
   notes: string;
   lines: LineForm[];

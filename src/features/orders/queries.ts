@@ -4,6 +4,7 @@ import { and, arrayOverlaps, eq, inArray, isNull, or, sql, type SQL } from 'driz
 import { unionAll } from 'drizzle-orm/pg-core';
 import type { Cloth } from '@/core/cloth';
 import type { ClothSort, NotionSort } from '@/core/stock';
+import { loadKnownSlips } from '@/records/findings';
 import { database, schema } from '@/db';
 import { pageOf, readCursor, turned, type SortKey } from '@/db/keyset';
 import { loadKindBook } from '@/db/kinds';
@@ -243,3 +244,6 @@ export function clothsOf(orders: readonly { order: StoredOrder }[], cloths: Clot
   const used = new Set(orders.flatMap(({ order }) => order.form.lines.flatMap(({ cloth }) => Object.values(cloth))));
   return cloths.filter(({ id }) => used.has(id));
 }
+
+/** Slips that come again and again, for the form in which the next of a kind is entered. */
+export const knownSlips = () => loadKnownSlips(database());

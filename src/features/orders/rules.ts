@@ -63,6 +63,11 @@ const order = Joi.object<OrderForm>({
     'any.required': 'Say who the order is for.',
   }),
   due: Joi.string().custom(day).required().messages({ '*': 'Choose the day when it is due.' }),
+  promise: Joi.object({
+    ready: Joi.string().custom(day).allow(null).required(),
+    safe: Joi.string().custom(day).allow(null).required(),
+    why: text(200).required().messages({ 'string.max': 'A reason has at most 200 letters.' }),
+  }),
   units: Joi.string().valid('in', 'mm', 'millimetres').required(),
   notes: text(4000).required().messages({ 'string.max': 'Notes have at most 4,000 letters.' }),
   lines: Joi.array()

@@ -13,6 +13,7 @@ const LONGEST_GAP_MIN = 45;
 /** The steps of an order line; lines with the same `alike` can be sewn together. */
 export interface LineSteps {
   lineId: number;
+  kind: string;
   steps: CoverStep[];
   alike: string;
   units: OrderUnits;
@@ -44,6 +45,7 @@ function stepsOfLists({ orders, kinds, clothRows }: CutLists): Map<number, LineS
       const cover = known ? takeOff(known, { ...line, units }) : null;
       byLine.set(id, {
         lineId: id,
+        kind,
         steps,
         alike: sewnAlike(steps),
         units,

@@ -1,9 +1,11 @@
 import 'server-only';
 import { asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { slipsText } from '@/core/making';
 import type { CoverStep, TakeOff } from '@/core/covers';
 import type { OrderUnits } from '@/core/length';
 import { database, schema } from '@/db';
 import { loadKindBook } from '@/db/kinds';
+import { loadKnownSlips } from '@/records/findings';
 import { LayFailure } from '@/records/cut-lists';
 import { loadLineSteps, loadRunState } from './load-run';
 import type { RunState } from './run-entries';
@@ -27,6 +29,8 @@ export interface RunView {
   cover: Pick<TakeOff, 'pieces' | 'marks'> | null;
   cloths: { id: number; name: string }[];
   state: RunState;
+  /** Slips that come again and again on this kind. */
+  slips: string;
 }
 
 /** A run; null where there is none. */
@@ -46,6 +50,7 @@ export async function getRun(id: number): Promise<RunView | null> {
     cover: line.cover,
     cloths: line.cloths,
     state: await loadRunState(db, id, run.endedAt),
+    slips: slipsText(await loadKnownSlips(db), line.kind),
   };
 }
 

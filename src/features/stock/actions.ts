@@ -2,6 +2,7 @@
 
 import type { Answer } from '@/features/commands/answer';
 import { runCommand } from '@/features/commands/command';
+import { awaitGoods as awaitGoodsCommand, changeAwaited as changeAwaitedCommand } from './awaited';
 import * as commands from './commands';
 import type { ReceiveForm } from './form';
 
@@ -57,4 +58,18 @@ export async function chooseStock(
   requestId?: string,
 ): Promise<Answer<null>> {
   return runCommand(commands.chooseStock, choice, requestId);
+}
+
+export async function awaitGoods(
+  what: string,
+  quantity: number,
+  day: string,
+  note: string,
+  requestId?: string,
+): Promise<Answer<{ id: number }>> {
+  return runCommand(awaitGoodsCommand, { what, quantity, day, note }, requestId);
+}
+
+export async function changeAwaited(id: number, day: string | null, requestId?: string): Promise<Answer<null>> {
+  return runCommand(changeAwaitedCommand, { id, day }, requestId);
 }

@@ -11,6 +11,7 @@ import { keepableText } from '@/features/commands/keepable-text';
 import { recordId } from '@/features/commands/record-id';
 import { loadRules } from '@/features/workroom/settings';
 import { readAmount, type Counted } from './amount';
+import { cameIn } from './awaited';
 import { catalogueEntry } from './catalogue';
 import { MOST_DELIVERY_ROWS } from './delivery';
 import { readReceipt, type ReceiveForm } from './form';
@@ -66,6 +67,7 @@ async function receiveItem(context: CommandContext, what: string, values: Values
     .returning({ id: schema.stockItems.id, code: schema.stockItems.code });
   context.made('stock', item!.id);
   await book(context, [{ itemId: item!.id, sort: 'received', quantity, reason: reasonGiven }]);
+  await cameIn(context.tx, what, quantity, context.now);
   return item!;
 }
 

@@ -10,7 +10,9 @@ import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ClothLook } from '@/ui/cloth/cloth-pattern';
 import { worthOf } from '@/core/stock';
-import type { Counted } from './amount';
+import { amountText, type Counted } from './amount';
+import { loadOnItsWay, type OnItsWay } from './awaited';
+import { catalogueEntry } from './catalogue';
 
 /** One thing that has to be bought. */
 export interface ToBuy extends Counted {
@@ -33,6 +35,8 @@ export interface ToBuy extends Counted {
 
 interface ShoppingList {
   suppliers: { supplier: string; rows: ToBuy[]; sums: { currency: string; minor: number }[] }[];
+  /** Orders at suppliers that have not come, by their day. */
+  onItsWay: { id: number; what: string; name: string; amount: string; day: string; note: string }[];
   /** Batches whose lays are not made yet, so that nobody knows what they take. */
   unknown: { id: number; name: string }[];
 }
@@ -59,7 +63,10 @@ export async function shoppingList(): Promise<ShoppingList> {
           .from(lays)
           .innerJoin(schema.cloths, eq(schema.cloths.id, lays.clothId))
           .where(inArray(lays.batchId, ids));
-  const all = [...(await clothsToBuy(rows, laid)), ...(await notionsToBuy(laid))].filter(({ buy }) => buy > 0);
+  const wanted = [...(await clothsToBuy(rows, laid)), ...(await notionsToBuy(laid))];
+  const coming = await loadOnItsWay(db);
+  // What is on its way is not bought again.
+  const all = wanted.map((row) => withoutComing(row, coming)).filter(({ buy }) => buy > 0);
   const suppliers = [...new Set(all.map(({ supplier }) => supplier))].sort();
   return {
     suppliers: suppliers.map((supplier) => {
@@ -68,8 +75,32 @@ export async function shoppingList(): Promise<ShoppingList> {
       for (const { currency, costMinor } of own) sums.set(currency, (sums.get(currency) ?? 0) + costMinor);
       return { supplier, rows: own, sums: [...sums].map(([currency, minor]) => ({ currency, minor })) };
     }),
+    onItsWay: await amountsOf(coming, wanted),
     unknown: open.filter(({ id }) => !ids.includes(id)).map(({ id, name }) => ({ id, name })),
   };
+}
+
+/** A row less what is on its way of it; its cost goes with it. */
+function withoutComing(row: ToBuy, coming: readonly OnItsWay[]): ToBuy {
+  const there = coming.filter(({ what }) => what === row.key).reduce((sum, { quantity }) => sum + quantity, 0);
+  if (there === 0) return row;
+  const buy = Math.max(0, row.buy - there);
+  return { ...row, buy, costMinor: row.buy === 0 ? 0 : Math.round((row.costMinor * buy) / row.buy) };
+}
+
+async function amountsOf(coming: readonly OnItsWay[], wanted: readonly ToBuy[]): Promise<ShoppingList['onItsWay']> {
+  const { units } = await workroomRules();
+  const found: ShoppingList['onItsWay'] = [];
+  for (const { id, what, name, quantity, day, note } of coming) {
+    const row = wanted.find(({ key }) => key === what) ?? (await countedOfEntry(what, units));
+    found.push({ id, what, name, amount: amountText(quantity, row), day, note });
+  }
+  return found;
+}
+
+async function countedOfEntry(what: string, units: Counted['units']): Promise<Counted> {
+  const entry = await catalogueEntry(database(), what);
+  return { isLength: entry?.sort === 'roll' || entry?.sort === 'length', units: entry?.units ?? units };
 }
 
 type Batch = { id: number; name: string; status: BatchState; notions: NotionNeed[] };

@@ -21,6 +21,9 @@ const FONT = "'Atkinson Hyperlegible Next Variable', sans-serif";
 const LEGEND = { sign: 32, gap: 18, letter: 7.4, row: 24 };
 
 /** How high the legend is when its entries break into rows of the chart's width. */
+/** Letters of a unit that has room behind each value of an axis; a longer one stands above the chart alone. */
+const MOST_UNIT = 3;
+
 function legendHeight(names: readonly string[], width: number): number {
   let [rows, used] = [1, 0];
   for (const name of names) {
@@ -77,7 +80,10 @@ export default function Chart({ figure }: { figure: ChartFigure }) {
       },
       [isLong ? 'xAxis' : 'yAxis']: {
         type: 'value',
-        axisLabel: { ...text, formatter: isLong ? `{value} ${figure.unit}` : '{value}' },
+        axisLabel: {
+          ...text,
+          formatter: isLong && figure.unit.length <= MOST_UNIT ? `{value} ${figure.unit}` : '{value}',
+        },
         splitLine: { lineStyle: { color: line } },
       },
       series: figure.columns.slice(1).map((name, i) => ({

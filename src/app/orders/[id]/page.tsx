@@ -5,7 +5,7 @@ import { readId } from '@/app/params';
 import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
 import { orderText } from '@/features/orders/order-text';
-import { clothChoices, getOrder, notionChoices } from '@/features/orders/queries';
+import { clothChoices, getOrder, knownSlips, notionChoices } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
 
@@ -19,18 +19,19 @@ export async function generateMetadata({ params }: { params: Promise<{ id: strin
 
 export default async function OrderPage({ params }: { params: Promise<{ id: string }> }) {
   const id = readId((await params).id);
-  const [order, cloths, notions, workroom, kinds] = await Promise.all([
+  const [order, cloths, notions, workroom, kinds, slips] = await Promise.all([
     orderOf(id),
     clothChoices(),
     notionChoices(),
     workroomRules(),
     orderOf(id).then((found) => kindsForForms(found?.form.lines)),
+    knownSlips(),
   ]);
   if (!order || order.isDeleted) notFound();
   return (
     <OrderFormView
       key={`${id} ${order.version}`}
-      text={orderText({ edited: order, initial: order.form, cloths, notions, workroom, ...kinds })}
+      text={orderText({ edited: order, initial: order.form, cloths, notions, workroom, slips, ...kinds })}
     />
   );
 }

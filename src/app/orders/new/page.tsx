@@ -5,17 +5,18 @@ import { workroomRules, kindsForForms } from '@/features/workroom/queries';
 import { OrderFormView } from '@/features/orders/components/open-order';
 import { emptyLine } from '@/features/orders/form';
 import { orderText } from '@/features/orders/order-text';
-import { clothChoices, notionChoices } from '@/features/orders/queries';
+import { clothChoices, knownSlips, notionChoices } from '@/features/orders/queries';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'New order' };
 
 export default async function NewOrderPage() {
-  const [cloths, notions, workroom, kinds] = await Promise.all([
+  const [cloths, notions, workroom, kinds, slips] = await Promise.all([
     clothChoices(),
     notionChoices(),
     workroomRules(),
     kindsForForms(),
+    knownSlips(),
   ]);
   const due = usualDue(workroom);
   return (
@@ -26,6 +27,7 @@ export default async function NewOrderPage() {
         cloths,
         notions,
         workroom,
+        slips,
         ...kinds,
       })}
     />

@@ -4,6 +4,7 @@ import '../../papers.css';
 import { readId } from '@/app/params';
 import { QuotePage } from '@/features/money/components/quote-page';
 import { getQuote } from '@/features/money/queries';
+import { PromiseOfOrder } from '@/features/orders/components/promise-of-order';
 import { PaperSheet } from '@/features/papers/components/paper-sheet';
 import { getPaper } from '@/features/papers/queries';
 
@@ -15,7 +16,11 @@ export default async function QuoteRoute({ params }: { params: Promise<{ id: str
   const [quote, paper] = await Promise.all([getQuote(id), getPaper('quote', id)]);
   if (!quote || !paper) notFound();
   return (
-    <QuotePage key={quote.version} quote={quote}>
+    <QuotePage
+      key={quote.version}
+      quote={quote}
+      promise={<PromiseOfOrder orderId={quote.order.id} due={quote.order.due} />}
+    >
       <PaperSheet paper={paper} />
     </QuotePage>
   );

@@ -1,10 +1,12 @@
-import { Button, Stack } from '@chakra-ui/react';
+import { Button, HStack, Stack } from '@chakra-ui/react';
+import { format } from 'date-fns';
 import type { Metadata } from 'next';
 import { Link } from '@/ui/link';
 import { printMoney } from '@/core/cost';
 import { PriceProposals } from '@/features/machines/components/price-proposals';
 import { machinesForm, openProposals } from '@/features/machines/queries';
 import { amountText } from '@/features/stock/amount';
+import { OnItsWayPanel, OrderedButton } from '@/features/stock/components/on-its-way';
 import { shoppingList, type ToBuy } from '@/features/stock/shopping';
 import { Fractions } from '@/ui/fraction';
 import { EmptyState, Notice, PageHead, Panel } from '@/ui/page';
@@ -14,7 +16,7 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Shopping list' };
 
 export default async function ShoppingPage() {
-  const [{ suppliers, unknown }, machines, proposals] = await Promise.all([
+  const [{ suppliers, unknown, onItsWay }, machines, proposals] = await Promise.all([
     shoppingList(),
     machinesForm(),
     openProposals(),
@@ -35,6 +37,7 @@ export default async function ShoppingPage() {
         {unknown.length > 0 && (
           <Notice level="warn">{`Not counted, since their lays are not made: ${named}${unknown.length > 6 ? ' and more' : ''}.`}</Notice>
         )}
+        <OnItsWayPanel rows={onItsWay} today={format(new Date(), 'yyyy-MM-dd')} />
         {suppliers.length === 0 ? (
           <EmptyState title="Nothing has to be bought">
             The shelf has what all laid batches take. What a new batch needs shows here once its lays are made.
@@ -119,9 +122,12 @@ function Row({ row }: { row: ToBuy }) {
         {row.batches.length > SHOWN_BATCHES && ` and ${row.batches.length - SHOWN_BATCHES} more`}
       </td>
       <td className="no-print">
-        <Link href={`/stock/receive?what=${row.key.replace(' ', '+')}`} className="text-button">
-          Receive
-        </Link>
+        <HStack gap="3" wrap="wrap">
+          <OrderedButton what={row.key} name={row.name} quantity={row.buy} />
+          <Link href={`/stock/receive?what=${row.key.replace(' ', '+')}`} className="text-button">
+            Receive
+          </Link>
+        </HStack>
       </td>
     </tr>
   );

@@ -21,9 +21,9 @@ import { EmptyState, Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { lockRun } from '../actions';
 import type { DaysView, RunWords } from '../load-days';
-import { lateText } from '../late-text';
+import { dayName, lateText } from '../late-text';
 import { usePlan } from './use-plan';
-import { dayName, WeekBoard } from './week-board';
+import { WeekBoard } from './week-board';
 
 const WEEK = 7;
 
@@ -62,6 +62,9 @@ export function DaysPage({ view }: { view: DaysView }) {
       <PageHead title="The coming days" about="Who does what when, as it follows from hours, promises and minutes">
         <Button asChild variant="ghost">
           <Link href="/room">Back to the room</Link>
+        </Button>
+        <Button asChild variant="ghost">
+          <Link href="/days/minutes">Minutes</Link>
         </Button>
         <Button asChild variant="outline">
           <a href="/api/days/calendar" download>

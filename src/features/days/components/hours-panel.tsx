@@ -1,9 +1,10 @@
 'use client';
 
 import { Button, HStack, IconButton, Stack } from '@chakra-ui/react';
-import { Plus, Trash2 } from 'lucide-react';
-import { useState, useTransition } from 'react';
-import type { Fault } from '@/core/result';
+import { format } from 'date-fns';
+import { CalendarDays, Plus, Trash2 } from 'lucide-react';
+import { useRef, useState, useTransition } from 'react';
+import { refuse, type Fault } from '@/core/result';
 import {
   usualHours,
   WORK_LABELS,
@@ -20,6 +21,8 @@ import { toaster } from '@/ui/toaster';
 import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { saveHours } from '../actions';
 
+/** Largest calendar file (bytes). */
+const MOST_FILE = 2_000_000;
 const DAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 interface Props {
@@ -28,11 +31,13 @@ interface Props {
 }
 
 /** When people work and what each does, how many can work at each place, and when nobody is there: what the days are planned by. */
+// eslint-disable-next-line max-lines-per-function -- one form from top to bottom
 export function HoursPanel({ initial, people }: Props) {
   const [hours, setHours] = useState(initial);
   const [saved, setSaved] = useState(initial);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [isBusy, start] = useTransition();
+  const calendar = useRef<HTMLInputElement>(null);
   useUnsaved(hours !== saved && !isBusy);
   const change = (part: Partial<RoomHours>) => {
     setFaults([]);
@@ -43,6 +48,18 @@ export function HoursPanel({ initial, people }: Props) {
     change({ people: [...hours.people.filter(({ personId }) => personId !== own.personId), own] });
   const setOff = (i: number, part: Partial<DaysOff>) =>
     change({ off: hours.off.map((one, k) => (k === i ? { ...one, ...part } : one)) });
+  const takeCalendar = async (input: HTMLInputElement) => {
+    const [file] = input.files ?? [];
+    if (!file) return;
+    // The reader of calendar files is loaded when one is read.
+    const { readHolidays, withHolidays } = await import('../holidays');
+    const read =
+      file.size > MOST_FILE
+        ? refuse('holidays', 'holidays', 'A calendar file has at most 2 MB.')
+        : readHolidays(await file.text(), format(new Date(), 'yyyy-MM-dd'));
+    if (!read.ok) return setFaults([...read.faults]);
+    change({ off: withHolidays(hours.off, read.value) });
+  };
   const save = () =>
     start(async () => {
       const answer = await send(saveHours, hours);
@@ -71,6 +88,12 @@ export function HoursPanel({ initial, people }: Props) {
             isCount
             value={String(hours.sharePercent)}
             onChange={(text) => change({ sharePercent: Number(text) })}
+          />
+          <TextField
+            label="Days until bought cloth is there"
+            isCount
+            value={String(hours.clothDays)}
+            onChange={(text) => change({ clothDays: Number(text) })}
           />
           {WORKS.map((work) => (
             <TextField
@@ -107,13 +130,25 @@ export function HoursPanel({ initial, people }: Props) {
               </IconButton>
             </HStack>
           ))}
-          <Button
-            variant="outline"
-            alignSelf="flex-start"
-            onClick={() => change({ off: [...hours.off, { personId: null, from: '', to: '', why: '' }] })}
-          >
-            <Plus size={18} /> Days off
-          </Button>
+          <HStack gap="3" wrap="wrap">
+            <Button
+              variant="outline"
+              onClick={() => change({ off: [...hours.off, { personId: null, from: '', to: '', why: '' }] })}
+            >
+              <Plus size={18} /> Days off
+            </Button>
+            <Button variant="outline" onClick={() => calendar.current?.click()}>
+              <CalendarDays size={18} /> Holidays from a calendar file
+            </Button>
+            <input
+              ref={calendar}
+              type="file"
+              accept=".ics,text/calendar"
+              hidden
+              aria-label="Calendar file of the holidays"
+              onChange={({ target }) => void takeCalendar(target)}
+            />
+          </HStack>
         </Stack>
       </Stack>
     </Panel>

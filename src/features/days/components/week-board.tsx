@@ -4,9 +4,11 @@ import { DndContext, MouseSensor, TouchSensor, useDraggable, useDroppable, useSe
 import { Lock } from 'lucide-react';
 import type { CSSProperties, ReactNode } from 'react';
 import { DAY_MIN, textOf, WORK_LABELS, type DayPlan } from '@/core/schedule';
+import { Link } from '@/ui/link';
 import { OrderMark } from '@/ui/order-mark';
 import { PERSON_COLOURS } from '@/features/people/form';
 import { PersonSign } from '@/ui/person-sign';
+import { dayName } from '../late-text';
 import type { RunWords } from '../load-days';
 
 interface Props {
@@ -21,14 +23,6 @@ interface Props {
   onChoose: (run: string) => void;
   onDrop: (run: string, personId: number, day: number) => void;
 }
-
-const DAY_NAME = new Intl.DateTimeFormat('en-GB', {
-  weekday: 'short',
-  day: 'numeric',
-  month: 'short',
-  timeZone: 'UTC',
-});
-export const dayName = (minute: number): string => DAY_NAME.format(new Date(minute * 60_000));
 
 /** The week as cloth lies on the table: along the tape with its days and hours, a row for each person, a strip for each run. */
 export function WeekBoard({ plan, people, runs, days, hours, today, chosen, onChoose, onDrop }: Props) {
@@ -68,7 +62,9 @@ export function WeekBoard({ plan, people, runs, days, hours, today, chosen, onCh
           {people.map(({ id, name, initials, colour }) => (
             <div key={id} className="days-row" role="row">
               <span role="rowheader" className="days-who">
-                <PersonSign initials={initials} colour={PERSON_COLOURS[colour]!} size={28} /> {name}
+                <Link href={`/days/${id}`} className="days-name">
+                  <PersonSign initials={initials} colour={PERSON_COLOURS[colour]!} size={28} /> {name}
+                </Link>
               </span>
               {days.map((day) => (
                 <DayCell key={day} id={`${id} ${day}`}>

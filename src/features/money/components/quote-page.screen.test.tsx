@@ -23,7 +23,12 @@ const quote = (state: string) =>
     order: { id: 31, no: 240, mark: 1, customer: 'Mill Race Players', due: '2027-03-05' },
     sheet: { currency: 'GBP', lines: [], net: 0, total: 0, missing: [] },
   }) as unknown as QuoteView;
-const open = (state: string) => show(<QuotePage quote={quote(state)}>the paper</QuotePage>);
+const open = (state: string) =>
+  show(
+    <QuotePage quote={quote(state)} promise={null}>
+      the paper
+    </QuotePage>,
+  );
 const offered = () => [...document.querySelectorAll('button')].map((one) => seen(one));
 
 test.each([

@@ -25,9 +25,17 @@ const SAID: Partial<Record<QuoteEvent, string>> = {
   delete: 'The draft is deleted.',
 };
 
-/** A quote with its states: a draft is still changed, what was sent is kept. `children`: the paper. */
+interface Props {
+  quote: QuoteView;
+  /** The day of promise beside the plan. */
+  promise: ReactNode;
+  /** The paper. */
+  children: ReactNode;
+}
+
+/** A quote with its states: a draft is still changed, what was sent is kept. */
 // eslint-disable-next-line max-lines-per-function -- one page from top to bottom
-export function QuotePage({ quote, children }: { quote: QuoteView; children: ReactNode }) {
+export function QuotePage({ quote, promise, children }: Props) {
   const router = useRouter();
   const [words, setWords] = useState(quote.words);
   const [day, setDay] = useState(quote.validUntil);
@@ -158,6 +166,7 @@ export function QuotePage({ quote, children }: { quote: QuoteView; children: Rea
               </Flex>
             </Panel>
           )}
+          {promise}
           <Panel title="How it is calculated">
             <CostTable sheet={quote.sheet} label="Calculation" />
             <Text mt="3" fontSize="sm" color="fg.muted">

@@ -7,6 +7,7 @@ import { lazyPart } from '@/ui/parts/lazy-part';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { useController, useWatch, type Control, type UseFormGetValues } from 'react-hook-form';
 import { takeOff, unknownKind, type CoverKind, type TakeOff } from '@/core/covers';
+import { slipsText } from '@/core/making';
 import { cutList, type CutList } from '@/core/cutlist';
 import type { OrderUnits } from '@/core/length';
 import type { Fault } from '@/core/result';
@@ -56,10 +57,11 @@ export const LineCard = memo(function LineCard(props: Props) {
 function KnownLine({ control, getValues, index, units, saved, isTried, onRemove, onMore }: Props) {
   const { field } = useController({ control, name: `lines.${index}` });
   const line = useWatch({ control, name: `lines.${index}` });
-  const { cloths, kinds, workroom, room, takes } = useOrder();
+  const { cloths, kinds, workroom, room, takes, slips } = useOrder();
   const [focused, setFocused] = useState<string>();
   const [several, setSeveral] = useState<boolean | null>(null);
   const kind = kinds.find(line.kind, line.kindVersion)!;
+  const known = slipsText(slips, line.kind);
   // The letters appear at once; the cover and its cut list follow as soon as there is time.
   const settled = useDeferredValue(line);
   const settledKind = kinds.find(settled.kind, settled.kindVersion)!;
@@ -130,8 +132,9 @@ function KnownLine({ control, getValues, index, units, saved, isTried, onRemove,
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
-          <Text color="fg.muted" fontSize="sm" flex="1" display={{ base: 'none', xl: 'block' }}>
+          <Text color="fg.muted" fontSize="sm" flex="1" display={{ base: known ? 'block' : 'none', xl: 'block' }}>
             {kind.about}
+            {known && <span className="late block">{known}</span>}
           </Text>
           {isFrozen ? (
             <HStack gap="2" color="fg.muted" fontSize="sm">

@@ -3,6 +3,7 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { kindBook, type CoverKind, type KindBook } from '@/core/covers';
 import { usualMaterials, type Workroom } from '@/core/cutlist';
+import type { KnownSlip } from '@/core/making';
 import type { WorkroomRules } from '@/features/workroom/form';
 import { materialsOf } from '../needs';
 import type { ClothChoice, NotionChoice } from '../queries';
@@ -15,6 +16,8 @@ export interface OrderProviderProps {
   own: CoverKind[];
   withdrawn: string[];
   workroom: WorkroomRules;
+  /** Slips that come again and again, by kind. */
+  slips?: readonly KnownSlip[];
 }
 
 interface OrderContextValue {
@@ -24,6 +27,7 @@ interface OrderContextValue {
   own: CoverKind[];
   withdrawn: string[];
   workroom: WorkroomRules;
+  slips: readonly KnownSlip[];
   /** For the core. */
   room: Workroom;
   /** The cloths of a line with the materials that it takes where it names none. */
@@ -31,6 +35,7 @@ interface OrderContextValue {
 }
 
 const NO_NOTIONS: readonly NotionChoice[] = [];
+const NO_SLIPS: readonly KnownSlip[] = [];
 
 const Context = createContext<OrderContextValue | null>(null);
 
@@ -40,6 +45,7 @@ export function OrderProvider({
   own,
   withdrawn,
   workroom,
+  slips = NO_SLIPS,
   children,
 }: OrderProviderProps & { children: ReactNode }) {
   const value = useMemo((): OrderContextValue => {
@@ -51,10 +57,11 @@ export function OrderProvider({
       own,
       withdrawn,
       workroom,
+      slips,
       room: { kinds, cloths: new Map(cloths.map(({ id, cloth }) => [id, cloth])) },
       takes: usualMaterials(materialsOf(cloths)),
     };
-  }, [cloths, notions, own, withdrawn, workroom]);
+  }, [cloths, notions, own, withdrawn, workroom, slips]);
   return <Context.Provider value={value}>{children}</Context.Provider>;
 }
 

@@ -12,8 +12,9 @@ import { orderText } from '../order-text';
 import { clothChoice } from '../testing';
 import { OrderFormOfText, type OrderFormData } from './order-form';
 
-// It lays in web workers, which are tested by themselves.
+// They lay and plan in web workers, which are tested by themselves.
 vi.mock('./cloth-needs', () => ({ ClothNeeds: () => null }));
+vi.mock('./promise-box', () => ({ PromiseBox: () => null }));
 
 beforeEach(() => {
   server.begin();

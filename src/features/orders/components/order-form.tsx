@@ -17,9 +17,10 @@ import { useUnsaved } from '@/ui/unsaved/unsaved';
 import { laysAgain } from '@/ui/words';
 import { send } from '@/features/commands/send';
 import { saveOrder } from '../actions';
-import { emptyLine, inOtherUnits, type LineForm, type OrderForm } from '../form';
+import { emptyLine, inOtherUnits, type LineForm, type OrderForm, type PromiseForm } from '../form';
 import { CustomerField } from './customer-field';
 import { KindOptions, LineCard } from './line-card';
+import { PromiseBox } from './promise-box';
 import { OrderProvider, useOrder, type OrderProviderProps } from './order-context';
 
 const LONG_DAY = new Intl.DateTimeFormat('en-GB', { dateStyle: 'full', timeZone: 'UTC' });
@@ -64,6 +65,7 @@ function OrderPage({ edited, initial }: Props) {
   const [version, setVersion] = useState(edited?.version ?? 0);
   const [faults, setFaults] = useState<Fault[]>([]);
   const [stale, setStale] = useState<{ version: number; savedAt: string } | null>(null);
+  const [promise, setPromise] = useState<PromiseForm | null>(null);
   const [isTried, setTried] = useState(false);
   const [nextKind, setNextKind] = useState(initial.lines[0]!.kind);
   const units = useWatch({ control, name: 'units' });
@@ -82,8 +84,19 @@ function OrderPage({ edited, initial }: Props) {
 
   const save = (form: OrderForm, onVersion: number) =>
     start(async () => {
+      const isSooner = promise?.safe != null && form.due < promise.safe && promise.why.trim() === '';
+      if (isSooner && (!edited || form.due !== initial.due)) {
+        setFaults([
+          { code: 'why', field: 'promise.why', message: 'Say why it has to be sooner than the plan has it.' },
+        ]);
+        return;
+      }
       setTried(true);
-      const answer = await send(saveOrder, form, edited && { id: edited.id, version: onVersion });
+      const answer = await send(
+        saveOrder,
+        promise ? { ...form, promise } : form,
+        edited && { id: edited.id, version: onVersion },
+      );
       if (!answer.ok) {
         setFaults(answer.faults);
         setStale(answer.stale ?? null);
@@ -228,6 +241,14 @@ function OrderPage({ edited, initial }: Props) {
               <Field.ErrorText>{fieldError('notes')}</Field.ErrorText>
             </Field.Root>
           </Grid>
+          <PromiseBox
+            control={control}
+            setValue={setValue}
+            promise={promise}
+            onPromise={setPromise}
+            orderId={edited?.id ?? null}
+            error={fieldError('promise.why')}
+          />
         </Panel>
         {fields.map(({ key }, index) => (
           <LineCard

@@ -38,6 +38,7 @@ const view: RunView = {
   units: 'in',
   cover: null,
   cloths: [],
+  slips: '',
   state: START,
 };
 

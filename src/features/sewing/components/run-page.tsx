@@ -92,6 +92,7 @@ export function RunPage({ view, person }: Props) {
       </PageHead>
       <Stack gap="4">
         {isClosed && <Notice level="warn">{sheet.state.closed}</Notice>}
+        {view.slips && <Notice level="warn">{view.slips}</Notice>}
         <Conflicts conflicts={sheet.conflicts} onSeen={device.forgetConflicts} />
         <Box className="run-step" aria-live="polite">
           <Text color="fg.muted" fontWeight="600" data-step={n}>

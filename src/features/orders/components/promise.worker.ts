@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { promiseWork } from '../promise-answer';
+
+expose(promiseWork);
