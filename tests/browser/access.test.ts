@@ -85,6 +85,8 @@ test.each([
   '/sewing/1',
   '/checking',
   '/days',
+  '/days/1',
+  '/days/minutes',
   '/checking/2',
   '/orders/ORDER/confirmation',
   '/deliveries/1',

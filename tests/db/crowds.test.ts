@@ -301,6 +301,8 @@ const CROWDS: Record<CommandName, () => Promise<Ask>> = {
   'save hours': async () => each(days.saveHours, USUAL_ROOM),
   'lock run': async () =>
     each(days.lockRun, (i: number) => ({ runId: `line-${i + 1}-sew`, personId: person, notBefore: null })),
+  'keep plan of day': async () =>
+    each(days.keepPlan, (i: number) => ({ day: `2026-12-${String(1 + (i % 28)).padStart(2, '0')}`, ready: {} })),
   'set minutes aside': async () => {
     const [, runId] = await begun();
     value(await runCommand(sewing.endRun, { runId }));

@@ -9,7 +9,7 @@ import { schema } from '@/db';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
 import { runCommand } from '@/features/commands/command';
-import { lockRun, saveHours, setMinutesAside } from '@/features/days/actions';
+import { keepPlan, lockRun, saveHours, setMinutesAside } from '@/features/days/actions';
 import { planCalendar } from '@/features/days/calendar';
 import { learnFromRuns } from '@/features/days/minutes-log';
 import { loadMinutes } from '@/features/days/minutes-view';
@@ -182,6 +182,16 @@ describe('the days', () => {
       ['2027-02-04', '2027-02-05', 'the fair', false],
       ['2027-02-04', '2027-02-05', 'the fair', true],
     ]);
+  });
+
+  test('keep the plan of each day as it was first seen, and compare with the day before', async () => {
+    const plan = (day: string, ready: string) => ({ day, ready: { 201: ready } });
+    value(await keepPlan(plan('2026-12-01', '2026-12-05')));
+    value(await keepPlan(plan('2026-12-02', '2026-12-07')));
+    value(await keepPlan(plan('2026-12-02', '2026-12-09')));
+    value(await keepPlan(plan('2026-11-30', '2026-12-01')));
+    const { kept } = await getDays();
+    expect(kept).toEqual({ last: plan('2026-12-02', '2026-12-07'), before: plan('2026-12-01', '2026-12-05') });
   });
 
   test('minutes that were set aside are not learned from, and count again when they are taken back', async () => {

@@ -11,3 +11,4 @@ export * from './seam';
 export * from './line-work';
 export * from './offer';
 export * from './shelf';
+export * from './together';

@@ -52,6 +52,7 @@ export const COMMAND_PLACES = {
   'await goods': 'desk',
   'change awaited': 'desk',
   'set minutes aside': 'desk',
+  'keep plan of day': 'device',
   receive: 'desk',
   'receive delivery': 'desk',
   'let stock go': 'desk',

@@ -4,6 +4,7 @@ import type { RunLock } from '@/core/schedule';
 import type { Answer } from '@/features/commands/answer';
 import { runCommand } from '@/features/commands/command';
 import * as commands from './commands';
+import type { PlanOfDay } from './plan-of-day';
 
 export async function saveHours(hours: unknown, requestId?: string): Promise<Answer<null>> {
   return runCommand(commands.saveHours, hours, requestId);
@@ -15,4 +16,8 @@ export async function lockRun(lock: RunLock, requestId?: string): Promise<Answer
 
 export async function setMinutesAside(runId: number, why: string, requestId?: string): Promise<Answer<null>> {
   return runCommand(commands.setMinutesAside, { runId, why }, requestId);
+}
+
+export async function keepPlan(plan: PlanOfDay, requestId?: string): Promise<Answer<null>> {
+  return runCommand(commands.keepPlan, plan, requestId);
 }

@@ -8,6 +8,7 @@ import type { CommandContext } from '@/features/commands/context';
 import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
+import { loadKeptPlans, PLAN_KEY, planShape, type KeptPlans, type PlanOfDay } from './plan-of-day';
 import { HOURS_KEY, hoursShape, loadLocks, LOCKS_KEY, lockShape } from './hours';
 
 /** Saves when people work, what each does, and when nobody is there. */
@@ -35,6 +36,19 @@ export const lockRun: Command<RunLock, { locks: number }> = {
     const locks = [...others, ...(isLetGo ? [] : [lock])].slice(-MOST_LOCKS);
     await keep(context, LOCKS_KEY, locks);
     return done({ locks: locks.length });
+  },
+};
+
+/** Keeps the plan of a day as it stood when somebody first looked: later looks of that day change nothing. */
+export const keepPlan: Command<PlanOfDay, null> = {
+  name: 'keep plan of day',
+  read: byRules(planShape),
+  run: async (context, plan) => {
+    await context.changes('settings', 0);
+    const { last, before } = await loadKeptPlans(context.tx);
+    if (last === null || last.day < plan.day)
+      await keep(context, PLAN_KEY, { last: plan, before: last ?? before } satisfies KeptPlans);
+    return done(null);
   },
 };
 

@@ -31,6 +31,7 @@ import { schema, type Reader } from '@/db';
 import { loadCutLists, type CutLists } from '@/records/cut-lists';
 import { loadHours, loadLocks } from './hours';
 import { countedCases, loadSewingLog, type SewingLog } from './minutes-log';
+import { loadKeptPlans, type KeptPlans } from './plan-of-day';
 import { loadShelf } from './shelf';
 
 /** Words for a run of the plan. */
@@ -55,6 +56,8 @@ export interface DaysView {
   people: { id: number; name: string; initials: string; colour: number }[];
   locks: RunLock[];
   hours: RoomHours;
+  /** Plans of the days before, for what has changed. */
+  kept: KeptPlans;
   /** Lines that nothing is planned of, and why. */
   waiting: { orderNo: number; what: string; why: string }[];
 }
@@ -192,6 +195,7 @@ export async function loadDays(
     people: team.map(({ id, name, initials, colour }) => ({ id, name, initials, colour })),
     locks,
     hours,
+    kept: await loadKeptPlans(db),
     waiting,
     shelf: [...shelf],
     asked,

@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { Fractions } from '@/ui/fraction';
 import { readJsonLines } from '@/ui/json-lines';
 import { Panel } from '@/ui/page';
+import { useLateTogether } from './use-late-together';
 import type { Suggestion, TakenTogether } from '../suggestions';
 
 const SHOWN = 5;
@@ -25,6 +26,7 @@ export function Suggestions({ onChoose }: { onChoose: (suggestion: Suggestion) =
   const all = [...found.values()]
     .filter(({ savedMinor }) => savedMinor > 0)
     .sort((a, b) => b.savedMinor - a.savedMinor);
+  const late = useLateTogether(isDone ? all.slice(0, SHOWN) : []);
   if (isDone && all.length === 0) return null;
   const exact = [...found.values()].filter(({ isExact }) => isExact).length;
   return (
@@ -50,6 +52,11 @@ export function Suggestions({ onChoose }: { onChoose: (suggestion: Suggestion) =
               <Text color="fg.muted" fontSize="sm">
                 <Fractions>{`${one.isExact ? '' : 'about, '}${one.why}`}</Fractions>
               </Text>
+              {late.get(one.id) && (
+                <Text className="late" fontSize="sm">
+                  Late by it: {late.get(one.id)}
+                </Text>
+              )}
             </Box>
             <Button variant="outline" size="sm" onClick={() => onChoose(one)}>
               Tick these

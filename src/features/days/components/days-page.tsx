@@ -22,6 +22,7 @@ import { toaster } from '@/ui/toaster';
 import { lockRun } from '../actions';
 import type { DaysView, RunWords } from '../load-days';
 import { dayName, lateText } from '../late-text';
+import { ChangesPanel } from './changes-panel';
 import { usePlan } from './use-plan';
 import { WeekBoard } from './week-board';
 
@@ -141,6 +142,7 @@ export function DaysPage({ view }: { view: DaysView }) {
             onClose={() => setChosen(null)}
           />
         )}
+        {planned && <ChangesPanel ready={planned.ready} view={view} />}
         {planned && <Promises ready={planned.ready} view={view} runs={runs} helps={helps} />}
         {(view.waiting.length > 0 || (planned && planned.plan.unplanned.length > 0)) && (
           <Panel title="Not planned">

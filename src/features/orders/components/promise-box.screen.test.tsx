@@ -1,5 +1,5 @@
 import { screen, waitFor } from '@testing-library/dom';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { beforeEach, expect, test, vi } from 'vitest';
 import { kindById } from '@/core/covers';
@@ -66,10 +66,16 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async () => (room ? Response.json(room) : new Response('', { status: 500 })));
 });
 
-function Form({ initial }: { initial: OrderForm }) {
+function Form({ initial, onKept }: { initial: OrderForm; onKept: (promise: PromiseForm) => void }) {
   const { control, setValue, register } = useForm<OrderForm>({ defaultValues: initial });
   const [promise, setPromise] = useState<PromiseForm | null>(null);
-  kept = promise;
+  const take = useCallback(
+    (next: PromiseForm) => {
+      setPromise(next);
+      onKept(next);
+    },
+    [onKept],
+  );
   return (
     <OrderProvider cloths={[clothChoice('1', 'Barge canvas')]} own={[]} withdrawn={[]} workroom={USUAL_RULES}>
       <input aria-label="Due" {...register('due')} />
@@ -79,15 +85,18 @@ function Form({ initial }: { initial: OrderForm }) {
         setValue={setValue}
         orderId={null}
         promise={promise}
-        onPromise={setPromise}
+        onPromise={take}
         error={undefined}
       />
     </OrderProvider>
   );
 }
 const line = { ...emptyLine(kindById('envelope-cushion')!), qty: '4', cloth: { face: '1' } };
+const keep = (promise: PromiseForm) => {
+  kept = promise;
+};
 const open = (due: string, typed: Record<string, string> = { width: '18', height: '18' }) =>
-  show(<Form initial={{ ...orderForm([{ ...line, typed }]), due }} />);
+  show(<Form initial={{ ...orderForm([{ ...line, typed }]), due }} onKept={keep} />);
 const answered = () => waitFor(() => expect(seen()).toContain('Ready by'), { timeout: 5000 });
 
 test('says when it is ready and why not sooner, and takes the day that holds four times of five', async () => {
