@@ -5,7 +5,9 @@ import { cutList, type OrderLine } from '@/core/cutlist';
 import { handLength, LayTable, nest, readJob, type LayJob } from '@/core/lay';
 import { inches, NM } from '@/core/length';
 import { drawTables, layInBrowser, type BrowserFigures } from '@/bench/browser';
+import { roomOf } from '@/bench/days';
 import { HOSTILE } from '@/bench/hostile';
+import { planDays } from '@/core/schedule';
 import { dissectedJob, fusedJob, PUBLISHED, publishedJob, shakenJob, shavedJob, workroomJob } from '@/bench/jobs';
 import { lengthByLibraries } from '@/bench/libraries';
 import { parseLayJob } from '@/core/files/lay-json';
@@ -38,6 +40,23 @@ function benchCutList() {
   console.log(
     `cut list of 1,000 lines: ${usual.toFixed(0)} ms (${times[0]!.toFixed(0)} ms the first time in a process)`,
   );
+}
+
+/** Time of a plan as a page asks for it, of rooms of some sizes. */
+function benchDays() {
+  for (const [covers, people] of [
+    [300, 4],
+    [1000, 8],
+    [3000, 8],
+  ] as const) {
+    const job = roomOf(covers, people);
+    const times = Array.from({ length: 5 }, () => timed(() => planDays(job, { effort: 0.3 })));
+    const usual = times.map(({ ms }) => ms).sort((a, b) => a - b)[2]!;
+    const { lateOrders } = times[0]!.value.totals;
+    console.log(
+      `days of ${covers} open covers (${job.runs.length} runs), ${people} people: ${usual.toFixed(0)} ms, ${lateOrders} of ${job.orders.length} orders late`,
+    );
+  }
 }
 
 /** Questions of the table about one piece among 1,000: whether it may lie where it is held, and where it snaps to. */
@@ -229,7 +248,10 @@ if (what === 'table') {
   await benchHands();
   process.exit(0);
 }
-if (what !== 'lay') benchCutList();
+if (what !== 'lay') {
+  benchCutList();
+  benchDays();
+}
 benchTable();
 benchFirstPlans();
 await benchBrowser();

@@ -40,7 +40,7 @@ const LONG = ['/batches/BATCH/labels', '/batches/BATCH/print'];
  */
 const ANEW = [
   '/room',
-  '/sewing/1',
+  '/sewing/11',
   '/orders',
   '/orders/new',
   '/cloth/CLOTH',
@@ -82,7 +82,7 @@ async function looks(scheme: 'light' | 'dark') {
 test.each([
   '/room',
   '/sewing',
-  '/sewing/1',
+  '/sewing/11',
   '/checking',
   '/days',
   '/days/1',

@@ -269,6 +269,7 @@ function Promises({ ready, view, runs, helps }: PromisesProps) {
             <span>
               <OrderMark mark={order.mark} /> <strong>{order.no}</strong> {order.customer},{' '}
               {ends === null ? 'not planned' : `ready by ${dayName(ends)}; four times of five by ${dayName(safe!)}`}
+              {view.waiting.some(({ orderNo }) => orderNo === order.no) && ', without what is held'}
               <span className={late > 0 ? 'recut-warn block' : 'muted block'}>
                 promised for {dayName(Date.parse(`${order.due}T00:00:00Z`) / 60_000)}
                 {late > 0 && `: ${lateText(late)} late. ${whyText(why, runs)}`}

@@ -132,9 +132,8 @@ function KnownLine({ control, getValues, index, units, saved, isTried, onRemove,
             </NativeSelect.Field>
             <NativeSelect.Indicator />
           </NativeSelect.Root>
-          <Text color="fg.muted" fontSize="sm" flex="1" display={{ base: known ? 'block' : 'none', xl: 'block' }}>
+          <Text color="fg.muted" fontSize="sm" flex="1" display={{ base: 'none', xl: 'block' }}>
             {kind.about}
-            {known && <span className="late block">{known}</span>}
           </Text>
           {isFrozen ? (
             <HStack gap="2" color="fg.muted" fontSize="sm">
@@ -162,6 +161,11 @@ function KnownLine({ control, getValues, index, units, saved, isTried, onRemove,
             </HStack>
           )}
         </Flex>
+        {known && (
+          <Text className="late" fontSize="sm" px="5" pt="3">
+            {known}
+          </Text>
+        )}
         {newest && newest.version > kind.version && !isFrozen && (units !== 'in' || kind.id.startsWith('own-')) && (
           <Box px="5" pt="4">
             <Notice level="warn">

@@ -51,47 +51,49 @@ export function OtherNames({ others, days }: { others: Later; days: RoomToAsk })
 export function Runs({ answer: { offer, waits, estimates }, days }: { answer: PromiseAnswer; days: RoomToAsk }) {
   const names = new Map(days.people.map(({ id, name }) => [String(id), name]));
   return (
-    <table className="rows">
-      <thead>
-        <tr>
-          {['Work', 'Who', 'From', 'To', 'Takes', 'Not sooner, because'].map((head) => (
-            <th key={head} scope="col">
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {offer.runs.map((run) => {
-          const estimate = estimates.find(({ lineId }) => lineId === run.lineId)?.estimate;
-          return (
-            <tr key={run.id}>
-              <td>{WORK_LABELS[run.does]}</td>
-              <td>{names.get(run.person) ?? ''}</td>
-              <td className="nowrap">{timeText(run.begins)}</td>
-              <td className="nowrap">{timeText(run.ends)}</td>
-              <td>
-                {hoursText(run.minutes)}
-                {run.does === 'sew' && estimate && (
-                  <span className="muted block small">
-                    {estimate.restsOn === 0
-                      ? 'by the workroom’s list'
-                      : `four of five within ${hoursText(estimate.fourFifths[0])} to ${hoursText(estimate.fourFifths[1])}, from ${estimate.restsOn} runs`}
-                  </span>
-                )}
-              </td>
-              <td>
-                {holdsText(run.holds, days, {
-                  person: run.person,
-                  waitsFor: waits.get(run.lineId) ?? '',
-                  own: offer.runs,
-                })}
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <div className="sheet">
+      <table className="rows promise-runs" aria-label="Its way through the room">
+        <thead>
+          <tr>
+            {['Work', 'Who', 'From', 'To', 'Takes', 'Not sooner, because'].map((head) => (
+              <th key={head} scope="col">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {offer.runs.map((run) => {
+            const estimate = estimates.find(({ lineId }) => lineId === run.lineId)?.estimate;
+            return (
+              <tr key={run.id}>
+                <td>{WORK_LABELS[run.does]}</td>
+                <td>{names.get(run.person) ?? ''}</td>
+                <td className="nowrap">{timeText(run.begins)}</td>
+                <td className="nowrap">{timeText(run.ends)}</td>
+                <td>
+                  {hoursText(run.minutes)}
+                  {run.does === 'sew' && estimate && (
+                    <span className="muted block small">
+                      {estimate.restsOn === 0
+                        ? 'by the workroom’s list'
+                        : `four of five within ${hoursText(estimate.fourFifths[0])} to ${hoursText(estimate.fourFifths[1])}, from ${estimate.restsOn} runs`}
+                    </span>
+                  )}
+                </td>
+                <td>
+                  {holdsText(run.holds, days, {
+                    person: run.person,
+                    waitsFor: waits.get(run.lineId) ?? '',
+                    own: offer.runs,
+                  })}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }
 
