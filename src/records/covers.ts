@@ -1,7 +1,7 @@
 import { and, eq, inArray, isNull, notExists, sql } from 'drizzle-orm';
 import { COVER_TRANSITIONS, type CoverEvent } from '@/core/making';
 import { applyTransition, movesOf } from '@/core/transitions';
-import { schema, type Transaction } from '@/db';
+import { schema, type Reader, type Transaction } from '@/db';
 import type { CoverRow } from '@/db/rows';
 import { markerOf } from './lay-marker';
 
@@ -30,15 +30,43 @@ export async function dropCovers({ tx }: Doing, batchId: number): Promise<void> 
 const linesOf = (tx: Transaction, batchId: number) =>
   tx.select({ id: schema.orderLines.id }).from(schema.orderLines).where(eq(schema.orderLines.batchId, batchId));
 
+/** Parts of a line that a lay still has to cut. */
+export interface PartsToCut {
+  orderNo: string;
+  line: string;
+  batchId: number;
+  clothId: number;
+  count: number;
+}
+
+/** Parts that the lays of some batches still have to cut, by line and cloth. */
+export async function partsToCut(db: Reader, batchIds: readonly number[]): Promise<PartsToCut[]> {
+  const { lays } = schema;
+  if (batchIds.length === 0) return [];
+  const open = await db
+    .select()
+    .from(lays)
+    .where(and(inArray(lays.batchId, [...batchIds]), sql`${lays.cutAt} IS NULL`));
+  const found = new Map<string, PartsToCut>();
+  for (const lay of open) {
+    const { job, parts } = markerOf(lay);
+    const copies = new Map([...job.pieces, ...job.strips].map(({ id, qty }) => [id, qty]));
+    for (const { id, orderNo, line } of parts) {
+      const count = copies.get(id) ?? 1;
+      const key = `${orderNo} ${line} ${lay.batchId} ${lay.clothId}`;
+      const known = found.get(key);
+      if (known) known.count += count;
+      else found.set(key, { orderNo, line, batchId: lay.batchId, clothId: lay.clothId, count });
+    }
+  }
+  return [...found.values()];
+}
+
 /** After a lay was closed: a cover is cut once every lay that has a part of it is. */
 export async function cutCovers(doing: Doing, batchId: number): Promise<void> {
   const { tx } = doing;
-  const { covers, lays, orderLines, orders } = schema;
-  const open = await tx
-    .select()
-    .from(lays)
-    .where(and(eq(lays.batchId, batchId), sql`${lays.cutAt} IS NULL`));
-  const waits = new Set(open.flatMap((lay) => markerOf(lay).parts.map(({ orderNo, line }) => `${orderNo} ${line}`)));
+  const { covers, orderLines, orders } = schema;
+  const waits = new Set((await partsToCut(tx, [batchId])).map(({ orderNo, line }) => `${orderNo} ${line}`));
   const rows = await tx
     .select({ cover: covers, no: orders.no, position: orderLines.position })
     .from(covers)

@@ -49,3 +49,10 @@ test.each([
   expect(await asked.ask((work) => work.lay()).catch(whyBroken)).toBe('its program did not come');
   asked.end();
 });
+
+test('one that is ended while it is asked answers nobody, and says so to whoever waits', async () => {
+  const { asked } = workerOf({ lay: () => new Promise<string>(() => undefined) });
+  const answer = asked.ask((work) => work.lay());
+  asked.end();
+  expect(await answer.catch(whyBroken)).toBe('it was ended');
+});

@@ -6,7 +6,7 @@ type HandlerOf = <Args extends unknown[]>(handle: (...args: Args) => void) => ((
 /** A worker behind a page: what it is asked, and its end, after which it answers nothing more. */
 export interface PageWorker<Work> {
   /**
-   * Asks it something; rejects when it breaks off, or can't be loaded. What it tells and what it answers come by ways of their own, so that
+   * Asks it something; rejects when it breaks off, can't be loaded, or is ended. What it tells and what it answers come by ways of their own, so that
    * the last thing told may arrive after the answer: from then on nothing is heard.
    */
   ask: <Answer>(question: (work: Remote<Work>, handlerOf: HandlerOf) => Promise<Answer>) => Promise<Answer>;
@@ -15,7 +15,9 @@ export interface PageWorker<Work> {
 
 export function pageWorker<Work>(worker: Worker): PageWorker<Work> {
   const work = wrap<Work>(worker);
+  let fail: (error: Error) => void;
   const failed = new Promise<never>((_, reject) => {
+    fail = reject;
     worker.onerror = ({ message }) => reject(new Error(message || 'its program did not come'));
   });
   // Heard by those who ask; it may fail before anybody does.
@@ -36,6 +38,8 @@ export function pageWorker<Work>(worker: Worker): PageWorker<Work> {
     end: () => {
       work[releaseProxy]();
       worker.terminate();
+      // Whoever still waits for an answer gets none any more.
+      fail(new Error('it was ended'));
     },
   };
 }

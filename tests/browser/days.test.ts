@@ -106,6 +106,7 @@ journey('days that hold', (leg) => {
     await mouse.down();
     await mouse.move(moved.from.x + 12, moved.from.y, { steps: 4 });
     await mouse.move(moved.to.x, moved.to.y, { steps: 12 });
+    await me.sees('Put there');
     await mouse.up();
     await me.sees('Undo');
     const locks = () => app.rows<{ value: unknown[] }>(`SELECT value FROM settings WHERE key = 'run-locks'`);

@@ -96,6 +96,15 @@ describe('the days', () => {
     expect((await getDays()).locks).toEqual([]);
   });
 
+  test('name nobody in figures and minutes once names are switched off', async () => {
+    value(await saveHours({ ...USUAL_ROOM, people: [usualHours(ada)] }));
+    expect((await figure('load'))!.columns).toEqual(['Week of', 'Ada']);
+    const named = (await figure('load'))!.rows.map(({ values }) => values);
+    value(await saveHours({ ...USUAL_ROOM, people: [usualHours(ada)], hasNames: false }));
+    expect((await figure('load'))!.columns).toEqual(['Week of', 'All together']);
+    expect((await figure('load'))!.rows.map(({ values }) => values)).toEqual(named);
+  });
+
   test('refuse hours that are none, in a sentence', async () => {
     const day = usualHours(ada).week[0]!;
     const wrong = [

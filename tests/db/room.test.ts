@@ -66,6 +66,23 @@ const step = async (coverIds: number[], event: HandEvent, note = '') =>
   value(await room.stepCovers(coverIds, event, note));
 
 describe('a cover', () => {
+  test('that is not cut yet has its missing parts named by cloth and batch', async () => {
+    await approve();
+    const missing = async () =>
+      (await orderWay(order))!.lines.map(({ toCut }) =>
+        toCut.map(({ cloth, batch: name, count }) => `${count} of ${cloth} in ${name}`).sort(),
+      );
+    // An envelope cushion has one front, and a back of two parts.
+    expect(await missing()).toEqual([
+      ['2 of Plain drill in Test batch', '4 of Back drill in Test batch'],
+      ['9 of Plain drill in Test batch'],
+    ]);
+    await close(face);
+    expect(await missing()).toEqual([['4 of Back drill in Test batch'], []]);
+    await close(back);
+    expect(await missing()).toEqual([[], []]);
+  });
+
   test('is there from the approval of its batch on, and gone when that is taken back', async () => {
     expect(await states()).toEqual([]);
     await approve();

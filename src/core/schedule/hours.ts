@@ -36,6 +36,10 @@ export interface RoomHours {
   off: DaysOff[];
   /** Share of a day (percent) that really goes to covers. */
   sharePercent: number;
+  /** A clock counts a stretch without a tick up to so many minutes; of a longer one it asks. */
+  gapMinutes: number;
+  /** Figures and minutes name people. */
+  hasNames: boolean;
   /** Days until a cloth is there that has to be bought and of which no day was named. */
   clothDays: number;
   /** How many can work at once at the table, the machines and the bench. */
@@ -56,6 +60,8 @@ export const USUAL_ROOM: RoomHours = {
   people: [],
   off: [],
   sharePercent: 80,
+  gapMinutes: 45,
+  hasNames: true,
   clothDays: 7,
   seats: { cut: 1, sew: 4, check: 2 },
 };

@@ -116,6 +116,14 @@ function runsOfLine(line: OpenLine, make: ReturnType<typeof runMaker>, cutBefore
   return runs;
 }
 
+/** A day job with one run put to somebody, or not before a minute, by hand. */
+export const withLock = (job: DayJob, { runId, personId, notBefore }: RunLock): DayJob => ({
+  ...job,
+  runs: job.runs.map((run) =>
+    run.id === runId ? { ...run, person: personId === null ? null : String(personId), earliest: notBefore } : run,
+  ),
+});
+
 /** The runs of an order that is only asked about: a line is cut with its batch where the room has that to cut, else by itself. */
 export const runsOfAsked = (lines: readonly OpenLine[], sharePercent: number, room: DayJob): DayRun[] =>
   lines.flatMap((line) => {

@@ -79,6 +79,13 @@ export const hoursShape = Joi.object<RoomHours>({
     .max(100)
     .required()
     .messages({ '*': 'The share of a day is a whole number from 10 to 100 percent.' }),
+  gapMinutes: Joi.number()
+    .integer()
+    .min(5)
+    .max(480)
+    .default(USUAL_ROOM.gapMinutes)
+    .messages({ '*': 'A clock believes from 5 to 480 minutes without a tick.' }),
+  hasNames: Joi.boolean().default(true),
   clothDays: Joi.number()
     .integer()
     .min(0)

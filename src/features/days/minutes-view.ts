@@ -1,6 +1,7 @@
 import { learnMinutes, type Estimate } from '@/core/schedule';
 import type { Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
+import { loadHours } from './hours';
 import { countedCases, loadSewingLog } from './minutes-log';
 
 /** A kind with the estimate of its next cover and the runs that it rests on. */
@@ -28,6 +29,7 @@ export interface KindMinutes {
 /** Everything that is known of the minutes of each kind that was sewn, the newest runs first. */
 export async function loadMinutes(db: Reader): Promise<KindMinutes[]> {
   const log = await loadSewingLog(db);
+  const { hasNames } = await loadHours(db);
   const counted = countedCases(log);
   const learned = learnMinutes(counted);
   const outliers = new Set(learned.outliers.map((i) => counted.cases[i]!.runId));
@@ -47,7 +49,7 @@ export async function loadMinutes(db: Reader): Promise<KindMinutes[]> {
         runId: one.runId,
         day: one.day,
         orderNo: one.orderNo,
-        person: one.person,
+        person: hasNames ? one.person : null,
         covers: one.covers,
         each: Math.round(one.minutes / one.covers),
         expected: Math.round(learned.estimate(one).minutes / one.covers),

@@ -158,7 +158,9 @@ const EFFORT = 0.1;
 
 /** Hours of the coming weeks that the plan has for each person. */
 async function loadOfWeeks(): Promise<ChartFigure> {
-  const { job, people } = await loadDays(database());
+  const { job, people: team, hours: rules } = await loadDays(database());
+  // Without names all of the room is one series.
+  const people = rules.hasNames ? team : [{ id: 0, name: 'All together' }];
   const plan = planDays(job, { effort: EFFORT });
   const monday = Math.floor(job.from / DAY_MIN) * DAY_MIN - weekdayOf(job.from) * DAY_MIN;
   const hours = new Map<string, number>();
@@ -167,7 +169,8 @@ async function loadOfWeeks(): Promise<ChartFigure> {
     for (const [begins, ends] of parts) {
       const week = Math.floor((begins - monday) / WEEK_MIN);
       last = Math.max(last, week);
-      hours.set(`${week} ${person}`, (hours.get(`${week} ${person}`) ?? 0) + (ends - begins) / 60);
+      const key = `${week} ${rules.hasNames ? person : 0}`;
+      hours.set(key, (hours.get(key) ?? 0) + (ends - begins) / 60);
     }
   return {
     id: 'load',

@@ -4,6 +4,7 @@ import { toMajor } from '@/core/cost';
 import { WASTE_CAUSES } from '@/core/stock';
 import { database } from '@/db';
 import { CAUSE_LABELS } from '@/features/stock/words';
+import { loadHours } from '@/features/days/hours';
 import { MAKING_FIGURES } from './making-figures';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ChartFigure } from '@/ui/chart/figure';
@@ -71,6 +72,7 @@ const yardageByCloth: Maker = async ({ unit, nm }) => {
 const planAgainstActual =
   (by: 'batch' | 'person'): Maker =>
   async ({ unit, nm }) => {
+    const { hasNames } = await loadHours(database());
     // Lengths as on the shelf, before any wash, like what was really used; sheets by what is cut of them.
     const planned = sql`CASE WHEN (y.cloth->>'sheetLengthNm') IS NOT NULL THEN y.used_nm
     ELSE (SELECT sum((u->>'used')::bigint + (u->>'short')::bigint) FROM jsonb_array_elements(y.stock->'uses') u) END`;
@@ -91,8 +93,8 @@ const planAgainstActual =
       unit,
       isStacked: false,
       columns: [by === 'batch' ? 'Batch' : 'Person', 'Planned', 'Used'],
-      rows: found.map(({ name, planned, actual: used }) => ({
-        category: name,
+      rows: found.map(({ name, planned, actual: used }, i) => ({
+        category: by === 'person' && !hasNames ? `Person ${i + 1}` : name,
         values: [round(Number(planned) / nm), round(Number(used ?? 0) / nm)],
       })),
       empty: 'No lay has been cut and closed yet.',

@@ -11,8 +11,9 @@ import {
   type Hold,
   type Place,
 } from '@/core/making';
-import { database, schema } from '@/db';
+import { database, schema, type Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
+import { partsToCut } from '@/records/covers';
 import { loadPlaces } from './places';
 
 /** Covers of one line that stand together, as the room shows them. */
@@ -169,6 +170,8 @@ export interface OrderWay {
     kind: string;
     qty: number;
     states: { state: CoverState; numbers: number[]; held: string }[];
+    /** Parts that are not cut yet, by cloth and batch. */
+    toCut: { cloth: string; batchId: number; batch: string; count: number }[];
   }[];
   findings: WayFinding[];
   events: WayEvent[];
@@ -177,6 +180,52 @@ export interface OrderWay {
 }
 
 const MOST_EVENTS = 200;
+
+type CoverOfWay = {
+  cover: typeof schema.covers.$inferSelect;
+  line: typeof schema.orderLines.$inferSelect;
+};
+
+/** Lines of an order with the states of their covers, those alike together. */
+function linesOfWay(rows: readonly CoverOfWay[], nameOf: (line: CoverOfWay['line']) => string): OrderWay['lines'] {
+  const lines: OrderWay['lines'] = [];
+  for (const { cover, line } of rows) {
+    let own = lines.find(({ position }) => position === line.position);
+    if (!own)
+      lines.push(
+        (own = { lineId: line.id, position: line.position, kind: nameOf(line), qty: line.qty, states: [], toCut: [] }),
+      );
+    const held = cover.hold === null ? '' : [cover.hold, cover.holdWhy].filter(Boolean).join(': ');
+    const same = own.states.find((one) => one.state === cover.state && one.held === held);
+    if (same) same.numbers.push(cover.number);
+    else own.states.push({ state: cover.state, numbers: [cover.number], held });
+  }
+  return lines;
+}
+
+/** Parts of an order that batches still have to cut, with the names of their cloth and batch. */
+async function missingOf(db: Reader, orderId: number, batchIds: readonly number[]) {
+  const { batches, cloths, orders } = schema;
+  const [order] = await db.select({ no: orders.no }).from(orders).where(eq(orders.id, orderId));
+  const all = await partsToCut(db, [...new Set(batchIds)]);
+  const parts = all.filter(({ orderNo }) => orderNo === String(order?.no));
+  if (parts.length === 0) return [];
+  const clothIds = parts.map(({ clothId }) => clothId);
+  const ids = parts.map(({ batchId }) => batchId);
+  const clothRows = await db
+    .select({ id: cloths.id, name: cloths.name })
+    .from(cloths)
+    .where(inArray(cloths.id, clothIds));
+  const batchRows = await db
+    .select({ id: batches.id, name: batches.name })
+    .from(batches)
+    .where(inArray(batches.id, ids));
+  return parts.map((part) => ({
+    ...part,
+    cloth: clothRows.find(({ id }) => id === part.clothId)?.name ?? '',
+    batch: batchRows.find(({ id }) => id === part.batchId)?.name ?? '',
+  }));
+}
 
 /** The way of an order through the room; null where none of it has been approved. */
 export async function orderWay(orderId: number): Promise<OrderWay | null> {
@@ -205,16 +254,13 @@ export async function orderWay(orderId: number): Promise<OrderWay | null> {
   if (rows.length === 0) return null;
   const nameOf = (line: { kind: string; kindVersion: number }) =>
     kinds.find(line.kind, line.kindVersion)?.name ?? line.kind;
-  const lines: OrderWay['lines'] = [];
-  for (const { cover, line } of rows) {
-    let own = lines.find(({ position }) => position === line.position);
-    if (!own)
-      lines.push((own = { lineId: line.id, position: line.position, kind: nameOf(line), qty: line.qty, states: [] }));
-    const held = cover.hold === null ? '' : [cover.hold, cover.holdWhy].filter(Boolean).join(': ');
-    const same = own.states.find((one) => one.state === cover.state && one.held === held);
-    if (same) same.numbers.push(cover.number);
-    else own.states.push({ state: cover.state, numbers: [cover.number], held });
-  }
+  const lines = linesOfWay(rows, nameOf);
+  for (const part of await missingOf(
+    db,
+    orderId,
+    rows.flatMap(({ line }) => line.batchId ?? []),
+  ))
+    lines.find(({ position }) => String(position) === part.line)?.toCut.push(part);
   const together: WayEvent[] = [];
   for (const { event, number, line, person } of events) {
     const place = placeOfCover(places, { state: event.toState, place: event.place }).name;

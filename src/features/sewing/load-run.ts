@@ -4,11 +4,9 @@ import { isMaterial, takeOff } from '@/core/covers';
 import { minutesOf, sewingSteps, sewnAlike } from '@/core/making';
 import type { OrderUnits } from '@/core/length';
 import { schema, type Reader } from '@/db';
+import { loadHours } from '@/features/days/hours';
 import { loadCutLists, type CutLists } from '@/records/cut-lists';
 import { RUN_VERSION, type ClothSetting, type RunState } from './run-entries';
-
-/** A gap of more minutes than this between two entries of a clock is asked about. */
-const LONGEST_GAP_MIN = 45;
 
 /** The steps of an order line; lines with the same `alike` can be sewn together. */
 export interface LineSteps {
@@ -88,6 +86,7 @@ const dayOf = (at: number) => new Date(at).toDateString();
 function clockMinutes(
   clock: typeof schema.runClocks.$inferSelect,
   ticks: readonly Pick<typeof schema.runTicks.$inferSelect, 'at' | 'personId'>[],
+  longestGap: number,
 ) {
   if (clock.byHandMinutes !== null) return { minutes: clock.byHandMinutes, questions: [] };
   const end = clock.endedAt?.getTime() ?? Date.now();
@@ -95,7 +94,7 @@ function clockMinutes(
     .filter((tick) => tick.personId === clock.personId)
     .map((tick) => tick.at.getTime())
     .filter((at) => at > clock.beganAt.getTime() && at < end);
-  return minutesOf([clock.beganAt.getTime(), ...between, end], LONGEST_GAP_MIN, dayOf);
+  return minutesOf([clock.beganAt.getTime(), ...between, end], longestGap, dayOf);
 }
 
 /** Minutes that each of some runs took, by whoever had its clock; runs without any are left out. */
@@ -104,6 +103,7 @@ export async function loadRunMinutes(
   runIds: readonly number[],
 ): Promise<{ runId: number; personId: number | null; minutes: number }[]> {
   const { runClocks, runTicks } = schema;
+  const { gapMinutes } = await loadHours(db);
   const [clocks, ticks] = [
     await db
       .select()
@@ -119,6 +119,7 @@ export async function loadRunMinutes(
     const { minutes } = clockMinutes(
       clock,
       ticks.filter(({ runId }) => runId === clock.runId),
+      gapMinutes,
     );
     const key = `${clock.runId} ${clock.personId}`;
     const known = found.get(key);
@@ -131,6 +132,7 @@ export async function loadRunMinutes(
 /** How a run stands: what is ticked, whose clocks go, the minutes so far. */
 export async function loadRunState(db: Reader, runId: number, endedAt: Date | null): Promise<RunState> {
   const { people, runClocks, runTicks } = schema;
+  const { gapMinutes } = await loadHours(db);
   const ticks = await db
     .select({ tick: runTicks, by: people.name })
     .from(runTicks)
@@ -149,6 +151,7 @@ export async function loadRunState(db: Reader, runId: number, endedAt: Date | nu
     const counted = clockMinutes(
       clock,
       ticks.map(({ tick }) => tick),
+      gapMinutes,
     );
     minutes += counted.minutes;
     for (const question of counted.questions)

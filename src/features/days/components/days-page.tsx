@@ -1,28 +1,21 @@
 'use client';
 
-import { Button, HStack, NativeSelect } from '@chakra-ui/react';
+import { Button, HStack } from '@chakra-ui/react';
 import { FileDown, ChevronLeft, ChevronRight, Printer, Undo2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, useTransition } from 'react';
-import {
-  DAY_MIN,
-  textOf,
-  weekdayOf,
-  WORK_LABELS,
-  type DayPlan,
-  type Help,
-  type Ready,
-  type RunLock,
-} from '@/core/schedule';
+import { DAY_MIN, weekdayOf, type RunLock } from '@/core/schedule';
 import { send } from '@/features/commands/send';
 import { Link } from '@/ui/link';
-import { OrderMark } from '@/ui/order-mark';
 import { EmptyState, Notice, PageHead, Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
 import { lockRun } from '../actions';
-import type { DaysView, RunWords } from '../load-days';
-import { dayName, lateText } from '../late-text';
+import type { DaysView } from '../load-days';
+import { dayName } from '../late-text';
 import { ChangesPanel } from './changes-panel';
+import { PromisesPanel } from './promises-panel';
+import { RunBar } from './run-bar';
+import { useOver } from './use-over';
 import { usePlan } from './use-plan';
 import { WeekBoard } from './week-board';
 
@@ -32,8 +25,10 @@ const WEEK = 7;
 // eslint-disable-next-line max-lines-per-function -- one page from top to bottom; its parts share the plan and the run in hand
 export function DaysPage({ view }: { view: DaysView }) {
   const router = useRouter();
-  const { planned, isPlanning, problem, helps } = usePlan(view.job);
+  const { planned, isPlanning, problem, helps, moved } = usePlan(view.job);
   const today = Math.floor(view.job.from / DAY_MIN) * DAY_MIN;
+  const over = useOver(moved, view, today);
+
   const monday = today - weekdayOf(today) * DAY_MIN;
   const [week, setWeek] = useState(0);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -127,8 +122,14 @@ export function DaysPage({ view }: { view: DaysView }) {
             today={today}
             chosen={chosen}
             onChoose={(id) => setChosen(id === chosen ? null : id)}
+            onOver={over.hold}
             onDrop={(id, personId, day) => lock({ runId: id, personId, notBefore: day > today ? day : null })}
           />
+        )}
+        {over.text && (
+          <p className="days-over" role="status">
+            {over.text}
+          </p>
         )}
         {planned && run && (
           <RunBar
@@ -143,7 +144,7 @@ export function DaysPage({ view }: { view: DaysView }) {
           />
         )}
         {planned && <ChangesPanel ready={planned.ready} view={view} />}
-        {planned && <Promises ready={planned.ready} view={view} runs={runs} helps={helps} />}
+        {planned && <PromisesPanel ready={planned.ready} view={view} runs={runs} helps={helps} />}
         {(view.waiting.length > 0 || (planned && planned.plan.unplanned.length > 0)) && (
           <Panel title="Not planned">
             {view.waiting.map(({ orderNo, what, why }, i) => (
@@ -168,154 +169,4 @@ function hoursOf(windows: readonly [number, number][]): [number, number] {
   const begins = Math.min(...windows.map(([from]) => from % DAY_MIN), 8 * 60);
   const ends = Math.max(...windows.map(([, to]) => to % DAY_MIN || DAY_MIN), 16 * 60);
   return [Math.floor(begins / 60) * 60, Math.ceil(ends / 60) * 60];
-}
-
-interface RunBarProps {
-  run: RunWords;
-  plan: DayPlan;
-  view: DaysView;
-  days: readonly number[];
-  isBusy: boolean;
-  onLock: (personId: number | null, notBefore: number | null) => void;
-  onClose: () => void;
-}
-
-/** The chosen run: when it is, to whom and not before which day it may be put by hand. */
-function RunBar({ run, plan, view, days, isBusy, onLock, onClose }: RunBarProps) {
-  const own = plan.runs.find(({ id }) => id === run.id);
-  const lock = view.locks.find(({ runId }) => runId === run.id);
-  const able = view.people.filter(({ id }) =>
-    view.job.people.find((one) => one.id === String(id))?.does.includes(run.does),
-  );
-  return (
-    <div className="room-bar" role="region" aria-label="Chosen run">
-      <span className="strong">
-        {WORK_LABELS[run.does]}, <OrderMark mark={run.mark} /> {run.orderNo}, {run.what}
-      </span>
-      {own && (
-        <span className="muted">
-          {dayName(own.parts[0]![0])} {textOf(own.parts[0]![0]).slice(11)} to {dayName(own.parts.at(-1)![1])}{' '}
-          {textOf(own.parts.at(-1)![1]).slice(11)}
-        </span>
-      )}
-      <NativeSelect.Root width="48" disabled={isBusy}>
-        <NativeSelect.Field
-          aria-label="Who"
-          value={String(lock?.personId ?? '')}
-          onChange={({ target }) => onLock(target.value === '' ? null : Number(target.value), lock?.notBefore ?? null)}
-        >
-          <option value="">Whoever is free</option>
-          {able.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </NativeSelect.Field>
-        <NativeSelect.Indicator />
-      </NativeSelect.Root>
-      <NativeSelect.Root width="48" disabled={isBusy}>
-        <NativeSelect.Field
-          aria-label="Not before"
-          value={String(lock?.notBefore ?? '')}
-          onChange={({ target }) => onLock(lock?.personId ?? null, target.value === '' ? null : Number(target.value))}
-        >
-          <option value="">As soon as it can</option>
-          {[...new Set([...days, ...(lock?.notBefore ? [lock.notBefore] : [])])].map((day) => (
-            <option key={day} value={day}>
-              not before {dayName(day)}
-            </option>
-          ))}
-        </NativeSelect.Field>
-        <NativeSelect.Indicator />
-      </NativeSelect.Root>
-      <Button asChild variant="outline">
-        <Link href={run.href}>Open it</Link>
-      </Button>
-      <Button variant="ghost" onClick={onClose}>
-        Close
-      </Button>
-    </div>
-  );
-}
-
-interface PromisesProps {
-  ready: readonly Ready[];
-  view: DaysView;
-  runs: ReadonlyMap<string, RunWords>;
-  helps: (orderId: string) => Promise<Help[]>;
-}
-
-/** When each order is ready, those that become late first, each with what holds it and what would help. */
-function Promises({ ready, view, runs, helps }: PromisesProps) {
-  const [found, setFound] = useState<{ orderId: string; helps: Help[] } | null>(null);
-  const [asked, setAsked] = useState<string | null>(null);
-  const nameOf = (id: string | undefined) => view.people.find((one) => String(one.id) === id)?.name ?? '';
-  const ask = async (orderId: string) => {
-    setAsked(orderId);
-    try {
-      setFound({ orderId, helps: await helps(orderId) });
-    } finally {
-      setAsked(null);
-    }
-  };
-  const sorted = [...ready].sort((a, b) => b.late - a.late || (a.ends ?? Infinity) - (b.ends ?? Infinity));
-  return (
-    <Panel title="Ready by">
-      {sorted.map(({ orderId, ends, safe, late, why }) => {
-        const order = view.orders.find(({ id }) => String(id) === orderId);
-        if (!order) return null;
-        return (
-          <div key={orderId} className="run-row" data-late={late > 0 || undefined}>
-            <span>
-              <OrderMark mark={order.mark} /> <strong>{order.no}</strong> {order.customer},{' '}
-              {ends === null ? 'not planned' : `ready by ${dayName(ends)}; four times of five by ${dayName(safe!)}`}
-              {view.waiting.some(({ orderNo }) => orderNo === order.no) && ', without what is held'}
-              <span className={late > 0 ? 'recut-warn block' : 'muted block'}>
-                promised for {dayName(Date.parse(`${order.due}T00:00:00Z`) / 60_000)}
-                {late > 0 && `: ${lateText(late)} late. ${whyText(why, runs)}`}
-              </span>
-              {found?.orderId === orderId && (
-                <span className="block">
-                  {found.helps.length === 0
-                    ? 'Nothing that was tried would help: promise another day, or have somebody in.'
-                    : found.helps.map((help, i) => (
-                        <span key={i} className="block">
-                          {helpText(help, nameOf(help.personId))}
-                        </span>
-                      ))}
-                </span>
-              )}
-            </span>
-            {late > 0 && (
-              <Button variant="outline" loading={asked === orderId} onClick={() => void ask(orderId)}>
-                What would help?
-              </Button>
-            )}
-          </div>
-        );
-      })}
-    </Panel>
-  );
-}
-
-/** What holds a run, in words. */
-function whyText(why: string, runs: ReadonlyMap<string, RunWords>): string {
-  const [sort, id = ''] = why.split(':');
-  const run = runs.get(id);
-  if (sort === 'person' && run) return `Its last run waits until whoever does it is through with order ${run.orderNo}.`;
-  if (sort === 'run' && run) return `Its last run waits for ${WORK_LABELS[run.does].toLowerCase()} of ${run.what}.`;
-  if (sort === 'earliest') return 'It was put to a later day by hand.';
-  if (sort === 'place') return 'Its last run waits for a place.';
-  return 'Its last run is begun as soon as somebody is there.';
-}
-
-function helpText({ sort, late, others }: Help, name: string): string {
-  const what =
-    sort === 'first'
-      ? 'Before all others'
-      : sort === 'hour'
-        ? `${name} an hour longer on the next five days`
-        : 'Done by whoever is free, not as it was locked';
-  const then = late === 0 ? 'in time' : `${lateText(late)} late`;
-  return `${what}: ${then}${others > 0 ? `, and ${others} other ${others === 1 ? 'order' : 'orders'} later` : ', nobody else later'}.`;
 }

@@ -90,6 +90,12 @@ export function HoursPanel({ initial, people }: Props) {
             onChange={(text) => change({ sharePercent: Number(text) })}
           />
           <TextField
+            label="Minutes a clock believes without a tick"
+            isCount
+            value={String(hours.gapMinutes)}
+            onChange={(text) => change({ gapMinutes: Number(text) })}
+          />
+          <TextField
             label="Days until bought cloth is there"
             isCount
             value={String(hours.clothDays)}
@@ -105,6 +111,15 @@ export function HoursPanel({ initial, people }: Props) {
             />
           ))}
         </HStack>
+        <label className="hours-tick">
+          <input
+            type="checkbox"
+            className="tick"
+            checked={hours.hasNames}
+            onChange={({ target }) => change({ hasNames: target.checked })}
+          />
+          Figures and minutes name people
+        </label>
         <Stack gap="3">
           <p className="strong">Days off and holidays</p>
           {hours.off.map((one, i) => (

@@ -105,7 +105,7 @@ function CaseRow({ case: one }: { case: KindMinutes['cases'][number] }) {
     <tr>
       <td className="nowrap">{one.day}</td>
       <td>{one.orderNo}</td>
-      <td>{one.person ?? 'nobody named'}</td>
+      <td>{one.person ?? ''}</td>
       <td className="number">{one.covers}</td>
       <td className="number">{one.each}</td>
       <td className="number">{one.expected}</td>

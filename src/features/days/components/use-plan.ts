@@ -1,14 +1,17 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { DayJob, DayPlan, Help, Ready } from '@/core/schedule';
+import type { DayJob, DayPlan, Help, Ready, RunLock } from '@/core/schedule';
 import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
-import type { DaysWork } from './days.worker';
+import type { DaysWork, Moved } from './days.worker';
 
 interface Planned {
   plan: DayPlan;
   ready: Ready[];
 }
+
+/** Rooms in whose workers a question is asked, one after the other, before it is given up. */
+const MOST_TRIES = 3;
 
 /** The plan of a day job, made away from the page; null until it is there. `problem`: why there is none. */
 export function usePlan(job: DayJob) {
@@ -31,10 +34,26 @@ export function usePlan(job: DayJob) {
       worker.current = null;
     };
   }, [job]);
+  /** Asks the worker that has the room; where another room has come meanwhile, the worker that has that one. */
+  const ask = useCallback(async <T>(question: (own: PageWorker<DaysWork>) => Promise<T>, none: T): Promise<T> => {
+    for (let tries = 0; tries < MOST_TRIES; tries++) {
+      const own = worker.current;
+      if (!own) return none;
+      try {
+        return await question(own);
+      } catch (error) {
+        if (worker.current === own) throw error;
+      }
+    }
+    return none;
+  }, []);
   const helps = useCallback(
-    (orderId: string): Promise<Help[]> =>
-      worker.current?.ask((work) => work.helps(job, orderId)) ?? Promise.resolve([]),
-    [job],
+    (orderId: string): Promise<Help[]> => ask((own) => own.ask((work) => work.helps(orderId)), []),
+    [ask],
   );
-  return { planned: found?.planned ?? null, isPlanning: found?.of !== job && problem === '', problem, helps };
+  const moved = useCallback(
+    (lock: RunLock): Promise<Moved | null> => ask((own) => own.ask((work) => work.moved(lock)), null),
+    [ask],
+  );
+  return { planned: found?.planned ?? null, isPlanning: found?.of !== job && problem === '', problem, helps, moved };
 }

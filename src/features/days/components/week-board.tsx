@@ -22,10 +22,12 @@ interface Props {
   chosen: string | null;
   onChoose: (run: string) => void;
   onDrop: (run: string, personId: number, day: number) => void;
+  /** A run is held over a day of somebody; null: over nothing any more. */
+  onOver: (over: { run: string; personId: number; day: number } | null) => void;
 }
 
 /** The week as cloth lies on the table: along the tape with its days and hours, a row for each person, a strip for each run. */
-export function WeekBoard({ plan, people, runs, days, hours, today, chosen, onChoose, onDrop }: Props) {
+export function WeekBoard({ plan, people, runs, days, hours, today, chosen, onChoose, onDrop, onOver }: Props) {
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 8 } }),
     useSensor(TouchSensor, { activationConstraint: { delay: 180, tolerance: 8 } }),
@@ -37,7 +39,13 @@ export function WeekBoard({ plan, people, runs, days, hours, today, chosen, onCh
     <DndContext
       id="days"
       sensors={sensors}
+      onDragOver={({ active, over }) => {
+        const [person, day] = String(over?.id ?? '').split(' ');
+        onOver(person && day ? { run: String(active.id), personId: Number(person), day: Number(day) } : null);
+      }}
+      onDragCancel={() => onOver(null)}
       onDragEnd={({ active, over }) => {
+        onOver(null);
         const [person, day] = String(over?.id ?? '').split(' ');
         if (person && day) onDrop(String(active.id), Number(person), Number(day));
       }}

@@ -287,3 +287,13 @@ test('without any cloth the pieces are worked out all the same; one that is adde
   document.dispatchEvent(new Event('visibilitychange'));
   expect(gone).toEqual(['again']);
 });
+
+test('a line whose kind’s version nobody knows says so, the others stay, and it can be removed', async () => {
+  const { me } = open(order([typed, { ...typed, kindVersion: 99 }]));
+  expect(seen()).toMatch(/version 99/);
+  expect(lineOf(1)).not.toBeNull();
+  expect(lineOf(2)).toBeNull();
+  await press(me, 'Remove this line');
+  expect(seen()).not.toMatch(/version 99/);
+  expect(button('Save order').disabled).toBe(false);
+});

@@ -30,7 +30,7 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
   return (
     <>
       <Panel title="Where its covers are">
-        {way.lines.map(({ lineId, position, kind, qty, states }) => (
+        {way.lines.map(({ lineId, position, kind, qty, states, toCut }) => (
           <div key={position} className="way-line">
             <span className="strong">
               {qty} × {kind}
@@ -48,6 +48,14 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
               <Link className="way-link" href={`/checking/${lineId}`}>
                 Its check
               </Link>
+              {toCut.map(({ cloth, batchId, batch, count }) => (
+                <span key={`${batchId} ${cloth}`} className="block small muted">
+                  Still to cut: {count === 1 ? 'one part' : `${count} parts`} of {cloth}, in{' '}
+                  <Link className="way-link" href={`/batches/${batchId}`}>
+                    {batch}
+                  </Link>
+                </span>
+              ))}
             </span>
           </div>
         ))}
