@@ -1,39 +1,16 @@
 // When an order can be ready that is only asked about, and before when its cloth is not there.
 import { describe, expect, test } from 'vitest';
 import { inches } from '../length';
-import type { Estimate } from './estimate';
 import { usualHours, USUAL_ROOM } from './hours';
 import { ASKED, offerFor, planRoom } from './offer';
 import { roomJob, type OpenLine } from './room-job';
 import { roughNeeds, takeCloth, type ShelfCloth } from './shelf';
+import { openLine, sewing } from './testing';
 import { DAY_MIN, endOfDay, minuteOf, textOf } from './wall-clock';
 
 // A Wednesday.
 const NOW = minuteOf('2026-12-02T10:00')!;
-const sewing = (minutes: number): Estimate => ({
-  setup: 10,
-  minutes,
-  half: [0, 0],
-  fourFifths: [0, 0],
-  restsOn: 0,
-  factors: [],
-});
-const line = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine => ({
-  lineId,
-  orderId: lineId,
-  due: endOfDay('2026-12-04')!,
-  toCut: 0,
-  toSew: 2,
-  toCheck: 0,
-  batchId: null,
-  setting: `s${lineId}`,
-  sewing: sewing(120),
-  cutMinutes: 30,
-  held: '',
-  notBefore: null,
-  dries: 0,
-  ...rest,
-});
+const line = (lineId: number, rest: Partial<OpenLine> = {}) => openLine(lineId, { setting: `s${lineId}`, ...rest });
 const hours = { ...USUAL_ROOM, sharePercent: 100 };
 const room = (lines: OpenLine[]) =>
   planRoom(roomJob({ now: NOW, days: 28, hours, people: [usualHours(1)], lines, batches: [], locks: [] }), 0.02);

@@ -1,39 +1,14 @@
 // The room as a day job: hours, what comes after what, what is ready when, and what would help.
 import { describe, expect, test } from 'vitest';
 import { readDayJob } from './day-job';
-import type { Estimate } from './estimate';
 import { usualHours, USUAL_ROOM, weekdayOf, windowsOf } from './hours';
 import { planDays } from './plan-days';
 import { helpsFor, readyOf, whatHolds } from './promise';
 import { cutRunOf, roomJob, runIdOf, type OpenLine, type RoomWork } from './room-job';
-import { faultsOfPlan } from './testing';
+import { faultsOfPlan, openLine as line, sewing } from './testing';
 import { endOfDay, minuteOf, textOf } from './wall-clock';
 
 const NOW = minuteOf('2026-12-02T10:00')!;
-const sewing = (minutes: number): Estimate => ({
-  setup: 10,
-  minutes,
-  half: [0, 0],
-  fourFifths: [0, 0],
-  restsOn: 0,
-  factors: [],
-});
-const line = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine => ({
-  lineId,
-  orderId: lineId,
-  due: endOfDay('2026-12-04')!,
-  toCut: 0,
-  toSew: 2,
-  toCheck: 0,
-  batchId: null,
-  setting: 'a',
-  sewing: sewing(120),
-  cutMinutes: 30,
-  held: '',
-  notBefore: null,
-  dries: 0,
-  ...rest,
-});
 const room = (lines: OpenLine[], rest: Partial<RoomWork> = {}) =>
   roomJob({
     now: NOW,

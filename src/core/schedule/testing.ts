@@ -1,5 +1,8 @@
 import type { DayJob } from './day-job';
 import type { DayPlan } from './day-plan';
+import type { Estimate } from './estimate';
+import type { OpenLine } from './room-job';
+import { endOfDay } from './wall-clock';
 
 // For tests: a judge of day plans that shares no code with what makes them.
 
@@ -72,3 +75,31 @@ export function faultsOfPlan(job: DayJob, { runs, unplanned, totals }: DayPlan):
     faults.push('setting up does not add up');
   return faults;
 }
+
+/** An estimate of so many minutes, after ten of setting up. */
+export const sewing = (minutes: number): Estimate => ({
+  setup: 10,
+  minutes,
+  half: [0, 0],
+  fourFifths: [0, 0],
+  restsOn: 0,
+  factors: [],
+});
+
+/** An open line of an order of its own, wanted by Friday, 4 December 2026. */
+export const openLine = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine => ({
+  lineId,
+  orderId: lineId,
+  due: endOfDay('2026-12-04')!,
+  toCut: 0,
+  toSew: 2,
+  toCheck: 0,
+  batchId: null,
+  setting: 'a',
+  sewing: sewing(120),
+  cutMinutes: 30,
+  held: '',
+  notBefore: null,
+  dries: 0,
+  ...rest,
+});
