@@ -27,8 +27,8 @@ export async function approveDemo(db: Database, batchId: number, by: number, at:
   await give(approveBatch, { batchId, version: await versionOf(db, batchId) }, await personOf(db, by), at);
 }
 
-/** Cuts a demo batch: as planned, but for a flaw that was found on its first cloth and a piece that was cut again. */
-export async function cutDemo(db: Database, batchId: number, by: number, at: Date) {
+/** Cuts a demo batch as it was planned; `hasTroubles`: but for a flaw on its first cloth and a piece that was cut again, and remnants are kept. */
+export async function cutDemo(db: Database, batchId: number, by: number, at: Date, hasTroubles = true) {
   const person = await personOf(db, by);
   for (const [i, lay] of (await loadCut(db, batchId)).entries()) {
     const version = await versionOf(db, batchId);
@@ -37,19 +37,10 @@ export async function cutDemo(db: Database, batchId: number, by: number, at: Dat
       clothId: lay.row.clothId,
       version,
       from: [],
-      events: i === 0 ? troublesOf(lay) : [],
-      remnants: keptOf(lay),
+      events: hasTroubles && i === 0 ? troublesOf(lay) : [],
+      remnants: hasTroubles ? keptOf(lay) : [],
     };
     await give(closeLay, form, person, at);
-  }
-}
-
-/** Cuts a demo batch as it was planned. */
-export async function cutDemoPlain(db: Database, batchId: number, by: number, at: Date) {
-  const person = await personOf(db, by);
-  for (const { row } of await loadCut(db, batchId)) {
-    const version = await versionOf(db, batchId);
-    await give(closeLay, { batchId, clothId: row.clothId, version, from: [], events: [], remnants: [] }, person, at);
   }
 }
 

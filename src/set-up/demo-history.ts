@@ -15,7 +15,7 @@ import { beginRun, noteMinutes } from '@/features/sewing/commands';
 import { receive } from '@/features/stock/commands';
 import { layAtOnce } from '@/work/lay-batch';
 import { passDemo, resewDemo } from './demo-check';
-import { approveDemo, cutDemoPlain } from './demo-ends';
+import { approveDemo, cutDemo } from './demo-ends';
 import { give, personOf } from './demo-give';
 
 // Eight weeks of the demo's log: orders that were made, cut, sewn, checked and handed over, by the commands that people would have given then.
@@ -137,7 +137,7 @@ export async function historyDemo(db: Database, today: Date, people: readonly nu
     );
     await layAtOnce(db, batch.id, LAY_SECONDS);
     await approveDemo(db, batch.id, desk!.id, daysAgo(past.cut));
-    await cutDemoPlain(db, batch.id, cutter!.id, addHours(daysAgo(past.cut), 2));
+    await cutDemo(db, batch.id, cutter!.id, addHours(daysAgo(past.cut), 2), false);
     for (const [n, line] of order.lines.entries()) {
       const minutes = i === FORGOTTEN.order ? FORGOTTEN.minutes : past.lines[n]!.minutes;
       await sewLine(db, line.id, {

@@ -140,13 +140,14 @@ describe('the days', () => {
       [lines[0], 2],
       [lines[1], 3],
     ]);
+    const freeOf = ({ shelf }: typeof asked) => shelf.find(([, { name }]) => name === 'Plain drill')![1].free;
+    expect(freeOf(asked), 'its own cloth is not taken twice').toBe(20 * NM.yd);
     const whole = await getRoomToAsk();
     expect(whole.asked).toEqual([]);
     expect(whole.job.runs).toHaveLength(6);
     // What both lines need of the 20 yd is off the shelf: by their area, a little more than 0.85 of a width full.
-    const [, { free }] = whole.shelf.find(([, { name }]) => name === 'Plain drill')!;
-    expect(free).toBeLessThan(20 * NM.yd);
-    expect(free).toBeGreaterThan(15 * NM.yd);
+    expect(freeOf(whole)).toBeLessThan(20 * NM.yd);
+    expect(freeOf(whole)).toBeGreaterThan(15 * NM.yd);
   });
 
   test('wait for cloth that is on its way, move with its day, and go on when it is there', async () => {
@@ -156,6 +157,9 @@ describe('the days', () => {
     const earliest = async () => (await getDays()).job.runs.find(({ id }) => id === runIdOf(line!, 'cut'))!.earliest;
     const from = (await getDays()).job.from;
     expect(await earliest(), 'bought within the usual days').toBe(from + USUAL_ROOM.clothDays * 1440);
+    expect(faultsOf(await awaitGoods(`cloth ${other}`, 5 * NM.yd, '2027-02-31', ''))[0]!.message).toBe(
+      'Choose the day that the supplier named.',
+    );
     const day = (days: number) => format(new Date(Date.now() + days * 86_400_000), 'yyyy-MM-dd');
     const { id } = value(await awaitGoods(`cloth ${other}`, 5 * NM.yd, day(3), ''));
     expect(await earliest()).toBe(minuteOf(`${day(3)}T12:00`));

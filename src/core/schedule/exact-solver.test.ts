@@ -2,6 +2,7 @@
 // "On the job-shop scheduling problem", Operations Research 8 (1960), with people to choose from.
 import highs from 'highs';
 import { beforeAll, expect, test } from 'vitest';
+import { Random } from '../lay/search/random';
 import type { DayJob } from './day-job';
 import { planDays } from './plan-days';
 import { faultsOfPlan } from './testing';
@@ -13,13 +14,10 @@ beforeAll(async () => {
   solver = await highs();
 });
 
-/** Numbers that repeat with their seed (Park and Miller, Communications of the ACM 31, 1988). */
-const numbers = (seed: number) => () => (seed = (seed * 48271) % 2147483647) / 2147483647;
-
 /** A room whose people work one window without end; some runs follow others of their order. */
 function roomOf(seed: number): DayJob {
-  const next = numbers(seed * 7919 + 1);
-  const upTo = (most: number) => Math.floor(next() * most);
+  const random = new Random(seed);
+  const upTo = (most: number) => random.below(most);
   const from = 1_000 * DAY_MIN;
   const people = 1 + upTo(2);
   const orders = 3 + upTo(2);

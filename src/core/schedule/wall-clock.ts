@@ -9,7 +9,7 @@ export function minuteOf(text: string): number | null {
   if (!found) return null;
   const [year, month, day, hour, minute] = found.slice(1).map(Number) as [number, number, number, number, number];
   const at = new Date(Date.UTC(year, month - 1, day, hour, minute));
-  // What is no day or hour of the calendar rolls over into another.
+  // Days and hours that the calendar does not have roll over into others.
   const isReal = at.getUTCMonth() === month - 1 && at.getUTCDate() === day && at.getUTCHours() === hour && minute < 60;
   return isReal ? at.getTime() / MINUTE_MS : null;
 }

@@ -9,7 +9,8 @@ import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { loadKeptPlans, PLAN_KEY, planShape, type KeptPlans, type PlanOfDay } from './plan-of-day';
-import { HOURS_KEY, hoursShape, loadLocks, LOCKS_KEY, lockShape } from './hours';
+import { HOURS_KEY } from '@/records/hours';
+import { hoursShape, loadLocks, LOCKS_KEY, lockShape } from './hours';
 
 /** Saves when people work, what each does, and when nobody is there. */
 export const saveHours: Command<RoomHours, null> = {

@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { refuse, type Result } from '@/core/result';
 import type { DaysOff } from '@/core/schedule';
 
-/** Days are taken for so many years from a day on, and so many of them at most. */
+/** Years ahead that are read, and the most days that are taken. */
 const YEARS = 2;
 const MOST = 200;
 /** Occurrences that are looked through of one event, so that a daily one for ever ends. */

@@ -2,16 +2,10 @@ import { eq } from 'drizzle-orm';
 import Joi from 'joi';
 import { minutesOf, USUAL_ROOM, WORKS, type RoomHours, type RunLock } from '@/core/schedule';
 import { schema, type Reader } from '@/db';
+import { calendarDay } from '@/features/commands/calendar-day';
 import { keepableText } from '@/features/commands/keepable-text';
 
-export const HOURS_KEY = 'room-hours';
 export const LOCKS_KEY = 'run-locks';
-
-/** The hours of the room, as usual where nothing was decided. */
-export async function loadHours(db: Reader): Promise<RoomHours> {
-  const [row] = await db.select().from(schema.settings).where(eq(schema.settings.key, HOURS_KEY));
-  return { ...USUAL_ROOM, ...(row?.value as Partial<RoomHours> | undefined) };
-}
 
 /** Runs that were put to a person or a day by hand. */
 export async function loadLocks(db: Reader): Promise<RunLock[]> {
@@ -23,10 +17,7 @@ const time = () =>
   Joi.string()
     .custom((text: string, helpers) => (minutesOf(text) === null ? helpers.error('any.invalid') : text))
     .messages({ '*': 'Write a time like 08:30.' });
-const day = Joi.string()
-  .pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
-  .required()
-  .messages({ '*': 'Choose the day.' });
+const day = calendarDay('Choose the day.').required();
 const personId = Joi.number().integer().positive().max(2_147_483_647);
 
 const dayHours = Joi.object({

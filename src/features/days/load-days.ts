@@ -29,7 +29,8 @@ import {
 } from '@/core/schedule';
 import { schema, type Reader } from '@/db';
 import { loadCutLists, type CutLists } from '@/records/cut-lists';
-import { loadHours, loadLocks } from './hours';
+import { loadHours } from '@/records/hours';
+import { loadLocks } from './hours';
 import { countedCases, loadSewingLog, type SewingLog } from './minutes-log';
 import { loadKeptPlans, type KeptPlans } from './plan-of-day';
 import { loadShelf } from './shelf';
@@ -125,8 +126,10 @@ export async function loadDays(
   const words: RunWords[] = [];
   const waiting: DaysView['waiting'] = [];
   const asked: OpenLine[] = [];
-  const notBeforeOf = (cloths: ReadonlyMap<string, number>): NotBefore | null =>
-    takeCloth(shelf, cloths, at, hours.clothDays);
+  const notBeforeOf = (cloths: ReadonlyMap<string, number>, from = shelf): NotBefore | null =>
+    takeCloth(from, cloths, at, hours.clothDays);
+  // The order that is left out takes its cloth off a copy: whoever asks about it takes that off again.
+  let ownShelf: typeof shelf | null = null;
   const batches = laid.map((one): LaidBatch => ({ ...one, notBefore: notBeforeOf(one.needs) }));
   for (const row of rows) {
     const order = orderOf.get(row.order_id)!;
@@ -136,7 +139,10 @@ export async function loadDays(
         // Cloth of a batch that is laid is counted with the batch.
         laid.some(({ batchId }) => batchId === row.batch_id)
           ? null
-          : notBeforeOf(roughNeeds(pieces, (cloth) => shelf.get(cloth)?.usable)),
+          : notBeforeOf(
+              roughNeeds(pieces, (cloth) => shelf.get(cloth)?.usable),
+              row.order_id === without ? (ownShelf ??= new Map(shelf)) : shelf,
+            ),
       );
     if (!one) {
       waiting.push({ orderNo: order.no, what: row.kind, why: 'It can’t be cut as it is.' });

@@ -1,7 +1,7 @@
 import { learnMinutes, type Estimate } from '@/core/schedule';
 import type { Reader } from '@/db';
 import { loadKindBook } from '@/db/kinds';
-import { loadHours } from './hours';
+import { loadHours } from '@/records/hours';
 import { countedCases, loadSewingLog } from './minutes-log';
 
 /** A kind with the estimate of its next cover and the runs that it rests on. */

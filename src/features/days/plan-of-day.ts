@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema, type Reader } from '@/db';
+import { calendarDay } from '@/features/commands/calendar-day';
 
 export const PLAN_KEY = 'plan-of-day';
 
@@ -21,7 +22,7 @@ export async function loadKeptPlans(db: Reader): Promise<KeptPlans> {
   return (row?.value as KeptPlans | undefined) ?? { last: null, before: null };
 }
 
-const day = Joi.string().pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/);
+const day = calendarDay('This is no day of a plan.');
 
 /** A plan as a page sends it to be kept. */
 export const planShape = Joi.object<PlanOfDay>({

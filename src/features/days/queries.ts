@@ -2,7 +2,7 @@ import 'server-only';
 import { database } from '@/db';
 import type { RoomHours } from '@/core/schedule';
 import type { RoomToAsk } from './asked';
-import { loadHours } from './hours';
+import { loadHours } from '@/records/hours';
 import { loadDays, type DaysView } from './load-days';
 import { countedCases } from './minutes-log';
 import { loadMinutes, type KindMinutes } from './minutes-view';

@@ -39,9 +39,9 @@ async function minutesByKind(): Promise<ChartFigure> {
     columns: ['Kind', 'By the list', 'Sewn', 'Expected'],
     rows: kinds.map((kind) => {
       const own = counted.cases.filter((one) => one.kind === kind);
-      const middle = own[Math.floor(own.length / 2)]!;
+      const typical = own[Math.floor(own.length / 2)]!;
       const each = own.map(({ minutes, covers }) => minutes / covers).sort((a, b) => a - b);
-      const expected = learned.estimate({ ...middle, covers: 1, person: null });
+      const expected = learned.estimate({ ...typical, covers: 1, person: null });
       return {
         category: nameOf(kind),
         values: [

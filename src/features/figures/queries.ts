@@ -4,7 +4,7 @@ import { toMajor } from '@/core/cost';
 import { WASTE_CAUSES } from '@/core/stock';
 import { database } from '@/db';
 import { CAUSE_LABELS } from '@/features/stock/words';
-import { loadHours } from '@/features/days/hours';
+import { loadHours } from '@/records/hours';
 import { MAKING_FIGURES } from './making-figures';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ChartFigure } from '@/ui/chart/figure';

@@ -6,6 +6,7 @@ import { ACCEPTED, parseAmount, QUOTE_TRANSITIONS, type CostSheet, type QuoteEve
 import { applyTransition } from '@/core/transitions';
 import { schema } from '@/db';
 import { done, failed, gone, staleAnswer } from '@/features/commands/answer';
+import { calendarDay } from '@/features/commands/calendar-day';
 import type { CommandContext } from '@/features/commands/context';
 import { byRules, type Command } from '@/features/commands/perform';
 import { keepableText } from '@/features/commands/keepable-text';
@@ -60,10 +61,7 @@ export const editQuote: Command<
         .max(2000)
         .required()
         .messages({ 'string.max': 'A note has at most 2,000 letters.' }),
-      validUntil: Joi.string()
-        .pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
-        .required()
-        .messages({ '*': 'Choose the last day on which it holds.' }),
+      validUntil: calendarDay('Choose the last day on which it holds.').required(),
       deposit: Joi.string().allow('').max(40).required(),
     }),
   ),

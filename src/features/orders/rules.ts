@@ -1,18 +1,14 @@
-import { isMatch } from 'date-fns';
 import Joi from 'joi';
 import { FITS, PROVIDED, ROLES, TAKEN } from '@/core/covers';
 import { DIRECTIONS, WIDE_WAYS } from '@/core/cutlist';
 import type { Fault } from '@/core/result';
 import { MOST_SHEET_ROWS, type Sheet } from '@/core/files';
+import { calendarDay } from '@/features/commands/calendar-day';
 import { keepableText } from '@/features/commands/keepable-text';
 import type { OrderForm } from './form';
 
 const MOST_LINES = 500;
 const text = (most: number) => keepableText().allow('').max(most);
-
-/** A day of the calendar like 2027-03-01. */
-const day: Joi.CustomValidator<string> = (value, helpers) =>
-  /^[12]\d{3}-\d\d-\d\d$/.test(value) && isMatch(value, 'yyyy-MM-dd') ? value : helpers.error('any.invalid');
 
 const line = Joi.object({
   id: Joi.number().integer().positive().max(2_147_483_647).allow(null).required(),
@@ -62,10 +58,10 @@ const order = Joi.object<OrderForm>({
     'string.max': 'A customer’s name has at most 120 letters.',
     'any.required': 'Say who the order is for.',
   }),
-  due: Joi.string().custom(day).required().messages({ '*': 'Choose the day when it is due.' }),
+  due: calendarDay('Choose the day when it is due.').required(),
   promise: Joi.object({
-    ready: Joi.string().custom(day).allow(null).required(),
-    safe: Joi.string().custom(day).allow(null).required(),
+    ready: calendarDay('This is no day of a plan.').allow(null).required(),
+    safe: calendarDay('This is no day of a plan.').allow(null).required(),
     why: text(200).required().messages({ 'string.max': 'A reason has at most 200 letters.' }),
   }),
   units: Joi.string().valid('in', 'mm', 'millimetres').required(),

@@ -14,6 +14,7 @@ import {
 import { schema } from '@/db';
 import type { CoverRow } from '@/db/rows';
 import { done, failed, gone } from '@/features/commands/answer';
+import { calendarDay } from '@/features/commands/calendar-day';
 import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
 import { changeCovers, coversWithFindings, FINDING_OPEN, lockCovers, moveCovers } from '@/records/covers';
@@ -210,10 +211,7 @@ export const handOver: Command<HandOver, { id: number }> = {
     Joi.object({
       orderId: Joi.number().integer().positive().max(2_147_483_647).required(),
       coverIds: coverIds(),
-      day: Joi.string()
-        .pattern(/^\d{4}-\d{2}-\d{2}$/)
-        .required()
-        .messages({ '*': 'Choose the day.' }),
+      day: calendarDay('Choose the day.').required(),
       toWhom: keepableText()
         .trim()
         .min(1)

@@ -4,7 +4,7 @@ import { isMaterial, takeOff } from '@/core/covers';
 import { minutesOf, sewingSteps, sewnAlike } from '@/core/making';
 import type { OrderUnits } from '@/core/length';
 import { schema, type Reader } from '@/db';
-import { loadHours } from '@/features/days/hours';
+import { loadHours } from '@/records/hours';
 import { loadCutLists, type CutLists } from '@/records/cut-lists';
 import { RUN_VERSION, type ClothSetting, type RunState } from './run-entries';
 

@@ -2,15 +2,13 @@ import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import Joi from 'joi';
 import { schema, type Reader, type Transaction } from '@/db';
 import { done, gone } from '@/features/commands/answer';
+import { calendarDay } from '@/features/commands/calendar-day';
 import { keepableText } from '@/features/commands/keepable-text';
 import { byRules, type Command } from '@/features/commands/perform';
 import { recordId } from '@/features/commands/record-id';
 import { catalogueEntry } from './catalogue';
 
-const day = Joi.string()
-  .pattern(/^20\d\d-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/)
-  .required()
-  .messages({ '*': 'Choose the day that the supplier named.' });
+const day = calendarDay('Choose the day that the supplier named.').required();
 
 /** Writes down that something was ordered from its supplier, with the day that they named; `what`: its key in the catalogue. */
 export const awaitGoods: Command<{ what: string; quantity: number; day: string; note: string }, { id: number }> = {

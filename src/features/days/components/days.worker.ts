@@ -14,7 +14,7 @@ import {
 
 // Plans the room away from the page.
 
-/** What moving a run does to the promises: orders that become late by it, and those that are less so. */
+/** Consequences of moving a run for the promises: orders that become late by it, and those that are less so. */
 export interface Moved {
   later: { orderId: string; late: number }[];
   sooner: string[];

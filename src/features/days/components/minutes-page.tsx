@@ -11,7 +11,7 @@ import { toaster } from '@/ui/toaster';
 import { setMinutesAside } from '../actions';
 import type { KindMinutes } from '../minutes-view';
 
-/** What sewing takes, kind by kind: the estimate with its range, the factors behind it, and the runs that it rests on. */
+/** Minutes of sewing, kind by kind: the estimate with its range, the factors behind it, and the runs that it rests on. */
 export function MinutesPage({ kinds }: { kinds: readonly KindMinutes[] }) {
   return (
     <>

@@ -71,7 +71,7 @@ export function PromisesPanel({ ready, view, runs, helps }: PromisesProps) {
   );
 }
 
-/** What holds a run, in words. */
+/** Words for the thing that holds a run. */
 function whyText(why: string, runs: ReadonlyMap<string, RunWords>): string {
   const [sort, id = ''] = why.split(':');
   const run = runs.get(id);

@@ -12,7 +12,7 @@ interface Held {
   day: number;
 }
 
-/** What putting down a run that is held over the board would do to the promises, in words. */
+/** Says what putting a held run down would do to the promises. */
 export function useOver(moved: (lock: RunLock) => Promise<Moved | null>, view: DaysView, today: number) {
   const [text, setText] = useState('');
   const asked = useRef(0);
