@@ -1,6 +1,6 @@
 'use client';
 
-import { Button, HStack, IconButton, Stack } from '@chakra-ui/react';
+import { Button, Grid, HStack, IconButton, Stack } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import { CalendarDays, Plus, Trash2 } from 'lucide-react';
 import { useRef, useState, useTransition } from 'react';
@@ -82,7 +82,7 @@ export function HoursPanel({ initial, people }: Props) {
         {people.map(({ id, name }) => (
           <PersonRow key={id} name={name} hours={of(id)} onChange={set} />
         ))}
-        <HStack gap="4" wrap="wrap" align="flex-end">
+        <Grid templateColumns="repeat(auto-fill, minmax(240px, 1fr))" gap="4" alignItems="end">
           <TextField
             label="Share of a day for covers, %"
             isCount
@@ -110,7 +110,7 @@ export function HoursPanel({ initial, people }: Props) {
               onChange={(text) => change({ seats: { ...hours.seats, [work]: Number(text) } })}
             />
           ))}
-        </HStack>
+        </Grid>
         <label className="hours-tick">
           <input
             type="checkbox"

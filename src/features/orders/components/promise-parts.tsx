@@ -75,6 +75,7 @@ export function Runs({ answer: { offer, waits, estimates }, days }: { answer: Pr
                   {hoursText(run.minutes)}
                   {run.does === 'sew' && estimate && (
                     <span className="muted block small">
+                      {hoursText(estimate.minutes)} of sewing,{' '}
                       {estimate.restsOn === 0
                         ? 'by the workroom’s list'
                         : `four of five within ${hoursText(estimate.fourFifths[0])} to ${hoursText(estimate.fourFifths[1])}, from ${estimate.restsOn} runs`}

@@ -1,4 +1,3 @@
-import { Table } from '@chakra-ui/react';
 import { format } from 'date-fns';
 import { CAUSE_LABELS, COVER_STATES, DECISION_LABELS } from '@/core/making';
 import { Link } from '@/ui/link';
@@ -48,15 +47,15 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
               <Link className="way-link" href={`/checking/${lineId}`}>
                 Its check
               </Link>
-              {toCut.map(({ cloth, batchId, batch, count }) => (
-                <span key={`${batchId} ${cloth}`} className="block small muted">
-                  Still to cut: {count === 1 ? 'one part' : `${count} parts`} of {cloth}, in{' '}
-                  <Link className="way-link" href={`/batches/${batchId}`}>
-                    {batch}
-                  </Link>
-                </span>
-              ))}
             </span>
+            {toCut.map(({ cloth, batchId, batch, count }) => (
+              <span key={`${batchId} ${cloth}`} className="block small muted">
+                Still to cut: {count === 1 ? 'one part' : `${count} parts`} of {cloth}, in{' '}
+                <Link className="way-link" href={`/batches/${batchId}`}>
+                  {batch}
+                </Link>
+              </span>
+            ))}
           </div>
         ))}
       </Panel>
@@ -86,36 +85,38 @@ export function OrderWayPanels({ way }: { way: OrderWay }) {
         </Panel>
       )}
       <Panel title="What happened">
-        <Table.ScrollArea>
-          <Table.Root size="sm">
-            <Table.Header>
-              <Table.Row>
-                <Table.ColumnHeader>When</Table.ColumnHeader>
-                <Table.ColumnHeader>Covers</Table.ColumnHeader>
-                <Table.ColumnHeader>What</Table.ColumnHeader>
-                <Table.ColumnHeader>Where</Table.ColumnHeader>
-                <Table.ColumnHeader>Who</Table.ColumnHeader>
-              </Table.Row>
-            </Table.Header>
-            <Table.Body>
-              {way.events.map((event) => (
-                <Table.Row key={event.key}>
-                  <Table.Cell whiteSpace="nowrap">{format(new Date(event.at), 'EEE d MMM, HH:mm')}</Table.Cell>
-                  <Table.Cell>
-                    {event.kind} {numbersText(event.numbers)}
-                  </Table.Cell>
-                  <Table.Cell>
-                    {EVENT_WORDS[event.event] ?? event.event}
-                    {event.event === 'undo' && ` ${event.to}`}
-                    {event.note && <span className="block small muted">{event.note}</span>}
-                  </Table.Cell>
-                  <Table.Cell>{event.place}</Table.Cell>
-                  <Table.Cell>{event.person || '–'}</Table.Cell>
-                </Table.Row>
-              ))}
-            </Table.Body>
-          </Table.Root>
-        </Table.ScrollArea>
+        {way.events.length > 0 && (
+          <div className="sheet">
+            <table className="rows" aria-label="What happened">
+              <thead>
+                <tr>
+                  <th scope="col">When</th>
+                  <th scope="col">Covers</th>
+                  <th scope="col">What</th>
+                  <th scope="col">Where</th>
+                  <th scope="col">Who</th>
+                </tr>
+              </thead>
+              <tbody>
+                {way.events.map((event) => (
+                  <tr key={event.key}>
+                    <td className="nowrap">{format(new Date(event.at), 'EEE d MMM, HH:mm')}</td>
+                    <td>
+                      {event.kind} {numbersText(event.numbers)}
+                    </td>
+                    <td>
+                      {EVENT_WORDS[event.event] ?? event.event}
+                      {event.event === 'undo' && ` ${event.to}`}
+                      {event.note && <span className="block small muted">{event.note}</span>}
+                    </td>
+                    <td>{event.place}</td>
+                    <td>{event.person || '–'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        )}
         {way.events.length === 0 && <p className="muted">Nothing yet: its covers wait to be cut.</p>}
         {way.hasMore && <p className="muted">Older entries are in the archive.</p>}
       </Panel>
