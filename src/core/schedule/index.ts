@@ -6,6 +6,7 @@ export * from './estimate';
 export * from './minutes-log';
 export * from './hours';
 export * from './promise';
+export * from './helps';
 export * from './room-job';
 export * from './seam';
 export * from './line-work';

@@ -1,7 +1,5 @@
 import type { DayJob } from './day-job';
 import type { DayPlan, PlannedRun } from './day-plan';
-import { planDays } from './plan-days';
-import { DAY_MIN } from './wall-clock';
 
 /** When an order is ready by a plan. */
 export interface Ready {
@@ -95,62 +93,4 @@ export function whatHolds(job: DayJob, plan: DayPlan, runId: string): string {
   if (run.earliest !== null && run.earliest > job.from) return 'earliest';
   const isFull = plan.runs.some(({ place, parts }) => place === own.place && parts.at(-1)![1] === begins);
   return isFull && busy === undefined ? 'place' : 'now';
-}
-
-/** Something that could be done for a late order, tried on the whole room. */
-export interface Help {
-  sort: 'first' | 'hour' | 'anyone';
-  /** Whom it asks an hour more of. */
-  personId?: string;
-  /** Minutes of the clock that the order is late then, and how many others become late or later. */
-  late: number;
-  others: number;
-}
-
-/** Days on which somebody would stay an hour longer. */
-const LONGER_DAYS = 5;
-
-/** Ways to help a late order, each planned anew: it goes before all others; somebody stays an hour longer for a week; its locks are let go. The best first. */
-export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: number): Help[] {
-  const now = readyOf(job, plan);
-  const tried = (sort: Help['sort'], changed: DayJob, personId?: string): Help => {
-    const then = readyOf(changed, planDays(changed, { effort }));
-    return {
-      sort,
-      ...(personId !== undefined && { personId }),
-      late: then.find((one) => one.orderId === orderId)!.late,
-      others: laterThan(now, then).filter((one) => one.orderId !== orderId).length,
-    };
-  };
-  const own = job.runs.filter(({ order }) => order === orderId);
-  const ways = [
-    tried('first', { ...job, orders: job.orders.map((one) => (one.id === orderId ? { ...one, weight: 1000 } : one)) }),
-    ...job.people.map((person) =>
-      tried('hour', { ...job, people: job.people.map((one) => (one === person ? longer(one) : one)) }, person.id),
-    ),
-    ...(own.some(({ person }) => person !== null)
-      ? [
-          tried('anyone', {
-            ...job,
-            runs: job.runs.map((run) => (run.order === orderId ? { ...run, person: null } : run)),
-          }),
-        ]
-      : []),
-  ];
-  const before = now.find((one) => one.orderId === orderId)?.late ?? 0;
-  return ways.filter(({ late }) => late < before).sort((a, b) => a.late - b.late || a.others - b.others);
-}
-
-/** A person who stays an hour longer on their next days: the last window of each goes on. */
-function longer(person: DayJob['people'][number]): DayJob['people'][number] {
-  const days = [...new Set(person.windows.map(([begins]) => Math.floor(begins / DAY_MIN)))].slice(0, LONGER_DAYS);
-  return {
-    ...person,
-    windows: person.windows.map(([begins, ends], i): [number, number] => {
-      const day = Math.floor(begins / DAY_MIN);
-      const next = person.windows[i + 1];
-      const isLast = next === undefined || Math.floor(next[0] / DAY_MIN) !== day;
-      return days.includes(day) && isLast ? [begins, ends + 60] : [begins, ends];
-    }),
-  };
 }

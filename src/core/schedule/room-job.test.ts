@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { readDayJob } from './day-job';
 import { usualHours, USUAL_ROOM, weekdayOf, windowsOf } from './hours';
 import { planDays } from './plan-days';
-import { helpsFor, readyOf, whatHolds } from './promise';
+import { readyOf, whatHolds } from './promise';
 import { cutRunOf, roomJob, runIdOf, type OpenLine, type RoomWork } from './room-job';
 import { faultsOfPlan, openLine as line, sewing } from './testing';
 import { endOfDay, minuteOf, textOf } from './wall-clock';
@@ -98,7 +98,7 @@ describe('a promise', () => {
     expect([ready!.late, ready!.why]).toEqual([0, '']);
   });
 
-  test('that is late says by how much and what holds it; what would help is tried', () => {
+  test('that is late says by how much and what holds it', () => {
     const due = endOfDay('2026-12-02')!;
     const one = { people: [usualHours(1)] };
     const job = room(
@@ -114,15 +114,5 @@ describe('a promise', () => {
     const ready = readyOf(locked, plan).find(({ orderId }) => orderId === '1')!;
     expect(ready.late).toBeGreaterThan(0);
     expect(whatHolds(locked, plan, runIdOf(1, 'check'))).toBe(`run:${runIdOf(1, 'sew')}`);
-    const helps = helpsFor(locked, plan, '1', 0.01);
-    for (const { late } of helps) expect(late).toBeLessThan(ready.late);
-  });
-
-  test('somebody who stays longer makes a late order less late', () => {
-    const due = endOfDay('2026-12-02')!;
-    const job = room([line(1, { sewing: sewing(900), due })], { people: [usualHours(1)] });
-    const plan = planDays(job, { effort: 0.01 });
-    const helps = helpsFor(job, plan, '1', 0.01);
-    expect(helps[0]).toMatchObject({ sort: 'hour', personId: '1', others: 0 });
   });
 });

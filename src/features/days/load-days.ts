@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { asc, eq, inArray, sql } from 'drizzle-orm';
-import { isFrozen } from '@/core/batch';
+import { isFrozen, type BatchState } from '@/core/batch';
 import { NM } from '@/core/length';
 import {
   CUT_MINUTES,
@@ -46,6 +46,10 @@ export interface RunWords {
   /** Page on which it is done. */
   href: string;
   isLocked: boolean;
+  /** Covers that it is about; 0 for a batch. */
+  covers: number;
+  /** Cutting of a batch that still takes lines, or of a line that is in none. */
+  cuts?: 'open batch' | 'loose line';
   /** Why it is not begun before some day, beside what was put there by hand. */
   waitsFor: string;
 }
@@ -155,18 +159,22 @@ export async function loadDays(
     }
     lines.push(one.line);
     const { toCut, toSew, toCheck } = one.line;
-    for (const does of WORKS)
+    for (const does of WORKS) {
+      const covers = does === 'check' ? toCut + toSew + toCheck : toCut + toSew;
       words.push({
         id: runIdOf(row.id, does),
         does,
         orderId: order.id,
         orderNo: order.no,
         mark: order.mark,
-        what: `${does === 'check' ? toCut + toSew + toCheck : toCut + toSew} × ${one.kind}`,
+        what: `${covers} × ${one.kind}`,
+        covers,
+        ...(does === 'cut' && row.batch_id === null && { cuts: 'loose line' as const }),
         href: does === 'check' ? `/checking/${row.id}` : does === 'sew' ? '/sewing' : `/orders/${order.id}`,
         isLocked: locks.some(({ runId }) => runId === runIdOf(row.id, does)),
         waitsFor: does === 'cut' ? (one.line.notBefore?.why ?? '') : '',
       });
+    }
   }
   const job = roomJob({
     now: at,
@@ -177,7 +185,7 @@ export async function loadDays(
     batches,
     locks: locks.filter(({ personId }) => personId === null || team.some(({ id }) => id === personId)),
   });
-  for (const { batchId, name, notBefore } of batches) {
+  for (const { batchId, name, status, notBefore } of batches) {
     const run = job.runs.find(({ id }) => id === cutRunOf(batchId));
     const order = run && orderOf.get(Number(run.order));
     if (!order) continue;
@@ -188,6 +196,8 @@ export async function loadDays(
       orderNo: order.no,
       mark: order.mark,
       what: `“${name}”`,
+      covers: 0,
+      ...(!isFrozen({ status }) && { cuts: 'open batch' as const }),
       href: `/batches/${batchId}`,
       isLocked: locks.some(({ runId }) => runId === run.id),
       waitsFor: notBefore?.why ?? '',
@@ -265,12 +275,13 @@ function lineOf(
 
 interface LaidBatch extends OpenBatch {
   name: string;
+  status: BatchState;
 }
 
+type LaidWithNeeds = Omit<LaidBatch, 'notBefore'> & { needs: Map<string, number> };
+
 /** Batches that are laid or approved and not cut, with the minutes that their lays take and the cloth that is not reserved for them. */
-async function openBatches(
-  db: Reader,
-): Promise<{ batchId: number; name: string; minutes: number; needs: Map<string, number> }[]> {
+async function openBatches(db: Reader): Promise<LaidWithNeeds[]> {
   const { batches, lays } = schema;
   const rows = await db
     .select({
@@ -285,9 +296,9 @@ async function openBatches(
     .innerJoin(batches, eq(batches.id, lays.batchId))
     .where(sql`${lays.cutAt} IS NULL AND ${batches.status} IN ('laid', 'approved')`)
     .orderBy(asc(batches.id));
-  const found = new Map<number, { batchId: number; name: string; minutes: number; needs: Map<string, number> }>();
+  const found = new Map<number, LaidWithNeeds>();
   for (const { id, name, status, clothId, usedNm, stock } of rows) {
-    const one = found.get(id) ?? { batchId: id, name, minutes: 0, needs: new Map<string, number>() };
+    const one = found.get(id) ?? { batchId: id, name, status, minutes: 0, needs: new Map<string, number>() };
     one.minutes += CUT_MINUTES.lay + (CUT_MINUTES.metre * usedNm) / NM.m;
     // An approved lay has reserved what there was of it.
     one.needs.set(

@@ -9,6 +9,7 @@ import {
   type DayPlan,
   type Help,
   type Ready,
+  type RunFacts,
   type RunLock,
 } from '@/core/schedule';
 
@@ -48,10 +49,10 @@ const work = {
     const { ready } = tried(withLock(room, lock));
     return { later: laterThan(base.ready, ready), sooner: laterThan(ready, base.ready).map(({ orderId }) => orderId) };
   },
-  helps: (orderId: string): Help[] => {
+  helps: (orderId: string, facts: RunFacts): Help[] => {
     if (!room) return [];
     base ??= tried(room);
-    return helpsFor(room, base.plan, orderId, TRIED);
+    return helpsFor(room, base.plan, orderId, TRIED, facts);
   },
 };
 

@@ -2,7 +2,7 @@
 
 import { Button } from '@chakra-ui/react';
 import { useState } from 'react';
-import { WORK_LABELS, type Help, type Ready } from '@/core/schedule';
+import { WORK_LABELS, type Help, type Ready, type RunFacts } from '@/core/schedule';
 import { OrderMark } from '@/ui/order-mark';
 import { Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
@@ -13,7 +13,7 @@ interface PromisesProps {
   ready: readonly Ready[];
   view: DaysView;
   runs: ReadonlyMap<string, RunWords>;
-  helps: (orderId: string) => Promise<Help[]>;
+  helps: (orderId: string, facts: RunFacts) => Promise<Help[]>;
 }
 
 /** When each order is ready, those that become late first, each with what holds it and what would help. */
@@ -24,7 +24,7 @@ export function PromisesPanel({ ready, view, runs, helps }: PromisesProps) {
   const ask = async (orderId: string) => {
     setAsked(orderId);
     try {
-      setFound({ orderId, helps: await helps(orderId) });
+      setFound({ orderId, helps: await helps(orderId, factsOf(view.runs)) });
     } catch {
       toaster.create({ title: 'What would help was not found out; ask once more.', type: 'error' });
     } finally {
@@ -51,9 +51,9 @@ export function PromisesPanel({ ready, view, runs, helps }: PromisesProps) {
                 <span className="block">
                   {found.helps.length === 0
                     ? 'Nothing that was tried would help: promise another day, or have somebody in.'
-                    : found.helps.map((help, i) => (
+                    : found.helps.filter(shown).map((help, i) => (
                         <span key={i} className="block">
-                          {helpText(help, nameOf(help.personId))}
+                          {helpText(help, nameOf(help.personId), runs)}
                         </span>
                       ))}
                 </span>
@@ -82,13 +82,35 @@ function whyText(why: string, runs: ReadonlyMap<string, RunWords>): string {
   return 'Its last run is begun as soon as somebody is there.';
 }
 
-function helpText({ sort, late, others }: Help, name: string): string {
-  const what =
-    sort === 'first'
-      ? 'Before all others'
-      : sort === 'hour'
-        ? `${name} an hour longer on the next five days`
-        : 'Done by whoever is free, not as it was locked';
+/** Things about the runs of a room that what would help is tried with. */
+const factsOf = (runs: readonly RunWords[]): RunFacts => ({
+  covers: new Map(runs.map(({ id, covers }) => [id, covers])),
+  openCuts: runs.filter(({ cuts }) => cuts === 'open batch').map(({ id }) => id),
+  looseCuts: runs.filter(({ cuts }) => cuts === 'loose line').map(({ id }) => id),
+});
+
+/** Helps that are shown, the best first; two deliveries beside them. */
+const MOST_HELPS = 6;
+const shown = ({ sort }: Help, i: number): boolean => i < MOST_HELPS || sort === 'part';
+
+const HELP_TEXTS: Record<Help['sort'], (help: { name: string; run: string; withRun: string }) => string> = {
+  first: () => 'Before all others',
+  hour: ({ name }) => `${name} an hour longer on the next five days`,
+  anyone: () => 'Done by whoever is free, not as it was locked',
+  move: ({ name, run }) => `${name} sews ${run}`,
+  share: ({ run }) => `Two people sew ${run}, half of the covers each`,
+  earlier: ({ run }) => `${run} cut before everything else`,
+  join: ({ run, withRun }) => `${run} put into ${withRun} and cut with it`,
+  part: () => '',
+};
+
+function helpText(
+  { sort, late, others, runId = '', withRun = '', inTime }: Help,
+  name: string,
+  runs: ReadonlyMap<string, RunWords>,
+): string {
+  if (inTime) return `In two deliveries: ${inTime[0]} of ${inTime[1]} covers in time, the rest ${lateText(late)} late.`;
+  const what = HELP_TEXTS[sort]({ name, run: runs.get(runId)?.what ?? '', withRun: runs.get(withRun)?.what ?? '' });
   const then = late === 0 ? 'in time' : `${lateText(late)} late`;
   return `${what}: ${then}${others > 0 ? `, and ${others} other ${others === 1 ? 'order' : 'orders'} later` : ', nobody else later'}.`;
 }

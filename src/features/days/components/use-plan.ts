@@ -1,7 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { DayJob, DayPlan, Help, Ready, RunLock } from '@/core/schedule';
+import type { DayJob, DayPlan, Help, Ready, RunFacts, RunLock } from '@/core/schedule';
 import { pageWorker, whyBroken, type PageWorker } from '@/ui/page-worker';
 import type { DaysWork, Moved } from './days.worker';
 
@@ -48,7 +48,8 @@ export function usePlan(job: DayJob) {
     return none;
   }, []);
   const helps = useCallback(
-    (orderId: string): Promise<Help[]> => ask((own) => own.ask((work) => work.helps(orderId)), []),
+    (orderId: string, facts: RunFacts): Promise<Help[]> =>
+      ask((own) => own.ask((work) => work.helps(orderId, facts)), []),
     [ask],
   );
   const moved = useCallback(
