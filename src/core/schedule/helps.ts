@@ -33,6 +33,8 @@ export interface RunFacts {
 const LONGER_DAYS = 5;
 /** Others to whom a run would be given, and batches with which a line would be cut: so many are tried. */
 const MOST_TRIED = 5;
+/** Minutes of the clock that a way wins at least; what is less is the search's own scatter. */
+const LEAST = 60;
 /** An order of the trial alone: what belongs to it goes before everything. */
 const AHEAD = ' ahead';
 const AHEAD_WEIGHT = 1000;
@@ -44,6 +46,7 @@ const AHEAD_WEIGHT = 1000;
 export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: number, facts: RunFacts): Help[] {
   const now = readyOf(job, plan);
   const before = now.find((one) => one.orderId === orderId)?.late ?? 0;
+  if (before === 0) return [];
   const tried = (changed: DayJob, help: Omit<Help, 'late' | 'others'>): Help => {
     const then = readyOf(changed, planDays(changed, { effort }));
     const own = then.find((one) => one.orderId === orderId)!;
@@ -97,9 +100,11 @@ export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: nu
   ];
   const inTime = readyInTime(job, plan, orderId, facts.covers);
   return [
-    ...tries.filter(({ late }) => late < before).sort((a, b) => a.late - b.late || a.others - b.others),
+    ...tries
+      .filter(({ late }) => before - late >= Math.min(LEAST, before))
+      .sort((a, b) => a.late - b.late || a.others - b.others),
     // The rest of it stays as late as it is.
-    ...(before > 0 && inTime ? [{ sort: 'part' as const, inTime, late: before, others: 0 }] : []),
+    ...(inTime ? [{ sort: 'part' as const, inTime, late: before, others: 0 }] : []),
   ];
 }
 

@@ -2,7 +2,7 @@
 
 import { Button } from '@chakra-ui/react';
 import { useState } from 'react';
-import { WORK_LABELS, type Help, type Ready, type RunFacts } from '@/core/schedule';
+import { endOfDay, textOf, WORK_LABELS, type Help, type Ready, type RunFacts } from '@/core/schedule';
 import { OrderMark } from '@/ui/order-mark';
 import { Panel } from '@/ui/page';
 import { toaster } from '@/ui/toaster';
@@ -41,7 +41,9 @@ export function PromisesPanel({ ready, view, runs, helps }: PromisesProps) {
           <div key={orderId} className="run-row" data-late={late > 0 || undefined}>
             <span>
               <OrderMark mark={order.mark} /> <strong>{order.no}</strong> {order.customer},{' '}
-              {ends === null ? 'not planned' : `ready by ${dayName(ends)}; four times of five by ${dayName(safe!)}`}
+              {ends === null
+                ? 'not planned'
+                : `ready by ${dayName(ends)} at ${textOf(ends).slice(11)}; four times of five by ${dayName(safe!)}`}
               {view.waiting.some(({ orderNo }) => orderNo === order.no) && ', without what is held'}
               <span className={late > 0 ? 'recut-warn block' : 'muted block'}>
                 promised for {dayName(Date.parse(`${order.due}T00:00:00Z`) / 60_000)}
@@ -53,7 +55,7 @@ export function PromisesPanel({ ready, view, runs, helps }: PromisesProps) {
                     ? 'Nothing that was tried would help: promise another day, or have somebody in.'
                     : found.helps.filter(shown).map((help, i) => (
                         <span key={i} className="block">
-                          {helpText(help, nameOf(help.personId), runs)}
+                          {helpText(help, { name: nameOf(help.personId), due: endOfDay(order.due)!, runs })}
                         </span>
                       ))}
                 </span>
@@ -106,11 +108,11 @@ const HELP_TEXTS: Record<Help['sort'], (help: { name: string; run: string; withR
 
 function helpText(
   { sort, late, others, runId = '', withRun = '', inTime }: Help,
-  name: string,
-  runs: ReadonlyMap<string, RunWords>,
+  { name, due, runs }: { name: string; due: number; runs: ReadonlyMap<string, RunWords> },
 ): string {
   if (inTime) return `In two deliveries: ${inTime[0]} of ${inTime[1]} covers in time, the rest ${lateText(late)} late.`;
   const what = HELP_TEXTS[sort]({ name, run: runs.get(runId)?.what ?? '', withRun: runs.get(withRun)?.what ?? '' });
-  const then = late === 0 ? 'in time' : `${lateText(late)} late`;
+  const ends = due + late;
+  const then = late === 0 ? 'in time' : `ready on ${dayName(ends)} at ${textOf(ends).slice(11)}`;
   return `${what}: ${then}${others > 0 ? `, and ${others} other ${others === 1 ? 'order' : 'orders'} later` : ', nobody else later'}.`;
 }
