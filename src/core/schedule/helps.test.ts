@@ -1,26 +1,16 @@
-// What would help a late order: each way is planned anew, and what it says holds when it is done.
+// Ways to help a late order: each is planned anew, and what it says holds when it is done.
 import { describe, expect, test } from 'vitest';
 import { helpsFor, type Help, type RunFacts } from './helps';
-import { usualHours, USUAL_ROOM } from './hours';
+import { usualHours } from './hours';
 import { planDays } from './plan-days';
 import { readyOf } from './promise';
-import { cutRunOf, roomJob, runIdOf, withLock, type OpenLine, type RoomWork } from './room-job';
-import { openLine as line, sewing } from './testing';
+import { cutRunOf, runIdOf, withLock, type OpenLine, type RoomWork } from './room-job';
+import { openLine as line, roomOfTwo, sewing } from './testing';
 import { endOfDay, minuteOf } from './wall-clock';
 
 const EFFORT = 0.01;
 const NO_FACTS: RunFacts = { covers: new Map(), openCuts: [], looseCuts: [] };
-const room = (lines: OpenLine[], rest: Partial<RoomWork> = {}) =>
-  roomJob({
-    now: minuteOf('2026-12-02T08:00')!,
-    days: 28,
-    hours: { ...USUAL_ROOM, sharePercent: 100 },
-    people: [usualHours(1), usualHours(2)],
-    lines,
-    batches: [],
-    locks: [],
-    ...rest,
-  });
+const room = (lines: OpenLine[], rest: Partial<RoomWork> = {}) => roomOfTwo(minuteOf('2026-12-02T08:00')!, lines, rest);
 const helpsOf = (job: ReturnType<typeof room>, facts: Partial<RunFacts> = {}): Help[] =>
   helpsFor(job, planDays(job, { effort: EFFORT }), '1', EFFORT, { ...NO_FACTS, ...facts });
 const lateOf = (job: ReturnType<typeof room>): number =>
@@ -43,11 +33,7 @@ describe('a late order', () => {
     const lock = { notBefore: null, personId: 1 };
     const job = [1, 2].reduce((one, id) => withLock(one, { ...lock, runId: runIdOf(id, 'sew') }), {
       ...free,
-      orders: free.orders.map((one) => ({
-        ...one,
-        weight: one.id === '1' ? 0.001 : 1,
-        due: one.id === '1' ? today : today,
-      })),
+      orders: free.orders.map((one) => ({ ...one, weight: one.id === '1' ? 0.001 : 1, due: today })),
     });
     expect(lateOf(job)).toBeGreaterThan(0);
     const helps = helpsOf(job);

@@ -1,5 +1,6 @@
 import type { DayJob, DayRun } from './day-job';
 import type { DayPlan } from './day-plan';
+import { FIRST } from './offer';
 import { planDays } from './plan-days';
 import { endOf, laterThan, readyOf } from './promise';
 import { DAY_MIN } from './wall-clock';
@@ -37,7 +38,6 @@ const MOST_TRIED = 5;
 const LEAST = 60;
 /** An order of the trial alone: what belongs to it goes before everything. */
 const AHEAD = ' ahead';
-const AHEAD_WEIGHT = 1000;
 
 /**
  * Ways to help a late order, each planned anew: it goes before all others; its batch is cut first; a line is cut with a batch; its longest run goes to
@@ -62,7 +62,7 @@ export function helpsFor(job: DayJob, plan: DayPlan, orderId: string, effort: nu
   const sewn = own.filter(({ does }) => does === 'sew').sort((a, b) => b.minutes - a.minutes)[0];
   const tries: Help[] = [
     tried(
-      { ...job, orders: job.orders.map((one) => (one.id === orderId ? { ...one, weight: AHEAD_WEIGHT } : one)) },
+      { ...job, orders: job.orders.map((one) => (one.id === orderId ? { ...one, weight: FIRST } : one)) },
       { sort: 'first' },
     ),
     ...cuts.map((cut) => tried(ahead(job, cut.id), { sort: 'earlier', runId: cut.id })),
@@ -118,7 +118,7 @@ function cutsOf(job: DayJob, own: readonly DayRun[]): DayRun[] {
 const ahead = (job: DayJob, id: string): DayJob => ({
   ...job,
   runs: job.runs.map((run) => (run.id === id ? { ...run, order: AHEAD } : run)),
-  orders: [...job.orders, { id: AHEAD, due: job.from, weight: AHEAD_WEIGHT }],
+  orders: [...job.orders, { id: AHEAD, due: job.from, weight: FIRST }],
 });
 
 /** Those runs that end first by a plan. */

@@ -46,7 +46,7 @@ export interface Offer {
 /** The id of the order that is asked about. */
 export const ASKED = 'asked';
 /** An order that goes before all others weighs so much. */
-const FIRST = 1000;
+export const FIRST = 1000;
 
 export function planRoom(job: DayJob, effort: number): PlannedRoom {
   const plan = planDays(job, { effort });

@@ -4,22 +4,12 @@ import { readDayJob } from './day-job';
 import { usualHours, USUAL_ROOM, weekdayOf, windowsOf } from './hours';
 import { planDays } from './plan-days';
 import { readyOf, whatHolds } from './promise';
-import { cutRunOf, roomJob, runIdOf, type OpenLine, type RoomWork } from './room-job';
-import { faultsOfPlan, openLine as line, sewing } from './testing';
+import { cutRunOf, runIdOf, type OpenLine, type RoomWork } from './room-job';
+import { faultsOfPlan, openLine as line, roomOfTwo, sewing } from './testing';
 import { endOfDay, minuteOf, textOf } from './wall-clock';
 
 const NOW = minuteOf('2026-12-02T10:00')!;
-const room = (lines: OpenLine[], rest: Partial<RoomWork> = {}) =>
-  roomJob({
-    now: NOW,
-    days: 28,
-    hours: { ...USUAL_ROOM, sharePercent: 100 },
-    people: [usualHours(1), usualHours(2)],
-    lines,
-    batches: [],
-    locks: [],
-    ...rest,
-  });
+const room = (lines: OpenLine[], rest: Partial<RoomWork> = {}) => roomOfTwo(NOW, lines, rest);
 
 describe('hours', () => {
   test('go over the working days with their break, and leave days off out', () => {

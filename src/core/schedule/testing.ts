@@ -1,7 +1,8 @@
 import type { DayJob } from './day-job';
 import type { DayPlan } from './day-plan';
 import type { Estimate } from './estimate';
-import type { OpenLine } from './room-job';
+import { usualHours, USUAL_ROOM } from './hours';
+import { roomJob, type OpenLine, type RoomWork } from './room-job';
 import { endOfDay } from './wall-clock';
 
 // For tests: a judge of day plans that shares no code with what makes them.
@@ -103,3 +104,16 @@ export const openLine = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine
   dries: 0,
   ...rest,
 });
+
+/** A room at a minute, with two people who do everything and give the whole day to covers. */
+export const roomOfTwo = (now: number, lines: readonly OpenLine[], rest: Partial<RoomWork> = {}): DayJob =>
+  roomJob({
+    now,
+    days: 28,
+    hours: { ...USUAL_ROOM, sharePercent: 100 },
+    people: [usualHours(1), usualHours(2)],
+    lines,
+    batches: [],
+    locks: [],
+    ...rest,
+  });
