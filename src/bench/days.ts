@@ -26,6 +26,7 @@ export function roomOf(covers: number, people: number): DayJob {
     cutMinutes: 20 + (i % 30),
     held: '',
     notBefore: null,
+    sewNotBefore: null,
     dries: 0,
   }));
   return roomJob({

@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm';
 import ICAL from 'ical.js';
 import { beforeEach, describe, expect, test } from 'vitest';
 import { NM } from '@/core/length';
-import { minuteOf, planDays, runIdOf, USUAL_ROOM, usualHours } from '@/core/schedule';
+import { minuteOf, planDays, runIdOf, USUAL_ROOM, usualHours, type WorkSort } from '@/core/schedule';
 import { schema } from '@/db';
 import { saveCloth } from '@/features/cloth/actions';
 import { EMPTY_CLOTH } from '@/features/cloth/form';
@@ -15,6 +15,8 @@ import { learnFromRuns } from '@/features/days/minutes-log';
 import { loadMinutes } from '@/features/days/minutes-view';
 import { getDays, getRoomToAsk } from '@/features/days/queries';
 import { figure } from '@/features/figures/queries';
+import { saveMaterial } from '@/features/materials/actions';
+import { EMPTY_MATERIAL } from '@/features/materials/form';
 import { makeQuote } from '@/features/money/make-quote';
 import { stepQuote } from '@/features/money/actions';
 import { saveOrder } from '@/features/orders/actions';
@@ -34,6 +36,26 @@ import { receipt } from '../support/stock';
 import { A_MOMENT, db, faultsOf, inWorkroom, value } from '../support/workroom';
 
 // The plan of the days from what the database holds: hours, locks, covers that move on, minutes that were sewn.
+
+const CORD = {
+  ...EMPTY_MATERIAL,
+  name: 'Piping cord',
+  sort: 'cord' as const,
+  countedBy: 'length' as const,
+  price: '0.40',
+  pricePer: 'm' as const,
+  usualFor: ['piping cord', 'cord'],
+};
+
+const piped = (cloth: number, qty: string) =>
+  lineForm(cloth, {
+    kind: 'boxed-cushion',
+    qty,
+    fit: 'true',
+    typed: { length: '23', width: '19', thickness: '2 1/2' },
+    choices: { piping: 'both' },
+    cloth: { face: String(cloth) },
+  });
 
 let order: number;
 let lines: number[];
@@ -171,6 +193,42 @@ describe('the days', () => {
     value(await receive(receipt(other, { length: '3 yd' })));
     expect((await shoppingList()).onItsWay).toEqual([]);
     expect(await earliest()).toBeNull();
+  });
+
+  test('sew nothing before its notions are there: bought, on their way, or on the shelf', async () => {
+    const cord = value(await saveMaterial(CORD, null)).id;
+    const cloth = (await db.select().from(schema.cloths).where(eq(schema.cloths.name, 'Plain drill')))[0]!.id;
+    const waits = await savedOrder([piped(cloth, '2')]);
+    const [line] = await linesOf(waits);
+    const run = async (does: WorkSort) => {
+      const { job, runs } = await getDays();
+      const id = runIdOf(line!, does);
+      return [job.runs.find((one) => one.id === id)!.earliest, runs.find((one) => one.id === id)!.waitsFor];
+    };
+    const delivery = (length: string) =>
+      receive({ ...receipt(0), what: `material ${cord}`, width: '', selvageLeft: '', selvageRight: '', length });
+    expect(await run('sew'), 'a notion that the workroom does not count').toEqual([null, '']);
+    const day = format(new Date(Date.now() + 3 * 86_400_000), 'yyyy-MM-dd');
+    value(await awaitGoods(`material ${cord}`, 12 * NM.yd, day, ''));
+    expect(await run('sew')).toEqual([minuteOf(`${day}T12:00`), 'Piping cord is on its way']);
+    expect(await run('cut')).toEqual([null, '']);
+    // Asked about, the order waits for the same; what is left of the cord is left for it.
+    const { asked, notions } = await getRoomToAsk(waits);
+    expect(asked[0]!.sewNotBefore).toEqual({ at: minuteOf(`${day}T12:00`), why: 'Piping cord is on its way' });
+    expect(notions.find(({ id }) => id === cord)!.free).toBe(0);
+    value(await delivery('1 yd'));
+    const from = (await getDays()).job.from;
+    expect(await run('sew'), 'a yard is not enough for two; the rest of the delivery is on its way').toEqual([
+      minuteOf(`${day}T12:00`),
+      'Piping cord is on its way',
+    ]);
+    value(await delivery('11 yd'));
+    expect(await run('sew')).toEqual([null, '']);
+    // Another eleven covers want more than is there, and nothing is on its way.
+    const later = await savedOrder([piped(cloth, '11')]);
+    const [next] = await linesOf(later);
+    const sewn = (await getDays()).job.runs.find(({ id }) => id === runIdOf(next!, 'sew'))!;
+    expect(sewn.earliest).toBe(from + USUAL_ROOM.clothDays * 1440);
   });
 
   test('keep every promise: with the order, for another day, and as it goes out with a quote', async () => {

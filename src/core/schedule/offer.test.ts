@@ -3,8 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { inches } from '../length';
 import { usualHours, USUAL_ROOM } from './hours';
 import { ASKED, offerFor, planRoom } from './offer';
-import { roomJob, type OpenLine } from './room-job';
-import { roughNeeds, takeCloth, type ShelfCloth } from './shelf';
+import { roomJob, runIdOf, waitsOfLines, type OpenLine } from './room-job';
+import { roughNeeds, takeCloth, takeNotions, type ShelfCloth, type ShelfNotion } from './shelf';
 import { openLine, sewing } from './testing';
 import { DAY_MIN, endOfDay, minuteOf, textOf } from './wall-clock';
 
@@ -131,5 +131,52 @@ describe('cloth', () => {
       at: NOW + DAY_MIN,
       why: 'Drill is washed first',
     });
+  });
+});
+
+describe('notions', () => {
+  const zip = (id: number, length: number, rest: Partial<ShelfNotion> = {}): ShelfNotion => ({
+    id,
+    name: `Zip ${length}`,
+    sort: 'zip',
+    countedBy: 'piece',
+    lengthNm: inches(length),
+    widthNm: null,
+    usualFor: ['zip'],
+    free: 3,
+    comes: null,
+    ...rest,
+  });
+  const shelfOf = (...all: ShelfNotion[]) => new Map(all.map((one) => [one.id, one]));
+  const zips = (qty: number, length: number) => [{ name: 'zip', qty, length: inches(length) }];
+
+  test('are taken by the first, and the next waits for their delivery, or as long as buying takes', () => {
+    const shelf = shelfOf(zip(1, 16), zip(2, 20, { free: 0, comes: NOW + 600 }));
+    expect(takeNotions(shelf, zips(2, 14), NOW, 7)).toBeNull();
+    expect(takeNotions(shelf, zips(2, 14), NOW, 7)).toEqual({ at: NOW + 7 * DAY_MIN, why: 'Zip 16 has to be bought' });
+    expect(takeNotions(shelf, zips(1, 18), NOW, 7)).toEqual({ at: NOW + 600, why: 'Zip 20 is on its way' });
+    expect(shelf.get(1)!.free, 'what is short is still wanted').toBe(-1);
+    const overdue = shelfOf(zip(2, 20, { free: 0, comes: NOW - 600 }));
+    expect(takeNotions(overdue, zips(1, 18), NOW, 7), 'what should have come is taken as coming now').toBeNull();
+  });
+
+  test('that the workroom does not count, or does not know, hold nothing', () => {
+    const shelf = shelfOf(zip(1, 16, { free: null }), zip(2, 20));
+    expect(takeNotions(shelf, zips(9, 16), NOW, 7), 'the next longer one is not taken in its place').toBeNull();
+    expect(takeNotions(shelf, zips(9, 30), NOW, 7)).toBeNull();
+    expect(takeNotions(shelf, [{ name: 'snaps', qty: 4 }], NOW, 7)).toBeNull();
+    expect(shelf.get(2)!.free).toBe(3);
+  });
+
+  test('hold the sewing of a line, not its cutting', () => {
+    const short = { at: minuteOf('2026-12-08T12:00')!, why: 'Zip 20 is on its way' };
+    const asked = line(-1, { orderId: 0, toCut: 2, toSew: 0, sewNotBefore: short });
+    const runs = ask([], [asked]).runs;
+    expect(runs.map(({ does, begins, holds }) => [does, at(begins), holds])).toEqual([
+      ['cut', '2026-12-02T10:00', 'now'],
+      ['sew', '2026-12-08T12:45', 'earliest'],
+      ['check', expect.anything(), expect.stringContaining('run')],
+    ]);
+    expect([...waitsOfLines([asked, line(3)])]).toEqual([[runIdOf(asked.lineId, 'sew'), 'Zip 20 is on its way']]);
   });
 });

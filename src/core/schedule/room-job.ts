@@ -24,6 +24,8 @@ export interface OpenLine {
   held: string;
   /** Nothing of it is cut before this. */
   notBefore: NotBefore | null;
+  /** Nothing of it is sewn before this. */
+  sewNotBefore: NotBefore | null;
   /** Minutes of the clock that what was glued needs before it is checked. */
   dries: number;
 }
@@ -60,6 +62,15 @@ const CUT_SETUP = 10;
 
 export const cutRunOf = (batchId: number): string => `batch-${batchId}-cut`;
 export const runIdOf = (lineId: number, work: WorkSort): string => `line-${lineId}-${work}`;
+
+/** Reasons for which runs of lines are not begun before some day, by the run's id. */
+export const waitsOfLines = (lines: readonly OpenLine[]): Map<string, string> =>
+  new Map(
+    lines.flatMap(({ lineId, notBefore, sewNotBefore }) => [
+      ...(notBefore ? [[runIdOf(lineId, 'cut'), notBefore.why] as const] : []),
+      ...(sewNotBefore ? [[runIdOf(lineId, 'sew'), sewNotBefore.why] as const] : []),
+    ]),
+  );
 
 /** Makes runs of the day job; minutes are lengthened by what else the day goes to. */
 const runMaker =
@@ -105,7 +116,7 @@ function runsOfLine(line: OpenLine, make: ReturnType<typeof runMaker>, cutBefore
   if (toSew > 0) {
     const id = runIdOf(line.lineId, 'sew');
     const setup = Math.round(line.sewing.setup);
-    runs.push(make(id, order, 'sew', line.sewing.minutes, null, { setup, setting: line.setting, after }));
+    runs.push(make(id, order, 'sew', line.sewing.minutes, line.sewNotBefore, { setup, setting: line.setting, after }));
     after = [id];
   }
   const toCheck = toSew + line.toCheck;

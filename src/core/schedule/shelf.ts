@@ -1,6 +1,7 @@
 import type { CutPiece } from '../cutlist';
 import { usableWidth, type Cloth } from '../cloth';
 import type { Nm } from '../length';
+import { bindNotion, type NotionNeed, type NotionStock } from '../stock';
 import { DAY_MIN } from './wall-clock';
 
 /** A cloth as the plan knows it. */
@@ -15,7 +16,15 @@ export interface ShelfCloth {
   isWashed: boolean;
 }
 
-/** A time before which nothing is cut, and the reason. */
+/** A notion as the plan knows it. */
+export interface ShelfNotion extends NotionStock {
+  /** Nanometres of what is counted by its length, else pieces; null: the workroom does not count it. */
+  free: number | null;
+  /** The minute at which a delivery that is on its way is there; null: none is. */
+  comes: number | null;
+}
+
+/** A time before which a step is not begun, and the reason. */
 export interface NotBefore {
   at: number;
   why: string;
@@ -54,19 +63,48 @@ export function takeCloth(
   for (const [id, length] of needs) {
     const cloth = shelf.get(id);
     if (!cloth) continue;
-    const isShort = cloth.free < length;
+    const short = cloth.free < length ? whenShort(cloth, now, usualDays) : null;
     shelf.set(id, { ...cloth, free: cloth.free - length });
-    const there = isShort ? Math.max(now, cloth.comes ?? now + usualDays * DAY_MIN) : now;
-    const at = there + (cloth.isWashed ? WASH : 0);
-    const why = !isShort
-      ? `${cloth.name} is washed first`
-      : cloth.comes === null
-        ? `${cloth.name} has to be bought`
-        : `${cloth.name} is on its way`;
-    if (at > now && (latest === null || at > latest.at)) latest = { at, why };
+    const at = (short?.at ?? now) + (cloth.isWashed ? WASH : 0);
+    latest = later(latest, { at, why: short?.why ?? `${cloth.name} is washed first` }, now);
   }
   return latest;
 }
+
+/**
+ * Takes the notions of a line off what is free, and says before when it can't be sewn for want of them, as `takeCloth` does for cutting. A notion
+ * that the workroom does not count holds nothing.
+ */
+export function takeNotions(
+  shelf: Map<number, ShelfNotion>,
+  needs: readonly NotionNeed[],
+  now: number,
+  usualDays: number,
+): NotBefore | null {
+  let latest: NotBefore | null = null;
+  const stock = [...shelf.values()];
+  for (const need of needs) {
+    const { material, quantity } = bindNotion(need, stock);
+    const notion = material && shelf.get(material.id);
+    if (!notion || notion.free === null) continue;
+    shelf.set(notion.id, { ...notion, free: notion.free - quantity });
+    if (notion.free < quantity) latest = later(latest, whenShort(notion, now, usualDays), now);
+  }
+  return latest;
+}
+
+/** The time at which what is short is there: with its delivery, or, where none is on its way, after the days that buying usually takes. */
+const whenShort = (
+  { name, comes }: { name: string; comes: number | null },
+  now: number,
+  usualDays: number,
+): NotBefore =>
+  comes === null
+    ? { at: now + usualDays * DAY_MIN, why: `${name} has to be bought` }
+    : { at: Math.max(now, comes), why: `${name} is on its way` };
+
+const later = (latest: NotBefore | null, next: NotBefore, now: number): NotBefore | null =>
+  next.at > now && (latest === null || next.at > latest.at) ? next : latest;
 
 /** A cloth of the shelf for the plan. */
 export const shelfCloth = (cloth: Cloth & { name: string }, free: Nm, comes: number | null): ShelfCloth => ({

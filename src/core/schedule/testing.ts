@@ -101,6 +101,7 @@ export const openLine = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine
   cutMinutes: 30,
   held: '',
   notBefore: null,
+  sewNotBefore: null,
   dries: 0,
   ...rest,
 });

@@ -21,6 +21,7 @@ const line = (lineId: number, rest: Partial<OpenLine> = {}): OpenLine => ({
   cutMinutes: 30,
   held: '',
   notBefore: null,
+  sewNotBefore: null,
   dries: 0,
   ...rest,
 });

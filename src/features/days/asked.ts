@@ -1,4 +1,4 @@
-import type { DayJob, ListedKind, LoggedCase, OpenLine, ShelfCloth, WorkSort } from '@/core/schedule';
+import type { DayJob, ListedKind, LoggedCase, OpenLine, ShelfCloth, ShelfNotion, WorkSort } from '@/core/schedule';
 
 /** Words for a run of the plan, as an answer names it. */
 interface NamedRun {
@@ -20,6 +20,8 @@ export interface RoomToAsk {
   log: { list: ListedKind[]; cases: LoggedCase[] };
   /** Cloths by id, with what is left of each once all open orders are cut. */
   shelf: [string, ShelfCloth][];
+  /** Notions of the catalogue, with what is left of each once all open orders are sewn. */
+  notions: ShelfNotion[];
   /** Lines of the order itself as they stand in the room, where it is stored already. */
   asked: OpenLine[];
 }

@@ -9,7 +9,7 @@ const EFFORT = 0.1;
 
 /** The plan as an iCalendar file (RFC 5545): the whole room's, of one person, or of one order. Times are the workroom's own, without a zone. */
 export async function planCalendar({ personId, orderId }: { personId?: number; orderId?: number }): Promise<string> {
-  const view = await loadDays(database());
+  const { view } = await loadDays(database());
   const plan = planDays(view.job, { effort: EFFORT });
   const words = new Map(view.runs.map((run) => [run.id, run]));
   const people = new Map(view.people.map((one) => [String(one.id), one]));

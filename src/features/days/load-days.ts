@@ -1,6 +1,6 @@
 import { format } from 'date-fns';
 import { asc, eq, inArray, sql } from 'drizzle-orm';
-import { isFrozen, type BatchState } from '@/core/batch';
+import { isCut, isFrozen, type BatchState } from '@/core/batch';
 import { NM } from '@/core/length';
 import {
   CUT_MINUTES,
@@ -15,7 +15,9 @@ import {
   runIdOf,
   settingOf,
   takeCloth,
+  takeNotions,
   usualHours,
+  waitsOfLines,
   WORKS,
   type DayJob,
   type MinutesModel,
@@ -25,6 +27,7 @@ import {
   type RoomHours,
   type RunLock,
   type ShelfCloth,
+  type ShelfNotion,
   type WorkSort,
 } from '@/core/schedule';
 import { schema, type Reader } from '@/db';
@@ -33,7 +36,7 @@ import { loadHours } from '@/records/hours';
 import { loadLocks } from './hours';
 import { countedCases, loadSewingLog, type SewingLog } from './minutes-log';
 import { loadKeptPlans, type KeptPlans } from './plan-of-day';
-import { loadShelf } from './shelf';
+import { loadNotionShelf, loadShelf } from './shelf';
 
 /** Words for a run of the plan. */
 export interface RunWords {
@@ -67,11 +70,14 @@ export interface DaysView {
   waiting: { orderNo: number; what: string; why: string }[];
 }
 
-/** Beside the view: what an answer to “when can she have it” rests on. */
-interface ForAsking {
+/** The view, and beside it what an answer to “when can she have it” rests on. */
+interface LoadedDays {
+  view: DaysView;
   log: SewingLog;
   /** Rests of the cloths once all open orders are cut, by id. */
   shelf: [string, ShelfCloth][];
+  /** Rests of the notions, likewise. */
+  notions: ShelfNotion[];
   /** Lines of the order that is left out of the job, as the plan needs them. */
   asked: OpenLine[];
 }
@@ -101,7 +107,7 @@ type LineRow = {
 export async function loadDays(
   db: Reader,
   { now = new Date(), without }: { now?: Date; without?: number | undefined } = {},
-): Promise<DaysView & ForAsking> {
+): Promise<LoadedDays> {
   const { people: staff, orders, customers } = schema;
   const at = minuteOf(format(now, "yyyy-MM-dd'T'HH:mm"))!;
   const rows = await openRows(db);
@@ -110,6 +116,7 @@ export async function loadDays(
   const log = await loadSewingLog(db);
   const learned = learnMinutes(countedCases(log));
   const shelf = await loadShelf(db);
+  const notions = await loadNotionShelf(db);
   const [hours, locks, team, named, laid] = [
     await loadHours(db),
     await loadLocks(db),
@@ -132,22 +139,30 @@ export async function loadDays(
   const asked: OpenLine[] = [];
   const notBeforeOf = (cloths: ReadonlyMap<string, number>, from = shelf): NotBefore | null =>
     takeCloth(from, cloths, at, hours.clothDays);
-  // The order that is left out takes its cloth off a copy: whoever asks about it takes that off again.
-  let ownShelf: typeof shelf | null = null;
+  // The order that is left out takes what it needs off a copy: whoever asks about it takes that off again.
+  let own: { cloths: typeof shelf; notions: typeof notions } | null = null;
   const batches = laid.map((one): LaidBatch => ({ ...one, notBefore: notBeforeOf(one.needs) }));
   for (const row of rows) {
     const order = orderOf.get(row.order_id)!;
+    const from =
+      row.order_id === without
+        ? (own ??= { cloths: new Map(shelf), notions: new Map(notions) })
+        : { cloths: shelf, notions };
     const one =
       lists &&
-      lineOf(row, order, lists, learned, (pieces) =>
+      lineOf(row, order, lists, learned, {
         // Cloth of a batch that is laid is counted with the batch.
-        laid.some(({ batchId }) => batchId === row.batch_id)
-          ? null
-          : notBeforeOf(
-              roughNeeds(pieces, (cloth) => shelf.get(cloth)?.usable),
-              row.order_id === without ? (ownShelf ??= new Map(shelf)) : shelf,
-            ),
-      );
+        cloth: (pieces) =>
+          laid.some(({ batchId }) => batchId === row.batch_id)
+            ? null
+            : notBeforeOf(
+                roughNeeds(pieces, (cloth) => shelf.get(cloth)?.usable),
+                from.cloths,
+              ),
+        // Notions leave the shelf when their batch is cut.
+        notions: (needs) =>
+          row.status !== null && isCut(row.status) ? null : takeNotions(from.notions, needs, at, hours.clothDays),
+      });
     if (!one) {
       waiting.push({ orderNo: order.no, what: row.kind, why: 'It can’t be cut as it is.' });
       continue;
@@ -159,6 +174,7 @@ export async function loadDays(
     }
     lines.push(one.line);
     const { toCut, toSew, toCheck } = one.line;
+    const waits = waitsOfLines([one.line]);
     for (const does of WORKS) {
       const covers = does === 'check' ? toCut + toSew + toCheck : toCut + toSew;
       words.push({
@@ -172,7 +188,7 @@ export async function loadDays(
         ...(does === 'cut' && row.batch_id === null && { cuts: 'loose line' as const }),
         href: does === 'check' ? `/checking/${row.id}` : does === 'sew' ? '/sewing' : `/orders/${order.id}`,
         isLocked: locks.some(({ runId }) => runId === runIdOf(row.id, does)),
-        waitsFor: does === 'cut' ? (one.line.notBefore?.why ?? '') : '',
+        waitsFor: waits.get(runIdOf(row.id, does)) ?? '',
       });
     }
   }
@@ -204,7 +220,7 @@ export async function loadDays(
     });
   }
   const planned = new Set(job.runs.map(({ id }) => id));
-  return {
+  const view: DaysView = {
     job,
     runs: words.filter(({ id }) => planned.has(id)),
     orders: named,
@@ -213,10 +229,8 @@ export async function loadDays(
     hours,
     kept: await loadKeptPlans(db),
     waiting,
-    shelf: [...shelf],
-    asked,
-    log,
   };
+  return { view, shelf: [...shelf], notions: [...notions.values()], asked, log };
 }
 
 /** Lines of orders with covers that have not left, what is due first at the head. */
@@ -242,7 +256,10 @@ function lineOf(
   { due }: { due: string },
   { orders, kinds }: CutLists,
   learned: MinutesModel,
-  notBeforeOf: (pieces: CutLists['orders'][number]['cutList']['pieces']) => NotBefore | null,
+  waitOf: {
+    cloth: (pieces: CutLists['orders'][number]['cutList']['pieces']) => NotBefore | null;
+    notions: (needs: CutLists['orders'][number]['cutList']['notions']) => NotBefore | null;
+  },
 ): { kind: string; line: OpenLine } | null {
   const found = orders.find(({ orderId }) => orderId === row.order_id);
   const line = found?.lines.find(({ id }) => id === row.id);
@@ -267,7 +284,9 @@ function lineOf(
       sewing: learned.estimate(made?.work ?? { kind: row.kind, options: [], seam: 1, person: null, covers }),
       cutMinutes: cutMinutesOf(pieces),
       held: toCut + toSew + toCheck === 0 ? (row.hold ?? '') : '',
-      notBefore: toCut > 0 ? notBeforeOf(pieces) : null,
+      notBefore: toCut > 0 ? waitOf.cloth(pieces) : null,
+      sewNotBefore:
+        toCut > 0 ? waitOf.notions(found.cutList.notions.filter((need) => need.line === String(line.position))) : null,
       dries: made?.dries ?? 0,
     },
   };

@@ -9,13 +9,13 @@ import { loadMinutes, type KindMinutes } from './minutes-view';
 
 /** The open work of the room, for the page that plans it. */
 export async function getDays(): Promise<DaysView> {
-  const { log: _, shelf: __, asked: ___, ...view } = await loadDays(database());
-  return view;
+  return (await loadDays(database())).view;
 }
 
 /** The room as an order meets it that is asked about; `without`: that order, where it is stored already. */
 export async function getRoomToAsk(without?: number): Promise<RoomToAsk> {
-  const { job, runs, orders, people, hours, log, shelf, asked } = await loadDays(database(), { without });
+  const { view, log, shelf, notions, asked } = await loadDays(database(), { without });
+  const { job, runs, orders, people, hours } = view;
   return {
     job,
     runs: runs.map(({ id, orderNo, does, what, waitsFor }) => ({ id, orderNo, does, what, waitsFor })),
@@ -25,6 +25,7 @@ export async function getRoomToAsk(without?: number): Promise<RoomToAsk> {
     clothDays: hours.clothDays,
     log: countedCases(log),
     shelf,
+    notions,
     asked,
   };
 }

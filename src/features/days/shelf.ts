@@ -1,7 +1,8 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { minuteOf, shelfCloth, type ShelfCloth } from '@/core/schedule';
+import { minuteOf, shelfCloth, type ShelfCloth, type ShelfNotion } from '@/core/schedule';
 import { schema, type Reader } from '@/db';
 import { toCloth } from '@/db/rows';
+import { notionStock } from '@/features/materials/queries';
 
 /** A delivery is there by that time of the day that the supplier named. From memory. */
 const DELIVERED_BY = 'T12:00';
@@ -27,9 +28,41 @@ export async function loadShelf(db: Reader): Promise<Map<string, ShelfCloth>> {
   const dayOf = new Map(coming.map((one) => [one.clothId, one.day]));
   return new Map(
     rows.map((row) => {
-      const day = dayOf.get(row.id);
-      const comes = day === undefined ? null : minuteOf(`${day}${DELIVERED_BY}`);
-      return [String(row.id), shelfCloth(toCloth(row), freeOf.get(row.id) ?? 0, comes)];
+      return [String(row.id), shelfCloth(toCloth(row), freeOf.get(row.id) ?? 0, comesOn(dayOf.get(row.id)))];
     }),
+  );
+}
+
+const comesOn = (day: string | undefined): number | null =>
+  day === undefined ? null : minuteOf(`${day}${DELIVERED_BY}`);
+
+/** The notions of the catalogue by id, with what is free of each and when more of it comes. */
+export async function loadNotionShelf(db: Reader): Promise<Map<number, ShelfNotion>> {
+  const { awaited, stockItems } = schema;
+  const rows = await notionStock(db);
+  const free = await db
+    .select({
+      materialId: stockItems.materialId,
+      free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number),
+    })
+    .from(stockItems)
+    .where(eq(stockItems.sort, 'notion'))
+    .groupBy(stockItems.materialId);
+  const coming = await db
+    .select({ materialId: awaited.materialId, day: sql<string>`min(${awaited.day})::text` })
+    .from(awaited)
+    .where(isNull(awaited.closedAt))
+    .groupBy(awaited.materialId);
+  const freeOf = new Map(free.map((one) => [one.materialId, one.free]));
+  const dayOf = new Map(coming.map((one) => [one.materialId, one.day]));
+  return new Map(
+    rows.map(({ id, name, sort, countedBy, lengthNm, widthNm, usualFor }) => [
+      id,
+      {
+        ...{ id, name, sort, countedBy, lengthNm, widthNm, usualFor },
+        free: freeOf.get(id) ?? (dayOf.has(id) ? 0 : null),
+        comes: comesOn(dayOf.get(id)),
+      },
+    ]),
   );
 }

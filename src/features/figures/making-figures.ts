@@ -158,7 +158,7 @@ const EFFORT = 0.1;
 
 /** Hours of the coming weeks that the plan has for each person. */
 async function loadOfWeeks(): Promise<ChartFigure> {
-  const { job, people: team, hours: rules } = await loadDays(database());
+  const { job, people: team, hours: rules } = (await loadDays(database())).view;
   // Without names all of the room is one series.
   const people = rules.hasNames ? team : [{ id: 0, name: 'All together' }];
   const plan = planDays(job, { effort: EFFORT });

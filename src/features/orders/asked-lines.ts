@@ -9,6 +9,8 @@ import {
   roughNeeds,
   settingOf,
   takeCloth,
+  takeNotions,
+  waitsOfLines,
   type MinutesModel,
   type OpenLine,
 } from '@/core/schedule';
@@ -17,8 +19,8 @@ import { readLineForm, type LineForm } from './form';
 
 interface Asked {
   lines: OpenLine[];
-  /** Reasons for which a line waits before it is cut, by line id. */
-  waits: Map<number, string>;
+  /** Reasons for which a run waits, by its id. */
+  waits: Map<string, string>;
   /** Lines that can't be made as they are typed. */
   leftOut: number;
 }
@@ -36,7 +38,7 @@ export function askedLines(
 ): Asked {
   const takes = usualMaterials(room.materials);
   const shelf = new Map(days.shelf);
-  const waits = new Map<number, string>();
+  const notions = new Map(days.notions.map((one) => [one.id, one]));
   let leftOut = 0;
   const lines = forms.flatMap((form, i): OpenLine[] => {
     if (form.frozenBy !== undefined) return days.asked.filter(({ lineId }) => lineId === form.id);
@@ -55,11 +57,9 @@ export function askedLines(
       days.job.from,
       days.clothDays,
     );
-    const lineId = -1 - i;
-    if (notBefore) waits.set(lineId, notBefore.why);
     return [
       {
-        lineId,
+        lineId: -1 - i,
         orderId: 0,
         due,
         toCut: line.qty,
@@ -71,9 +71,10 @@ export function askedLines(
         cutMinutes: cutMinutesOf(pieces),
         held: '',
         notBefore,
+        sewNotBefore: takeNotions(notions, list.value.notions, days.job.from, days.clothDays),
         dries: made.dries,
       },
     ];
   });
-  return { lines, waits, leftOut };
+  return { lines, waits: waitsOfLines(lines), leftOut };
 }

@@ -1,6 +1,6 @@
 import { kindBook } from '@/core/covers';
 import type { OrderUnits } from '@/core/length';
-import { endOfDay, learnMinutes, offerFor, planRoom, type Estimate, type Offer, type OpenLine } from '@/core/schedule';
+import { endOfDay, learnMinutes, offerFor, planRoom, waitsOfLines, type Estimate, type Offer } from '@/core/schedule';
 import type { RoomToAsk } from '@/features/days/asked';
 import { askedLines } from './asked-lines';
 import type { LineForm } from './form';
@@ -28,8 +28,8 @@ export interface LineEstimate {
 export interface PromiseAnswer {
   offer: Offer;
   leftOut: number;
-  /** Reasons for which a line waits before it is cut, by line id. */
-  waits: Map<number, string>;
+  /** Reasons for which a run waits, by its id. */
+  waits: Map<string, string>;
   estimates: LineEstimate[];
 }
 
@@ -45,9 +45,6 @@ const roomOf = ({ own, withdrawn, cloths }: NonNullable<PromiseQuestion['typed']
   materials: materialsOf(cloths),
 });
 
-const waitsOf = (lines: readonly OpenLine[]) =>
-  new Map(lines.flatMap(({ lineId, notBefore }) => (notBefore ? [[lineId, notBefore.why] as const] : [])));
-
 export const promiseWork = {
   /** Takes the room in, with what was learned and its plan without the order. */
   know: (days: RoomToAsk): void => {
@@ -60,7 +57,7 @@ export const promiseWork = {
     const { days, learned, planned } = known;
     const asked = typed
       ? askedLines(typed.lines, { units: typed.units, due }, roomOf(typed.room), days, learned)
-      : { lines: days.asked, leftOut: 0, waits: waitsOf(days.asked) };
+      : { lines: days.asked, leftOut: 0, waits: waitsOfLines(days.asked) };
     if (asked.lines.length === 0) return null;
     const offer = offerFor(planned, asked.lines, { due, sharePercent: days.sharePercent, effort: EFFORT });
     return {

@@ -31,6 +31,7 @@ const other: OpenLine = {
   cutMinutes: 30,
   held: '',
   notBefore: null,
+  sewNotBefore: null,
   dries: 0,
 };
 const days = (rest: Partial<RoomToAsk> = {}): RoomToAsk => ({
@@ -53,6 +54,7 @@ const days = (rest: Partial<RoomToAsk> = {}): RoomToAsk => ({
   clothDays: 7,
   log: { list: [{ kind: 'envelope-cushion', setup: 10, each: 30 }], cases: [] },
   shelf: [['1', { name: 'Barge canvas', usable: inches(53), free: inches(900), comes: null, isWashed: false }]],
+  notions: [],
   asked: [],
   ...rest,
 });
