@@ -40,7 +40,7 @@ export interface RoomHours {
   gapMinutes: number;
   /** Figures and minutes name people. */
   hasNames: boolean;
-  /** Days until a cloth is there that has to be bought and of which no day was named. */
+  /** Days until a cloth or a notion is there that has to be bought and of which no day was named. */
   clothDays: number;
   /** How many can work at once at the table, the machines and the bench. */
   seats: Record<WorkSort, number>;

@@ -82,7 +82,7 @@ export const hoursShape = Joi.object<RoomHours>({
     .min(0)
     .max(365)
     .default(USUAL_ROOM.clothDays)
-    .messages({ '*': 'Cloth is there after a whole number of days, at most 365.' }),
+    .messages({ '*': 'What is bought is there after a whole number of days, at most 365.' }),
   seats: Joi.object(
     Object.fromEntries(
       WORKS.map((work) => [

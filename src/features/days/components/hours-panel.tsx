@@ -96,7 +96,7 @@ export function HoursPanel({ initial, people }: Props) {
             onChange={(text) => change({ gapMinutes: Number(text) })}
           />
           <TextField
-            label="Days until bought cloth is there"
+            label="Days until what is bought is there"
             isCount
             value={String(hours.clothDays)}
             onChange={(text) => change({ clothDays: Number(text) })}
