@@ -160,7 +160,7 @@ const NOTIONS: NotionSeed[] = [
   zip(22, 84, 6),
   zip(26, 98, 8),
   zip(30, 115, 4),
-  zip(36, 135, 5),
+  zip(36, 135, 8),
   zip(48, 185, 0),
   {
     name: 'Piping cord 1/4 in',

@@ -203,7 +203,7 @@ describe('the days', () => {
     const run = async (does: WorkSort) => {
       const { job, runs } = await getDays();
       const id = runIdOf(line!, does);
-      return [job.runs.find((one) => one.id === id)!.earliest, runs.find((one) => one.id === id)!.waitsFor];
+      return [job.runs.find((one) => one.id === id)!.earliest, runs.find((one) => one.id === id)!.waits?.why ?? ''];
     };
     const delivery = (length: string) =>
       receive({ ...receipt(0), what: `material ${cord}`, width: '', selvageLeft: '', selvageRight: '', length });

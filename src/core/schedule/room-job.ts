@@ -63,12 +63,12 @@ const CUT_SETUP = 10;
 export const cutRunOf = (batchId: number): string => `batch-${batchId}-cut`;
 export const runIdOf = (lineId: number, work: WorkSort): string => `line-${lineId}-${work}`;
 
-/** Reasons for which runs of lines are not begun before some day, by the run's id. */
-export const waitsOfLines = (lines: readonly OpenLine[]): Map<string, string> =>
+/** Times before which runs of lines are not begun for want of what is used up, by the run's id. */
+export const waitsOfLines = (lines: readonly OpenLine[]): Map<string, NotBefore> =>
   new Map(
     lines.flatMap(({ lineId, notBefore, sewNotBefore }) => [
-      ...(notBefore ? [[runIdOf(lineId, 'cut'), notBefore.why] as const] : []),
-      ...(sewNotBefore ? [[runIdOf(lineId, 'sew'), sewNotBefore.why] as const] : []),
+      ...(notBefore ? [[runIdOf(lineId, 'cut'), notBefore] as const] : []),
+      ...(sewNotBefore ? [[runIdOf(lineId, 'sew'), sewNotBefore] as const] : []),
     ]),
   );
 

@@ -53,8 +53,8 @@ export interface RunWords {
   covers: number;
   /** Cutting of a batch that still takes lines, or of a line that is in none. */
   cuts?: 'open batch' | 'loose line';
-  /** Why it is not begun before some day, beside what was put there by hand. */
-  waitsFor: string;
+  /** Time before which it is not begun, beside what was put there by hand. */
+  waits: NotBefore | null;
 }
 
 export interface DaysView {
@@ -188,7 +188,7 @@ export async function loadDays(
         ...(does === 'cut' && row.batch_id === null && { cuts: 'loose line' as const }),
         href: does === 'check' ? `/checking/${row.id}` : does === 'sew' ? '/sewing' : `/orders/${order.id}`,
         isLocked: locks.some(({ runId }) => runId === runIdOf(row.id, does)),
-        waitsFor: waits.get(runIdOf(row.id, does)) ?? '',
+        waits: waits.get(runIdOf(row.id, does)) ?? null,
       });
     }
   }
@@ -216,7 +216,7 @@ export async function loadDays(
       ...(!isFrozen({ status }) && { cuts: 'open batch' as const }),
       href: `/batches/${batchId}`,
       isLocked: locks.some(({ runId }) => runId === run.id),
-      waitsFor: notBefore?.why ?? '',
+      waits: notBefore,
     });
   }
   const planned = new Set(job.runs.map(({ id }) => id));

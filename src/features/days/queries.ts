@@ -18,7 +18,7 @@ export async function getRoomToAsk(without?: number): Promise<RoomToAsk> {
   const { job, runs, orders, people, hours } = view;
   return {
     job,
-    runs: runs.map(({ id, orderNo, does, what, waitsFor }) => ({ id, orderNo, does, what, waitsFor })),
+    runs: runs.map(({ id, orderNo, does, what, waits }) => ({ id, orderNo, does, what, waitsFor: waits?.why ?? '' })),
     orders: orders.map(({ id, no }) => ({ id, no })),
     people: people.map(({ id, name }) => ({ id, name })),
     sharePercent: hours.sharePercent,

@@ -2,7 +2,7 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { minuteOf, shelfCloth, type ShelfCloth, type ShelfNotion } from '@/core/schedule';
 import { schema, type Reader } from '@/db';
 import { toCloth } from '@/db/rows';
-import { notionStock } from '@/features/materials/queries';
+import { freeNotions, notionStock } from '@/features/materials/queries';
 
 /** A delivery is there by that time of the day that the supplier named. From memory. */
 const DELIVERED_BY = 'T12:00';
@@ -27,9 +27,7 @@ export async function loadShelf(db: Reader): Promise<Map<string, ShelfCloth>> {
   const freeOf = new Map(free.map((one) => [one.clothId, one.free]));
   const dayOf = new Map(coming.map((one) => [one.clothId, one.day]));
   return new Map(
-    rows.map((row) => {
-      return [String(row.id), shelfCloth(toCloth(row), freeOf.get(row.id) ?? 0, comesOn(dayOf.get(row.id)))];
-    }),
+    rows.map((row) => [String(row.id), shelfCloth(toCloth(row), freeOf.get(row.id) ?? 0, comesOn(dayOf.get(row.id)))]),
   );
 }
 
@@ -38,22 +36,14 @@ const comesOn = (day: string | undefined): number | null =>
 
 /** The notions of the catalogue by id, with what is free of each and when more of it comes. */
 export async function loadNotionShelf(db: Reader): Promise<Map<number, ShelfNotion>> {
-  const { awaited, stockItems } = schema;
+  const { awaited } = schema;
   const rows = await notionStock(db);
-  const free = await db
-    .select({
-      materialId: stockItems.materialId,
-      free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number),
-    })
-    .from(stockItems)
-    .where(eq(stockItems.sort, 'notion'))
-    .groupBy(stockItems.materialId);
+  const freeOf = await freeNotions(db);
   const coming = await db
     .select({ materialId: awaited.materialId, day: sql<string>`min(${awaited.day})::text` })
     .from(awaited)
     .where(isNull(awaited.closedAt))
     .groupBy(awaited.materialId);
-  const freeOf = new Map(free.map((one) => [one.materialId, one.free]));
   const dayOf = new Map(coming.map((one) => [one.materialId, one.day]));
   return new Map(
     rows.map(({ id, name, sort, countedBy, lengthNm, widthNm, usualFor }) => [

@@ -8,7 +8,7 @@ import { workroomRules } from '@/features/workroom/queries';
 import { loadKindBook } from '@/db/kinds';
 import type { MaterialForm } from './form';
 
-const { materials } = schema;
+const { materials, stockItems } = schema;
 
 export interface MaterialRow {
   id: number;
@@ -62,6 +62,19 @@ export async function listMaterials(): Promise<MaterialRow[]> {
 /** The notions as cutting lists are bound to them. */
 export const notionStock = (db: Reader): Promise<(NotionStock & typeof materials.$inferSelect)[]> =>
   db.select().from(materials).orderBy(materials.id);
+
+/** What is free of each notion that the workroom counts, by its id: nanometres of what is counted by its length, else pieces. */
+export async function freeNotions(db: Reader): Promise<Map<number, number>> {
+  const rows = await db
+    .select({
+      materialId: sql<number>`${stockItems.materialId}`,
+      free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number),
+    })
+    .from(stockItems)
+    .where(eq(stockItems.sort, 'notion'))
+    .groupBy(stockItems.materialId);
+  return new Map(rows.map(({ materialId, free }) => [materialId, free]));
+}
 
 export interface PriceRow {
   since: string;

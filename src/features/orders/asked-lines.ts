@@ -12,6 +12,7 @@ import {
   takeNotions,
   waitsOfLines,
   type MinutesModel,
+  type NotBefore,
   type OpenLine,
 } from '@/core/schedule';
 import type { RoomToAsk } from '@/features/days/asked';
@@ -19,8 +20,8 @@ import { readLineForm, type LineForm } from './form';
 
 interface Asked {
   lines: OpenLine[];
-  /** Reasons for which a run waits, by its id. */
-  waits: Map<string, string>;
+  /** Times before which runs are not begun, with the reason, by the run's id. */
+  waits: Map<string, NotBefore>;
   /** Lines that can't be made as they are typed. */
   leftOut: number;
 }

@@ -1,6 +1,15 @@
 import { kindBook } from '@/core/covers';
 import type { OrderUnits } from '@/core/length';
-import { endOfDay, learnMinutes, offerFor, planRoom, waitsOfLines, type Estimate, type Offer } from '@/core/schedule';
+import {
+  endOfDay,
+  learnMinutes,
+  offerFor,
+  planRoom,
+  waitsOfLines,
+  type Estimate,
+  type NotBefore,
+  type Offer,
+} from '@/core/schedule';
 import type { RoomToAsk } from '@/features/days/asked';
 import { askedLines } from './asked-lines';
 import type { LineForm } from './form';
@@ -28,8 +37,8 @@ export interface LineEstimate {
 export interface PromiseAnswer {
   offer: Offer;
   leftOut: number;
-  /** Reasons for which a run waits, by its id. */
-  waits: Map<string, string>;
+  /** Times before which runs are not begun, with the reason, by the run's id. */
+  waits: Map<string, NotBefore>;
   estimates: LineEstimate[];
 }
 

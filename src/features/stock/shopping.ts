@@ -5,7 +5,7 @@ import { boughtLength, costOf } from '@/core/cost';
 import { bindNotion, roundedUp, type NotionNeed } from '@/core/stock';
 import { database, schema } from '@/db';
 import { toCloth } from '@/db/rows';
-import { notionStock } from '@/features/materials/queries';
+import { freeNotions, notionStock } from '@/features/materials/queries';
 import { lookOf } from '@/features/cloth/look';
 import { workroomRules } from '@/features/workroom/queries';
 import type { ClothLook } from '@/ui/cloth/cloth-pattern';
@@ -169,15 +169,7 @@ async function notionsToBuy(laid: readonly Batch[]): Promise<ToBuy[]> {
   const stock = await notionStock(db);
   if (stock.length === 0 || laid.length === 0) return [];
   const { units } = await workroomRules();
-  const { stockItems } = schema;
-  const there = await db
-    .select({
-      materialId: stockItems.materialId,
-      free: sql<number>`sum(${stockItems.onHand} - ${stockItems.reserved})`.mapWith(Number),
-    })
-    .from(stockItems)
-    .where(eq(stockItems.sort, 'notion'))
-    .groupBy(stockItems.materialId);
+  const freeOf = await freeNotions(db);
   const needs = new Map<number, { quantity: number; batches: Map<number, string> }>();
   for (const batch of laid) {
     for (const notion of batch.notions) {
@@ -192,7 +184,7 @@ async function notionsToBuy(laid: readonly Batch[]): Promise<ToBuy[]> {
   return [...needs].map(([id, { quantity, batches }]): ToBuy => {
     const row = stock.find((one) => one.id === id)!;
     const isLength = row.countedBy === 'length';
-    const free = there.find(({ materialId }) => materialId === id)?.free ?? 0;
+    const free = freeOf.get(id) ?? 0;
     const step = isLength ? row.sellingStepNm : row.countedBy === 'pack' ? row.packSize : 1;
     const buy = roundedUp(Math.max(0, quantity - free), step);
     return {

@@ -78,7 +78,10 @@ function whyText(why: string, runs: ReadonlyMap<string, RunWords>): string {
   const [sort, id = ''] = why.split(':');
   const run = runs.get(id);
   if (sort === 'person' && run) return `Its last run waits until whoever does it is through with order ${run.orderNo}.`;
-  if (sort === 'run' && run) return `Its last run waits for ${WORK_LABELS[run.does].toLowerCase()} of ${run.what}.`;
+  if (sort === 'run' && run) {
+    const waits = run.waits ? `: ${run.waits.why}` : '';
+    return `Its last run waits for ${WORK_LABELS[run.does].toLowerCase()} of ${run.what}${waits}.`;
+  }
   if (sort === 'earliest') return 'It was put to a later day by hand.';
   if (sort === 'place') return 'Its last run waits for a place.';
   return 'Its last run is begun as soon as somebody is there.';

@@ -20,7 +20,10 @@ export function useOver(moved: (lock: RunLock) => Promise<Moved | null>, view: D
     const nth = ++asked.current;
     if (!held) return setText('');
     setText('Looking what that does…');
-    moved({ runId: held.run, personId: held.personId, notBefore: held.day > today ? held.day : null })
+    // Whatever hands put there, cloth and notions that are not there yet hold it as before.
+    const waits = view.runs.find(({ id }) => id === held.run)?.waits?.at ?? 0;
+    const notBefore = Math.max(waits, held.day > today ? held.day : 0) || null;
+    moved({ runId: held.run, personId: held.personId, notBefore })
       // Only the last place that it was held over counts.
       .then((found) => nth === asked.current && setText(found ? movedText(found, view) : ''))
       .catch(() => nth === asked.current && setText(''));

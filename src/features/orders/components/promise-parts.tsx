@@ -85,7 +85,7 @@ export function Runs({ answer: { offer, waits, estimates }, days }: { answer: Pr
                 <td>
                   {holdsText(run.holds, days, {
                     person: run.person,
-                    waitsFor: waits.get(run.id) ?? '',
+                    waitsFor: waits.get(run.id)?.why ?? '',
                     own: offer.runs,
                   })}
                 </td>
